@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Addresses;
+
+/** How a party uses an address. */
+enum AddressUse: string
+{
+    case Postal = 'postal';
+    case Office = 'office';
+    case Home = 'home';
+    case Billing = 'billing';
+    case RemitTo = 'remit-to';
+    case Delivery = 'delivery';
+    case ShipFrom = 'ship-from';
+    case Reminders = 'reminders';
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Names;
+
+/** The parts of a person's name, as in the N property of vCard (RFC 6350, section 6.2.2), and what is made of them. */
+final readonly class PersonName
+{
+    private function __construct(
+        public string $prefix,
+        public string $given,
+        public string $middle,
+        public string $family,
+        public string $suffix,
+        public string $preferred,
+    ) {}
+
+    /** @throws NameRefused when both given and family name are empty, or a part has over 200 characters */
+    public static function of(
+        string $given,
+        string $family,
+        string $prefix = '',
+        string $middle = '',
+        string $suffix = '',
+        string $preferred = '',
+    ): self {
+        $name = new self(
+            NamePart::tidy($prefix),
+            NamePart::tidy($given),
+            NamePart::tidy($middle),
+            NamePart::tidy($family),
+            NamePart::tidy($suffix),
+            NamePart::tidy($preferred),
+        );
+
+        return $name->given === '' && $name->family === '' ? throw NameRefused::emptyPerson() : $name;
+    }
+
+    /** Mr. Silas A. Wren III */
+    public function display(): string
+    {
+        return self::join(' ', $this->prefix, $this->given, $this->middle, $this->family, $this->suffix);
+    }
+
+    /** Wren, Silas A., III */
+    public function fileAs(): string
+    {
+        return $this->family === ''
+            ? self::join(' ', $this->given, $this->middle)
+            : self::join(', ', $this->family, self::join(' ', $this->given, $this->middle), $this->suffix);
+    }
+
+    /** SAW, of given, middle and family name. */
+    public function initials(): string
+    {
+        return implode('', array_map(
+            fn (string $part) => mb_strtoupper((string) grapheme_substr($part, 0, 1)),
+            array_filter([$this->given, $this->middle, $this->family], fn (string $part) => $part !== ''),
+        ));
+    }
+
+    private static function join(string $glue, string ...$parts): string
+    {
+        return implode($glue, array_filter($parts, fn (string $part) => $part !== ''));
+    }
+}

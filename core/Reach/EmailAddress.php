@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Reach;
+
+use Egulias\EmailValidator\EmailValidator;
+use Egulias\EmailValidator\Validation\RFCValidation;
+
+/**
+ * An email address with the syntax of RFC 5321 and RFC 5322, its domain in lower case.
+ *
+ * An internationalised domain is kept in its ASCII form (RFC 5891) and shown in its own letters.
+ */
+final readonly class EmailAddress
+{
+    /** RFC 5321, section 4.5.3.1.3: a path has at most 256 octets, two of them angle brackets. */
+    private const MAX_LENGTH = 254;
+
+    private function __construct(public string $typed, public string $local, public string $domain) {}
+
+    /** @throws ReachRefused when the text is empty, too long, or has another syntax */
+    public static function fromTyped(string $typed): self
+    {
+        $typed = trim($typed);
+        if ($typed === '') {
+            throw ReachRefused::empty(ContactKind::Email);
+        }
+        if (strlen($typed) > self::MAX_LENGTH) {
+            throw ReachRefused::tooLong(ContactKind::Email, self::MAX_LENGTH);
+        }
+        $address = preg_replace('/^mailto:/i', '', $typed) ?? $typed;
+        $ats = substr_count($address, '@');
+        if ($ats === 0) {
+            throw ReachRefused::emailWithoutAt($typed);
+        }
+        if ($ats > 1 && ! str_starts_with($address, '"')) {
+            throw ReachRefused::emailWithTwoAts($typed);
+        }
+        if (! (new EmailValidator)->isValid($address, new RFCValidation)) {
+            throw ReachRefused::notAnEmail($typed);
+        }
+        $cut = (int) strrpos($address, '@');
+        $domain = idn_to_ascii(mb_strtolower(substr($address, $cut + 1)), IDNA_NONTRANSITIONAL_TO_ASCII, INTL_IDNA_VARIANT_UTS46);
+        if ($domain === false) {
+            throw ReachRefused::notAnEmail($typed);
+        }
+
+        return new self($typed, substr($address, 0, $cut), $domain);
+    }
+
+    /** For sending: the domain in ASCII. */
+    public function address(): string
+    {
+        return $this->local.'@'.$this->domain;
+    }
+
+    /** For reading: the domain in its own letters. */
+    public function display(): string
+    {
+        return $this->local.'@'.(idn_to_utf8($this->domain, IDNA_NONTRANSITIONAL_TO_UNICODE, INTL_IDNA_VARIANT_UTS46) ?: $this->domain);
+    }
+
+    /** A domain of one label reaches nobody outside the local network. */
+    public function isUnusual(): bool
+    {
+        return ! str_contains($this->domain, '.');
+    }
+}

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Reach;
+
+use libphonenumber\NumberParseException;
+use libphonenumber\PhoneNumber as Parsed;
+use libphonenumber\PhoneNumberFormat;
+use libphonenumber\PhoneNumberUtil;
+use libphonenumber\ValidationResult;
+
+/**
+ * A phone number as it was typed and as E.164 (ITU-T Recommendation E.164), with its extension.
+ *
+ * A number that cannot exist is refused. One that could, but lies in no range known to be in
+ * use, is taken and marked unusual. The numbering plans are those of libphonenumber.
+ */
+final readonly class PhoneNumber
+{
+    private const MAX_LENGTH = 60;
+
+    /**
+     * @param string $e164 as in +18025550142, without the extension
+     * @param string $region ISO 3166-1 code of the country, or '' where it is not known
+     */
+    private function __construct(
+        public string $typed,
+        public string $e164,
+        public string $extension,
+        public string $region,
+        public bool $isUnusual,
+    ) {}
+
+    /**
+     * @param string $region ISO 3166-1 code of the country in which a number without + is dialled
+     *
+     * @throws ReachRefused when the text is empty, too long, or cannot be a phone number
+     */
+    public static function fromTyped(string $typed, string $region): self
+    {
+        $typed = trim($typed);
+        if ($typed === '') {
+            throw ReachRefused::empty(ContactKind::Phone);
+        }
+        if (mb_strlen($typed) > self::MAX_LENGTH) {
+            throw ReachRefused::tooLong(ContactKind::Phone, self::MAX_LENGTH);
+        }
+
+        $number = self::parse($typed, $region);
+        if (self::util()->isPossibleNumberWithReason($number) === ValidationResult::TOO_LONG && str_starts_with($typed, '00')) {
+            // 00 is how most of the world dials abroad, whatever the office's own prefix is.
+            $number = self::parse('+'.substr($typed, 2), $region);
+        }
+        self::mustBePossible($number, $typed);
+
+        return new self(
+            $typed,
+            self::util()->format($number, PhoneNumberFormat::E164),
+            $number->getExtension() ?? '',
+            self::util()->getRegionCodeForNumber($number) ?? '',
+            ! self::util()->isValidNumber($number),
+        );
+    }
+
+    /** For reading: nationally in its own country, internationally elsewhere, with its extension. */
+    public function displayFrom(string $homeRegion): string
+    {
+        $number = self::util()->parse($this->e164, null);
+        $number->setExtension($this->extension === '' ? null : $this->extension);
+        $isHome = $number->getCountryCode() === self::util()->getCountryCodeForRegion($homeRegion)
+            && ($this->region === '' || $this->region === $homeRegion);
+
+        return self::util()->format($number, $isHome ? PhoneNumberFormat::NATIONAL : PhoneNumberFormat::INTERNATIONAL);
+    }
+
+    /** For dialling, by RFC 3966: tel:+18025550142;ext=12. */
+    public function toUri(): string
+    {
+        return 'tel:'.$this->e164.($this->extension === '' ? '' : ';ext='.$this->extension);
+    }
+
+    private static function parse(string $typed, string $region): Parsed
+    {
+        try {
+            return self::util()->parse($typed, $region);
+        } catch (NumberParseException $problem) {
+            throw match ($problem->getErrorType()) {
+                NumberParseException::INVALID_COUNTRY_CODE => ReachRefused::unknownCountryCode($typed),
+                NumberParseException::TOO_LONG => ReachRefused::phoneTooLong($typed),
+                NumberParseException::TOO_SHORT_AFTER_IDD,
+                NumberParseException::TOO_SHORT_NSN => ReachRefused::phoneTooShort($typed),
+                default => ReachRefused::notAPhone($typed),
+            };
+        }
+    }
+
+    private static function mustBePossible(Parsed $number, string $typed): void
+    {
+        $refusal = match (self::util()->isPossibleNumberWithReason($number)) {
+            ValidationResult::IS_POSSIBLE => null,
+            ValidationResult::IS_POSSIBLE_LOCAL_ONLY => ReachRefused::phoneWithoutAreaCode($typed),
+            ValidationResult::TOO_LONG => ReachRefused::phoneTooLong($typed),
+            ValidationResult::INVALID_COUNTRY_CODE => ReachRefused::unknownCountryCode($typed),
+            default => ReachRefused::phoneTooShort($typed),
+        };
+        if ($refusal !== null) {
+            throw $refusal;
+        }
+    }
+
+    private static function util(): PhoneNumberUtil
+    {
+        return PhoneNumberUtil::getInstance();
+    }
+}
