@@ -63,6 +63,12 @@ final readonly class PhoneNumber
         );
     }
 
+    /** A number that was taken before, from what was kept of it. */
+    public static function ofE164(string $e164, string $extension): self
+    {
+        return self::fromTyped($e164.($extension === '' ? '' : ' ext. '.$extension), 'ZZ');
+    }
+
     /** For reading: nationally in its own country, internationally elsewhere, with its extension. */
     public function displayFrom(string $homeRegion): string
     {

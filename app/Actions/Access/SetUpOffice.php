@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Access;
+
+use App\Models\ListedTerms;
+use App\Models\Office;
+use App\Models\User;
+use App\Support\Permission as OfficePermission;
+use App\Support\Role as OfficeRole;
+use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Spatie\Permission\Models\Permission;
+use Spatie\Permission\Models\Role;
+use Spatie\Permission\PermissionRegistrar;
+
+/** Opens the book: the office, its roles, a first list of payment terms, and the first administrator. */
+final readonly class SetUpOffice
+{
+    /** Name, shorthand, default for clients, default for vendors. */
+    private const TERMS = [
+        ['Standard', 'net 30', true, true],
+        ['Due on receipt', 'due on receipt', false, false],
+        ['One week', 'net 7', false, false],
+        ['Two weeks', 'net 14', false, false],
+        ['Favoured supplier', 'net 15', false, false],
+        ['Early payment', '2/10 net 30', false, false],
+        ['Sixty days', 'net 60', false, false],
+        ['End of month', 'EOM', false, false],
+        ['Tenth of next month', '10th prox', false, false],
+        ['A third up front', '30% due on receipt, 70% net 30', false, false],
+    ];
+
+    public function __construct(private PermissionRegistrar $registrar) {}
+
+    /**
+     * @return User the administrator
+     *
+     * @throws AuthorizationException when the office is there already
+     */
+    public function handle(string $officeName, string $country, string $name, string $email, string $password): User
+    {
+        return DB::transaction(function () use ($officeName, $country, $name, $email, $password): User {
+            if (Office::query()->exists()) {
+                throw new AuthorizationException('The office is set up already.');
+            }
+            Office::query()->create(['name' => trim($officeName), 'country' => $country]);
+            $this->roles();
+            foreach (self::TERMS as [$title, $shorthand, $forClients, $forVendors]) {
+                ListedTerms::query()->create([
+                    'name' => $title,
+                    'shorthand' => $shorthand,
+                    'is_client_default' => $forClients,
+                    'is_vendor_default' => $forVendors,
+                ]);
+            }
+
+            return $this->addUser($name, $email, $password, OfficeRole::Administrator);
+        });
+    }
+
+    public function addUser(string $name, string $email, string $password, OfficeRole $role): User
+    {
+        $user = User::query()->create(['name' => trim($name), 'email' => Str::lower(trim($email)), 'password' => $password]);
+        $user->assignRole($role->value);
+
+        return $user;
+    }
+
+    private function roles(): void
+    {
+        foreach (OfficePermission::cases() as $permission) {
+            Permission::findOrCreate($permission->value);
+        }
+        $this->registrar->forgetCachedPermissions();
+        foreach (OfficeRole::cases() as $role) {
+            Role::findOrCreate($role->value)->syncPermissions(array_column($role->permissions(), 'value'));
+        }
+    }
+}

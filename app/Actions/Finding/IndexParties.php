@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Finding;
+
+use Almanac\Finding\Fold;
+use Almanac\Finding\MatchField;
+use App\Models\Address;
+use App\Models\AddressUse;
+use App\Models\Party;
+use App\Models\Position;
+use App\Queries\Finding\SearchValues;
+use Illuminate\Support\Facades\DB;
+
+/** Keeps the search indexes in step with the records. Runs inside the transaction of the change. */
+final class IndexParties
+{
+    private const CHUNK = 500;
+
+    /** The party itself, and the records that are found through it: its people, and who shares its addresses. */
+    public function withNeighbours(Party $party): void
+    {
+        $people = Position::query()->where('company_id', $party->id)->pluck('person_id');
+        $sharing = AddressUse::query()
+            ->whereIn('address_id', Address::query()->select('id')->where('owner_id', $party->id))
+            ->pluck('party_id');
+        $this->refresh(array_values($people->merge($sharing)->push($party->id)->unique()->all()));
+    }
+
+    public function everything(): void
+    {
+        Party::query()->select('id')->chunkById(self::CHUNK, function ($parties): void {
+            DB::transaction(fn () => $this->refresh($parties->pluck('id')->all()));
+        });
+    }
+
+    /** @param array<int> $ids */
+    private function refresh(array $ids): void
+    {
+        DB::table('search_words')->whereIn('rowid', $ids)->delete();
+        DB::table('search_letters')->whereIn('rowid', $ids)->delete();
+        foreach (Party::query()->with(SearchValues::RELATIONS)->findMany($ids) as $party) {
+            $this->insert($party);
+        }
+    }
+
+    private function insert(Party $party): void
+    {
+        $columns = array_fill_keys(array_map($this->column(...), MatchField::cases()), '');
+        $figures = [];
+        foreach (SearchValues::of($party) as [$field, $value]) {
+            $columns[$this->column($field)] .= ' '.Fold::text($value);
+            if ($field === MatchField::Phone || $field === MatchField::Code) {
+                $figures[] = Fold::digits($value);
+            }
+        }
+        DB::table('search_words')->insert(['rowid' => $party->id] + $columns);
+        DB::table('search_letters')->insert([
+            'rowid' => $party->id,
+            'name' => trim($columns['name'].' '.$columns['also'].' '.$columns['email']),
+            'figures' => implode(' ', array_unique($figures)),
+        ]);
+    }
+
+    private function column(MatchField $field): string
+    {
+        return match ($field) {
+            MatchField::Name => 'name',
+            MatchField::AlsoKnownAs => 'also',
+            MatchField::Code => 'number',
+            MatchField::WorksAt => 'works_at',
+            MatchField::Email => 'email',
+            MatchField::Phone => 'phone',
+            MatchField::Place => 'place',
+        };
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Records;
+
+use Almanac\Addresses\AddressUse as Purpose;
+use Almanac\Addresses\DatedUse;
+use Almanac\Records\Difference;
+use Almanac\Records\Fact;
+use Almanac\Records\PartyKind;
+use App\Actions\Finding\IndexParties;
+use App\Models\AddressUse;
+use App\Models\Party;
+use App\Models\Position;
+use App\Models\User;
+use App\Support\Clock;
+use App\Support\FieldProblems;
+use App\Support\SectionName;
+use App\Support\SectionVersions;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/** Adds a person or a company; a person added from a company's page gets a position and its address by link. */
+final readonly class AddParty
+{
+    private const FIRST_NUMBER = 1001;
+
+    public function __construct(
+        private NameParty $naming,
+        private PositionsSection $positions,
+        private LogChanges $log,
+        private IndexParties $index,
+        private Clock $clock,
+    ) {}
+
+    /**
+     * @param array<string, mixed> $input
+     *
+     * @throws ValidationException when the core refuses the name, or the company does not exist
+     */
+    public function handle(array $input, User $by): Party
+    {
+        return DB::transaction(function () use ($input, $by): Party {
+            $problems = new FieldProblems;
+            $party = new Party(['kind' => PartyKind::from(is_string($input['kind']) ? $input['kind'] : '')]);
+            $this->naming->handle($party, $input, $problems);
+            $company = $this->company($party, $input['companyId'] ?? null, $problems);
+            $problems->throwIfAny();
+
+            $last = Party::query()->max('number');
+            $party->fill([
+                'number' => is_numeric($last) ? (int) $last + 1 : self::FIRST_NUMBER,
+                'is_client' => $input['isClient'],
+                'is_vendor' => $input['isVendor'],
+            ])->save();
+            $this->logAdded($party, $by);
+            if ($company !== null) {
+                $this->tie($party, $company, is_string($input['title'] ?? null) ? $input['title'] : '', $by);
+            }
+            $this->index->withNeighbours($party);
+
+            return $party;
+        });
+    }
+
+    private function company(Party $party, mixed $id, FieldProblems $problems): ?Party
+    {
+        if ($id === null || ! $party->isPerson()) {
+            return null;
+        }
+        $company = Party::query()->where('kind', PartyKind::Company)->find($id);
+        if (! $company instanceof Party) {
+            $problems->add('companyId', 'That company is no longer kept. Add the person by itself.');
+
+            return null;
+        }
+
+        return $company;
+    }
+
+    private function tie(Party $person, Party $company, string $title, User $by): void
+    {
+        $position = Position::query()->create([
+            'person_id' => $person->id,
+            'company_id' => $company->id,
+            'title' => trim($title),
+            'duties' => [],
+            'is_primary' => false,
+        ]);
+        $this->positions->settlePrimary($company->id);
+        foreach ([$person, $company] as $party) {
+            $facts = array_intersect_key($this->positions->snapshot($party), ['position:'.$position->id => true]);
+            $this->log->handle($party, SectionName::Positions, Difference::between([], $facts), $by);
+            SectionVersions::advance($party, SectionName::Positions);
+        }
+        $this->linkAddress($person, $company);
+    }
+
+    private function linkAddress(Party $person, Party $company): void
+    {
+        $uses = $company->addressUses()->get();
+        $chosen = DatedUse::inForce(
+            array_values($uses->map(fn (AddressUse $use) => $use->dated())->all()),
+            Purpose::Postal,
+            $this->clock->today(),
+        );
+        if ($chosen !== null) {
+            $person->addressUses()->create([
+                'address_id' => $uses->firstWhere('id', $chosen->id)?->address_id,
+                'uses' => [],
+                'is_primary' => true,
+                'rank' => 0,
+            ]);
+        }
+    }
+
+    private function logAdded(Party $party, User $by): void
+    {
+        $this->log->handle($party, SectionName::Identity, Difference::between([], [
+            'record' => new Fact('Record', 'added as '.$party->display_name),
+        ]), $by);
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Records;
+
+use Almanac\Records\Fact;
+use App\Models\Party;
+use App\Support\FieldProblems;
+use App\Support\SectionName;
+
+/** What the party is called, and whether we bill it, it bills us, or both. */
+final readonly class IdentitySection implements Section
+{
+    public function __construct(private NameParty $naming) {}
+
+    public function name(): SectionName
+    {
+        return SectionName::Identity;
+    }
+
+    public function snapshot(Party $party): array
+    {
+        $facts = $party->isPerson() ? [
+            'prefix' => new Fact('Title before the name', $party->prefix),
+            'given' => new Fact('Given name', $party->given),
+            'middle' => new Fact('Middle name', $party->middle),
+            'family' => new Fact('Family name', $party->family),
+            'suffix' => new Fact('Suffix', $party->suffix),
+            'preferred' => new Fact('Preferred name', $party->preferred),
+        ] : [
+            'name' => new Fact('Name', $party->company_name),
+            'legal' => new Fact('Legal name', $party->legal_name),
+        ];
+
+        return $facts + [
+            'client' => new Fact('Client', $party->is_client ? 'yes' : 'no'),
+            'vendor' => new Fact('Vendor', $party->is_vendor ? 'yes' : 'no'),
+        ];
+    }
+
+    public function neighbours(Party $party): array
+    {
+        return [];
+    }
+
+    public function write(Party $party, array $input): void
+    {
+        $problems = new FieldProblems;
+        $this->naming->handle($party, $input, $problems);
+        $problems->throwIfAny();
+        $party->fill(['is_client' => $input['isClient'], 'is_vendor' => $input['isVendor']])->save();
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Records;
+
+use App\Actions\Records\AddressesSection;
+use App\Actions\Records\IdentitySection;
+use App\Actions\Records\PositionsSection;
+use App\Actions\Records\ReachSection;
+use App\Actions\Records\SaveSection;
+use App\Actions\Records\Section;
+use App\Actions\Records\TermsSection;
+use App\Http\OpenApi\SavesSection;
+use App\Http\Requests\Records\AddressesRequest;
+use App\Http\Requests\Records\IdentityRequest;
+use App\Http\Requests\Records\PositionsRequest;
+use App\Http\Requests\Records\ReachRequest;
+use App\Http\Requests\Records\SectionRequest;
+use App\Http\Requests\Records\TermsRequest;
+use App\Models\Party;
+use App\Models\User;
+use App\Queries\Records\ReadRecord;
+use Illuminate\Http\JsonResponse;
+
+/** Saves the sections of a record; each answers with the whole record as it is then. */
+final readonly class SectionController
+{
+    public function __construct(private SaveSection $save, private ReadRecord $read) {}
+
+    #[SavesSection('identity', 'saveIdentity', 'IdentityInput')]
+    public function identity(IdentityRequest $request, Party $party, IdentitySection $section): JsonResponse
+    {
+        return $this->save($section, $party, $request);
+    }
+
+    #[SavesSection('reach', 'saveReach', 'ReachInput')]
+    public function reach(ReachRequest $request, Party $party, ReachSection $section): JsonResponse
+    {
+        return $this->save($section, $party, $request);
+    }
+
+    #[SavesSection('addresses', 'saveAddresses', 'AddressesInput')]
+    public function addresses(AddressesRequest $request, Party $party, AddressesSection $section): JsonResponse
+    {
+        return $this->save($section, $party, $request);
+    }
+
+    #[SavesSection('positions', 'savePositions', 'PositionsInput')]
+    public function positions(PositionsRequest $request, Party $party, PositionsSection $section): JsonResponse
+    {
+        return $this->save($section, $party, $request);
+    }
+
+    #[SavesSection('client-terms', 'saveClientTerms', 'TermsInput')]
+    public function clientTerms(TermsRequest $request, Party $party): JsonResponse
+    {
+        return $this->save(TermsSection::whenWeBillThem(), $party, $request);
+    }
+
+    #[SavesSection('vendor-terms', 'saveVendorTerms', 'TermsInput')]
+    public function vendorTerms(TermsRequest $request, Party $party): JsonResponse
+    {
+        return $this->save(TermsSection::whenWePayThem(), $party, $request);
+    }
+
+    private function save(Section $section, Party $party, SectionRequest $request): JsonResponse
+    {
+        /** @var User $user */
+        $user = $request->user();
+        $this->save->handle($section, $party, $request->section(), $request->version(), $user);
+
+        return new JsonResponse($this->read->handle($party));
+    }
+}

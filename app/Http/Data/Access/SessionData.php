@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Access;
+
+use App\Models\Office;
+use App\Models\User;
+use App\Support\Permission;
+use OpenApi\Attributes as OA;
+
+/** Who is signed in, and to which office. */
+#[OA\Schema(schema: 'Session')]
+final readonly class SessionData
+{
+    private function __construct(
+        #[OA\Property(description: 'True while nobody can sign in yet, and the first administrator is asked for.')]
+        public bool $needsSetup,
+        #[OA\Property(nullable: true)]
+        public ?string $userName,
+        #[OA\Property(nullable: true, enum: ['administrator', 'clerk', 'approver', 'reader'])]
+        public ?string $role,
+        #[OA\Property]
+        public bool $mayChangeRecords,
+        #[OA\Property(nullable: true)]
+        public ?string $officeName,
+        #[OA\Property(nullable: true)]
+        public ?string $officeCountry,
+        #[OA\Property(description: 'The day that counts as today.', format: 'date')]
+        public string $today,
+    ) {}
+
+    public static function of(?User $user, ?Office $office, string $today): self
+    {
+        return new self(
+            $office === null,
+            $user?->name,
+            $user?->role()->value,
+            $user?->can(Permission::ChangeRecords->value) ?? false,
+            $user === null ? null : $office?->name,
+            $user === null ? null : $office?->country,
+            $today,
+        );
+    }
+}

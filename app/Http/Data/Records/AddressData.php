@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Records;
+
+use Almanac\Addresses\AddressPart;
+use Almanac\Addresses\Formatter;
+use Almanac\Calendar\Day;
+use App\Models\AddressUse;
+use OpenApi\Attributes as OA;
+
+/** An address as a party uses it. */
+#[OA\Schema(schema: 'Address')]
+final readonly class AddressData
+{
+    /**
+     * @param list<string> $uses
+     * @param list<string> $text
+     * @param list<string> $missing
+     * @param list<PartyLinkData> $sharedWith
+     */
+    private function __construct(
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public int $addressId,
+        #[OA\Property(description: 'Whose address it is, when it is used here by link.', ref: '#/components/schemas/PartyLink', nullable: true)]
+        public ?PartyLinkData $sameAs,
+        #[OA\Property(description: 'Who else uses it.', items: new OA\Items(ref: '#/components/schemas/PartyLink'))]
+        public array $sharedWith,
+        #[OA\Property]
+        public string $country,
+        #[OA\Property(description: 'Street, building, floor: one to a line.')]
+        public string $lines,
+        #[OA\Property]
+        public string $locality,
+        #[OA\Property]
+        public string $region,
+        #[OA\Property]
+        public string $postcode,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $uses,
+        #[OA\Property]
+        public bool $isPrimary,
+        #[OA\Property(format: 'date', nullable: true)]
+        public ?string $since,
+        #[OA\Property(format: 'date', nullable: true)]
+        public ?string $until,
+        #[OA\Property(description: 'For reading; empty when the use has no dates.')]
+        public string $periodText,
+        #[OA\Property]
+        public bool $isInForce,
+        #[OA\Property(description: 'The lines as they are laid out in its country.', items: new OA\Items(type: 'string'))]
+        public array $text,
+        #[OA\Property(description: 'Parts without which post does not arrive.', items: new OA\Items(type: 'string'))]
+        public array $missing,
+    ) {}
+
+    public static function of(AddressUse $use, string $homeCountry, Day $today): self
+    {
+        $postal = $use->address->postal();
+        $layout = $postal->layout();
+
+        return new self(
+            $use->id,
+            $use->address_id,
+            $use->isLinked() ? PartyLinkData::of($use->address->owner) : null,
+            array_values($use->address->users
+                ->reject(fn (AddressUse $other) => $other->party_id === $use->party_id)
+                ->map(fn (AddressUse $other) => PartyLinkData::of($other->party))->all()),
+            $postal->country,
+            implode("\n", $postal->lines),
+            $postal->locality,
+            $postal->region,
+            $postal->postcode,
+            array_values($use->uses->map(fn ($purpose) => $purpose->value)->all()),
+            $use->is_primary,
+            $use->since?->toIso(),
+            $use->until?->toIso(),
+            $use->period()->toText(),
+            $use->period()->includes($today),
+            Formatter::onScreen($postal, $homeCountry),
+            array_map(fn (AddressPart $part) => match ($part) {
+                AddressPart::Lines => 'street',
+                AddressPart::Locality => lcfirst($layout->localityName),
+                AddressPart::Region => lcfirst($layout->regionName),
+                AddressPart::Postcode => $layout->postcodeName === 'ZIP code' ? 'ZIP code' : lcfirst($layout->postcodeName),
+                AddressPart::Country => 'country',
+            }, $postal->missing()),
+        );
+    }
+}

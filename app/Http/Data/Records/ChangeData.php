@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Records;
+
+use App\Models\Change;
+use App\Support\SectionName;
+use OpenApi\Attributes as OA;
+
+/** One line of the change log. */
+#[OA\Schema(schema: 'Change')]
+final readonly class ChangeData
+{
+    private function __construct(
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $section,
+        #[OA\Property]
+        public string $label,
+        #[OA\Property]
+        public string $from,
+        #[OA\Property]
+        public string $to,
+        #[OA\Property]
+        public string $by,
+        #[OA\Property(format: 'date-time')]
+        public string $at,
+    ) {}
+
+    public static function of(Change $change): self
+    {
+        return new self(
+            $change->id,
+            SectionName::from($change->section)->title(),
+            $change->label,
+            $change->from,
+            $change->to,
+            $change->user->name,
+            $change->at->toIso8601String(),
+        );
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Records;
+
+use App\Models\ContactPoint;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'ContactPoint')]
+final readonly class ContactPointData
+{
+    /** @param list<string> $uses */
+    private function __construct(
+        #[OA\Property]
+        public int $id,
+        #[OA\Property(enum: ['phone', 'email', 'website'])]
+        public string $kind,
+        #[OA\Property(description: 'As somebody typed it.')]
+        public string $value,
+        #[OA\Property(description: 'For reading.')]
+        public string $display,
+        #[OA\Property(description: 'To call, write or open it.')]
+        public string $uri,
+        #[OA\Property]
+        public string $label,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $uses,
+        #[OA\Property]
+        public bool $isPrimary,
+        #[OA\Property(description: 'Taken, but in no range known to be in use.')]
+        public bool $isUnusual,
+    ) {}
+
+    public static function of(ContactPoint $point, string $homeCountry): self
+    {
+        return new self(
+            $point->id,
+            $point->kind->value,
+            $point->typed,
+            $point->display($homeCountry),
+            $point->uri(),
+            $point->label,
+            array_values($point->uses->map(fn ($use) => $use->value)->all()),
+            $point->is_primary,
+            $point->is_unusual,
+        );
+    }
+}

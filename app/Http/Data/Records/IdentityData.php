@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Records;
+
+use App\Models\Party;
+use OpenApi\Attributes as OA;
+
+/** The section "Name and roles". The parts of a person's name are empty for a company, and the other way round. */
+#[OA\Schema(schema: 'Identity')]
+final readonly class IdentityData
+{
+    private function __construct(
+        #[OA\Property]
+        public int $version,
+        #[OA\Property]
+        public string $prefix,
+        #[OA\Property]
+        public string $given,
+        #[OA\Property]
+        public string $middle,
+        #[OA\Property]
+        public string $family,
+        #[OA\Property]
+        public string $suffix,
+        #[OA\Property]
+        public string $preferred,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $legal,
+        #[OA\Property]
+        public bool $isClient,
+        #[OA\Property]
+        public bool $isVendor,
+    ) {}
+
+    public static function of(Party $party, int $version): self
+    {
+        return new self(
+            $version,
+            $party->prefix,
+            $party->given,
+            $party->middle,
+            $party->family,
+            $party->suffix,
+            $party->preferred,
+            $party->company_name,
+            $party->legal_name,
+            $party->is_client,
+            $party->is_vendor,
+        );
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Records;
+
+use OpenApi\Attributes as OA;
+
+/** A page of the directory. */
+#[OA\Schema(schema: 'PartyPage')]
+final readonly class PartyPageData
+{
+    /** @param list<PartyRowData> $rows */
+    public function __construct(
+        #[OA\Property]
+        public int $total,
+        #[OA\Property]
+        public int $page,
+        #[OA\Property]
+        public int $pages,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/PartyRow'))]
+        public array $rows,
+    ) {}
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Records;
+
+use Almanac\Calendar\Day;
+use App\Models\Party;
+use OpenApi\Attributes as OA;
+
+/** The section "People" of a company, or "Positions" of a person. */
+#[OA\Schema(schema: 'Positions')]
+final readonly class PositionsData
+{
+    /** @param list<PositionData> $positions */
+    private function __construct(
+        #[OA\Property]
+        public int $version,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Position'))]
+        public array $positions,
+    ) {}
+
+    public static function of(Party $party, int $version, Day $today): self
+    {
+        return new self($version, array_values(
+            $party->positions->map(fn ($position) => PositionData::of($position, $party, $today))->all(),
+        ));
+    }
+}

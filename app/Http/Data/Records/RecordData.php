@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Records;
+
+use OpenApi\Attributes as OA;
+
+/** A whole record, section by section. */
+#[OA\Schema(schema: 'Record')]
+final readonly class RecordData
+{
+    /** @param list<string> $envelope */
+    public function __construct(
+        #[OA\Property(ref: '#/components/schemas/PartyRow')]
+        public PartyRowData $party,
+        #[OA\Property(ref: '#/components/schemas/Identity')]
+        public IdentityData $identity,
+        #[OA\Property(ref: '#/components/schemas/Reach')]
+        public ReachData $reach,
+        #[OA\Property(ref: '#/components/schemas/Addresses')]
+        public AddressesData $addresses,
+        #[OA\Property(ref: '#/components/schemas/Positions')]
+        public PositionsData $positions,
+        #[OA\Property(ref: '#/components/schemas/SideTerms')]
+        public SideTermsData $clientTerms,
+        #[OA\Property(ref: '#/components/schemas/SideTerms')]
+        public SideTermsData $vendorTerms,
+        #[OA\Property(description: 'What stands on an envelope sent today; empty without an address.', items: new OA\Items(type: 'string'))]
+        public array $envelope,
+        #[OA\Property(description: 'Whether the envelope’s lines print whole on a label.')]
+        public bool $envelopeFits,
+        #[OA\Property(ref: '#/components/schemas/Change', nullable: true)]
+        public ?ChangeData $lastChange,
+    ) {}
+}

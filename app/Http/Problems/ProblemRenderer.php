@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Problems;
+
+use Almanac\Records\Difference;
+use Almanac\Refusal;
+use App\Actions\Records\StaleSection;
+use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+
+/** Turns every error of the API into problem details (RFC 9457) that say what to do. */
+final class ProblemRenderer
+{
+    private const TITLES = [
+        401 => ['You are signed out', 'Sign in again to go on.'],
+        403 => ['You may not do this', 'Your role only lets you read. Ask an administrator.'],
+        404 => ['Not found', 'That record is not in the book, or no longer is.'],
+        405 => ['Not possible', 'That cannot be done here.'],
+        413 => ['Too large', 'That is more than can be taken at once.'],
+        419 => ['You are signed out', 'Sign in again to go on.'],
+        429 => ['Too many tries', 'Wait a minute, then try again.'],
+    ];
+
+    public function __invoke(\Throwable $error, Request $request): ?JsonResponse
+    {
+        if (! $request->is('api/*')) {
+            return null;
+        }
+
+        return match (true) {
+            $error instanceof ValidationException => $this->validation($error->errors()),
+            $error instanceof Refusal => $this->validation(['' => [$error->getMessage()]]),
+            $error instanceof StaleSection => $this->stale($error),
+            $error instanceof AuthenticationException => $this->problem(401),
+            $error instanceof AuthorizationException => $this->problem(403),
+            $error instanceof HttpExceptionInterface => $this->problem($error->getStatusCode(), $error->getHeaders()),
+            default => $this->problem(500),
+        };
+    }
+
+    /** @param array<string, list<string>> $errors */
+    private function validation(array $errors): JsonResponse
+    {
+        $fields = [];
+        foreach ($errors as $field => $messages) {
+            foreach ($messages as $message) {
+                $fields[] = ['field' => $field, 'message' => $message];
+            }
+        }
+
+        return $this->respond(422, 'Not saved yet', 'Correct what is marked, then save again.', ['errors' => $fields]);
+    }
+
+    private function stale(StaleSection $stale): JsonResponse
+    {
+        return $this->respond(409, 'Somebody saved this in the meantime', $stale->getMessage(), [
+            'version' => $stale->version,
+            'savedBy' => $stale->savedBy,
+            'savedAt' => $stale->savedAt?->format(DATE_ATOM),
+            'differences' => array_map(fn (Difference $difference) => [
+                'label' => $difference->label,
+                'theirs' => $difference->from,
+                'yours' => $difference->to,
+            ], $stale->differences),
+        ]);
+    }
+
+    /** @param array<string, mixed> $headers */
+    private function problem(int $status, array $headers = []): JsonResponse
+    {
+        [$title, $detail] = self::TITLES[$status]
+            ?? ($status < 500
+                ? ['Not possible', 'The request could not be understood.']
+                : ['Something went wrong', 'Nothing was saved. Try again; if it happens again, tell your administrator.']);
+
+        return $this->respond($status, $title, $detail, [], $headers);
+    }
+
+    /**
+     * @param array<string, mixed> $more
+     * @param array<string, mixed> $headers
+     */
+    private function respond(int $status, string $title, string $detail, array $more = [], array $headers = []): JsonResponse
+    {
+        return new JsonResponse(
+            ['type' => 'about:blank', 'title' => $title, 'status' => $status, 'detail' => $detail, ...$more],
+            $status,
+            ['Content-Type' => 'application/problem+json', ...$headers],
+        );
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Records;
+
+use Almanac\Addresses\AddressUse;
+use Illuminate\Validation\Rule;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'AddressesInput', required: ['version', 'addresses'], properties: [
+    new OA\Property('version', type: 'integer'),
+    new OA\Property('addresses', type: 'array', items: new OA\Items(ref: '#/components/schemas/AddressInput')),
+])]
+#[OA\Schema(schema: 'AddressInput', required: [
+    'id', 'linkedAddressId', 'country', 'lines', 'locality', 'region', 'postcode', 'uses', 'isPrimary', 'since', 'until',
+], properties: [
+    new OA\Property('id', description: 'Null for a new one.', type: 'integer', nullable: true),
+    new OA\Property('linkedAddressId', description: 'An address to be used by link, instead of one typed here.', type: 'integer', nullable: true),
+    new OA\Property('country', description: 'ISO 3166-1 alpha-2.', type: 'string'),
+    new OA\Property('lines', type: 'string'),
+    new OA\Property('locality', type: 'string'),
+    new OA\Property('region', type: 'string'),
+    new OA\Property('postcode', type: 'string'),
+    new OA\Property('uses', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property('isPrimary', type: 'boolean'),
+    new OA\Property('since', description: 'A date as people type it, or empty.', type: 'string'),
+    new OA\Property('until', type: 'string'),
+])]
+final class AddressesRequest extends SectionRequest
+{
+    protected function sectionRules(): array
+    {
+        return [
+            'addresses' => ['present', 'array', 'list', 'max:50'],
+            'addresses.*' => ['array'],
+            'addresses.*.id' => ['present', 'nullable', 'integer'],
+            'addresses.*.linkedAddressId' => ['present', 'nullable', 'integer'],
+            'addresses.*.country' => self::text(),
+            'addresses.*.lines' => self::text(),
+            'addresses.*.locality' => self::text(),
+            'addresses.*.region' => self::text(),
+            'addresses.*.postcode' => self::text(),
+            'addresses.*.uses' => ['present', 'array', 'list'],
+            'addresses.*.uses.*' => [Rule::enum(AddressUse::class), 'distinct'],
+            'addresses.*.isPrimary' => ['required', 'boolean:strict'],
+            'addresses.*.since' => self::text(),
+            'addresses.*.until' => self::text(),
+        ];
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Records;
+
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'IdentityInput', required: ['version', 'isClient', 'isVendor'], properties: [
+    new OA\Property('version', type: 'integer'),
+    new OA\Property('prefix', type: 'string'),
+    new OA\Property('given', type: 'string'),
+    new OA\Property('middle', type: 'string'),
+    new OA\Property('family', type: 'string'),
+    new OA\Property('suffix', type: 'string'),
+    new OA\Property('preferred', type: 'string'),
+    new OA\Property('name', description: 'Of a company.', type: 'string'),
+    new OA\Property('legal', description: 'Of a company.', type: 'string'),
+    new OA\Property('isClient', type: 'boolean'),
+    new OA\Property('isVendor', type: 'boolean'),
+])]
+final class IdentityRequest extends SectionRequest
+{
+    protected function sectionRules(): array
+    {
+        return NameRules::RULES + [
+            'isClient' => ['required', 'boolean:strict'],
+            'isVendor' => ['required', 'boolean:strict'],
+        ];
+    }
+}

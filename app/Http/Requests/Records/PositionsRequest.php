@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Records;
+
+use Almanac\Records\Duty;
+use Illuminate\Validation\Rule;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'PositionsInput', required: ['version', 'positions'], properties: [
+    new OA\Property('version', type: 'integer'),
+    new OA\Property('positions', type: 'array', items: new OA\Items(ref: '#/components/schemas/PositionInput')),
+])]
+#[OA\Schema(schema: 'PositionInput', required: [
+    'id', 'partyId', 'title', 'department', 'duties', 'isPrimary', 'since', 'until',
+], properties: [
+    new OA\Property('id', description: 'Null for a new one.', type: 'integer', nullable: true),
+    new OA\Property('partyId', description: 'The company of a person, or the person at a company.', type: 'integer'),
+    new OA\Property('title', type: 'string'),
+    new OA\Property('department', type: 'string'),
+    new OA\Property('duties', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property('isPrimary', type: 'boolean'),
+    new OA\Property('since', description: 'A date as people type it, or empty.', type: 'string'),
+    new OA\Property('until', type: 'string'),
+])]
+final class PositionsRequest extends SectionRequest
+{
+    protected function sectionRules(): array
+    {
+        return [
+            'positions' => ['present', 'array', 'list', 'max:500'],
+            'positions.*' => ['array'],
+            'positions.*.id' => ['present', 'nullable', 'integer'],
+            'positions.*.partyId' => ['required', 'integer'],
+            'positions.*.title' => ['present', 'string', 'max:200'],
+            'positions.*.department' => ['present', 'string', 'max:200'],
+            'positions.*.duties' => ['present', 'array', 'list'],
+            'positions.*.duties.*' => [Rule::enum(Duty::class), 'distinct'],
+            'positions.*.isPrimary' => ['required', 'boolean:strict'],
+            'positions.*.since' => self::text(),
+            'positions.*.until' => self::text(),
+        ];
+    }
+}

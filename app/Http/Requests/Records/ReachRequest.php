@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Records;
+
+use Almanac\Reach\ContactKind;
+use Almanac\Reach\ContactUse;
+use Illuminate\Validation\Rule;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'ReachInput', required: ['version', 'contactPoints'], properties: [
+    new OA\Property('version', type: 'integer'),
+    new OA\Property('contactPoints', type: 'array', items: new OA\Items(ref: '#/components/schemas/ContactPointInput')),
+])]
+#[OA\Schema(schema: 'ContactPointInput', required: ['id', 'kind', 'value', 'label', 'uses', 'isPrimary'], properties: [
+    new OA\Property('id', description: 'Null for a new one.', type: 'integer', nullable: true),
+    new OA\Property('kind', type: 'string', enum: ['phone', 'email', 'website']),
+    new OA\Property('value', type: 'string'),
+    new OA\Property('label', type: 'string'),
+    new OA\Property('uses', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property('isPrimary', type: 'boolean'),
+])]
+final class ReachRequest extends SectionRequest
+{
+    protected function sectionRules(): array
+    {
+        return [
+            'contactPoints' => ['present', 'array', 'list', 'max:50'],
+            'contactPoints.*' => ['array'],
+            'contactPoints.*.id' => ['present', 'nullable', 'integer'],
+            'contactPoints.*.kind' => ['required', Rule::enum(ContactKind::class)],
+            'contactPoints.*.value' => self::text(),
+            'contactPoints.*.label' => ['present', 'string', 'max:40'],
+            'contactPoints.*.uses' => ['present', 'array', 'list'],
+            'contactPoints.*.uses.*' => [Rule::enum(ContactUse::class), 'distinct'],
+            'contactPoints.*.isPrimary' => ['required', 'boolean:strict'],
+        ];
+    }
+}

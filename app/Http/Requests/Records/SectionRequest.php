@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Records;
+
+use Illuminate\Foundation\Http\FormRequest;
+
+/** A section to be saved, and the version of it that the person who saves has seen. */
+abstract class SectionRequest extends FormRequest
+{
+    /** Long enough for anything typed in one line; the core has its own, narrower limits. */
+    protected const LINE = 'max:1000';
+
+    /** @return array<string, mixed> */
+    abstract protected function sectionRules(): array;
+
+    /** @return array<string, mixed> */
+    final public function rules(): array
+    {
+        return ['version' => ['required', 'integer', 'min:0'], ...$this->sectionRules()];
+    }
+
+    /** @return array<string, mixed> */
+    public function section(): array
+    {
+        return $this->safe()->except('version');
+    }
+
+    public function version(): int
+    {
+        return $this->integer('version');
+    }
+
+    /** @return list<string> */
+    protected static function text(): array
+    {
+        return ['present', 'string', self::LINE];
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Records;
+
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'TermsInput', required: ['version', 'listedId', 'shorthand'], properties: [
+    new OA\Property('version', type: 'integer'),
+    new OA\Property('listedId', description: 'An entry of the office’s list. With neither, the office’s default holds.', type: 'integer', nullable: true),
+    new OA\Property('shorthand', description: 'Terms as they are typed, such as 2/10 net 30.', type: 'string', nullable: true),
+])]
+final class TermsRequest extends SectionRequest
+{
+    protected function sectionRules(): array
+    {
+        return [
+            'listedId' => ['present', 'nullable', 'integer'],
+            'shorthand' => ['present', 'nullable', 'string', 'max:300'],
+        ];
+    }
+}

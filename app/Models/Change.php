@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One line of the change log: who changed what, when, from what, to what.
+ *
+ * @property int $id
+ * @property int $party_id
+ * @property string $section
+ * @property string $label
+ * @property string $from
+ * @property string $to
+ * @property int $user_id
+ * @property Carbon $at
+ * @property-read User $user
+ */
+final class Change extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['at' => 'datetime'];
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

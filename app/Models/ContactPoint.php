@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Almanac\Reach\ContactKind;
+use Almanac\Reach\ContactUse;
+use Almanac\Reach\EmailAddress;
+use Almanac\Reach\PhoneNumber;
+use Almanac\Reach\WebAddress;
+use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Collection;
+
+/**
+ * A phone, email or website of a party.
+ *
+ * @property int $id
+ * @property int $party_id
+ * @property ContactKind $kind
+ * @property string $typed as somebody typed it
+ * @property string $value E.164, the email's address, or the URL
+ * @property string $extension of a phone
+ * @property string $label
+ * @property Collection<int, ContactUse> $uses
+ * @property bool $is_primary of its kind
+ * @property bool $is_unusual taken, but worth a second look
+ * @property int $rank
+ */
+final class ContactPoint extends Model
+{
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return [
+            'kind' => ContactKind::class,
+            'uses' => AsEnumCollection::of(ContactUse::class),
+            'is_primary' => 'boolean',
+            'is_unusual' => 'boolean',
+        ];
+    }
+
+    public function setPhone(PhoneNumber $phone): void
+    {
+        $this->setValue($phone->typed, $phone->e164, $phone->isUnusual, $phone->extension);
+    }
+
+    public function setEmail(EmailAddress $email): void
+    {
+        $this->setValue($email->typed, $email->address(), $email->isUnusual());
+    }
+
+    public function setWebsite(WebAddress $website): void
+    {
+        $this->setValue($website->typed, $website->url, false);
+    }
+
+    /** For reading, from where the office is. */
+    public function display(string $homeCountry): string
+    {
+        return match ($this->kind) {
+            ContactKind::Phone => $this->phone()->displayFrom($homeCountry),
+            ContactKind::Email => EmailAddress::fromTyped($this->value)->display(),
+            ContactKind::Website => WebAddress::fromTyped($this->value)->display(),
+        };
+    }
+
+    /** The country whose number it is, for showing it as its owner writes it. */
+    public function homeRegion(): string
+    {
+        return $this->kind === ContactKind::Phone ? $this->phone()->region : '';
+    }
+
+    /** To call, write or open it. */
+    public function uri(): string
+    {
+        return match ($this->kind) {
+            ContactKind::Phone => $this->phone()->toUri(),
+            ContactKind::Email => 'mailto:'.$this->value,
+            ContactKind::Website => $this->value,
+        };
+    }
+
+    private function phone(): PhoneNumber
+    {
+        return PhoneNumber::ofE164($this->value, $this->extension);
+    }
+
+    private function setValue(string $typed, string $value, bool $isUnusual, string $extension = ''): void
+    {
+        $this->fill(['typed' => $typed, 'value' => $value, 'extension' => $extension, 'is_unusual' => $isUnusual]);
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * The office whose book this is. There is one.
+ *
+ * @property int $id
+ * @property string $name
+ * @property string $country ISO 3166-1 alpha-2
+ */
+final class Office extends Model
+{
+    private const MONTH_FIRST = ['US'];
+
+    protected $fillable = ['name', 'country'];
+
+    public static function current(): self
+    {
+        return once(fn () => self::query()->firstOrFail());
+    }
+
+    /** Whether 3/4 means March 4 here. */
+    public function writesMonthFirst(): bool
+    {
+        return in_array($this->country, self::MONTH_FIRST, true);
+    }
+}

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Almanac\Finding\Fold;
+use Almanac\Names\CompanyName;
+use Almanac\Names\PersonName;
+use Almanac\Records\PartyKind;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+
+/**
+ * A person or a company.
+ *
+ * @property int $id
+ * @property PartyKind $kind
+ * @property int $number the office's own number for the record
+ * @property string $prefix
+ * @property string $given
+ * @property string $middle
+ * @property string $family
+ * @property string $suffix
+ * @property string $preferred
+ * @property string $company_name
+ * @property string $legal_name
+ * @property string $display_name
+ * @property string $file_as
+ * @property string $sort_key
+ * @property bool $is_client
+ * @property bool $is_vendor
+ * @property-read Collection<int, ContactPoint> $contactPoints
+ * @property-read Collection<int, AddressUse> $addressUses
+ * @property-read Collection<int, Position> $positions
+ * @property-read ClientTerms|null $clientTerms
+ * @property-read VendorTerms|null $vendorTerms
+ */
+final class Party extends Model
+{
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['kind' => PartyKind::class, 'is_client' => 'boolean', 'is_vendor' => 'boolean'];
+    }
+
+    public function isPerson(): bool
+    {
+        return $this->kind === PartyKind::Person;
+    }
+
+    public function namePerson(PersonName $name): void
+    {
+        $this->fill([
+            'prefix' => $name->prefix,
+            'given' => $name->given,
+            'middle' => $name->middle,
+            'family' => $name->family,
+            'suffix' => $name->suffix,
+            'preferred' => $name->preferred,
+        ]);
+        $this->fileUnder($name->display(), $name->fileAs());
+    }
+
+    public function nameCompany(CompanyName $name): void
+    {
+        $this->fill(['company_name' => $name->name, 'legal_name' => $name->legal]);
+        $this->fileUnder($name->display(), $name->fileAs());
+    }
+
+    public function personName(): PersonName
+    {
+        return PersonName::of($this->given, $this->family, $this->prefix, $this->middle, $this->suffix, $this->preferred);
+    }
+
+    /** @return HasMany<ContactPoint, $this> */
+    public function contactPoints(): HasMany
+    {
+        return $this->hasMany(ContactPoint::class)->orderBy('rank');
+    }
+
+    /** @return HasMany<AddressUse, $this> */
+    public function addressUses(): HasMany
+    {
+        return $this->hasMany(AddressUse::class)->orderBy('rank');
+    }
+
+    /**
+     * A person's positions, or the positions that people hold at a company: the primary one
+     * first, those that have ended last.
+     *
+     * @return HasMany<Position, $this>
+     */
+    public function positions(): HasMany
+    {
+        return $this->hasMany(Position::class, $this->isPerson() ? 'person_id' : 'company_id')
+            ->orderByRaw('until is not null')
+            ->orderByDesc('is_primary')
+            ->orderBy('id');
+    }
+
+    /** @return HasOne<ClientTerms, $this> */
+    public function clientTerms(): HasOne
+    {
+        return $this->hasOne(ClientTerms::class);
+    }
+
+    /** @return HasOne<VendorTerms, $this> */
+    public function vendorTerms(): HasOne
+    {
+        return $this->hasOne(VendorTerms::class);
+    }
+
+    /** @param Builder<self> $query */
+    public function scopeFiled(Builder $query): void
+    {
+        $query->orderBy('sort_key')->orderBy('id');
+    }
+
+    private function fileUnder(string $display, string $fileAs): void
+    {
+        $this->fill(['display_name' => $display, 'file_as' => $fileAs, 'sort_key' => Fold::text($fileAs)]);
+    }
+}

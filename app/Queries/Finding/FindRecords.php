@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Finding;
+
+use Almanac\Finding\Fold;
+use Almanac\Finding\MatchReason;
+use Almanac\Finding\Query;
+use Almanac\Records\PartyKind;
+use App\Http\Data\Finding\FindResultData;
+use App\Models\Party;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Finds records by whatever was typed: beginnings of words in any field, then figures and parts
+ * of words, then what is spelled alike.
+ */
+final class FindRecords
+{
+    private const MOST = 12;
+
+    private const ENOUGH = 6;
+
+    private const CANDIDATES = 80;
+
+    /** How telling a match is in name, also known as, number, works at, email, phone, place. */
+    private const WEIGHTS = '10.0, 8.0, 6.0, 4.0, 3.0, 3.0, 2.0';
+
+    /** @return list<FindResultData> */
+    public function handle(string $typed, ?PartyKind $kind = null): array
+    {
+        $query = Query::of($typed);
+        $parties = $this->parties($this->matchingIds($query, $kind));
+
+        return array_map(fn (Party $party) => FindResultData::of($party, array_map(
+            fn (MatchReason $reason) => $reason->toText(),
+            MatchReason::of($query, SearchValues::of($party)),
+        )), $parties);
+    }
+
+    /** @return list<int> */
+    private function matchingIds(Query $query, ?PartyKind $kind): array
+    {
+        if ($query->isEmpty()) {
+            return [];
+        }
+        $ids = [];
+        foreach ([$this->byWords(...), $this->byLetters(...), $this->byShortText(...), $this->bySpelling(...)] as $search) {
+            if (count($ids) >= self::ENOUGH) {
+                break;
+            }
+            $ids = array_values(array_unique([...$ids, ...$search($query, $kind, $ids)]));
+        }
+
+        return array_slice($ids, 0, self::MOST);
+    }
+
+    /** @return list<int> */
+    private function byWords(Query $query, ?PartyKind $kind): array
+    {
+        $match = implode(' ', array_map(fn (string $word) => $this->quote($word).'*', $query->words));
+
+        return $match === '' ? [] : $this->ids('search_words', $match, $kind, 'bm25(search_words, '.self::WEIGHTS.')');
+    }
+
+    /** @return list<int> */
+    private function byLetters(Query $query, ?PartyKind $kind): array
+    {
+        if ($query->isFigures()) {
+            return $this->ids('search_letters', 'figures : '.$this->quote($query->digits), $kind);
+        }
+        $words = array_filter($query->words, fn (string $word) => mb_strlen($word) >= 3);
+
+        return count($words) !== count($query->words) || $words === []
+            ? []
+            : $this->ids('search_letters', implode(' ', array_map($this->quote(...), $words)), $kind);
+    }
+
+    /**
+     * One or two signs of a script without spaces, or an emoji, which no index holds.
+     *
+     * @return list<int>
+     */
+    private function byShortText(Query $query, ?PartyKind $kind): array
+    {
+        if (preg_match('/^[\x00-\x7f]*$/', $query->typed) === 1 || mb_strlen($query->typed) > 4) {
+            return [];
+        }
+        $pattern = '%'.addcslashes(Fold::text($query->typed), '%_\\').'%';
+        $rows = Party::query()
+            ->when($kind !== null, fn ($parties) => $parties->where('kind', $kind))
+            ->whereRaw("sort_key like ? escape '\\'", [$pattern])
+            ->limit(self::MOST)->pluck('id');
+
+        return array_values(array_map(intval(...), $rows->all()));
+    }
+
+    /**
+     * @param list<int> $found
+     *
+     * @return list<int>
+     */
+    private function bySpelling(Query $query, ?PartyKind $kind, array $found): array
+    {
+        $trigrams = $query->trigrams();
+        if ($found !== [] || $query->isFigures() || $trigrams === []) {
+            return [];
+        }
+        $candidates = $this->ids(
+            'search_letters',
+            'name : ('.implode(' OR ', array_map($this->quote(...), $trigrams)).')',
+            $kind,
+            limit: self::CANDIDATES,
+        );
+
+        return array_values(array_map(
+            fn (Party $party) => $party->id,
+            array_filter(
+                $this->parties($candidates),
+                fn (Party $party) => $query->isNearly(implode(' ', array_column(SearchValues::of($party), 1))),
+            ),
+        ));
+    }
+
+    /** @return list<int> */
+    private function ids(string $table, string $match, ?PartyKind $kind, string $order = 'rank', int $limit = self::MOST): array
+    {
+        $rows = DB::table($table)
+            ->when($kind !== null, fn ($rows) => $rows->whereIn('rowid', Party::query()->select('id')->where('kind', $kind)))
+            ->whereRaw("$table match ?", [$match])
+            ->orderByRaw($order)
+            ->limit($limit)
+            ->pluck('rowid');
+
+        return array_values(array_map(intval(...), $rows->all()));
+    }
+
+    /** As a string of the full-text query language, in which nothing has a meaning but the quotes. */
+    private function quote(string $text): string
+    {
+        return '"'.str_replace('"', '""', $text).'"';
+    }
+
+    /**
+     * @param list<int> $ids
+     *
+     * @return list<Party> in that order
+     */
+    private function parties(array $ids): array
+    {
+        $parties = Party::query()->with(SearchValues::RELATIONS)->findMany($ids)->keyBy('id');
+
+        return array_values(array_filter(array_map(fn (int $id) => $parties->get($id), $ids)));
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Finding;
+
+use Almanac\Addresses\CountryNames;
+use Almanac\Finding\MatchField;
+use Almanac\Reach\ContactKind;
+use App\Models\ContactPoint;
+use App\Models\Party;
+
+/** Everything a record is found by, the most telling first. */
+final class SearchValues
+{
+    public const RELATIONS = ['contactPoints', 'addressUses.address', 'positions.company', 'positions.person'];
+
+    /** @return list<array{MatchField, string}> */
+    public static function of(Party $party): array
+    {
+        return array_values(array_filter(
+            [...self::names($party), ...self::employers($party), ...self::reach($party), ...self::places($party)],
+            fn (array $pair) => $pair[1] !== '',
+        ));
+    }
+
+    /** @return list<array{MatchField, string}> */
+    private static function names(Party $party): array
+    {
+        return [
+            [MatchField::Name, $party->display_name],
+            [MatchField::AlsoKnownAs, $party->legal_name],
+            [MatchField::AlsoKnownAs, $party->preferred],
+            [MatchField::Code, (string) $party->number],
+        ];
+    }
+
+    /** @return list<array{MatchField, string}> */
+    private static function employers(Party $party): array
+    {
+        if (! $party->isPerson()) {
+            return [];
+        }
+
+        return array_values($party->positions
+            ->map(fn ($position) => [MatchField::WorksAt, $position->company->display_name])->all());
+    }
+
+    /** @return list<array{MatchField, string}> */
+    private static function reach(Party $party): array
+    {
+        return array_values($party->contactPoints->flatMap(fn (ContactPoint $point) => match ($point->kind) {
+            // As it is dialled at home and from abroad.
+            ContactKind::Phone => [
+                [MatchField::Phone, $point->display($point->homeRegion())],
+                [MatchField::Phone, $point->display('')],
+            ],
+            ContactKind::Email, ContactKind::Website => [[MatchField::Email, $point->display('')]],
+        })->all());
+    }
+
+    /** @return list<array{MatchField, string}> */
+    private static function places(Party $party): array
+    {
+        return array_values($party->addressUses->map(fn ($use) => [MatchField::Place, implode(' ', array_filter([
+            $use->address->locality,
+            $use->address->region,
+            $use->address->postcode,
+            CountryNames::of($use->address->country),
+        ]))])->all());
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Records;
+
+use App\Http\Data\Records\PartyPageData;
+use App\Http\Data\Records\PartyRowData;
+use App\Models\Party;
+use App\Queries\Finding\SearchValues;
+
+/** Reads the directory in the order in which records are filed. */
+final class ListParties
+{
+    private const PAGE = 100;
+
+    public function handle(int $page): PartyPageData
+    {
+        $parties = Party::query()->with(SearchValues::RELATIONS)->filed()->paginate(self::PAGE, page: max(1, $page));
+
+        return new PartyPageData(
+            $parties->total(),
+            $parties->currentPage(),
+            $parties->lastPage(),
+            array_values(array_map(fn (Party $party) => PartyRowData::of($party), $parties->items())),
+        );
+    }
+}

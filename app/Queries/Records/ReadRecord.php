@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Records;
+
+use Almanac\Addresses\AddressUse as Purpose;
+use Almanac\Addresses\DatedUse;
+use Almanac\Addresses\Formatter;
+use Almanac\Addresses\Recipient;
+use Almanac\Calendar\Day;
+use Almanac\Terms\Shorthand;
+use App\Http\Data\Records\AddressesData;
+use App\Http\Data\Records\ChangeData;
+use App\Http\Data\Records\IdentityData;
+use App\Http\Data\Records\PartyRowData;
+use App\Http\Data\Records\PositionsData;
+use App\Http\Data\Records\ReachData;
+use App\Http\Data\Records\RecordData;
+use App\Http\Data\Records\SideTermsData;
+use App\Models\AddressUse;
+use App\Models\Change;
+use App\Models\ListedTerms;
+use App\Models\Office;
+use App\Models\Party;
+use App\Models\Position;
+use App\Models\SideTerms;
+use App\Queries\Finding\SearchValues;
+use App\Queries\Terms\PreviewTerms;
+use App\Support\Clock;
+use App\Support\SectionName;
+use App\Support\SectionVersions;
+
+/** Reads a whole record, with what the program works out from it. */
+final readonly class ReadRecord
+{
+    private const RELATIONS = [
+        ...SearchValues::RELATIONS,
+        'addressUses.address.owner', 'addressUses.address.users.party',
+        'positions.person.contactPoints', 'positions.person.addressUses.address', 'positions.person.positions.company',
+        'positions.company.contactPoints', 'positions.company.addressUses.address',
+        'clientTerms.listed', 'vendorTerms.listed',
+    ];
+
+    public function __construct(private Clock $clock, private PreviewTerms $preview) {}
+
+    public function handle(Party $party): RecordData
+    {
+        $party->load(self::RELATIONS);
+        $today = $this->clock->today();
+        $home = Office::current()->country;
+        $versions = SectionVersions::all($party);
+        $version = fn (SectionName $section) => $versions[$section->value] ?? 0;
+        $envelope = $this->envelope($party, $home, $today);
+
+        return new RecordData(
+            PartyRowData::of($party),
+            IdentityData::of($party, $version(SectionName::Identity)),
+            ReachData::of($party, $version(SectionName::Reach), $home),
+            AddressesData::of($party, $version(SectionName::Addresses), $home, $today),
+            PositionsData::of($party, $version(SectionName::Positions), $today),
+            $this->side($party->clientTerms, 'is_client_default', $version(SectionName::ClientTerms), $today),
+            $this->side($party->vendorTerms, 'is_vendor_default', $version(SectionName::VendorTerms), $today),
+            $envelope,
+            Formatter::fits($envelope),
+            $this->lastChange($party),
+        );
+    }
+
+    private function side(?SideTerms $own, string $default, int $version, Day $today): SideTermsData
+    {
+        $listed = $own?->listed ?? ($own?->shorthand === null ? ListedTerms::query()->firstWhere($default, true) : null);
+        $inForce = $listed->shorthand ?? $own->shorthand ?? '';
+
+        return new SideTermsData(
+            $version,
+            $own?->payment_terms_id,
+            $own?->shorthand,
+            match (true) {
+                $own?->listed !== null, $own?->shorthand !== null => 'own',
+                $listed !== null => 'office',
+                default => 'none',
+            },
+            $listed->name ?? '',
+            $inForce,
+            $inForce === '' ? null : $this->preview->of(Shorthand::read($inForce), $today),
+        );
+    }
+
+    /** @return list<string> */
+    private function envelope(Party $party, string $home, Day $today): array
+    {
+        $chosen = DatedUse::inForce(
+            array_values($party->addressUses->map(fn (AddressUse $use) => $use->dated())->all()),
+            Purpose::Postal,
+            $today,
+        );
+        $use = $chosen === null ? null : $party->addressUses->firstWhere('id', $chosen->id);
+
+        return $use === null ? [] : Formatter::onEnvelope($use->address->postal(), $this->recipient($party, $use), $home);
+    }
+
+    /** A person written to at a company's address is written to at the company. */
+    private function recipient(Party $party, AddressUse $use): Recipient
+    {
+        if (! $party->isPerson()) {
+            return Recipient::organisation($party->display_name);
+        }
+        $company = $party->positions
+            ->map(fn (Position $position) => $position->company)
+            ->firstWhere('id', $use->address->owner_id);
+
+        return Recipient::person($party->display_name, $company->display_name ?? '');
+    }
+
+    private function lastChange(Party $party): ?ChangeData
+    {
+        $last = Change::query()->with('user')->where('party_id', $party->id)->latest('id')->first();
+
+        return $last === null ? null : ChangeData::of($last);
+    }
+}

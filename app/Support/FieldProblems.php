@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Almanac\Refusal;
+use Illuminate\Validation\ValidationException;
+
+/** Gathers what the core refuses, each at the field it was typed in, so that all of it is told at once. */
+final class FieldProblems
+{
+    /** @var array<string, list<string>> */
+    private array $found = [];
+
+    /**
+     * @template T
+     *
+     * @param \Closure(): T $make
+     *
+     * @return T|null null when the core refused
+     */
+    public function at(string $field, \Closure $make): mixed
+    {
+        try {
+            return $make();
+        } catch (Refusal $refusal) {
+            $this->add($field, $refusal->getMessage());
+
+            return null;
+        }
+    }
+
+    public function add(string $field, string $message): void
+    {
+        $this->found[$field][] = $message;
+    }
+
+    /** @throws ValidationException */
+    public function throwIfAny(): void
+    {
+        if ($this->found !== []) {
+            throw ValidationException::withMessages($this->found);
+        }
+    }
+}

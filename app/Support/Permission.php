@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+/** Everybody who signs in may read; for the rest a permission is needed. */
+enum Permission: string
+{
+    case ChangeRecords = 'change records';
+    case ApproveChanges = 'approve changes';
+    case RunOffice = 'run the office';
+}

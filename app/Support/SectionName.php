@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+/** The sections of a record that are saved each by itself. */
+enum SectionName: string
+{
+    case Identity = 'identity';
+    case Reach = 'reach';
+    case Addresses = 'addresses';
+    case Positions = 'positions';
+    case ClientTerms = 'client-terms';
+    case VendorTerms = 'vendor-terms';
+
+    /** As it is headed on the record page. */
+    public function title(): string
+    {
+        return match ($this) {
+            self::Identity => 'Name and roles',
+            self::Reach => 'Reach',
+            self::Addresses => 'Addresses',
+            self::Positions => 'Positions',
+            self::ClientTerms => 'When we bill them',
+            self::VendorTerms => 'When we pay them',
+        };
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Almanac\Calendar\Day;
+use Almanac\Records\Period;
+use App\Models\Office;
+
+/** Reads the two dates of a period as they were typed, each refusal at its own field. */
+final readonly class TypedPeriod
+{
+    public function __construct(private Clock $clock) {}
+
+    public function read(string $since, string $until, string $field, FieldProblems $problems): ?Period
+    {
+        $from = $this->day($since, "$field.since", $problems);
+        $to = $this->day($until, "$field.until", $problems);
+
+        return $problems->at("$field.until", fn () => Period::of($from, $to));
+    }
+
+    private function day(string $typed, string $field, FieldProblems $problems): ?Day
+    {
+        return trim($typed) === ''
+            ? null
+            : $problems->at($field, fn () => $this->clock->reader(Office::current())->read($typed));
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\SecurityHeaders;
+use App\Http\Problems\ProblemRenderer;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        api: __DIR__.'/../routes/api.php',
+    )
+    ->withCommands([__DIR__.'/../app/Console'])
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->statefulApi();
+        // What was left empty stays empty text; null means that nothing was chosen.
+        $middleware->convertEmptyStringsToNull(except: [fn () => true]);
+        $middleware->append(SecurityHeaders::class);
+        $middleware->redirectGuestsTo(fn () => null);
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->dontFlash(['password', 'password_confirmation', 'token']);
+        $exceptions->render(new ProblemRenderer);
+    })
+    ->create();

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\Access\SessionController;
+use App\Http\Controllers\Finding\FindController;
+use App\Http\Controllers\Office\ChoicesController;
+use App\Http\Controllers\Records\PartyController;
+use App\Http\Controllers\Records\SectionController;
+use App\Http\Controllers\Terms\PreviewController;
+use App\Support\Permission;
+use Illuminate\Support\Facades\Route;
+
+Route::get('session', [SessionController::class, 'show']);
+Route::post('session', [SessionController::class, 'store']);
+Route::post('setup', [SessionController::class, 'setUp']);
+Route::post('tokens', [SessionController::class, 'token']);
+Route::get('countries', [ChoicesController::class, 'countries']);
+
+Route::middleware('auth:sanctum')->group(function (): void {
+    Route::delete('session', [SessionController::class, 'destroy']);
+    Route::get('choices', [ChoicesController::class, 'index']);
+    Route::get('find', FindController::class);
+    Route::get('parties', [PartyController::class, 'index']);
+    Route::get('parties/{party}', [PartyController::class, 'show'])->whereNumber('party');
+    Route::get('parties/{party}/changes', [PartyController::class, 'changes'])->whereNumber('party');
+    Route::post('terms/preview', PreviewController::class);
+
+    Route::middleware('can:'.Permission::ChangeRecords->value)->group(function (): void {
+        Route::post('parties', [PartyController::class, 'store']);
+        Route::prefix('parties/{party}')->whereNumber('party')->group(function (): void {
+            Route::put('identity', [SectionController::class, 'identity']);
+            Route::put('reach', [SectionController::class, 'reach']);
+            Route::put('addresses', [SectionController::class, 'addresses']);
+            Route::put('positions', [SectionController::class, 'positions']);
+            Route::put('client-terms', [SectionController::class, 'clientTerms']);
+            Route::put('vendor-terms', [SectionController::class, 'vendorTerms']);
+        });
+    });
+});
