@@ -35,7 +35,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property bool $is_vendor
  * @property-read Collection<int, ContactPoint> $contactPoints
  * @property-read Collection<int, AddressUse> $addressUses
- * @property-read Collection<int, Position> $positions
+ * @property-read Collection<int, Position> $heldPositions
+ * @property-read Collection<int, Position> $staffPositions
  * @property-read ClientTerms|null $clientTerms
  * @property-read VendorTerms|null $vendorTerms
  */
@@ -90,17 +91,43 @@ final class Party extends Model
     }
 
     /**
-     * A person's positions, or the positions that people hold at a company: the primary one
-     * first, those that have ended last.
+     * The positions that a person holds: those that have not ended first, then the primary ones.
      *
      * @return HasMany<Position, $this>
      */
-    public function positions(): HasMany
+    public function heldPositions(): HasMany
     {
-        return $this->hasMany(Position::class, $this->isPerson() ? 'person_id' : 'company_id')
-            ->orderByRaw('until is not null')
-            ->orderByDesc('is_primary')
-            ->orderBy('id');
+        return $this->positionsBy('person_id');
+    }
+
+    /**
+     * The positions that people hold at a company, in the same order.
+     *
+     * @return HasMany<Position, $this>
+     */
+    public function staffPositions(): HasMany
+    {
+        return $this->positionsBy('company_id');
+    }
+
+    /**
+     * Whichever of the two the party has, to query.
+     *
+     * @return HasMany<Position, $this>
+     */
+    public function eitherPositions(): HasMany
+    {
+        return $this->isPerson() ? $this->heldPositions() : $this->staffPositions();
+    }
+
+    /**
+     * Whichever of the two the party has.
+     *
+     * @return Collection<int, Position>
+     */
+    public function positions(): Collection
+    {
+        return $this->isPerson() ? $this->heldPositions : $this->staffPositions;
     }
 
     /** @return HasOne<ClientTerms, $this> */
@@ -119,6 +146,15 @@ final class Party extends Model
     public function scopeFiled(Builder $query): void
     {
         $query->orderBy('sort_key')->orderBy('id');
+    }
+
+    /** @return HasMany<Position, $this> */
+    private function positionsBy(string $end): HasMany
+    {
+        return $this->hasMany(Position::class, $end)
+            ->orderByRaw('until is not null')
+            ->orderByDesc('is_primary')
+            ->orderBy('id');
     }
 
     private function fileUnder(string $display, string $fileAs): void

@@ -7,6 +7,7 @@ namespace App\Support;
 use Almanac\Calendar\Day;
 use Almanac\Calendar\TypedDay;
 use App\Models\Office;
+use Carbon\CarbonImmutable;
 
 /** The one place that knows which day it is. */
 final class Clock
@@ -16,6 +17,14 @@ final class Clock
         $pinned = config('almanac.today');
 
         return Day::fromIso(is_string($pinned) && $pinned !== '' ? $pinned : now()->format('Y-m-d'));
+    }
+
+    /** Now, on the day that counts as today. */
+    public function now(): CarbonImmutable
+    {
+        $today = $this->today();
+
+        return CarbonImmutable::now()->setDate($today->year, $today->month, $today->day);
     }
 
     /** Reads dates as the office types them. */

@@ -40,7 +40,9 @@ final readonly class PersonName
     /** Mr. Silas A. Wren III */
     public function display(): string
     {
-        return self::join(' ', $this->prefix, $this->given, $this->middle, $this->family, $this->suffix);
+        return $this->putsFamilyFirst()
+            ? self::join(' ', $this->family, $this->given, $this->suffix)
+            : self::join(' ', $this->prefix, $this->given, $this->middle, $this->family, $this->suffix);
     }
 
     /** Wren, Silas A., III */
@@ -48,7 +50,7 @@ final readonly class PersonName
     {
         return $this->family === ''
             ? self::join(' ', $this->given, $this->middle)
-            : self::join(', ', $this->family, self::join(' ', $this->given, $this->middle), $this->suffix);
+            : self::join($this->putsFamilyFirst() ? ' ' : ', ', $this->family, self::join(' ', $this->given, $this->middle), $this->suffix);
     }
 
     /** SAW, of given, middle and family name. */
@@ -58,6 +60,13 @@ final readonly class PersonName
             fn (string $part) => mb_strtoupper((string) grapheme_substr($part, 0, 1)),
             array_filter([$this->given, $this->middle, $this->family], fn (string $part) => $part !== ''),
         ));
+    }
+
+    /** Names in Chinese, Japanese and Korean script begin with the family (common practice, no published source). */
+    private function putsFamilyFirst(): bool
+    {
+        return $this->family !== ''
+            && preg_match('/^[\p{Han}\p{Hiragana}\p{Katakana}\p{Hangul}]+$/u', $this->family.$this->given) === 1;
     }
 
     private static function join(string $glue, string ...$parts): string

@@ -73,7 +73,9 @@ final readonly class PhoneNumber
     public function displayFrom(string $homeRegion): string
     {
         $number = self::util()->parse($this->e164, null);
-        $number->setExtension($this->extension === '' ? null : $this->extension);
+        if ($this->extension !== '') {
+            $number->setExtension($this->extension);
+        }
         $isHome = $number->getCountryCode() === self::util()->getCountryCodeForRegion($homeRegion)
             && ($this->region === '' || $this->region === $homeRegion);
 

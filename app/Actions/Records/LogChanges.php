@@ -8,15 +8,18 @@ use Almanac\Records\Difference;
 use App\Models\Change;
 use App\Models\Party;
 use App\Models\User;
+use App\Support\Clock;
 use App\Support\SectionName;
 
 /** Writes to the change log of a record. Runs inside the transaction of the change. */
-final class LogChanges
+final readonly class LogChanges
 {
+    public function __construct(private Clock $clock) {}
+
     /** @param list<Difference> $differences */
     public function handle(Party $party, SectionName $section, array $differences, User $by): void
     {
-        $at = now();
+        $at = $this->clock->now();
         foreach ($differences as $difference) {
             Change::query()->create([
                 'party_id' => $party->id,

@@ -12,6 +12,7 @@ use App\Models\Position;
 use App\Support\FieldProblems;
 use App\Support\SectionName;
 use App\Support\TypedPeriod;
+use Illuminate\Database\Eloquent\Collection;
 
 /** The people at a company, or the positions of a person: the same rows seen from either end. */
 final readonly class PositionsSection implements Section
@@ -25,9 +26,8 @@ final readonly class PositionsSection implements Section
 
     public function snapshot(Party $party): array
     {
-        $party->load('positions.person', 'positions.company');
         $facts = [];
-        foreach ($party->positions as $position) {
+        foreach ($this->positions($party) as $position) {
             $facts['position:'.$position->id] = new Fact('Position', implode(', ', array_filter([
                 $position->otherThan($party)->display_name,
                 $position->title,
@@ -43,9 +43,7 @@ final readonly class PositionsSection implements Section
 
     public function neighbours(Party $party): array
     {
-        $party->load('positions.person', 'positions.company');
-
-        return array_values($party->positions
+        return array_values($this->positions($party)
             ->map(fn (Position $position) => $position->otherThan($party))
             ->unique('id')->all());
     }
@@ -54,7 +52,7 @@ final readonly class PositionsSection implements Section
     {
         /** @var list<array{id: int|null, partyId: int, title: string, department: string, duties: list<string>, isPrimary: bool, since: string, until: string}> $rows */
         $rows = $input['positions'];
-        $kept = $party->positions()->get()->keyBy('id');
+        $kept = $party->eitherPositions()->get()->keyBy('id');
         $problems = new FieldProblems;
 
         $positions = [];
@@ -81,7 +79,7 @@ final readonly class PositionsSection implements Section
         $problems->throwIfAny();
 
         $companies = $kept->pluck('company_id');
-        $party->positions()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
+        $party->eitherPositions()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
         $marked = [];
         foreach ($positions as $position) {
             $position->save();
@@ -91,6 +89,12 @@ final readonly class PositionsSection implements Section
         foreach ($companies->unique() as $company) {
             $this->settlePrimary((int) $company, $marked);
         }
+    }
+
+    /** @return Collection<int, Position> */
+    private function positions(Party $party): Collection
+    {
+        return $party->eitherPositions()->with('person', 'company')->get();
     }
 
     /**

@@ -13,7 +13,7 @@ use App\Models\Party;
 /** Everything a record is found by, the most telling first. */
 final class SearchValues
 {
-    public const RELATIONS = ['contactPoints', 'addressUses.address', 'positions.company', 'positions.person'];
+    public const RELATIONS = ['contactPoints', 'addressUses.address', 'heldPositions.company'];
 
     /** @return list<array{MatchField, string}> */
     public static function of(Party $party): array
@@ -42,7 +42,7 @@ final class SearchValues
             return [];
         }
 
-        return array_values($party->positions
+        return array_values($party->heldPositions
             ->map(fn ($position) => [MatchField::WorksAt, $position->company->display_name])->all());
     }
 

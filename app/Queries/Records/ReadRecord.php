@@ -37,8 +37,9 @@ final readonly class ReadRecord
     private const RELATIONS = [
         ...SearchValues::RELATIONS,
         'addressUses.address.owner', 'addressUses.address.users.party',
-        'positions.person.contactPoints', 'positions.person.addressUses.address', 'positions.person.positions.company',
-        'positions.company.contactPoints', 'positions.company.addressUses.address',
+        'heldPositions.person', 'heldPositions.company.contactPoints', 'heldPositions.company.addressUses.address',
+        'staffPositions.company', 'staffPositions.person.contactPoints', 'staffPositions.person.addressUses.address',
+        'staffPositions.person.heldPositions.company',
         'clientTerms.listed', 'vendorTerms.listed',
     ];
 
@@ -106,7 +107,7 @@ final readonly class ReadRecord
         if (! $party->isPerson()) {
             return Recipient::organisation($party->display_name);
         }
-        $company = $party->positions
+        $company = $party->heldPositions
             ->map(fn (Position $position) => $position->company)
             ->firstWhere('id', $use->address->owner_id);
 

@@ -42,7 +42,7 @@ final readonly class PartyRowData
     public static function of(Party $party): self
     {
         $address = ($party->addressUses->firstWhere('is_primary', true) ?? $party->addressUses->first())?->address;
-        $position = $party->isPerson() ? $party->positions->first() : null;
+        $position = $party->isPerson() ? $party->heldPositions->first() : null;
 
         return new self(
             $party->id,

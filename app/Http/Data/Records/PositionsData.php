@@ -23,7 +23,7 @@ final readonly class PositionsData
     public static function of(Party $party, int $version, Day $today): self
     {
         return new self($version, array_values(
-            $party->positions->map(fn ($position) => PositionData::of($position, $party, $today))->all(),
+            $party->positions()->map(fn ($position) => PositionData::of($position, $party, $today))->all(),
         ));
     }
 }

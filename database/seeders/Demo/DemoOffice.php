@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders\Demo;
+
+use App\Actions\Access\SetUpOffice;
+use App\Actions\Records\AddParty;
+use App\Actions\Records\AddressesSection;
+use App\Actions\Records\PositionsSection;
+use App\Actions\Records\ReachSection;
+use App\Actions\Records\SaveSection;
+use App\Actions\Records\Section;
+use App\Actions\Records\TermsSection;
+use App\Models\Party;
+use App\Models\User;
+use App\Support\Clock;
+use App\Support\Role;
+use App\Support\SectionVersions;
+
+/** Fills the book of Orrery & Vane through the same actions that the screens use. Everything is made up. */
+final class DemoOffice
+{
+    public const PASSWORD = 'pendulum-1742';
+
+    public const USERS = [
+        ['Maud Ferris', 'maud@orreryvane.example', Role::Administrator],
+        ['Tobias Reed', 'tobias@orreryvane.example', Role::Clerk],
+        ['Cordelia Vane', 'cordelia@orreryvane.example', Role::Approver],
+        ['Jonas Pike', 'jonas@orreryvane.example', Role::Reader],
+    ];
+
+    /** @var array<string, Party> by the name in DemoRecords */
+    private array $parties = [];
+
+    private User $by;
+
+    public function __construct(
+        private readonly SetUpOffice $setUp,
+        private readonly AddParty $add,
+        private readonly SaveSection $save,
+        private readonly ReachSection $reach,
+        private readonly AddressesSection $addresses,
+        private readonly PositionsSection $positions,
+        private readonly Clock $clock,
+    ) {}
+
+    public function seed(): void
+    {
+        [$name, $email] = self::USERS[0];
+        $administrator = $this->setUp->handle('Orrery & Vane', 'US', $name, $email, self::PASSWORD);
+        $users = [$administrator];
+        foreach (array_slice(self::USERS, 1) as [$name, $email, $role]) {
+            $users[] = $this->setUp->addUser($name, $email, self::PASSWORD, $role);
+        }
+
+        foreach (DemoRecords::COMPANIES as $key => $company) {
+            $this->by = $users[count($this->parties) % 2];
+            $this->parties[$key] = $this->add->handle(['kind' => 'company'] + $this->roles($company['roles']) + $company['name'], $this->by);
+            $this->fill($key, $company);
+        }
+        foreach (DemoRecords::PEOPLE as $key => $person) {
+            $this->by = $users[count($this->parties) % 2];
+            $this->parties[$key] = $this->add->handle([
+                'kind' => 'person',
+                'companyId' => isset($person['at']) ? $this->parties[$person['at']]->id : null,
+                'title' => $person['title'] ?? '',
+            ] + $this->roles($person['roles']) + $person['name'], $this->by);
+            $this->fill($key, $person);
+        }
+        $this->placePeople();
+    }
+
+    /** @param array<string, mixed> $record */
+    private function fill(string $key, array $record): void
+    {
+        if (isset($record['address'])) {
+            $this->section($key, $this->addresses, ['addresses' => [$this->address($record['address'])]]);
+        }
+        if (isset($record['sameAddressAs'])) {
+            $this->section($key, $this->addresses, ['addresses' => [
+                ['linkedAddressId' => $this->parties[$record['sameAddressAs']]->addressUses()->firstOrFail()->address_id]
+                + $this->address(['US', '', '', '', '', ['home']]),
+            ]]);
+        }
+        if (isset($record['reach'])) {
+            $this->section($key, $this->reach, ['contactPoints' => array_map(fn (array $point) => [
+                'id' => null,
+                'kind' => $point[0],
+                'value' => $point[1],
+                'label' => $point[2],
+                'uses' => $point[3] ?? [],
+                'isPrimary' => false,
+            ], $record['reach'])]);
+        }
+        if (isset($record['clientTerms'])) {
+            $this->section($key, TermsSection::whenWeBillThem(), ['listedId' => null, 'shorthand' => $record['clientTerms']]);
+        }
+        if (isset($record['vendorTerms'])) {
+            $this->section($key, TermsSection::whenWePayThem(), ['listedId' => null, 'shorthand' => $record['vendorTerms']]);
+        }
+    }
+
+    /** Positions with more to them than a title: duties, dates, a second company. */
+    private function placePeople(): void
+    {
+        foreach (DemoRecords::POSITIONS as $person => $positions) {
+            $kept = $this->parties[$person]->heldPositions()->get();
+            $this->section($person, $this->positions, ['positions' => array_map(fn (array $position) => [
+                'id' => $kept->firstWhere('company_id', $this->parties[$position['at']]->id)?->id,
+                'partyId' => $this->parties[$position['at']]->id,
+                'title' => $position['title'],
+                'department' => $position['department'] ?? '',
+                'duties' => $position['duties'] ?? [],
+                'isPrimary' => $position['primary'] ?? false,
+                'since' => $this->daysAgo($position['since'] ?? null),
+                'until' => $this->daysAgo($position['until'] ?? null),
+            ], $positions)]);
+        }
+    }
+
+    private function daysAgo(?int $days): string
+    {
+        return $days === null ? '' : $this->clock->today()->plusDays(-$days)->toIso();
+    }
+
+    /**
+     * @param array{string, string, string, string, string, list<string>} $address
+     *
+     * @return array<string, mixed>
+     */
+    private function address(array $address): array
+    {
+        [$country, $lines, $locality, $region, $postcode, $uses] = $address;
+
+        return [
+            'id' => null, 'linkedAddressId' => null,
+            'country' => $country, 'lines' => $lines, 'locality' => $locality, 'region' => $region, 'postcode' => $postcode,
+            'uses' => $uses, 'isPrimary' => true, 'since' => '', 'until' => '',
+        ];
+    }
+
+    /** @return array{isClient: bool, isVendor: bool} */
+    private function roles(string $roles): array
+    {
+        return ['isClient' => str_contains($roles, 'client'), 'isVendor' => str_contains($roles, 'vendor')];
+    }
+
+    /** @param array<string, mixed> $input */
+    private function section(string $key, Section $section, array $input): void
+    {
+        $party = $this->parties[$key];
+        $this->save->handle($section, $party, $input, SectionVersions::of($party, $section->name()), $this->by);
+    }
+}

@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders\Demo;
+
+/**
+ * The people and companies of the demo office. All made up: emails end in .example (RFC 2606),
+ * American numbers lie in 555-0100 to 555-0199, British and German ones in the ranges that
+ * the regulators set aside for drama.
+ */
+final class DemoRecords
+{
+    public const COMPANIES = [
+        'observatory' => [
+            'name' => ['name' => 'Penhallow Observatory', 'legal' => 'The Penhallow Observatory Trust'],
+            'roles' => 'client',
+            'address' => ['US', "14 Meridian Lane\nSouth Dome", 'Brattleboro', 'VT', '05301', ['postal', 'delivery']],
+            'reach' => [
+                ['phone', '(802) 555-0142', 'switchboard'],
+                ['email', 'office@penhallow.example', 'office'],
+                ['email', 'accounts@penhallow.example', 'accounts', ['invoices', 'statements']],
+                ['website', 'www.penhallow.example', 'main'],
+            ],
+            'clientTerms' => '2/10 net 30',
+        ],
+        'town' => [
+            'name' => ['name' => 'Town of Marlow Falls', 'legal' => ''],
+            'roles' => 'client',
+            'address' => ['US', '1 Town Hall Square', 'Putney', 'VT', '05346', ['postal', 'billing']],
+            'reach' => [['phone', '802-555-0117', 'office'], ['email', 'clerk@marlowfalls.example', 'office', ['invoices']]],
+            'clientTerms' => '10th prox, next business day',
+        ],
+        'parish' => [
+            'name' => ['name' => 'Parish of St. Osyth', 'legal' => ''],
+            'roles' => 'client',
+            'address' => ['US', '8 Church Street', 'Chester', 'VT', '05143', ['postal']],
+            'reach' => [['phone', '802 555 0125', 'office']],
+        ],
+        'insurer' => [
+            'name' => ['name' => 'Harborlight Mutual', 'legal' => 'Harborlight Mutual Insurance Company'],
+            'roles' => 'client',
+            'address' => ['US', "200 Quayside Plaza\nSuite 900", 'Portland', 'ME', '04101', ['postal', 'billing']],
+            'reach' => [['phone', '207-555-0150', 'switchboard'], ['email', 'claims@harborlight.example', 'office', ['invoices']]],
+            'clientTerms' => 'net 60',
+        ],
+        'foundry' => [
+            'name' => ['name' => 'Brass Lantern Foundry', 'legal' => 'Brass Lantern Foundry LLC'],
+            'roles' => 'vendor',
+            'address' => ['US', '77 Furnace Road', 'Keene', 'NH', '03431', ['postal', 'remit-to', 'ship-from']],
+            'reach' => [
+                ['phone', '603-555-0163 ext. 4', 'office'],
+                ['email', 'orders@brasslantern.example', 'orders', ['orders']],
+            ],
+            'vendorTerms' => 'net 14',
+        ],
+        'timber' => [
+            'name' => ['name' => 'Hollow Pine Timber Yard', 'legal' => ''],
+            'roles' => 'vendor',
+            'address' => ['US', '3 Sawmill Lane', 'Bennington', 'VT', '05201', ['postal', 'ship-from']],
+            'reach' => [['phone', '(802) 555-0171', 'office'], ['phone', '(802) 555-0172', 'fax']],
+            'vendorTerms' => 'net 15',
+        ],
+        'crane' => [
+            'name' => ['name' => 'Coldwater Crane Hire', 'legal' => ''],
+            'roles' => 'vendor',
+            'reach' => [['phone', '413-555-0108', 'office'], ['email', 'yard@coldwatercrane.example', 'office']],
+            'vendorTerms' => 'COD',
+        ],
+        'courier' => [
+            'name' => ['name' => 'Swiftwing Couriers', 'legal' => ''],
+            'roles' => 'client vendor',
+            'address' => ['US', '19 Depot Street', 'Brattleboro', 'VT', '05301', ['postal']],
+            'reach' => [['phone', '802-555-0188', 'office']],
+            'vendorTerms' => '1/15 EOM net 45',
+        ],
+        'bellfounder' => [
+            'name' => ['name' => 'Tarn & Whitlow Bellfounders', 'legal' => 'Tarn & Whitlow Bellfounders Ltd'],
+            'roles' => 'vendor',
+            'address' => ['GB', "Old Bell Yard\n5 Foundry Row", 'London', '', 'E1 1AA', ['postal', 'remit-to']],
+            'reach' => [['phone', '020 7946 0321', 'office'], ['email', 'ledger@tarnwhitlow.example', 'accounts', ['remittances']]],
+            'vendorTerms' => 'EOM + 1 month',
+        ],
+        'gearcutter' => [
+            'name' => ['name' => 'Zahnrad Lindqvist', 'legal' => 'Zahnrad Lindqvist GmbH'],
+            'roles' => 'vendor',
+            'address' => ['DE', 'Räderstraße 12', 'Berlin', '', '10115', ['postal', 'remit-to']],
+            'reach' => [['phone', '030 23125 417', 'office'], ['email', 'post@zahnrad-lindqvist.example', 'office']],
+            'vendorTerms' => '30% on receipt, 70% net 30',
+        ],
+        'leather' => [
+            'name' => ['name' => 'Fenwick Leather Supply', 'legal' => 'Fenwick Leather Supply Inc.'],
+            'roles' => 'vendor',
+            'address' => ['CA', '480 Tannery Row', 'Ottawa', 'ON', 'K1A 0B1', ['postal', 'remit-to']],
+            'reach' => [['phone', '613-555-0134', 'office']],
+        ],
+    ];
+
+    public const PEOPLE = [
+        'augusta' => [
+            'name' => ['prefix' => 'Dr.', 'given' => 'Augusta', 'family' => 'Penhallow'],
+            'roles' => '', 'at' => 'observatory', 'title' => 'Director',
+            'reach' => [['phone', '802-555-0143', 'direct'], ['email', 'augusta@penhallow.example', 'office']],
+        ],
+        'henry' => [
+            'name' => ['prefix' => 'Mr.', 'given' => 'Henry', 'family' => 'Obuya'],
+            'roles' => '', 'at' => 'town', 'title' => 'Town clerk',
+            'reach' => [['phone', '802-555-0118', 'direct']],
+        ],
+        'silas' => [
+            'name' => ['prefix' => 'Mr.', 'given' => 'Silas', 'middle' => 'A.', 'family' => 'Wren', 'suffix' => 'III', 'preferred' => 'Si'],
+            'roles' => '', 'at' => 'foundry', 'title' => 'Foundry manager',
+            'reach' => [['phone', '603-555-0164', 'mobile'], ['email', 'silas@brasslantern.example', 'office']],
+        ],
+        'nadia' => [
+            'name' => ['prefix' => 'Ms.', 'given' => 'Nadia', 'family' => 'Petrov-Ames'],
+            'roles' => '', 'at' => 'insurer', 'title' => 'Claims adjuster',
+            'reach' => [['phone', '207-555-0151', 'direct'], ['email', 'nadia@harborlight.example', 'office']],
+        ],
+        'edith' => [
+            'name' => ['prefix' => 'Mrs.', 'given' => 'Edith', 'family' => 'Larkin'],
+            'roles' => 'client',
+            'address' => ['US', '22 Orchard Hill', 'Grafton', 'VT', '05146', ['postal', 'home']],
+            'reach' => [['phone', '802-555-0190', 'home']],
+            'clientTerms' => 'net 7',
+        ],
+        'walter' => [
+            'name' => ['prefix' => 'Mr.', 'given' => 'Walter', 'family' => 'Larkin'],
+            'roles' => '', 'sameAddressAs' => 'edith',
+            'reach' => [['phone', '802-555-0190', 'home'], ['phone', '802-555-0191', 'mobile']],
+        ],
+        'isolde' => [
+            'name' => ['prefix' => 'Ms.', 'given' => 'Isolde', 'family' => 'Quill'],
+            'roles' => 'vendor',
+            'address' => ['US', 'Studio 6, 40 Flat Street', 'Brattleboro', 'VT', '05301', ['postal', 'remit-to']],
+            'reach' => [['phone', '802-555-0155', 'mobile'], ['email', 'isolde@quillgilding.example', 'office']],
+            'vendorTerms' => 'due on receipt',
+        ],
+        'regula' => [
+            'name' => ['prefix' => 'Frau', 'given' => 'Regula', 'family' => 'Aebi-Müller'],
+            'roles' => 'vendor',
+            'address' => ['CH', 'Zifferweg 3', 'Zürich', '', '8001', ['postal', 'remit-to']],
+            'reach' => [['email', 'atelier@aebi-zifferblatt.example', 'office']],
+            'vendorTerms' => 'net 1 month',
+        ],
+        'misaki' => [
+            'name' => ['given' => '美咲', 'family' => '田中', 'preferred' => 'Misaki'],
+            'roles' => '', 'at' => 'observatory', 'title' => 'Curator of instruments',
+            'reach' => [['email', 'misaki@penhallow.example', 'office']],
+        ],
+    ];
+
+    /** Days back from today for since and until. */
+    public const POSITIONS = [
+        'augusta' => [['at' => 'observatory', 'title' => 'Director', 'duties' => ['signatory'], 'primary' => true, 'since' => 2300]],
+        'silas' => [['at' => 'foundry', 'title' => 'Foundry manager', 'duties' => ['orders', 'technical'], 'primary' => true, 'since' => 900]],
+        'nadia' => [
+            ['at' => 'insurer', 'title' => 'Claims adjuster', 'department' => 'Fine instruments', 'duties' => ['site'], 'primary' => true, 'since' => 400],
+            ['at' => 'observatory', 'title' => 'Trustee', 'since' => 1500, 'until' => 420],
+        ],
+        'misaki' => [['at' => 'observatory', 'title' => 'Curator of instruments', 'duties' => ['technical', 'site'], 'since' => 200]],
+    ];
+}
