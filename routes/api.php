@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\Access\SessionController;
 use App\Http\Controllers\Finding\FindController;
 use App\Http\Controllers\Office\ChoicesController;
+use App\Http\Controllers\Records\NameController;
 use App\Http\Controllers\Records\PartyController;
 use App\Http\Controllers\Records\SectionController;
 use App\Http\Controllers\Terms\PreviewController;
@@ -21,6 +22,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::get('choices', [ChoicesController::class, 'index']);
     Route::get('find', FindController::class);
+    Route::get('names', NameController::class);
     Route::get('parties', [PartyController::class, 'index']);
     Route::get('parties/{party}', [PartyController::class, 'show'])->whereNumber('party');
     Route::get('parties/{party}/changes', [PartyController::class, 'changes'])->whereNumber('party');

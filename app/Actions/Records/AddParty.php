@@ -29,6 +29,7 @@ final readonly class AddParty
     public function __construct(
         private NameParty $naming,
         private PositionsSection $positions,
+        private AddressesSection $addresses,
         private LogChanges $log,
         private IndexParties $index,
         private Clock $clock,
@@ -91,10 +92,10 @@ final readonly class AddParty
         $this->positions->settlePrimary($company->id);
         foreach ([$person, $company] as $party) {
             $facts = array_intersect_key($this->positions->snapshot($party), ['position:'.$position->id => true]);
-            $this->log->handle($party, SectionName::Positions, Difference::between([], $facts), $by);
-            SectionVersions::advance($party, SectionName::Positions);
+            $this->logNew($party, SectionName::Positions, $facts, $by);
         }
         $this->linkAddress($person, $company);
+        $this->logNew($person, SectionName::Addresses, $this->addresses->snapshot($person), $by);
     }
 
     private function linkAddress(Party $person, Party $company): void
@@ -112,6 +113,15 @@ final readonly class AddParty
                 'is_primary' => true,
                 'rank' => 0,
             ]);
+        }
+    }
+
+    /** @param array<string, Fact> $facts */
+    private function logNew(Party $party, SectionName $section, array $facts, User $by): void
+    {
+        if ($facts !== []) {
+            $this->log->handle($party, $section, Difference::between([], $facts), $by);
+            SectionVersions::advance($party, $section);
         }
     }
 

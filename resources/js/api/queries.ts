@@ -1,0 +1,68 @@
+import { QueryClient, queryOptions } from '@tanstack/react-query';
+import { api, ask, Refused, Unreachable } from './client';
+
+export type PartyKind = 'person' | 'company';
+
+export const queryClient = new QueryClient({
+    defaultOptions: {
+        queries: {
+            staleTime: 10_000,
+            refetchOnWindowFocus: false,
+            retry: (failures, error) => error instanceof Unreachable && failures < 2,
+        },
+    },
+});
+
+/** Whether the error says that the record is not there. */
+export function isMissing(error: unknown): boolean {
+    return error instanceof Refused && error.problem.status === 404;
+}
+
+export const sessionQuery = queryOptions({
+    queryKey: ['session'],
+    queryFn: () => ask(api.GET('/api/session')),
+    staleTime: Infinity,
+});
+
+export const countriesQuery = queryOptions({
+    queryKey: ['countries'],
+    queryFn: () => ask(api.GET('/api/countries')),
+    staleTime: Infinity,
+});
+
+export const choicesQuery = queryOptions({
+    queryKey: ['choices'],
+    queryFn: () => ask(api.GET('/api/choices')),
+    staleTime: 300_000,
+});
+
+export function recordQuery(id: number) {
+    return queryOptions({
+        queryKey: ['record', id],
+        queryFn: () => ask(api.GET('/api/parties/{id}', { params: { path: { id } } })),
+    });
+}
+
+export function directoryQuery(page: number) {
+    return queryOptions({
+        queryKey: ['directory', page],
+        queryFn: () => ask(api.GET('/api/parties', { params: { query: { page } } })),
+    });
+}
+
+export function findQuery(q: string, kind?: PartyKind) {
+    return queryOptions({
+        queryKey: ['find', q, kind],
+        queryFn: () => ask(api.GET('/api/find', { params: { query: { q, ...(kind === undefined ? {} : { kind }) } } })),
+        enabled: q.trim() !== '',
+    });
+}
+
+export function previewQuery(terms: string, documentDate: string) {
+    return queryOptions({
+        queryKey: ['preview', terms, documentDate],
+        queryFn: () => ask(api.POST('/api/terms/preview', { body: { terms, documentDate } })),
+        enabled: terms.trim() !== '',
+        staleTime: Infinity,
+    });
+}

@@ -1,0 +1,90 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useContext, useEffect, useState } from 'react';
+import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import { api, ask } from '../api/client';
+import { sessionQuery } from '../api/queries';
+import { useSession } from '../api/session';
+import { FindLine } from '../screens/find/FindLine';
+import { currentLight, setLight, type Light } from '../ui/light';
+import { Menu } from '../ui/Menu';
+import { Body, Places, Shell, SkipLink, TopLine, Wordmark } from '../ui/Page';
+import { ShortcutContext, useShortcut } from '../ui/shortcuts';
+import { useSay } from '../ui/StatusLine';
+import { SignInAgain } from './SignInAgain';
+
+const LIGHTS: Record<Light, string> = { system: 'Light: as the computer', paper: 'Light: by day', lamp: 'Light: by lamp' };
+
+/** The line at the top, the places at the left, and whatever page is open. */
+export function Frame() {
+    const navigate = useNavigate();
+    useShortcut('g d', 'Go to the directory', () => void navigate('/'));
+    useFocusOnNewPage();
+
+    return (
+        <Shell>
+            <SkipLink href="#sheet">Skip to the page</SkipLink>
+            <TopLine>
+                <Wordmark>Neat Almanac</Wordmark>
+                <FindLine />
+                <You />
+            </TopLine>
+            <Body>
+                <Places aria-label="Places">
+                    <NavLink to="/" end>Directory</NavLink>
+                </Places>
+                <SignInAgain><Outlet /></SignInAgain>
+            </Body>
+        </Shell>
+    );
+}
+
+function You() {
+    const session = useSession();
+    const navigate = useNavigate();
+    const client = useQueryClient();
+    const say = useSay();
+    const { showList } = useContext(ShortcutContext);
+    const [light, setCurrent] = useState(currentLight);
+
+    const signOut = async () => {
+        try {
+            await ask(api.DELETE('/api/session'));
+            await navigate('/sign-in');
+            client.clear();
+            await client.fetchQuery(sessionQuery);
+        } catch (error) {
+            say(`You are still signed in. ${(error as Error).message}`);
+        }
+    };
+    const lights = (Object.keys(LIGHTS) as Light[]).filter((other) => other !== light);
+
+    return (
+        <Menu
+            label={<span>{session.userName}, {session.role}</span>}
+            items={[
+                ...lights.map((other) => ({
+                    id: other,
+                    name: LIGHTS[other],
+                    onChoose: () => {
+                        setLight(other);
+                        setCurrent(other);
+                    },
+                })),
+                { id: 'keys', name: 'Keys on this screen', onChoose: showList },
+                { id: 'sign-out', name: 'Sign out', onChoose: () => void signOut() },
+            ]}
+        />
+    );
+}
+
+/** After a change of page the keyboard goes on from the page, unless the page has put it somewhere itself. */
+function useFocusOnNewPage() {
+    const { pathname } = useLocation();
+    useEffect(() => {
+        const active = document.activeElement;
+        if (active === null || active === document.body) {
+            document.getElementById('sheet')?.focus({ preventScroll: true });
+        }
+    }, [pathname]);
+}
+

@@ -1,0 +1,33 @@
+import { useQuery } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { Navigate, useLocation } from 'react-router';
+import { sessionQuery } from '../api/queries';
+import { SessionContext } from '../api/session';
+import { MainButton } from '../ui/Button';
+import { Empty, Title } from '../ui/Text';
+
+/** Lets in who is signed in; everybody else goes to where they can be. */
+export function SessionGate({ children }: { children: ReactNode }) {
+    const { data: session, error, refetch } = useQuery(sessionQuery);
+    const location = useLocation();
+
+    if (error !== null) {
+        return (
+            <Empty role="alert" style={{ margin: '10vh auto' }}>
+                <Title>The server cannot be reached</Title>
+                <p>Check that it is running and that you are connected, then try again.</p>
+                <MainButton onPress={() => void refetch()}>Try again</MainButton>
+            </Empty>
+        );
+    }
+    if (session === undefined) {
+        return null;
+    }
+    if (session.needsSetup) {
+        return <Navigate to="/set-up" replace />;
+    }
+    if (session.userName === null) {
+        return <Navigate to="/sign-in" replace state={{ from: location.pathname + location.search }} />;
+    }
+    return <SessionContext.Provider value={session}>{children}</SessionContext.Provider>;
+}

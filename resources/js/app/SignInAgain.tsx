@@ -1,0 +1,75 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useMemo, useRef, useState, type FormEvent, type ReactNode } from 'react';
+import { api, ask, Refused } from '../api/client';
+import { sessionQuery } from '../api/queries';
+import { SignInContext } from '../api/signIn';
+import { Button, MainButton } from '../ui/Button';
+import { Dialog, DialogButtons } from '../ui/Dialog';
+import { Field } from '../ui/Field';
+import { Form } from '../ui/Page';
+import { Notice } from '../ui/Text';
+
+/** When a session has expired while somebody typed: sign in on the spot, and go on. */
+export function SignInAgain({ children }: { children: ReactNode }) {
+    const [isAsking, setAsking] = useState(false);
+    const answer = useRef<(isSignedIn: boolean) => void>(undefined);
+    const client = useQueryClient();
+
+    const ensure = useMemo(() => async () => {
+        // The session may be there, and only the proof of the same site was too old.
+        const session = await client.fetchQuery({ ...sessionQuery, staleTime: 0, queryKey: ['session', 'now'] });
+        if (session.userName !== null) {
+            return true;
+        }
+        setAsking(true);
+        return new Promise<boolean>((resolve) => {
+            answer.current = resolve;
+        });
+    }, [client]);
+
+    const close = (isSignedIn: boolean) => {
+        setAsking(false);
+        answer.current?.(isSignedIn);
+    };
+
+    return (
+        <SignInContext.Provider value={ensure}>
+            {children}
+            {isAsking && (
+                <Dialog title="Sign in again" onClose={() => close(false)}>
+                    <p>You were signed out after a while. What you typed is kept; sign in to save it.</p>
+                    <AgainForm onDone={() => close(true)} onCancel={() => close(false)} />
+                </Dialog>
+            )}
+        </SignInContext.Provider>
+    );
+}
+
+function AgainForm({ onDone, onCancel }: { onDone: () => void; onCancel: () => void }) {
+    const [email, setEmail] = useState('');
+    const [password, setPassword] = useState('');
+    const [problem, setProblem] = useState<string>();
+    const client = useQueryClient();
+
+    const submit = async (event: FormEvent) => {
+        event.preventDefault();
+        try {
+            client.setQueryData(sessionQuery.queryKey, await ask(api.POST('/api/session', { body: { email, password } })));
+            onDone();
+        } catch (error) {
+            setProblem(error instanceof Refused ? Object.values(error.fields)[0] ?? error.message : (error as Error).message);
+        }
+    };
+
+    return (
+        <Form onSubmit={(event) => void submit(event)}>
+            {problem !== undefined && <Notice tone="stop" title={problem} />}
+            <Field label="Email" type="email" autoComplete="username" value={email} onChange={setEmail} autoFocus />
+            <Field label="Password" type="password" autoComplete="current-password" value={password} onChange={setPassword} />
+            <DialogButtons>
+                <MainButton type="submit">Sign in</MainButton>
+                <Button onPress={onCancel}>Not now</Button>
+            </DialogButtons>
+        </Form>
+    );
+}

@@ -1,0 +1,25 @@
+import { createBrowserRouter } from 'react-router';
+import { Frame } from './Frame';
+import { Lost, Stumbled } from './Lost';
+import { Root } from './Root';
+import { SessionGate } from './SessionGate';
+
+export const router = createBrowserRouter([
+    {
+        element: <Root />,
+        errorElement: <Stumbled />,
+        children: [
+            { path: 'sign-in', lazy: async () => ({ Component: (await import('../screens/access/SignIn')).SignIn }) },
+            { path: 'set-up', lazy: async () => ({ Component: (await import('../screens/access/SetUp')).SetUp }) },
+            {
+                element: <SessionGate><Frame /></SessionGate>,
+                children: [
+                    { index: true, lazy: async () => ({ Component: (await import('../screens/directory/Directory')).Directory }) },
+                    { path: 'records/:id', lazy: async () => ({ Component: (await import('../screens/record/RecordPage')).RecordPage }) },
+                    { path: 'add/:kind', lazy: async () => ({ Component: (await import('../screens/record/AddRecord')).AddRecord }) },
+                    { path: '*', element: <Lost /> },
+                ],
+            },
+        ],
+    },
+]);

@@ -1,0 +1,148 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef, useState, type FormEvent, type KeyboardEvent } from 'react';
+import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
+import { api, ask, Refused } from '../../api/client';
+import { recordQuery, type PartyKind } from '../../api/queries';
+import { useSession } from '../../api/session';
+import { useEnsureSignedIn } from '../../api/signIn';
+import { Button, MainButton } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { Form, Sheet } from '../../ui/Page';
+import { useSay } from '../../ui/StatusLine';
+import { Notice, Quiet, Row, Stack, Title } from '../../ui/Text';
+import { NameFields } from './NameFields';
+import type { IdentityDraft } from './sections';
+
+const BLANK: IdentityDraft = {
+    prefix: '', given: '', middle: '', family: '', suffix: '', preferred: '', name: '', legal: '', isClient: false, isVendor: false,
+};
+
+/** What was typed into the search line, taken apart for the fields of the new record. */
+function useTypedName(kind: PartyKind, typed: string): IdentityDraft | undefined {
+    const { data, isError } = useQuery({
+        queryKey: ['names', typed],
+        queryFn: () => ask(api.GET('/api/names', { params: { query: { typed } } })),
+        enabled: kind === 'person' && typed !== '',
+        staleTime: Infinity,
+        retry: false,
+    });
+    if (kind === 'company') {
+        return { ...BLANK, name: typed };
+    }
+    if (typed === '') {
+        return BLANK;
+    }
+    return isError ? { ...BLANK, given: typed } : data && { ...BLANK, ...data };
+}
+
+export function AddRecord() {
+    const { kind } = useParams();
+    const [search] = useSearchParams();
+    const { mayChangeRecords } = useSession();
+    const typed = search.get('name') ?? '';
+    const isKind = kind === 'person' || kind === 'company';
+    const start = useTypedName(isKind ? kind : 'company', typed);
+
+    if (!isKind || !mayChangeRecords) {
+        return <Navigate to="/" replace />;
+    }
+    return start === undefined
+        ? <Sheet id="sheet" tabIndex={-1} aria-busy />
+        : <AddForm key={kind + typed} kind={kind} start={start} companyId={Number(search.get('company')) || undefined} />;
+}
+
+function AddForm({ kind, start, companyId }: { kind: PartyKind; start: IdentityDraft; companyId: number | undefined }) {
+    const [draft, setDraft] = useState(start);
+    const [title, setTitle] = useState('');
+    const [failure, setFailure] = useState<Error>();
+    const [isBusy, setBusy] = useState(false);
+    const { data: company } = useQuery({ ...recordQuery(companyId ?? 0), enabled: companyId !== undefined });
+    const form = useRef<HTMLFormElement>(null);
+    const client = useQueryClient();
+    const navigate = useNavigate();
+    const ensureSignedIn = useEnsureSignedIn();
+    const say = useSay();
+
+    useEffect(() => {
+        document.title = `Add a ${kind} – Neat Almanac`;
+        const first = form.current?.querySelector('input');
+        first?.focus();
+        first?.setSelectionRange(first.value.length, first.value.length);
+    }, [kind]);
+
+    useEffect(() => {
+        form.current?.querySelector<HTMLElement>('[aria-invalid=true]')?.focus();
+    }, [failure]);
+
+    const add = async (): Promise<void> => {
+        try {
+            const record = await ask(api.POST('/api/parties', { body: { kind, ...draft, companyId: companyId ?? null, title } }));
+            client.setQueryData(recordQuery(record.party.id).queryKey, record);
+            void client.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' && queryKey[1] !== record.party.id });
+            say(`${record.party.displayName} added.`);
+            await navigate(`/records/${record.party.id}?edit=reach`, { replace: true });
+        } catch (error) {
+            if (error instanceof Refused && error.isSignedOut && await ensureSignedIn()) {
+                return add();
+            }
+            setFailure(error as Error);
+        }
+    };
+    const save = async () => {
+        if (!isBusy) {
+            setBusy(true);
+            setFailure(undefined);
+            await add();
+            setBusy(false);
+        }
+    };
+    const leave = () => void navigate(companyId === undefined ? '/' : `/records/${companyId}`);
+    const problems = failure instanceof Refused ? failure.fields : {};
+
+    return (
+        <Sheet id="sheet" tabIndex={-1}>
+            <Stack $gap="large">
+                <Stack $gap="tight">
+                    <Title>Add a {kind}</Title>
+                    <Quiet>
+                        {company !== undefined
+                            ? `At ${company.party.displayName}, with its address by link. Phones and emails come next.`
+                            : 'The name first. Phones, emails and addresses come next, on the same page.'}
+                    </Quiet>
+                </Stack>
+                <Form
+                    ref={form}
+                    noValidate
+                    onSubmit={(event: FormEvent) => {
+                        event.preventDefault();
+                        void save();
+                    }}
+                    onKeyDown={(event: KeyboardEvent) => {
+                        if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+                            event.preventDefault();
+                            void save();
+                        } else if (event.key === 'Escape' && !event.defaultPrevented && JSON.stringify(draft) === JSON.stringify(start)) {
+                            leave();
+                        }
+                    }}
+                >
+                    <NameFields kind={kind} draft={draft} problems={problems} onChange={setDraft} />
+                    {companyId !== undefined && (
+                        <Field label={`Title at ${company?.party.displayName ?? 'the company'}`} width="320px" placeholder="Site manager" value={title} onChange={setTitle} problem={problems.title ?? problems.companyId} />
+                    )}
+                    {failure !== undefined && Object.keys(problems).length === 0 && (
+                        <Notice tone="stop" title="Not added yet">
+                            <span>{failure.message} What you typed is still here.</span>
+                            <Button onPress={() => void save()}>Retry</Button>
+                        </Notice>
+                    )}
+                    <Row $gap="small">
+                        <MainButton type="submit" isDisabled={isBusy}>Add this {kind}</MainButton>
+                        <Button onPress={leave}>Cancel</Button>
+                        <Quiet aria-hidden>Ctrl+Enter adds</Quiet>
+                    </Row>
+                </Form>
+            </Stack>
+        </Sheet>
+    );
+}

@@ -1,0 +1,114 @@
+import styled from 'styled-components';
+import { useSession } from '../../api/session';
+import { Button } from '../../ui/Button';
+import { Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
+import { space } from '../../ui/tokens';
+import { AddressFields } from './AddressFields';
+import { PartyLinks } from './PartyLinks';
+import { SameAs } from './SameAs';
+import { SectionFrame } from './SectionFrame';
+import { addressesSpec, newKey, type AddressRow, type RecordData } from './sections';
+import { useSection } from './useSection';
+
+type AddressData = RecordData['addresses']['addresses'][number];
+
+const Lines = styled.address<{ $isPast: boolean }>`
+    display: grid;
+    gap: ${space.hair};
+    font-style: normal;
+    color: ${({ $isPast }) => $isPast ? 'var(--quiet)' : 'inherit'};
+`;
+
+function blank(country: string, isPrimary: boolean): AddressRow {
+    return {
+        key: newKey(), id: null, linkedAddressId: null, linkedTo: '', text: [],
+        country, lines: '', locality: '', region: '', postcode: '',
+        uses: [], isPrimary, since: '', until: '',
+    };
+}
+
+function withoutBlanks(rows: AddressRow[]): AddressRow[] {
+    return rows.filter((row) => row.id !== null || row.linkedAddressId !== null
+        || [row.lines, row.locality, row.region, row.postcode].some((text) => text.trim() !== ''));
+}
+
+export function AddressesSection({ record }: { record: RecordData }) {
+    const home = useSession().officeCountry ?? 'US';
+    const edit = useSection(record, addressesSpec, {
+        starter: (rows) => rows.length === 0 ? [blank(home, true)] : rows,
+        tidy: withoutBlanks,
+    });
+    const { addresses } = record.addresses;
+
+    return (
+        <SectionFrame
+            edit={edit}
+            saveLabel="Save addresses"
+            read={addresses.length === 0
+                ? <Quiet>No address yet: letters and invoices cannot be posted.</Quiet>
+                : addresses.map((address) => <AddressView key={address.id} address={address} isOnly={addresses.length === 1} />)}
+            fields={(draft) => (
+                <AddressList record={record} rows={draft} problems={edit.problems} onChange={edit.change} home={home} />
+            )}
+        />
+    );
+}
+
+function AddressView({ address, isOnly }: { address: AddressData; isOnly: boolean }) {
+    const notes = [!isOnly && address.isPrimary && 'primary', ...address.uses, address.periodText].filter(Boolean).join(', ');
+    return (
+        <Stack $gap="hair" style={{ paddingBottom: space.small }}>
+            <Lines $isPast={!address.isInForce}>
+                {address.text.map((line, index) => <span key={index}>{line}</span>)}
+            </Lines>
+            <Row $gap="small">
+                {notes !== '' && <Small>{notes}</Small>}
+                {!address.isInForce && <Small>not in use today</Small>}
+                {address.missing.length > 0 && <Mark tone="look">incomplete: {address.missing.join(', ')} missing</Mark>}
+            </Row>
+            {address.sameAs !== null
+                ? <Small>same as <PartyLinks parties={[address.sameAs]} />, by link</Small>
+                : address.sharedWith.length > 0 && <Small>also used by <PartyLinks parties={address.sharedWith} /></Small>}
+        </Stack>
+    );
+}
+
+interface ListProps {
+    record: RecordData;
+    rows: AddressRow[];
+    problems: Record<string, string>;
+    onChange: (rows: AddressRow[]) => void;
+    home: string;
+}
+
+function AddressList({ record, rows, problems, onChange, home }: ListProps) {
+    const change = (index: number, change: Partial<AddressRow>) =>
+        onChange(rows.map((row, at) => at === index ? { ...row, ...change } : row));
+    const add = (row: AddressRow) => onChange([...withoutBlanks(rows), { ...row, isPrimary: withoutBlanks(rows).length === 0 }]);
+
+    return (
+        <Stack style={{ width: '100%' }}>
+            {rows.map((row, index) => (
+                <AddressFields
+                    key={row.key}
+                    row={row}
+                    sharedWith={record.addresses.addresses.find(({ id }) => id === row.id)?.sharedWith ?? []}
+                    problemAt={(field) => problems[`addresses.${index}.${field}`]}
+                    hasOthers={rows.length > 1}
+                    onChange={(part) => change(index, part)}
+                    onMakePrimary={() => onChange(rows.map((other, at) => ({ ...other, isPrimary: at === index })))}
+                    onRemove={() => onChange(rows.filter((_, at) => at !== index))}
+                />
+            ))}
+            <Row $gap="small">
+                <Button onPress={() => onChange([...rows, blank(home, rows.length === 0)])}>Add an address</Button>
+                <SameAs
+                    record={record}
+                    onChoose={(address, owner) => add({
+                        ...blank(address.country, false), linkedAddressId: address.addressId, linkedTo: owner, text: address.text,
+                    })}
+                />
+            </Row>
+        </Stack>
+    );
+}

@@ -1,0 +1,53 @@
+import { useQuery } from '@tanstack/react-query';
+import { X } from 'lucide-react';
+import styled from 'styled-components';
+import { choicesQuery } from '../../api/queries';
+import { Button } from '../../ui/Button';
+import { ChooseSeveral, Tick } from '../../ui/Choose';
+import { Field } from '../../ui/Field';
+import { FieldRow, Mark } from '../../ui/Text';
+import { space, type } from '../../ui/tokens';
+import type { PositionRow } from './sections';
+
+const Root = styled.fieldset`
+    display: grid;
+    gap: ${space.small};
+    width: 100%;
+    margin: 0;
+    padding: 0 0 ${space.medium};
+    border: 0;
+    border-bottom: 1px solid var(--rule);
+    legend { padding: 0; font: 500 ${type.body}/1.6 ${type.serif}; }
+`;
+
+interface Props {
+    row: PositionRow;
+    isAtCompany: boolean;
+    problemAt: (field: string) => string | undefined;
+    onChange: (part: Partial<PositionRow>) => void;
+    onMakePrimary: (isPrimary: boolean) => void;
+    onRemove: () => void;
+}
+
+/** One position: title, department, duties, since and until. */
+export function PositionFields({ row, isAtCompany, problemAt, onChange, onMakePrimary, onRemove }: Props) {
+    const { data: choices } = useQuery(choicesQuery);
+    const missing = problemAt('partyId');
+    return (
+        <Root>
+            <legend>{row.partyName}</legend>
+            {missing !== undefined && <Mark tone="stop">{missing}</Mark>}
+            <FieldRow>
+                <Field label="Title" width="220px" value={row.title} onChange={(title) => onChange({ title })} problem={problemAt('title')} />
+                <Field label="Department" width="180px" value={row.department} onChange={(department) => onChange({ department })} problem={problemAt('department')} />
+            </FieldRow>
+            <ChooseSeveral label="Duties" options={choices?.duties ?? []} value={row.duties} onChange={(duties) => onChange({ duties })} />
+            <FieldRow style={{ alignItems: 'flex-end' }}>
+                <Field label="Since" width="140px" placeholder="1 Mar" value={row.since} onChange={(since) => onChange({ since })} problem={problemAt('since')} />
+                <Field label="Until" width="140px" placeholder="30 Jun 2027" value={row.until} onChange={(until) => onChange({ until })} problem={problemAt('until')} />
+                <Tick isSelected={row.isPrimary} onChange={onMakePrimary}>{isAtCompany ? 'primary here' : 'primary there'}</Tick>
+                <Button aria-label={`Remove the position of ${row.partyName}`} onPress={onRemove}><X size={16} aria-hidden />Remove</Button>
+            </FieldRow>
+        </Root>
+    );
+}

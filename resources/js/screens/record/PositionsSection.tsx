@@ -1,0 +1,135 @@
+import { Building2, User } from 'lucide-react';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import styled from 'styled-components';
+import type { Schemas } from '../../api/client';
+import { useSession } from '../../api/session';
+import { Button } from '../../ui/Button';
+import { Quiet, Row, Small, Stack } from '../../ui/Text';
+import { space, type } from '../../ui/tokens';
+import { PositionFields } from './PositionFields';
+import { RecordPicker } from './RecordPicker';
+import { SectionFrame } from './SectionFrame';
+import { newKey, positionsSpec, type PositionRow, type RecordData } from './sections';
+import { useSection } from './useSection';
+
+type PositionData = RecordData['positions']['positions'][number];
+
+const Line = styled.div<{ $isPast: boolean }>`
+    display: grid;
+    grid-template-columns: 18px minmax(0, 1fr);
+    gap: 0 ${space.small};
+    width: 100%;
+    padding-bottom: ${space.small};
+    opacity: ${({ $isPast }) => $isPast ? 0.85 : 1};
+    > svg { margin-top: 4px; color: var(--quiet); }
+    a.name { font-family: ${type.serif}; font-weight: 500; }
+`;
+
+function positionOf(party: Schemas['PartyRow'], isPrimary: boolean): PositionRow {
+    return {
+        key: newKey(), id: null, partyId: party.id, partyName: party.displayName,
+        title: '', department: '', duties: [], isPrimary, since: '', until: '',
+    };
+}
+
+export function PositionsSection({ record }: { record: RecordData }) {
+    const edit = useSection(record, positionsSpec);
+    const { positions } = record.positions;
+    const isPerson = record.party.kind === 'person';
+    const { mayChangeRecords } = useSession();
+
+    return (
+        <SectionFrame
+            edit={edit}
+            saveLabel={isPerson ? 'Save positions' : 'Save people'}
+            read={(
+                <>
+                    {positions.length === 0 && <Quiet>{isPerson ? 'No position at a company.' : 'Nobody is known here yet.'}</Quiet>}
+                    {positions.map((position) => <PositionView key={position.id} position={position} />)}
+                    {!isPerson && mayChangeRecords && (
+                        <AddPersonHere record={record} onPick={(party) => edit.beginWith((rows) => [...rows, positionOf(party, rows.length === 0)])} />
+                    )}
+                </>
+            )}
+            fields={(draft) => <PositionList record={record} rows={draft} problems={edit.problems} onChange={edit.change} />}
+        />
+    );
+}
+
+function PositionView({ position }: { position: PositionData }) {
+    const { party, isInForce } = position;
+    const Sign = party.kind === 'person' ? User : Building2;
+    const notes = [position.department, ...position.duties, position.isPrimary && 'primary', position.periodText];
+    return (
+        <Line $isPast={!isInForce}>
+            <Sign size={15} aria-label={party.kind} />
+            <Row $gap="small">
+                <Link className="name" to={`/records/${party.id}`}>{party.displayName}</Link>
+                <span>{position.title}</span>
+                <Small>{notes.filter(Boolean).join(', ')}</Small>
+                {!isInForce && <Small>not today</Small>}
+            </Row>
+            <span />
+            <Small>{[party.phone, party.email].filter((text) => text !== '').join(' · ')}</Small>
+        </Line>
+    );
+}
+
+/** From a company's page: a new person, tied to it from the start. */
+function AddPersonHere({ record, onPick }: { record: RecordData; onPick: (party: Schemas['PartyRow']) => void }) {
+    const [isAdding, setAdding] = useState(false);
+    const navigate = useNavigate();
+    const path = (name: string) => `/add/person?name=${encodeURIComponent(name)}&company=${record.party.id}`;
+
+    if (!isAdding) {
+        return <Button onPress={() => setAdding(true)}>Add a person here</Button>;
+    }
+    return (
+        <RecordPicker
+            label="Who works here?"
+            kind="person"
+            onPick={onPick}
+            onAdd={(name) => void navigate(path(name))}
+            onLeave={() => setAdding(false)}
+        />
+    );
+}
+
+interface ListProps {
+    record: RecordData;
+    rows: PositionRow[];
+    problems: Record<string, string>;
+    onChange: (rows: PositionRow[]) => void;
+}
+
+function PositionList({ record, rows, problems, onChange }: ListProps) {
+    const isPerson = record.party.kind === 'person';
+    const navigate = useNavigate();
+
+    return (
+        <Stack style={{ width: '100%' }}>
+            {rows.map((row, index) => (
+                <PositionFields
+                    key={row.key}
+                    row={row}
+                    isAtCompany={!isPerson}
+                    problemAt={(field) => problems[`positions.${index}.${field}`]}
+                    onChange={(part) => onChange(rows.map((other, at) => at === index ? { ...other, ...part } : other))}
+                    onMakePrimary={(isPrimary) => onChange(rows.map((other, at) => ({
+                        ...other, isPrimary: at === index ? isPrimary : !isPerson && isPrimary ? false : other.isPrimary,
+                    })))}
+                    onRemove={() => onChange(rows.filter((_, at) => at !== index))}
+                />
+            ))}
+            <RecordPicker
+                label={isPerson ? 'Add a position at which company?' : 'Add which person?'}
+                kind={isPerson ? 'company' : 'person'}
+                onPick={(party) => onChange([...rows, positionOf(party, rows.length === 0)])}
+                {...(isPerson ? {} : {
+                    onAdd: (name: string) => void navigate(`/add/person?name=${encodeURIComponent(name)}&company=${record.party.id}`),
+                })}
+            />
+        </Stack>
+    );
+}

@@ -1,0 +1,142 @@
+import { useQuery } from '@tanstack/react-query';
+import { Globe, Mail, Phone, X } from 'lucide-react';
+import styled from 'styled-components';
+import { choicesQuery } from '../../api/queries';
+import { Button, QuietButton } from '../../ui/Button';
+import { ChooseSeveral, Tick } from '../../ui/Choose';
+import { Field } from '../../ui/Field';
+import { Suggest } from '../../ui/Suggest';
+import { FieldRow, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
+import { space } from '../../ui/tokens';
+import { SectionFrame } from './SectionFrame';
+import { newKey, reachSpec, type ContactRow, type RecordData } from './sections';
+import { useSection } from './useSection';
+
+const SIGNS = { phone: Phone, email: Mail, website: Globe };
+const NAMES = { phone: 'Phone', email: 'Email', website: 'Website' };
+
+const Line = styled.div`
+    display: grid;
+    grid-template-columns: 18px minmax(0, auto) 1fr;
+    gap: ${space.small};
+    align-items: baseline;
+    svg { align-self: center; color: var(--quiet); }
+    a { overflow-wrap: anywhere; }
+`;
+
+const EditLine = styled.fieldset`
+    display: grid;
+    gap: ${space.tight};
+    width: 100%;
+    margin: 0;
+    padding: 0 0 ${space.medium};
+    border: 0;
+    border-bottom: 1px solid var(--rule);
+`;
+
+function blank(kind: ContactRow['kind'], label: string): ContactRow {
+    return { key: newKey(), id: null, kind, value: '', label, uses: [], isPrimary: false };
+}
+
+/** An empty section begins with what is most often filled in. */
+function withBlanks(rows: ContactRow[]): ContactRow[] {
+    return rows.length === 0 ? [blank('phone', 'office'), blank('email', 'office')] : rows;
+}
+
+/** Rows that were offered and not used are not sent. */
+function withoutBlanks(rows: ContactRow[]): ContactRow[] {
+    return rows.filter((row) => row.id !== null || row.value.trim() !== '');
+}
+
+export function ReachSection({ record, startsOpen }: { record: RecordData; startsOpen: boolean }) {
+    const edit = useSection(record, reachSpec, { starter: withBlanks, tidy: withoutBlanks, startsOpen });
+    const { contactPoints } = record.reach;
+
+    return (
+        <SectionFrame
+            edit={edit}
+            saveLabel="Save reach"
+            read={contactPoints.length === 0
+                ? <Quiet>No phone, email or website yet.</Quiet>
+                : contactPoints.map((point) => {
+                    const Sign = SIGNS[point.kind];
+                    return (
+                        <Line key={point.id}>
+                            <Sign size={15} aria-label={NAMES[point.kind]} />
+                            <a href={point.uri} {...(point.kind === 'website' ? { target: '_blank', rel: 'noreferrer' } : {})}>{point.display}</a>
+                            <Row $gap="small">
+                                <Small>{[point.label, point.isPrimary && 'primary', ...point.uses.map((use) => `for ${use}`)].filter(Boolean).join(', ')}</Small>
+                                {point.isUnusual && <Mark tone="look">unusual, worth a second look</Mark>}
+                            </Row>
+                        </Line>
+                    );
+                })}
+            fields={(draft) => <ReachFields rows={draft} problems={edit.problems} onChange={edit.change} />}
+        />
+    );
+}
+
+interface FieldsProps {
+    rows: ContactRow[];
+    problems: Record<string, string>;
+    onChange: (rows: ContactRow[]) => void;
+}
+
+function ReachFields({ rows, problems, onChange }: FieldsProps) {
+    const { data: choices } = useQuery(choicesQuery);
+    const labels = { phone: choices?.phoneLabels, email: choices?.emailLabels, website: choices?.websiteLabels };
+    const change = (index: number, change: Partial<ContactRow>) =>
+        onChange(rows.map((row, at) => at === index ? { ...row, ...change } : row));
+    const makePrimary = (index: number, isPrimary: boolean) => onChange(rows.map((row, at) =>
+        row.kind === rows[index]?.kind ? { ...row, isPrimary: at === index && isPrimary } : row));
+
+    return (
+        <Stack style={{ width: '100%' }}>
+            {rows.map((row, index) => {
+                const ofKind = rows.filter((other) => other.kind === row.kind).length;
+                return (
+                    <EditLine key={row.key} aria-label={NAMES[row.kind]}>
+                        <FieldRow>
+                            <Field
+                                label={NAMES[row.kind]}
+                                type={row.kind === 'phone' ? 'tel' : 'text'}
+                                width="290px"
+                                value={row.value}
+                                onChange={(value) => change(index, { value })}
+                                problem={problems[`contactPoints.${index}.value`]}
+                            />
+                            <Suggest
+                                label="Label"
+                                width="150px"
+                                options={(labels[row.kind] ?? []).map((name) => ({ id: name, name }))}
+                                value={row.label}
+                                onType={(label) => change(index, { label })}
+                                problem={problems[`contactPoints.${index}.label`]}
+                            />
+                            <QuietButton
+                                aria-label={`Remove ${NAMES[row.kind].toLowerCase()} ${row.value}`}
+                                style={{ marginTop: 22 }}
+                                onPress={() => onChange(rows.filter((_, at) => at !== index))}
+                            >
+                                <X size={16} aria-hidden />
+                            </QuietButton>
+                        </FieldRow>
+                        <FieldRow>
+                            {ofKind > 1 && (
+                                <Tick isSelected={row.isPrimary} onChange={(isPrimary) => makePrimary(index, isPrimary)}>primary</Tick>
+                            )}
+                            {row.kind === 'email' && (
+                                <ChooseSeveral label="Use for" options={choices?.contactUses ?? []} value={row.uses} onChange={(uses) => change(index, { uses })} />
+                            )}
+                        </FieldRow>
+                    </EditLine>
+                );
+            })}
+            <Row $gap="small">
+                <Button onPress={() => onChange([...rows, blank('phone', '')])}>Add a phone</Button>
+                <Button onPress={() => onChange([...rows, blank('email', '')])}>Add an email</Button>
+                <Button onPress={() => onChange([...rows, blank('website', '')])}>Add a website</Button>
+            </Row>
+        </Stack>
+    );
+}

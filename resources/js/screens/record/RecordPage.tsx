@@ -1,0 +1,127 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useBlocker, useParams, useSearchParams } from 'react-router';
+import { isMissing, recordQuery } from '../../api/queries';
+import { Button, ButtonLink, MainButton } from '../../ui/Button';
+import { Dialog, DialogButtons } from '../../ui/Dialog';
+import { Sheet, Spread } from '../../ui/Page';
+import { useShortcut } from '../../ui/shortcuts';
+import { Empty, Title } from '../../ui/Text';
+import { AddressesSection } from './AddressesSection';
+import { ChangeLog } from './ChangeLog';
+import { EditsContext } from './edits';
+import { PositionsSection } from './PositionsSection';
+import { ReachSection } from './ReachSection';
+import { RecordMargin } from './RecordMargin';
+import { RecordTitle } from './RecordTitle';
+import type { RecordData } from './sections';
+import { TermsSection } from './TermsSection';
+
+export function RecordPage() {
+    const id = Number(useParams().id);
+    const { data: record, error, refetch } = useQuery(recordQuery(id));
+
+    if (record !== undefined) {
+        return <OneRecord key={id} record={record} />;
+    }
+    return (
+        <Sheet id="sheet" tabIndex={-1} aria-busy={error === null}>
+            {error !== null && (isMissing(error) ? (
+                <Empty role="alert">
+                    <Title>No such record</Title>
+                    <p>It is not in the book, or no longer is. Press / and search for the name.</p>
+                    <ButtonLink href="/">Open the directory</ButtonLink>
+                </Empty>
+            ) : (
+                <Empty role="alert">
+                    <p>The record could not be read. {error.message}</p>
+                    <MainButton onPress={() => void refetch()}>Try again</MainButton>
+                </Empty>
+            ))}
+        </Sheet>
+    );
+}
+
+function OneRecord({ record }: { record: RecordData }) {
+    const [search] = useSearchParams();
+    const { edits, blocker } = useUnsaved();
+    useSectionKeys();
+
+    useEffect(() => {
+        document.title = `${record.party.displayName} – Neat Almanac`;
+    }, [record.party.displayName]);
+
+    return (
+        <EditsContext.Provider value={edits}>
+            <Spread>
+                <Sheet id="sheet" tabIndex={-1}>
+                    <RecordTitle record={record} />
+                    <ReachSection record={record} startsOpen={search.get('edit') === 'reach'} />
+                    <AddressesSection record={record} />
+                    <PositionsSection record={record} />
+                    <TermsSection record={record} side="client" />
+                    <TermsSection record={record} side="vendor" />
+                    <ChangeLog id={record.party.id} />
+                </Sheet>
+                <RecordMargin record={record} />
+            </Spread>
+            {blocker.state === 'blocked' && (
+                <Dialog title="Leave without saving?" role="alertdialog" onClose={() => blocker.reset()}>
+                    <p>Something on this page is not saved yet.</p>
+                    <DialogButtons>
+                        <MainButton autoFocus onPress={() => blocker.reset()}>Stay here</MainButton>
+                        <Button onPress={() => blocker.proceed()}>Leave without saving</Button>
+                    </DialogButtons>
+                </Dialog>
+            )}
+        </EditsContext.Provider>
+    );
+}
+
+/** Keeps count of what is not saved, and asks before it would be lost. */
+function useUnsaved() {
+    const [dirty, setDirty] = useState<readonly string[]>([]);
+    const edits = useMemo(() => ({
+        report: (section: string, isDirty: boolean) => setDirty((current) => {
+            const others = current.filter((other) => other !== section);
+            return isDirty ? [...others, section] : others.length === current.length ? current : others;
+        }),
+    }), []);
+    const hasUnsaved = dirty.length > 0;
+    const blocker = useBlocker(({ currentLocation, nextLocation }) => hasUnsaved && currentLocation.pathname !== nextLocation.pathname);
+
+    useEffect(() => {
+        const warn = (event: BeforeUnloadEvent) => event.preventDefault();
+        if (hasUnsaved) {
+            window.addEventListener('beforeunload', warn);
+        }
+        return () => window.removeEventListener('beforeunload', warn);
+    }, [hasUnsaved]);
+
+    return { edits, blocker };
+}
+
+/** e edits the section at hand; j and k go to the next and the one before. */
+function useSectionKeys() {
+    const last = useRef<Element>(null);
+    const sections = () => [...document.querySelectorAll<HTMLElement>('[data-section]')];
+    const atHand = () => document.activeElement?.closest<HTMLElement>('[data-section]')
+        ?? sections().find((section) => section === last.current);
+
+    const move = (step: number) => {
+        const all = sections();
+        const at = all.findIndex((section) => section === atHand());
+        const next = all[at === -1 ? (step > 0 ? 0 : all.length - 1) : Math.min(all.length - 1, Math.max(0, at + step))];
+        if (next !== undefined) {
+            last.current = next;
+            next.focus();
+            next.scrollIntoView({ block: 'nearest' });
+        }
+    };
+    useShortcut('e', 'Edit the section at hand', () => {
+        const section = atHand() ?? sections()[0];
+        section?.querySelector<HTMLElement>('[data-edit]')?.click();
+    });
+    useShortcut('j', 'Next section', () => move(1));
+    useShortcut('k', 'Section before', () => move(-1));
+}

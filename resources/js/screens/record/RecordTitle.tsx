@@ -1,0 +1,54 @@
+import styled from 'styled-components';
+import { useSession } from '../../api/session';
+import { QuietButton } from '../../ui/Button';
+import { rolesOf } from '../../ui/PartyLine';
+import { Quiet, Row, Title } from '../../ui/Text';
+import { print, space } from '../../ui/tokens';
+import { NameFields } from './NameFields';
+import { SectionForm } from './SectionFrame';
+import { identitySpec, type RecordData } from './sections';
+import { useSection } from './useSection';
+
+const Root = styled.div`
+    display: grid;
+    gap: ${space.tight};
+    padding-bottom: ${space.large};
+    &:focus-visible { outline: 2px solid var(--accent); outline-offset: 6px; }
+    button { ${print} { display: none; } }
+`;
+
+/** The name of the record at the head of its page, with its roles. */
+export function RecordTitle({ record }: { record: RecordData }) {
+    const edit = useSection(record, identitySpec);
+    const { mayChangeRecords } = useSession();
+    const { party, identity } = record;
+    const { draft } = edit;
+
+    if (draft !== undefined) {
+        return (
+            <Root id="identity" data-section tabIndex={-1} role="region" aria-label="Name and roles">
+                <SectionForm edit={edit} saveLabel="Save name">
+                    <NameFields kind={party.kind} draft={draft} problems={edit.problems} onChange={edit.change} />
+                </SectionForm>
+            </Root>
+        );
+    }
+    const roles = rolesOf(party);
+    return (
+        <Root id="identity" data-section tabIndex={-1} role="region" aria-label="Name and roles">
+            <Row>
+                <Title>{party.displayName}</Title>
+                {mayChangeRecords && <QuietButton data-edit aria-label="Edit name and roles" onPress={edit.begin}>Edit</QuietButton>}
+            </Row>
+            <Quiet>
+                {[
+                    party.kind === 'person' ? 'Person' : 'Company',
+                    roles === '' ? 'neither client nor vendor' : roles,
+                    `no. ${party.number}`,
+                    identity.preferred !== '' && `goes by ${identity.preferred}`,
+                    identity.legal !== '' && `legally ${identity.legal}`,
+                ].filter(Boolean).join(' · ')}
+            </Quiet>
+        </Root>
+    );
+}

@@ -1,0 +1,159 @@
+import { useEffect, useRef, useState, type FormEvent, type KeyboardEvent, type ReactNode } from 'react';
+import styled from 'styled-components';
+import { useSession } from '../../api/session';
+import { Button, MainButton, QuietButton } from '../../ui/Button';
+import { Dialog, DialogButtons } from '../../ui/Dialog';
+import { Heading, Quiet, Row, Stack } from '../../ui/Text';
+import { narrow, print, space } from '../../ui/tokens';
+import { SaveFailure } from './SaveFailure';
+import type { SectionEdit } from './useSection';
+
+const Root = styled.section`
+    display: grid;
+    grid-template-columns: 148px minmax(0, 1fr);
+    gap: ${space.small} ${space.large};
+    padding: ${space.large} 0;
+    border-top: 1px solid var(--rule);
+    scroll-margin-top: 70px;
+
+    &:focus { outline: none; }
+    &:focus-visible { outline: 2px solid var(--accent); outline-offset: 4px; }
+    ${narrow} { grid-template-columns: 1fr; }
+    ${print} { break-inside: avoid; }
+`;
+
+const Head = styled.div`
+    display: flex;
+    flex-direction: column;
+    align-items: flex-start;
+    gap: ${space.tight};
+    button { margin-left: -6px; ${print} { display: none; } }
+`;
+
+const EditForm = styled.form`
+    display: grid;
+    gap: ${space.medium};
+    justify-items: start;
+    min-width: 0;
+`;
+
+interface FrameProps {
+    id: string;
+    title: string;
+    /** What stands below the title, such as Edit. */
+    tools?: ReactNode;
+    children: ReactNode;
+}
+
+/** A section of the page: its title at the left, what it says beside it. */
+export function PlainSection({ id, title, tools, children }: FrameProps) {
+    return (
+        <Root id={id} data-section tabIndex={-1} aria-labelledby={`${id}-title`}>
+            <Head>
+                <Heading id={`${id}-title`}>{title}</Heading>
+                {tools}
+            </Head>
+            {children}
+        </Root>
+    );
+}
+
+interface Props<D> {
+    edit: SectionEdit<D>;
+    read: ReactNode;
+    fields: (draft: D) => ReactNode;
+    saveLabel: string;
+}
+
+/** A section that is edited where it stands. */
+export function SectionFrame<D>({ edit, read, fields, saveLabel }: Props<D>) {
+    const { record, spec, draft, begin } = edit;
+    const { mayChangeRecords } = useSession();
+    const title = spec.title(record);
+    const editButton = useRef<HTMLButtonElement>(null);
+    const wasEditing = useRef(false);
+
+    useEffect(() => {
+        if (draft === undefined && wasEditing.current) {
+            editButton.current?.focus();
+        }
+        wasEditing.current = draft !== undefined;
+    }, [draft]);
+
+    return (
+        <PlainSection
+            id={spec.name}
+            title={title}
+            tools={draft === undefined && mayChangeRecords && (
+                <QuietButton ref={editButton} data-edit onPress={begin} aria-label={`Edit ${title}`}>Edit</QuietButton>
+            )}
+        >
+            {draft === undefined
+                ? <Stack $gap="small">{read}</Stack>
+                : <SectionForm edit={edit} saveLabel={saveLabel}>{fields(draft)}</SectionForm>}
+        </PlainSection>
+    );
+}
+
+/** The fields of a section with their buttons; Ctrl+Enter saves, Esc leaves and asks when something would be lost. */
+export function SectionForm<D>({ edit, saveLabel, children }: { edit: SectionEdit<D>; saveLabel: string; children: ReactNode }) {
+    const form = useRef<HTMLFormElement>(null);
+    const [isAsking, setAsking] = useState(false);
+    const { failure, isBusy, isDirty, leave, save } = edit;
+
+    useEffect(() => {
+        form.current?.querySelector<HTMLElement>('input, textarea, button')?.focus();
+    }, []);
+
+    useEffect(() => {
+        if (failure !== undefined) {
+            const place = form.current?.querySelector<HTMLElement>('[aria-invalid=true]')
+                ?? form.current?.querySelector<HTMLElement>('[data-failure]');
+            place?.focus();
+        }
+    }, [failure]);
+
+    const tryToLeave = () => isDirty ? setAsking(true) : leave();
+
+    const onKeyDown = (event: KeyboardEvent) => {
+        if (event.defaultPrevented) {
+            return;
+        }
+        if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+            event.preventDefault();
+            void save();
+        } else if (event.key === 'Escape' && !isAsking) {
+            event.preventDefault();
+            tryToLeave();
+        }
+    };
+
+    return (
+        <EditForm
+            ref={form}
+            noValidate
+            onKeyDown={onKeyDown}
+            onSubmit={(event: FormEvent) => {
+                event.preventDefault();
+                void save();
+            }}
+        >
+            {children}
+            <SaveFailure edit={edit} />
+            <Row $gap="small">
+                <MainButton type="submit" isDisabled={isBusy}>{saveLabel}</MainButton>
+                <Button onPress={tryToLeave}>Cancel</Button>
+                <Quiet aria-hidden>{isBusy ? 'Saving …' : 'Ctrl+Enter saves, Esc leaves'}</Quiet>
+            </Row>
+            {isAsking && (
+                <Dialog title="Leave without saving?" role="alertdialog" onClose={() => setAsking(false)}>
+                    <p>What you changed in “{edit.spec.title(edit.record)}” is not saved yet.</p>
+                    <DialogButtons>
+                        <MainButton autoFocus onPress={() => setAsking(false)}>Go on editing</MainButton>
+                        <Button onPress={leave}>Leave without saving</Button>
+                    </DialogButtons>
+                </Dialog>
+            )}
+        </EditForm>
+    );
+}

@@ -1,0 +1,66 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useState } from 'react';
+import styled from 'styled-components';
+import { Refused, type Schemas } from '../../api/client';
+import { previewQuery } from '../../api/queries';
+import { Field } from '../../ui/Field';
+import { Mark, Small } from '../../ui/Text';
+import { print, space } from '../../ui/tokens';
+
+const Root = styled.div`
+    display: grid;
+    grid-template-columns: 150px minmax(0, 1fr);
+    gap: ${space.tight} ${space.large};
+    width: 100%;
+    padding: ${space.small} ${space.medium};
+    background: var(--wash);
+    ${print} { background: none; padding: 0; > :first-child { display: none; } }
+`;
+
+const Answer = styled.div`
+    display: grid;
+    align-content: center;
+    gap: ${space.hair};
+    min-height: 52px;
+`;
+
+interface Props {
+    /** "An invoice", "A bill". */
+    what: string;
+    terms: string;
+}
+
+/** When a document of any date would be due on these terms, and why: worked out by the server as it is typed. */
+export function TermsPreview({ what, terms }: Props) {
+    const [date, setDate] = useState('');
+    const asked = useDeferredValue(date.trim() === '' ? 'today' : date);
+    const { data, error, isFetching } = useQuery({
+        ...previewQuery(useDeferredValue(terms), asked),
+        placeholderData: keepPreviousData,
+    });
+    const problems = error instanceof Refused ? error.fields : {};
+    const others = error === null || problems.documentDate !== undefined ? undefined : problems.terms ?? error.message;
+
+    return (
+        <Root>
+            <Field label={`${what} dated`} placeholder="today" value={date} onChange={setDate} problem={problems.documentDate} />
+            <Answer aria-live="polite" aria-busy={isFetching}>
+                {others !== undefined && <Mark tone="look">{others}</Mark>}
+                {error === null && data !== undefined && <Due what={what} preview={data} />}
+            </Answer>
+        </Root>
+    );
+}
+
+function Due({ what, preview }: { what: string; preview: Schemas['TermsPreview'] }) {
+    const { parts, discount } = preview;
+    return (
+        <>
+            <span>{what} of {preview.documentDateText} is due <strong>{preview.dueText}</strong>{parts.length > 1 && ', the last part'}.</span>
+            {parts.map((part) => (
+                <Small key={part.due + part.percent}>{parts.length > 1 && `${part.percent} on ${part.dueText}. `}{part.sentence}</Small>
+            ))}
+            {discount !== null && <span>{discount.sentence}</span>}
+        </>
+    );
+}

@@ -1,0 +1,83 @@
+import { useQuery } from '@tanstack/react-query';
+import { choicesQuery } from '../../api/queries';
+import { Suggest } from '../../ui/Suggest';
+import { Quiet, Row, Small, Stack } from '../../ui/Text';
+import { SectionFrame } from './SectionFrame';
+import { clientTermsSpec, vendorTermsSpec, type RecordData, type TermsDraft } from './sections';
+import { TermsPreview } from './TermsPreview';
+import { useSection } from './useSection';
+
+interface Props {
+    record: RecordData;
+    side: 'client' | 'vendor';
+}
+
+/** The payment terms of one side, and what they mean for a document of any date. */
+export function TermsSection({ record, side }: Props) {
+    const isClient = side === 'client';
+    const edit = useSection(record, isClient ? clientTermsSpec : vendorTermsSpec);
+    const terms = isClient ? record.clientTerms : record.vendorTerms;
+    const what = isClient ? 'An invoice' : 'A bill';
+
+    return (
+        <SectionFrame
+            edit={edit}
+            saveLabel="Save terms"
+            read={(
+                <>
+                    <Row $gap="small">
+                        <span>{terms.inForce === '' ? <Quiet>No payment terms.</Quiet> : <strong>{terms.inForce}</strong>}</span>
+                        <Small>{[terms.name, terms.source === 'office' && 'as the office'].filter(Boolean).join(', ')}</Small>
+                    </Row>
+                    {terms.inForce !== '' && <TermsPreview what={what} terms={terms.inForce} />}
+                </>
+            )}
+            fields={(draft) => (
+                <TermsFields draft={draft} problems={edit.problems} onChange={edit.change} isClient={isClient} what={what} />
+            )}
+        />
+    );
+}
+
+interface FieldsProps {
+    draft: TermsDraft;
+    problems: Record<string, string>;
+    onChange: (draft: TermsDraft) => void;
+    isClient: boolean;
+    what: string;
+}
+
+function TermsFields({ draft, problems, onChange, isClient, what }: FieldsProps) {
+    const { data: choices } = useQuery(choicesQuery);
+    const listed = choices?.terms ?? [];
+    const chosen = listed.find(({ id }) => id === draft.listedId);
+    const standard = listed.find(({ isClientDefault, isVendorDefault }) => isClient ? isClientDefault : isVendorDefault);
+    const typed = draft.shorthand ?? '';
+    const nameOf = ({ name, shorthand }: { name: string; shorthand: string }) => `${name}: ${shorthand}`;
+    const terms = chosen?.shorthand ?? (typed.trim() === '' ? standard?.shorthand ?? '' : typed);
+
+    return (
+        <Stack style={{ width: '100%' }}>
+            <Suggest
+                label="Payment terms: choose from the list, or type them"
+                width="420px"
+                placeholder={standard === undefined ? 'net 30' : `as the office: ${standard.shorthand}`}
+                options={listed.map((entry) => ({ id: String(entry.id), name: nameOf(entry) }))}
+                value={chosen === undefined ? typed : nameOf(chosen)}
+                problem={problems.shorthand ?? problems.listedId}
+                onType={(text) => {
+                    const same = listed.find((entry) => nameOf(entry) === text);
+                    onChange(same === undefined
+                        ? { listedId: null, shorthand: text.trim() === '' ? null : text }
+                        : { listedId: same.id, shorthand: null });
+                }}
+                onPick={(id) => onChange({ listedId: Number(id), shorthand: null })}
+            />
+            <Small>
+                As in net 30, 2/10 net 30, net 15 EOM, 10th prox, due on receipt, or 30% on receipt, 70% net 30; add “, next business day” to
+                move a due date off weekends and holidays. Left empty, the office’s own terms hold.
+            </Small>
+            {terms !== '' && <TermsPreview what={what} terms={terms} />}
+        </Stack>
+    );
+}

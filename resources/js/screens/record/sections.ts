@@ -1,0 +1,130 @@
+import { api, ask, type Schemas } from '../../api/client';
+
+export type RecordData = Schemas['Record'];
+
+/** How a section of a record is read into a draft, and how the draft is saved. */
+export interface SectionSpec<D> {
+    name: string;
+    title: (record: RecordData) => string;
+    version: (record: RecordData) => number;
+    draft: (record: RecordData) => D;
+    put: (id: number, version: number, draft: D) => Promise<RecordData>;
+}
+
+/** A row of a list that is being edited: the key stays while rows come and go. */
+export type Keyed<T> = T & { key: string };
+
+let made = 0;
+
+export function newKey(): string {
+    made += 1;
+    return `new-${made}`;
+}
+
+function keyed<T extends { id: number | null }>(row: T): Keyed<T> {
+    return { ...row, key: row.id === null ? newKey() : String(row.id) };
+}
+
+function bare<T>(rows: Keyed<T>[]): T[] {
+    return rows.map(({ key, ...row }) => row as T);
+}
+
+export type IdentityDraft = Required<Omit<Schemas['IdentityInput'], 'version'>>;
+
+export const identitySpec: SectionSpec<IdentityDraft> = {
+    name: 'identity',
+    title: () => 'Name and roles',
+    version: (record) => record.identity.version,
+    draft: ({ identity: { version, ...names } }) => names,
+    put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/identity', {
+        params: { path: { id } }, body: { version, ...draft },
+    })),
+};
+
+export type ContactRow = Keyed<Schemas['ContactPointInput']>;
+
+export const reachSpec: SectionSpec<ContactRow[]> = {
+    name: 'reach',
+    title: () => 'Reach',
+    version: (record) => record.reach.version,
+    draft: (record) => record.reach.contactPoints.map(({ id, kind, value, label, uses, isPrimary }) =>
+        keyed({ id, kind, value, label, uses, isPrimary })),
+    put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/reach', {
+        params: { path: { id } }, body: { version, contactPoints: bare(draft) },
+    })),
+};
+
+export type AddressRow = Keyed<Schemas['AddressInput']> & {
+    /** Whose address is used by link, in words. */
+    linkedTo: string;
+    /** The linked address, for reading. */
+    text: string[];
+};
+
+export const addressesSpec: SectionSpec<AddressRow[]> = {
+    name: 'addresses',
+    title: () => 'Addresses',
+    version: (record) => record.addresses.version,
+    draft: (record) => record.addresses.addresses.map((address) => ({
+        ...keyed({ id: address.id }),
+        linkedAddressId: address.sameAs === null ? null : address.addressId,
+        linkedTo: address.sameAs?.name ?? '',
+        text: address.text,
+        country: address.country,
+        lines: address.lines,
+        locality: address.locality,
+        region: address.region,
+        postcode: address.postcode,
+        uses: address.uses,
+        isPrimary: address.isPrimary,
+        since: address.since ?? '',
+        until: address.until ?? '',
+    })),
+    put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/addresses', {
+        params: { path: { id } },
+        body: { version, addresses: bare(draft).map(({ linkedTo, text, ...row }) => row) },
+    })),
+};
+
+export type PositionRow = Keyed<Schemas['PositionInput']> & { partyName: string };
+
+export const positionsSpec: SectionSpec<PositionRow[]> = {
+    name: 'positions',
+    title: (record) => record.party.kind === 'person' ? 'Positions' : 'People',
+    version: (record) => record.positions.version,
+    draft: (record) => record.positions.positions.map((position) => ({
+        ...keyed({ id: position.id }),
+        partyId: position.party.id,
+        partyName: position.party.displayName,
+        title: position.title,
+        department: position.department,
+        duties: position.duties,
+        isPrimary: position.isPrimary,
+        since: position.since ?? '',
+        until: position.until ?? '',
+    })),
+    put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/positions', {
+        params: { path: { id } },
+        body: { version, positions: bare(draft).map(({ partyName, ...row }) => row) },
+    })),
+};
+
+export interface TermsDraft {
+    listedId: number | null;
+    shorthand: string | null;
+}
+
+function termsSpec(side: 'clientTerms' | 'vendorTerms', name: 'client-terms' | 'vendor-terms', title: string): SectionSpec<TermsDraft> {
+    return {
+        name,
+        title: () => title,
+        version: (record) => record[side].version,
+        draft: (record) => ({ listedId: record[side].listedId, shorthand: record[side].shorthand }),
+        put: (id, version, draft) => ask(api.PUT(`/api/parties/{id}/${name}`, {
+            params: { path: { id } }, body: { version, ...draft },
+        })),
+    };
+}
+
+export const clientTermsSpec = termsSpec('clientTerms', 'client-terms', 'When we bill them');
+export const vendorTermsSpec = termsSpec('vendorTerms', 'vendor-terms', 'When we pay them');

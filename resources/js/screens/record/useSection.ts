@@ -1,0 +1,141 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useContext, useEffect, useState } from 'react';
+import { Refused } from '../../api/client';
+import { recordQuery } from '../../api/queries';
+import { useEnsureSignedIn } from '../../api/signIn';
+import { useSay } from '../../ui/StatusLine';
+import { EditsContext } from './edits';
+import type { RecordData, SectionSpec } from './sections';
+
+interface Editing<D> {
+    draft: D;
+    /** What the draft was when editing began. */
+    start: string;
+    version: number;
+}
+
+export interface SectionEdit<D> {
+    record: RecordData;
+    spec: SectionSpec<D>;
+    /** Undefined while the section is only read. */
+    draft: D | undefined;
+    isDirty: boolean;
+    isBusy: boolean;
+    failure: Error | undefined;
+    /** What the server says is wrong, by field. */
+    problems: Record<string, string>;
+    begin: () => void;
+    /** Begins with something changed already. */
+    beginWith: (change: (draft: D) => D) => void;
+    change: (draft: D) => void;
+    leave: () => void;
+    /** Saves; after somebody else has saved too, over their version when told so. */
+    save: (over?: number) => Promise<void>;
+    takeTheirs: () => Promise<void>;
+}
+
+interface Options<D> {
+    /** What editing begins with, when that is more than what is kept: blank rows to fill in. */
+    starter?: (draft: D) => D;
+    /** What is left out of a draft before it is sent. */
+    tidy?: (draft: D) => D;
+    startsOpen?: boolean;
+}
+
+function beginning<D>(record: RecordData, spec: SectionSpec<D>, starter: ((draft: D) => D) | undefined): Editing<D> {
+    const kept = spec.draft(record);
+    const draft = starter === undefined ? kept : starter(kept);
+    return { draft, start: JSON.stringify(draft), version: spec.version(record) };
+}
+
+/** Editing one section of a record: its draft, saving it, and everything that can go wrong on the way. */
+export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options: Options<D> = {}): SectionEdit<D> {
+    const { starter, tidy, startsOpen = false } = options;
+    const client = useQueryClient();
+    const say = useSay();
+    const ensureSignedIn = useEnsureSignedIn();
+    const edits = useContext(EditsContext);
+    const [editing, setEditing] = useState(() => startsOpen ? beginning(record, spec, starter) : undefined);
+    const [isBusy, setBusy] = useState(false);
+    const [failure, setFailure] = useState<Error>();
+    const id = record.party.id;
+    const title = spec.title(record);
+    const isDirty = editing !== undefined && JSON.stringify(editing.draft) !== editing.start;
+
+    useEffect(() => {
+        edits.report(spec.name, isDirty);
+        return () => edits.report(spec.name, false);
+    }, [edits, spec.name, isDirty]);
+
+    const close = () => {
+        setEditing(undefined);
+        setFailure(undefined);
+    };
+
+    const keep = (saved: RecordData) => {
+        client.setQueryData(recordQuery(id).queryKey, saved);
+        // Others show some of this too: people at the company, the directory, what was found before.
+        void client.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] === 'directory' || queryKey[0] === 'find'
+            || queryKey[0] === 'changes' || (queryKey[0] === 'record' && queryKey[1] !== id) });
+    };
+
+    const undoTo = (before: D, saved: RecordData) => async () => {
+        try {
+            keep(await spec.put(id, spec.version(saved), before));
+            say(`${title}: as it was before.`);
+        } catch (error) {
+            say(error instanceof Refused && error.isStale
+                ? `${title} has been saved by somebody else since; nothing was undone.`
+                : `Not undone. ${(error as Error).message}`);
+        }
+    };
+
+    const attempt = async (draft: D, version: number): Promise<void> => {
+        try {
+            const before = spec.draft(record);
+            const saved = await spec.put(id, version, draft);
+            keep(saved);
+            close();
+            say(`${title} saved.`, () => void undoTo(before, saved)());
+        } catch (error) {
+            if (error instanceof Refused && error.isSignedOut && await ensureSignedIn()) {
+                return attempt(draft, version);
+            }
+            setFailure(error as Error);
+        }
+    };
+
+    const save = async (over?: number) => {
+        if (editing === undefined || isBusy) {
+            return;
+        }
+        const draft = tidy === undefined ? editing.draft : tidy(editing.draft);
+        setEditing({ ...editing, draft });
+        setBusy(true);
+        setFailure(undefined);
+        await attempt(draft, over ?? editing.version);
+        setBusy(false);
+    };
+
+    return {
+        record,
+        spec,
+        draft: editing?.draft,
+        isDirty,
+        isBusy,
+        failure,
+        problems: failure instanceof Refused ? failure.fields : {},
+        begin: () => setEditing(beginning(record, spec, starter)),
+        beginWith: (change) => {
+            const editing = beginning(record, spec, starter);
+            setEditing({ ...editing, draft: change(editing.draft) });
+        },
+        change: (draft) => editing !== undefined && setEditing({ ...editing, draft }),
+        leave: close,
+        save,
+        takeTheirs: async () => {
+            close();
+            await client.invalidateQueries({ queryKey: recordQuery(id).queryKey });
+        },
+    };
+}

@@ -1,0 +1,54 @@
+import { Button as AriaButton, Link as AriaLink } from 'react-aria-components';
+import styled, { css } from 'styled-components';
+import { space, type } from './tokens';
+
+const shape = css`
+    display: inline-flex;
+    align-items: center;
+    gap: ${space.small};
+    padding: 5px 13px;
+    border: 1px solid transparent;
+    border-radius: 3px;
+    font: 500 ${type.body}/1.4 ${type.sans};
+    text-decoration: none;
+    white-space: nowrap;
+    cursor: pointer;
+
+    svg { flex: none; }
+    &[data-focus-visible] { outline: 2px solid var(--accent); outline-offset: 2px; }
+    &[data-disabled] { opacity: 0.55; cursor: default; }
+`;
+
+/** The one thing to do next. */
+export const MainButton = styled(AriaButton)`
+    ${shape}
+    background: var(--accent);
+    color: var(--on-accent);
+    &[data-hovered] { filter: brightness(1.12); }
+`;
+
+export const Button = styled(AriaButton)`
+    ${shape}
+    border-color: var(--edge);
+    background: transparent;
+    color: var(--accent);
+    &[data-hovered] { background: var(--wash); }
+`;
+
+/** For what is done often and must not shout. */
+export const QuietButton = styled(AriaButton)`
+    ${shape}
+    padding: 2px 6px;
+    border: 0;
+    background: transparent;
+    color: var(--accent);
+    font-weight: 400;
+    &[data-hovered] { background: var(--wash); }
+`;
+
+export const ButtonLink = styled(AriaLink)`
+    ${shape}
+    border-color: var(--edge);
+    color: var(--accent);
+    &[data-hovered] { background: var(--wash); }
+`;

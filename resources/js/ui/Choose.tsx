@@ -1,0 +1,161 @@
+import { Check, ChevronDown } from 'lucide-react';
+import {
+    Button, Checkbox, CheckboxGroup, ListBox, ListBoxItem, Popover, Select, SelectValue,
+} from 'react-aria-components';
+import styled from 'styled-components';
+import { FieldLabel, Problem } from './Field';
+import { field, space, type } from './tokens';
+
+export interface Option {
+    id: string;
+    name: string;
+}
+
+const SelectRoot = styled(Select)<{ $width?: string }>`
+    width: ${({ $width }) => $width ?? '100%'};
+    max-width: 100%;
+`;
+
+const Opener = styled(Button)`
+    ${field}
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    gap: ${space.small};
+    text-align: left;
+    cursor: pointer;
+
+    > span { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+    svg { flex: none; color: var(--quiet); }
+    &[data-focus-visible] { outline: 2px solid var(--accent); }
+`;
+
+export const Panel = styled(Popover)`
+    min-width: var(--trigger-width);
+    overflow: auto;
+    border: 1px solid var(--edge);
+    border-radius: 3px;
+    background: var(--sheet);
+    color: var(--ink);
+    box-shadow: 0 6px 24px rgb(0 0 0 / 18%);
+`;
+
+export const PanelList = styled(ListBox<Option>)`
+    max-height: 300px;
+    overflow: auto;
+    padding: ${space.tight};
+    outline: none;
+`;
+
+export const PanelItem = styled(ListBoxItem)`
+    padding: 4px 10px;
+    border-radius: 2px;
+    cursor: pointer;
+    outline: none;
+    &[data-focused] { background: var(--accent-wash); }
+    &[data-selected] { font-weight: 600; }
+`;
+
+interface ChooseOneProps {
+    label: string;
+    options: Option[];
+    value: string;
+    onChange: (id: string) => void;
+    problem?: string | undefined;
+    width?: string;
+}
+
+/** One of a list; typing letters goes to it. */
+export function ChooseOne({ label, options, value, onChange, problem, width }: ChooseOneProps) {
+    return (
+        <SelectRoot
+            selectedKey={value === '' ? null : value}
+            onSelectionChange={(key) => onChange(String(key))}
+            isInvalid={problem !== undefined}
+            validationBehavior="aria"
+            placeholder="Choose"
+            {...(width === undefined ? {} : { $width: width })}
+        >
+            <FieldLabel>{label}</FieldLabel>
+            <Opener>
+                <SelectValue />
+                <ChevronDown size={16} aria-hidden />
+            </Opener>
+            <Problem>{problem}</Problem>
+            <Panel>
+                <PanelList items={options}>{(option) => <PanelItem id={option.id}>{option.name}</PanelItem>}</PanelList>
+            </Panel>
+        </SelectRoot>
+    );
+}
+
+const Group = styled(CheckboxGroup)`
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: ${space.tight} ${space.medium};
+`;
+
+const CheckRoot = styled(Checkbox)`
+    display: inline-flex;
+    align-items: center;
+    gap: 6px;
+    padding: 2px 0;
+    cursor: pointer;
+
+    &[data-focus-visible] .box { outline: 2px solid var(--accent); outline-offset: 2px; }
+    &[data-selected] .box { background: var(--accent); border-color: var(--accent); }
+    .box {
+        display: grid;
+        place-items: center;
+        flex: none;
+        width: 16px;
+        height: 16px;
+        border: 1px solid var(--edge);
+        border-radius: 2px;
+        background: var(--sheet);
+        color: var(--on-accent);
+    }
+`;
+
+const GroupLabel = styled(FieldLabel)`font-size: ${type.small};`;
+
+function Box({ isSelected }: { isSelected: boolean }) {
+    return <span className="box">{isSelected && <Check size={13} strokeWidth={3} aria-hidden />}</span>;
+}
+
+interface TickProps {
+    children: string;
+    isSelected: boolean;
+    onChange: (isSelected: boolean) => void;
+}
+
+/** One yes or no. */
+export function Tick({ children, isSelected, onChange }: TickProps) {
+    return (
+        <CheckRoot isSelected={isSelected} onChange={onChange}>
+            {({ isSelected: ticked }) => <><Box isSelected={ticked} />{children}</>}
+        </CheckRoot>
+    );
+}
+
+interface ChooseSeveralProps {
+    label: string;
+    options: string[];
+    value: string[];
+    onChange: (value: string[]) => void;
+}
+
+/** Any number of a few words. */
+export function ChooseSeveral({ label, options, value, onChange }: ChooseSeveralProps) {
+    return (
+        <Group value={value} onChange={onChange}>
+            <GroupLabel>{label}</GroupLabel>
+            {options.map((option) => (
+                <CheckRoot key={option} value={option}>
+                    {({ isSelected }) => <><Box isSelected={isSelected} />{option}</>}
+                </CheckRoot>
+            ))}
+        </Group>
+    );
+}

@@ -1,0 +1,66 @@
+import type { ReactNode, Ref } from 'react';
+import {
+    FieldError, Input, Label as AriaLabel, Text, TextArea, TextField, type TextFieldProps,
+} from 'react-aria-components';
+import styled from 'styled-components';
+import { field, space, type } from './tokens';
+
+export const FieldLabel = styled(AriaLabel)`
+    display: block;
+    color: var(--quiet);
+    font-size: ${type.small};
+`;
+
+export const Problem = styled(FieldError)`
+    display: block;
+    margin-top: ${space.tight};
+    color: var(--stop);
+    font-size: ${type.small};
+`;
+
+const Hint = styled(Text)`
+    display: block;
+    margin-top: ${space.tight};
+    color: var(--quiet);
+    font-size: ${type.small};
+`;
+
+const Root = styled(TextField)<{ $width?: string }>`
+    width: ${({ $width }) => $width ?? '100%'};
+    max-width: 100%;
+`;
+
+const StyledInput = styled(Input)`${field}`;
+
+const StyledArea = styled(TextArea)`
+    ${field}
+    display: block;
+    resize: vertical;
+    line-height: 1.45;
+`;
+
+interface Props extends Omit<TextFieldProps, 'children' | 'isInvalid'> {
+    label: string;
+    /** What the server says is wrong with it. */
+    problem?: string | undefined;
+    hint?: ReactNode;
+    placeholder?: string;
+    width?: string;
+    /** Several lines. */
+    lines?: number;
+    inputRef?: Ref<HTMLInputElement>;
+}
+
+/** One line or a few lines of text, with what is wrong said beneath it. */
+export function Field({ label, problem, hint, placeholder, width, lines, inputRef, ...props }: Props) {
+    return (
+        <Root {...props} isInvalid={problem !== undefined} validationBehavior="aria" {...(width === undefined ? {} : { $width: width })}>
+            <FieldLabel>{label}</FieldLabel>
+            {lines === undefined
+                ? <StyledInput ref={inputRef} placeholder={placeholder} />
+                : <StyledArea rows={lines} placeholder={placeholder} />}
+            {hint !== undefined && problem === undefined && <Hint slot="description">{hint}</Hint>}
+            <Problem>{problem}</Problem>
+        </Root>
+    );
+}

@@ -1,0 +1,115 @@
+import styled from 'styled-components';
+import { narrow, print, space, type } from './tokens';
+
+export const Shell = styled.div`
+    display: grid;
+    grid-template-rows: auto 1fr;
+    min-height: 100vh;
+`;
+
+export const TopLine = styled.header`
+    position: sticky;
+    top: 0;
+    z-index: 20;
+    display: grid;
+    grid-template-columns: 132px minmax(0, 640px) 1fr;
+    align-items: center;
+    gap: ${space.medium};
+    padding: ${space.small} ${space.large};
+    border-bottom: 1px solid var(--rule);
+    background: var(--paper);
+
+    > :last-child { justify-self: end; }
+    ${narrow} { grid-template-columns: 1fr auto; > :nth-child(2) { grid-column: 1 / -1; order: 3; } }
+    ${print} { display: none; }
+`;
+
+export const Wordmark = styled.span`
+    font: 600 17px/1 ${type.serif};
+    white-space: nowrap;
+`;
+
+export const Body = styled.div`
+    display: grid;
+    grid-template-columns: 132px minmax(0, 1fr);
+    gap: ${space.medium};
+    padding: ${space.large};
+    ${narrow} { grid-template-columns: 1fr; padding: ${space.medium}; }
+    ${print} { display: block; padding: 0; }
+`;
+
+export const Places = styled.nav`
+    display: flex;
+    flex-direction: column;
+    gap: ${space.hair};
+
+    a {
+        padding: 4px 10px;
+        border-radius: 3px;
+        color: var(--ink);
+        text-decoration: none;
+    }
+    a:hover { background: var(--wash); }
+    a[aria-current='page'] { background: var(--wash); font-weight: 600; box-shadow: inset 3px 0 0 var(--accent); }
+    ${narrow} { flex-direction: row; }
+    ${print} { display: none; }
+`;
+
+/** The sheet and, beside it, the margin. */
+export const Spread = styled.div`
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 264px;
+    gap: ${space.large};
+    align-items: start;
+    max-width: 1360px;
+    @media (max-width: 1020px) { grid-template-columns: minmax(0, 1fr); }
+    ${print} { display: block; }
+`;
+
+export const Sheet = styled.main`
+    min-width: 0;
+    padding: 26px 34px 40px;
+    border: 1px solid var(--rule);
+    border-radius: 2px;
+    background: var(--sheet);
+    &:focus { outline: none; }
+    ${narrow} { padding: ${space.medium}; }
+    ${print} { padding: 0; border: 0; }
+`;
+
+export const Margin = styled.aside`
+    position: sticky;
+    top: 70px;
+    display: grid;
+    gap: ${space.large};
+    padding-top: ${space.medium};
+    font-size: ${type.small};
+    h2 { margin-bottom: ${space.tight}; color: var(--quiet); font: 600 ${type.small}/1.4 ${type.sans}; }
+    p + p { margin-top: ${space.tight}; }
+    ${narrow} { position: static; }
+    ${print} { position: static; margin-top: ${space.large}; }
+`;
+
+/** A page with nothing but one sheet in the middle. */
+export const Doorway = styled.main`
+    display: grid;
+    gap: ${space.large};
+    width: min(420px, 100% - 40px);
+    margin: 12vh auto ${space.large};
+    padding: 30px 34px;
+    border: 1px solid var(--rule);
+    border-radius: 2px;
+    background: var(--sheet);
+`;
+
+export const Form = styled.form`
+    display: grid;
+    gap: ${space.medium};
+    justify-items: start;
+`;
+
+export const SkipLink = styled.a`
+    position: absolute;
+    left: -999px;
+    &:focus { left: ${space.small}; top: ${space.small}; z-index: 60; padding: ${space.small}; background: var(--sheet); }
+`;

@@ -1,0 +1,70 @@
+import { ChevronDown } from 'lucide-react';
+import type { Key } from 'react';
+import { Button, ComboBox, Input } from 'react-aria-components';
+import styled from 'styled-components';
+import { Panel, PanelItem, PanelList, type Option } from './Choose';
+import { FieldLabel, Problem } from './Field';
+import { field } from './tokens';
+
+const Root = styled(ComboBox<Option>)<{ $width?: string }>`
+    width: ${({ $width }) => $width ?? '100%'};
+    max-width: 100%;
+`;
+
+const Line = styled.div`position: relative;`;
+
+const StyledInput = styled(Input)`
+    ${field}
+    padding-right: 28px;
+`;
+
+const Opener = styled(Button)`
+    position: absolute;
+    inset: 0 0 0 auto;
+    display: grid;
+    place-items: center;
+    width: 28px;
+    border: 0;
+    background: none;
+    color: var(--quiet);
+    cursor: pointer;
+`;
+
+interface Props {
+    label: string;
+    options: Option[];
+    value: string;
+    onType: (text: string) => void;
+    /** When one of the options was picked; its name has been typed already. */
+    onPick?: (id: string) => void;
+    problem?: string | undefined;
+    placeholder?: string;
+    width?: string;
+}
+
+/** A line of text that offers usual answers, and takes any other. */
+export function Suggest({ label, options, value, onType, onPick, problem, placeholder, width }: Props) {
+    return (
+        <Root
+            allowsCustomValue
+            menuTrigger="input"
+            defaultItems={options}
+            inputValue={value}
+            onInputChange={onType}
+            onSelectionChange={(key: Key | null) => key !== null && onPick?.(String(key))}
+            isInvalid={problem !== undefined}
+            validationBehavior="aria"
+            {...(width === undefined ? {} : { $width: width })}
+        >
+            <FieldLabel>{label}</FieldLabel>
+            <Line>
+                <StyledInput placeholder={placeholder} />
+                <Opener><ChevronDown size={15} aria-hidden /></Opener>
+            </Line>
+            <Problem>{problem}</Problem>
+            <Panel>
+                <PanelList>{(option: Option) => <PanelItem id={option.id} textValue={option.name}>{option.name}</PanelItem>}</PanelList>
+            </Panel>
+        </Root>
+    );
+}

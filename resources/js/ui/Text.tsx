@@ -1,0 +1,106 @@
+import { Check, CircleAlert, OctagonAlert } from 'lucide-react';
+import type { ReactNode } from 'react';
+import styled from 'styled-components';
+import { space, type } from './tokens';
+
+export const Quiet = styled.span`color: var(--quiet);`;
+
+export const Small = styled.span`
+    color: var(--quiet);
+    font-size: ${type.small};
+`;
+
+export const Title = styled.h1`
+    font-size: ${type.title};
+    line-height: 1.25;
+    overflow-wrap: anywhere;
+`;
+
+export const Heading = styled.h2`
+    font-size: ${type.heading};
+    line-height: 1.35;
+`;
+
+export const Stack = styled.div<{ $gap?: keyof typeof space }>`
+    display: grid;
+    gap: ${({ $gap }) => space[$gap ?? 'medium']};
+    justify-items: start;
+    min-width: 0;
+    > * { max-width: 100%; }
+`;
+
+export const Row = styled.div<{ $gap?: keyof typeof space }>`
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: ${space.tight} ${({ $gap }) => space[$gap ?? 'medium']};
+`;
+
+/** A row of fields, aligned at their labels. */
+export const FieldRow = styled.div`
+    display: flex;
+    flex-wrap: wrap;
+    align-items: flex-start;
+    gap: ${space.small} ${space.medium};
+    width: 100%;
+`;
+
+const Line = styled.span<{ $tone: string }>`
+    display: inline-flex;
+    align-items: center;
+    gap: 5px;
+    color: ${({ $tone }) => `var(--${$tone})`};
+    svg { flex: none; }
+`;
+
+const signs = { look: CircleAlert, stop: OctagonAlert, fine: Check };
+
+interface MarkProps {
+    tone: keyof typeof signs;
+    children: ReactNode;
+}
+
+/** Look at this, stop, or in order: always with a sign and a word, never by colour alone. */
+export function Mark({ tone, children }: MarkProps) {
+    const Sign = signs[tone];
+    return <Line $tone={tone}><Sign size={15} aria-hidden /><span>{children}</span></Line>;
+}
+
+const Box = styled.div<{ $tone: string }>`
+    display: grid;
+    gap: ${space.small};
+    justify-items: start;
+    width: 100%;
+    padding: ${space.medium};
+    border-left: 3px solid ${({ $tone }) => `var(--${$tone})`};
+    background: var(--wash);
+`;
+
+/** Something to be settled where it stands. */
+export function Notice({ tone, title, children }: { tone: keyof typeof signs; title: string; children?: ReactNode }) {
+    return (
+        <Box $tone={tone} role={tone === 'fine' ? 'status' : 'alert'}>
+            <Mark tone={tone}><strong>{title}</strong></Mark>
+            {children}
+        </Box>
+    );
+}
+
+/** An empty place: what belongs there, and the first step. */
+export const Empty = styled.div`
+    display: grid;
+    gap: ${space.medium};
+    justify-items: start;
+    max-width: 46ch;
+    padding: ${space.wide} 0;
+    color: var(--quiet);
+`;
+
+export const Hidden = styled.span`
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+    white-space: nowrap;
+`;

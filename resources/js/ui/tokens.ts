@@ -1,0 +1,100 @@
+import { createGlobalStyle, css } from 'styled-components';
+
+/** Every raw value of the look stands in this file; the rest of the program names them. */
+const paper = css`
+    --paper: #f6f2e9;
+    --sheet: #fffdf8;
+    --ink: #20262d;
+    --quiet: #59626c;
+    --rule: #dcd4c3;
+    --edge: #8b8370;
+    --wash: #efe9db;
+    --accent: #24406b;
+    --accent-wash: #e3e8ef;
+    --on-accent: #fffdf8;
+    --look: #8a5a00;
+    --stop: #9c2f27;
+    --fine: #46682c;
+    color-scheme: light;
+`;
+
+const lamp = css`
+    --paper: #1a1917;
+    --sheet: #23211e;
+    --ink: #ece5d6;
+    --quiet: #b5ac9b;
+    --rule: #423d35;
+    --edge: #8d8472;
+    --wash: #2d2a26;
+    --accent: #a9c4ee;
+    --accent-wash: #2b3545;
+    --on-accent: #1a1917;
+    --look: #e3b65f;
+    --stop: #f29c92;
+    --fine: #abcb8c;
+    color-scheme: dark;
+`;
+
+export const space = {
+    hair: '2px',
+    tight: '4px',
+    small: '8px',
+    medium: '12px',
+    large: '20px',
+    wide: '32px',
+} as const;
+
+export const type = {
+    body: '15px',
+    small: '13.5px',
+    heading: '17px',
+    title: '28px',
+    serif: "'Literata Variable', Georgia, serif",
+    sans: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif",
+} as const;
+
+/** Below this width the three columns become one. */
+export const narrow = '@media (max-width: 860px)';
+
+export const print = '@media print';
+
+export const GlobalStyle = createGlobalStyle`
+    :root { ${paper} }
+    @media (prefers-color-scheme: dark) { :root:not([data-light='paper']) { ${lamp} } }
+    :root[data-light='lamp'] { ${lamp} }
+    ${print} { :root, :root[data-light] { ${paper} } }
+
+    *, *::before, *::after { box-sizing: border-box; }
+    body {
+        margin: 0;
+        background: var(--paper);
+        color: var(--ink);
+        font: 400 ${type.body}/1.5 ${type.sans};
+        font-variant-numeric: tabular-nums;
+        -webkit-text-size-adjust: 100%;
+    }
+    h1, h2, h3 { font-family: ${type.serif}; font-weight: 600; margin: 0; text-wrap: balance; }
+    p { margin: 0; }
+    a { color: var(--accent); text-underline-offset: 3px; text-decoration-thickness: 1px; }
+    button { font: inherit; }
+    :focus-visible { outline: 2px solid var(--accent); outline-offset: 2px; }
+    @media (prefers-reduced-motion: reduce) {
+        *, *::before, *::after { transition: none !important; animation: none !important; scroll-behavior: auto !important; }
+    }
+    ${print} { body { background: none; } }
+`;
+
+export const field = css`
+    width: 100%;
+    padding: 5px 9px;
+    border: 1px solid var(--edge);
+    border-radius: 3px;
+    background: var(--sheet);
+    color: var(--ink);
+    font: inherit;
+
+    &::placeholder { color: var(--quiet); opacity: 1; }
+    &[data-focused], &:focus-visible { outline: 2px solid var(--accent); outline-offset: 0; border-color: var(--accent); }
+    &[data-invalid] { border-color: var(--stop); box-shadow: inset 3px 0 0 var(--stop); }
+    &[data-disabled] { background: var(--wash); color: var(--quiet); }
+`;
