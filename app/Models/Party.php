@@ -44,6 +44,11 @@ final class Party extends Model
 {
     protected $guarded = [];
 
+    protected $attributes = [
+        'prefix' => '', 'given' => '', 'middle' => '', 'family' => '', 'suffix' => '', 'preferred' => '',
+        'company_name' => '', 'legal_name' => '', 'is_client' => false, 'is_vendor' => false,
+    ];
+
     protected function casts(): array
     {
         return ['kind' => PartyKind::class, 'is_client' => 'boolean', 'is_vendor' => 'boolean'];
@@ -142,7 +147,7 @@ final class Party extends Model
         return $this->hasOne(VendorTerms::class);
     }
 
-    /** @param Builder<self> $query */
+    /** @param  Builder<self>  $query */
     public function scopeFiled(Builder $query): void
     {
         $query->orderBy('sort_key')->orderBy('id');

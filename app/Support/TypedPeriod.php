@@ -11,7 +11,9 @@ use App\Models\Office;
 /** Reads the two dates of a period as they were typed, each refusal at its own field. */
 final readonly class TypedPeriod
 {
-    public function __construct(private Clock $clock) {}
+    public function __construct(private Clock $clock)
+    {
+    }
 
     public function read(string $since, string $until, string $field, FieldProblems $problems): ?Period
     {

@@ -34,7 +34,7 @@ final class AddressRefused extends Refusal
         return new self($part, sprintf('That is too long: at most %d characters a line.', $most));
     }
 
-    /** @param list<string> $fitting names of the countries that have such postcodes */
+    /** @param  list<string>  $fitting names of the countries that have such postcodes */
     public static function postcode(string $typed, Layout $layout, string $country, array $fitting): self
     {
         $hint = match (count($fitting)) {

@@ -10,13 +10,14 @@ use Almanac\Records\Period;
 /** An address in use for something during a period. */
 final readonly class DatedUse
 {
-    /** @param list<AddressUse> $uses */
+    /** @param  list<AddressUse>  $uses */
     public function __construct(
         public int $id,
         public array $uses,
         public Period $period,
         public bool $isPrimary,
-    ) {}
+    ) {
+    }
 
     /**
      * The one that serves a use on a day: set for the use, else postal, else the primary, else any

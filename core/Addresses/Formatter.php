@@ -46,7 +46,7 @@ final class Formatter
         ];
     }
 
-    /** @param list<string> $lines */
+    /** @param  list<string>  $lines */
     public static function fits(array $lines): bool
     {
         return count($lines) <= self::MAX_LINES

@@ -27,7 +27,8 @@ final readonly class Layout
         public string $regionName = '',
         public array $regions = [],
         public bool $organisationFirst = false,
-    ) {}
+    ) {
+    }
 
     /**
      * The parts in the order in which the country writes them, street first.

@@ -13,14 +13,15 @@ final readonly class PostalAddress
 
     private const MAX_LENGTH = 100;
 
-    /** @param list<string> $lines */
+    /** @param  list<string>  $lines */
     private function __construct(
         public string $country,
         public array $lines,
         public string $locality,
         public string $region,
         public string $postcode,
-    ) {}
+    ) {
+    }
 
     /**
      * What is missing is allowed, and told by missing(); what is wrong is refused.

@@ -7,7 +7,9 @@ namespace Almanac\Addresses;
 /** Who an envelope is for: a person, an organisation, or a person at one. */
 final readonly class Recipient
 {
-    private function __construct(public string $person, public string $organisation) {}
+    private function __construct(public string $person, public string $organisation)
+    {
+    }
 
     public static function person(string $name, string $organisation = ''): self
     {

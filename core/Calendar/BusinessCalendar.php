@@ -7,8 +7,10 @@ namespace Almanac\Calendar;
 /** Which days are business days: not a weekend day, not a holiday. */
 final readonly class BusinessCalendar
 {
-    /** @param list<Weekday> $weekend */
-    private function __construct(private array $weekend, private Holidays $holidays) {}
+    /** @param  list<Weekday>  $weekend */
+    private function __construct(private array $weekend, private Holidays $holidays)
+    {
+    }
 
     /**
      * @param list<Weekday> $weekend

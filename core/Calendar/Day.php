@@ -18,7 +18,8 @@ final readonly class Day implements \JsonSerializable, \Stringable
         public int $year,
         public int $month,
         public int $day,
-    ) {}
+    ) {
+    }
 
     /** @throws ImpossibleDay when the calendar has no such day, or the year is not in 1 to 9999 */
     public static function of(int $year, int $month, int $day): self

@@ -19,9 +19,11 @@ final readonly class TypedDay
         'figures' => '/^(?<a>\d{1,2})[\/.\-](?<b>\d{1,2})(?:[\/.\-](?<y>\d{4}|\d{2}))?$/',
     ];
 
-    private function __construct(private Day $today, private bool $monthFirst) {}
+    private function __construct(private Day $today, private bool $monthFirst)
+    {
+    }
 
-    /** @param bool $monthFirst whether 3/4 means March 4, as in the United States */
+    /** @param  bool  $monthFirst whether 3/4 means March 4, as in the United States */
     public static function reader(Day $today, bool $monthFirst): self
     {
         return new self($today, $monthFirst);

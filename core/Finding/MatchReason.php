@@ -11,7 +11,8 @@ final readonly class MatchReason
         public MatchField $field,
         public string $value,
         public bool $isSpelledAlike,
-    ) {}
+    ) {
+    }
 
     /**
      * One reason for each thing typed, without repeating a value.
@@ -34,15 +35,17 @@ final readonly class MatchReason
         return array_values($reasons);
     }
 
-    /** For reading: "phone (802) 555-0142". */
+    /** For reading: "phone (802) 555-0142". The name itself stands beside it anyway. */
     public function toText(): string
     {
-        return $this->isSpelledAlike
-            ? 'spelled much like “'.$this->value.'”'
-            : $this->field->value.' '.$this->value;
+        return match (true) {
+            $this->isSpelledAlike => 'spelled much like “'.$this->value.'”',
+            $this->field === MatchField::Name => 'name',
+            default => $this->field->value.' '.$this->value,
+        };
     }
 
-    /** @param list<array{MatchField, string}> $values */
+    /** @param  list<array{MatchField, string}>  $values */
     private static function exact(string $piece, bool $isFigures, array $values): ?self
     {
         foreach ($values as [$field, $value]) {
@@ -55,7 +58,7 @@ final readonly class MatchReason
         return null;
     }
 
-    /** @param list<array{MatchField, string}> $values */
+    /** @param  list<array{MatchField, string}>  $values */
     private static function alike(string $piece, array $values): ?self
     {
         foreach ($values as [$field, $value]) {

@@ -9,8 +9,10 @@ final readonly class Query
 {
     private const MAX_WORDS = 8;
 
-    /** @param list<string> $words folded */
-    private function __construct(public string $typed, public array $words, public string $digits) {}
+    /** @param  list<string>  $words folded */
+    private function __construct(public string $typed, public array $words, public string $digits)
+    {
+    }
 
     public static function of(string $typed): self
     {

@@ -14,7 +14,9 @@ use Symfony\Component\Intl\Exception\MissingResourceException;
 /** An exact amount: whole minor units (cents) of an ISO 4217 currency. May be negative. */
 final readonly class Money
 {
-    private function __construct(public int $minor, public string $currency) {}
+    private function __construct(public int $minor, public string $currency)
+    {
+    }
 
     /** @throws BadAmount when the currency is unknown */
     public static function ofMinor(int $minor, string $currency): self

@@ -12,7 +12,9 @@ final readonly class Percent implements \Stringable
 {
     private const MAX_SCALE = 6;
 
-    private function __construct(public BigDecimal $value) {}
+    private function __construct(public BigDecimal $value)
+    {
+    }
 
     /**
      * Reads a percentage with a decimal point or comma and without its sign: "2", "2.5", "2,5".

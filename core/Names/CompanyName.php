@@ -7,7 +7,9 @@ namespace Almanac\Names;
 /** The name a company goes by, and its legal name where that differs. */
 final readonly class CompanyName
 {
-    private function __construct(public string $name, public string $legal) {}
+    private function __construct(public string $name, public string $legal)
+    {
+    }
 
     /** @throws NameRefused when the name is empty, or either has over 200 characters */
     public static function of(string $name, string $legal = ''): self

@@ -14,7 +14,8 @@ final readonly class PersonName
         public string $family,
         public string $suffix,
         public string $preferred,
-    ) {}
+    ) {
+    }
 
     /** @throws NameRefused when both given and family name are empty, or a part has over 200 characters */
     public static function of(

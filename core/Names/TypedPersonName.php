@@ -70,7 +70,7 @@ final class TypedPersonName
         return implode(' ', array_splice($words, $start));
     }
 
-    /** @param list<string> $list */
+    /** @param  list<string>  $list */
     private static function isOneOf(array $list, string $word): bool
     {
         return in_array(mb_strtolower(rtrim($word, '.')), $list, true);

@@ -17,7 +17,9 @@ final readonly class EmailAddress
     /** RFC 5321, section 4.5.3.1.3: a path has at most 256 octets, two of them angle brackets. */
     private const MAX_LENGTH = 254;
 
-    private function __construct(public string $typed, public string $local, public string $domain) {}
+    private function __construct(public string $typed, public string $local, public string $domain)
+    {
+    }
 
     /** @throws ReachRefused when the text is empty, too long, or has another syntax */
     public static function fromTyped(string $typed): self

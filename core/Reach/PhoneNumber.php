@@ -30,7 +30,8 @@ final readonly class PhoneNumber
         public string $extension,
         public string $region,
         public bool $isUnusual,
-    ) {}
+    ) {
+    }
 
     /**
      * @param string $region ISO 3166-1 code of the country in which a number without + is dialled

@@ -9,7 +9,9 @@ final readonly class WebAddress
 {
     private const MAX_LENGTH = 500;
 
-    private function __construct(public string $typed, public string $url) {}
+    private function __construct(public string $typed, public string $url)
+    {
+    }
 
     /** @throws ReachRefused when the text is empty, too long, or no web address */
     public static function fromTyped(string $typed): self

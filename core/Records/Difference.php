@@ -7,7 +7,9 @@ namespace Almanac\Records;
 /** One thing that differs between two states of a section, in words for the change log. */
 final readonly class Difference
 {
-    private function __construct(public string $label, public string $from, public string $to) {}
+    private function __construct(public string $label, public string $from, public string $to)
+    {
+    }
 
     /**
      * @param array<string, Fact> $before by a key that stays the same while the value changes

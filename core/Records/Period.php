@@ -9,7 +9,9 @@ use Almanac\Calendar\Day;
 /** From a day until a day, both included; either end may be open. */
 final readonly class Period
 {
-    private function __construct(public ?Day $since, public ?Day $until) {}
+    private function __construct(public ?Day $since, public ?Day $until)
+    {
+    }
 
     /** @throws PeriodRefused when it ends before it begins */
     public static function of(?Day $since, ?Day $until): self

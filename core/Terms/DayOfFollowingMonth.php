@@ -12,7 +12,9 @@ use Almanac\Calendar\Day;
  */
 final readonly class DayOfFollowingMonth implements DueRule
 {
-    private function __construct(public int $day, public int $monthsOn, public ?int $cutoff) {}
+    private function __construct(public int $day, public int $monthsOn, public ?int $cutoff)
+    {
+    }
 
     /**
      * @param int|null $cutoff last day of the month whose documents still count for it

@@ -9,7 +9,9 @@ use Almanac\Calendar\Day;
 /** A day of the document's month; once it is past, the same day of the next month. */
 final readonly class DayOfThisMonth implements DueRule
 {
-    private function __construct(public int $day) {}
+    private function __construct(public int $day)
+    {
+    }
 
     /** @throws TermsRefused when the day is not in 1 to 31 */
     public static function of(int $day): self

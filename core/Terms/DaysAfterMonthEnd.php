@@ -9,7 +9,9 @@ use Almanac\Calendar\Day;
 /** So many days after the end of the document's month: net 15 EOM. */
 final readonly class DaysAfterMonthEnd implements DueRule
 {
-    private function __construct(public int $days) {}
+    private function __construct(public int $days)
+    {
+    }
 
     /** @throws TermsRefused when the days are not in 0 to 3650 */
     public static function of(int $days): self

@@ -14,7 +14,8 @@ final readonly class Discount
         public Percent $percent,
         public int $days,
         public bool $fromMonthEnd,
-    ) {}
+    ) {
+    }
 
     /** @throws TermsRefused when it is 0 % or 100 %, or the days are not in 0 to 3650 */
     public static function of(Percent $percent, int $days, bool $fromMonthEnd = false): self

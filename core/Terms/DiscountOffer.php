@@ -17,7 +17,8 @@ final readonly class DiscountOffer
         public Percent $percent,
         public Day $lastDay,
         public Day $due,
-    ) {}
+    ) {
+    }
 
     public static function of(Percent $percent, Day $lastDay, Day $due): self
     {

@@ -15,5 +15,6 @@ final readonly class DuePart
         public Percent $percent,
         public Day $due,
         public string $sentence,
-    ) {}
+    ) {
+    }
 }

@@ -16,7 +16,9 @@ use Brick\Math\RoundingMode;
  */
 final readonly class LateInterest
 {
-    private function __construct(public Percent $rate, public bool $perMonthBegun) {}
+    private function __construct(public Percent $rate, public bool $perMonthBegun)
+    {
+    }
 
     public static function perYear(Percent $rate): self
     {

@@ -9,7 +9,9 @@ use Almanac\Calendar\Day;
 /** The end of the document's month, or of a month after it: EOM, EOM + 1 month. */
 final readonly class MonthEnd implements DueRule
 {
-    private function __construct(public int $monthsOn) {}
+    private function __construct(public int $monthsOn)
+    {
+    }
 
     /** @throws TermsRefused when the months are not in 0 to 120 */
     public static function of(int $monthsOn): self

@@ -9,7 +9,9 @@ use Almanac\Calendar\Day;
 /** The same day of the month so many months later, or that month's last day: net 1 month. */
 final readonly class MonthsAfter implements DueRule
 {
-    private function __construct(public int $months) {}
+    private function __construct(public int $months)
+    {
+    }
 
     /** @throws TermsRefused when the months are not in 1 to 120 */
     public static function of(int $months): self

@@ -20,7 +20,8 @@ final readonly class Outcome
         public Day $documentDate,
         public array $parts,
         public ?DiscountOffer $discount,
-    ) {}
+    ) {
+    }
 
     /** The day by which everything is due. */
     public function due(): Day

@@ -19,12 +19,13 @@ final readonly class PaymentTerms
     /** Four years hold every length of month and both kinds of year. */
     private const DAYS_IN_LEAP_CYCLE = 1461;
 
-    /** @param non-empty-list<Instalment> $parts */
+    /** @param  non-empty-list<Instalment>  $parts */
     private function __construct(
         public array $parts,
         public ?Discount $discount,
         public Roll $roll,
-    ) {}
+    ) {
+    }
 
     /** @throws TermsRefused when the discount would end after the due date whatever the document's date */
     public static function of(DueRule $rule, ?Discount $discount = null, Roll $roll = Roll::None): self

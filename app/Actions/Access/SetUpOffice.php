@@ -33,7 +33,9 @@ final readonly class SetUpOffice
         ['A third up front', '30% due on receipt, 70% net 30', false, false],
     ];
 
-    public function __construct(private PermissionRegistrar $registrar) {}
+    public function __construct(private PermissionRegistrar $registrar)
+    {
+    }
 
     /**
      * @return User the administrator

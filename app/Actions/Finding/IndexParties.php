@@ -35,7 +35,7 @@ final class IndexParties
         });
     }
 
-    /** @param array<int> $ids */
+    /** @param  array<int>  $ids */
     private function refresh(array $ids): void
     {
         DB::table('search_words')->whereIn('rowid', $ids)->delete();

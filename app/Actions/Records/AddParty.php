@@ -33,7 +33,8 @@ final readonly class AddParty
         private LogChanges $log,
         private IndexParties $index,
         private Clock $clock,
-    ) {}
+    ) {
+    }
 
     /**
      * @param array<string, mixed> $input
@@ -116,7 +117,7 @@ final readonly class AddParty
         }
     }
 
-    /** @param array<string, Fact> $facts */
+    /** @param  array<string, Fact>  $facts */
     private function logNew(Party $party, SectionName $section, array $facts, User $by): void
     {
         if ($facts !== []) {

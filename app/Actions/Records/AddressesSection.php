@@ -21,7 +21,9 @@ use App\Support\TypedPeriod;
 /** The addresses a party uses: its own, and those of others by link. */
 final readonly class AddressesSection implements Section
 {
-    public function __construct(private TypedPeriod $periods) {}
+    public function __construct(private TypedPeriod $periods)
+    {
+    }
 
     public function name(): SectionName
     {

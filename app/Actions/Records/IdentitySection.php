@@ -12,7 +12,9 @@ use App\Support\SectionName;
 /** What the party is called, and whether we bill it, it bills us, or both. */
 final readonly class IdentitySection implements Section
 {
-    public function __construct(private NameParty $naming) {}
+    public function __construct(private NameParty $naming)
+    {
+    }
 
     public function name(): SectionName
     {

@@ -14,9 +14,11 @@ use App\Support\SectionName;
 /** Writes to the change log of a record. Runs inside the transaction of the change. */
 final readonly class LogChanges
 {
-    public function __construct(private Clock $clock) {}
+    public function __construct(private Clock $clock)
+    {
+    }
 
-    /** @param list<Difference> $differences */
+    /** @param  list<Difference>  $differences */
     public function handle(Party $party, SectionName $section, array $differences, User $by): void
     {
         $at = $this->clock->now();

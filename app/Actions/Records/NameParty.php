@@ -15,7 +15,7 @@ final class NameParty
 {
     private const PERSON_PARTS = ['given', 'family', 'prefix', 'middle', 'suffix', 'preferred'];
 
-    /** @param array<string, mixed> $input */
+    /** @param  array<string, mixed>  $input */
     public function handle(Party $party, array $input, FieldProblems $problems): void
     {
         $party->isPerson()
@@ -23,7 +23,7 @@ final class NameParty
             : $this->company($party, $input, $problems);
     }
 
-    /** @param array<string, mixed> $input */
+    /** @param  array<string, mixed>  $input */
     private function person(Party $party, array $input, FieldProblems $problems): void
     {
         $parts = $this->tidy(self::PERSON_PARTS, $input, $problems);
@@ -33,7 +33,7 @@ final class NameParty
         }
     }
 
-    /** @param array<string, mixed> $input */
+    /** @param  array<string, mixed>  $input */
     private function company(Party $party, array $input, FieldProblems $problems): void
     {
         $parts = $this->tidy(['name', 'legal'], $input, $problems);

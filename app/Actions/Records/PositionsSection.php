@@ -17,7 +17,9 @@ use Illuminate\Database\Eloquent\Collection;
 /** The people at a company, or the positions of a person: the same rows seen from either end. */
 final readonly class PositionsSection implements Section
 {
-    public function __construct(private TypedPeriod $periods) {}
+    public function __construct(private TypedPeriod $periods)
+    {
+    }
 
     public function name(): SectionName
     {

@@ -17,7 +17,9 @@ use Illuminate\Validation\ValidationException;
 /** Saves one section of a record: all of it or nothing, never over somebody else's change, and logged. */
 final readonly class SaveSection
 {
-    public function __construct(private IndexParties $index, private LogChanges $log) {}
+    public function __construct(private IndexParties $index, private LogChanges $log)
+    {
+    }
 
     /**
      * @param array<string, mixed> $input
@@ -81,7 +83,7 @@ final readonly class SaveSection
         }
     }
 
-    /** @param array<string, Fact> $theirs */
+    /** @param  array<string, Fact>  $theirs */
     private function stale(Section $section, Party $party, array $theirs, int $kept): StaleSection
     {
         $last = Change::query()->with('user')

@@ -9,7 +9,6 @@ use Almanac\Terms\Shorthand;
 use App\Models\ClientTerms;
 use App\Models\ListedTerms;
 use App\Models\Party;
-use App\Models\SideTerms;
 use App\Models\VendorTerms;
 use App\Support\FieldProblems;
 use App\Support\SectionName;
@@ -17,7 +16,9 @@ use App\Support\SectionName;
 /** The payment terms of one side: from the office's list, typed as shorthand, or the office's default. */
 final readonly class TermsSection implements Section
 {
-    private function __construct(private bool $isClientSide) {}
+    private function __construct(private bool $isClientSide)
+    {
+    }
 
     public static function whenWeBillThem(): self
     {

@@ -32,8 +32,9 @@ final class Contract
     /** A data object always has all its properties, null or not; only what is sent in may leave some out. */
     private function requireEveryProperty(Analysis $analysis): void
     {
+        /** @var OAA\Schema $schema */
         foreach ($analysis->getAnnotationsOfType(OAA\Schema::class) as $schema) {
-            if ($schema->required === Generator::UNDEFINED && is_array($schema->properties) && $schema->schema !== Generator::UNDEFINED) {
+            if (Generator::isDefault($schema->required) && ! Generator::isDefault($schema->schema) && ! Generator::isDefault($schema->properties)) {
                 $schema->required = array_map(fn (OAA\Property $property) => $property->property, $schema->properties);
             }
         }

@@ -44,7 +44,7 @@ final class ProblemRenderer
         };
     }
 
-    /** @param array<string, list<string>> $errors */
+    /** @param  array<string, list<string>>  $errors */
     private function validation(array $errors): JsonResponse
     {
         $fields = [];
@@ -71,7 +71,7 @@ final class ProblemRenderer
         ]);
     }
 
-    /** @param array<string, mixed> $headers */
+    /** @param  array<string, mixed>  $headers */
     private function problem(int $status, array $headers = []): JsonResponse
     {
         [$title, $detail] = self::TITLES[$status]

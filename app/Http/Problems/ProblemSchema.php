@@ -30,4 +30,6 @@ use OpenApi\Attributes as OA;
         type: 'object',
     )),
 ])]
-final class ProblemSchema {}
+final class ProblemSchema
+{
+}

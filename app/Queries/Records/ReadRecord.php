@@ -43,7 +43,9 @@ final readonly class ReadRecord
         'clientTerms.listed', 'vendorTerms.listed',
     ];
 
-    public function __construct(private Clock $clock, private PreviewTerms $preview) {}
+    public function __construct(private Clock $clock, private PreviewTerms $preview)
+    {
+    }
 
     public function handle(Party $party): RecordData
     {
@@ -70,7 +72,7 @@ final readonly class ReadRecord
 
     private function side(?SideTerms $own, string $default, int $version, Day $today): SideTermsData
     {
-        $listed = $own?->listed ?? ($own?->shorthand === null ? ListedTerms::query()->firstWhere($default, true) : null);
+        $listed = $own->listed ?? ($own?->shorthand === null ? ListedTerms::query()->firstWhere($default, true) : null);
         $inForce = $listed->shorthand ?? $own->shorthand ?? '';
 
         return new SideTermsData(

@@ -17,7 +17,9 @@ use Illuminate\Validation\ValidationException;
 /** Says when a document of a date would be due on some terms, and why. */
 final readonly class PreviewTerms
 {
-    public function __construct(private Clock $clock) {}
+    public function __construct(private Clock $clock)
+    {
+    }
 
     /** @throws ValidationException when the terms or the date cannot be read */
     public function handle(string $shorthand, string $documentDate): TermsPreviewData

@@ -43,7 +43,8 @@ final class DemoOffice
         private readonly AddressesSection $addresses,
         private readonly PositionsSection $positions,
         private readonly Clock $clock,
-    ) {}
+    ) {
+    }
 
     public function seed(): void
     {
@@ -71,7 +72,7 @@ final class DemoOffice
         $this->placePeople();
     }
 
-    /** @param array<string, mixed> $record */
+    /** @param  array<string, mixed>  $record */
     private function fill(string $key, array $record): void
     {
         if (isset($record['address'])) {
@@ -113,7 +114,7 @@ final class DemoOffice
                 'department' => $position['department'] ?? '',
                 'duties' => $position['duties'] ?? [],
                 'isPrimary' => $position['primary'] ?? false,
-                'since' => $this->daysAgo($position['since'] ?? null),
+                'since' => $this->daysAgo($position['since']),
                 'until' => $this->daysAgo($position['until'] ?? null),
             ], $positions)]);
         }
@@ -146,7 +147,7 @@ final class DemoOffice
         return ['isClient' => str_contains($roles, 'client'), 'isVendor' => str_contains($roles, 'vendor')];
     }
 
-    /** @param array<string, mixed> $input */
+    /** @param  array<string, mixed>  $input */
     private function section(string $key, Section $section, array $input): void
     {
         $party = $this->parties[$key];

@@ -144,7 +144,7 @@ final class DemoRecords
             'vendorTerms' => 'net 1 month',
         ],
         'misaki' => [
-            'name' => ['given' => '美咲', 'family' => '田中', 'preferred' => 'Misaki'],
+            'name' => ['prefix' => 'Ms.', 'given' => 'Misaki', 'family' => 'Tanaka-Løvås'],
             'roles' => '', 'at' => 'observatory', 'title' => 'Curator of instruments',
             'reach' => [['email', 'misaki@penhallow.example', 'office']],
         ],

@@ -377,6 +377,9 @@ export interface components {
             since: string | null;
             /** Format: date */
             until: string | null;
+            /** @description As it is typed again when it is edited; empty when there is none. */
+            sinceText: string;
+            untilText: string;
             /** @description For reading; empty when the use has no dates. */
             periodText: string;
             isInForce: boolean;
@@ -486,6 +489,9 @@ export interface components {
             since: string | null;
             /** Format: date */
             until: string | null;
+            /** @description As it is typed again when it is edited; empty when there is none. */
+            sinceText: string;
+            untilText: string;
             periodText: string;
             isInForce: boolean;
         };

@@ -8,6 +8,7 @@ export const router = createBrowserRouter([
     {
         element: <Root />,
         errorElement: <Stumbled />,
+        hydrateFallbackElement: <></>,
         children: [
             { path: 'sign-in', lazy: async () => ({ Component: (await import('../screens/access/SignIn')).SignIn }) },
             { path: 'set-up', lazy: async () => ({ Component: (await import('../screens/access/SetUp')).SetUp }) },

@@ -28,6 +28,9 @@ const Hint = styled(Text)`
 const Root = styled(TextField)<{ $width?: string }>`
     width: ${({ $width }) => $width ?? '100%'};
     max-width: 100%;
+    /* What is wrong needs room to be read, however short the field is. */
+    &[data-invalid] { width: max(${({ $width }) => $width ?? '100%'}, 270px); }
+    input { max-width: ${({ $width }) => $width ?? '100%'}; }
 `;
 
 const StyledInput = styled(Input)`${field}`;

@@ -18,8 +18,7 @@ const Foot = styled.div`
     position: fixed;
     z-index: 40;
     bottom: ${space.medium};
-    left: 50%;
-    transform: translateX(-50%);
+    right: ${space.large};
     display: flex;
     align-items: center;
     gap: ${space.medium};

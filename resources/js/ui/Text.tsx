@@ -25,6 +25,7 @@ export const Stack = styled.div<{ $gap?: keyof typeof space }>`
     display: grid;
     gap: ${({ $gap }) => space[$gap ?? 'medium']};
     justify-items: start;
+    align-content: start;
     min-width: 0;
     > * { max-width: 100%; }
 `;
@@ -49,6 +50,7 @@ const Line = styled.span<{ $tone: string }>`
     display: inline-flex;
     align-items: center;
     gap: 5px;
+    vertical-align: bottom;
     color: ${({ $tone }) => `var(--${$tone})`};
     svg { flex: none; }
 `;

@@ -22,7 +22,9 @@ use OpenApi\Attributes as OA;
 
 final readonly class SessionController
 {
-    public function __construct(private Clock $clock) {}
+    public function __construct(private Clock $clock)
+    {
+    }
 
     #[OA\Get(path: '/api/session', operationId: 'readSession', summary: 'Who is signed in', security: [], tags: ['Access'], responses: [
         new OA\Response(response: 200, description: 'Also when nobody is signed in', content: new OA\JsonContent(ref: '#/components/schemas/Session')),

@@ -26,7 +26,9 @@ use Illuminate\Http\JsonResponse;
 /** Saves the sections of a record; each answers with the whole record as it is then. */
 final readonly class SectionController
 {
-    public function __construct(private SaveSection $save, private ReadRecord $read) {}
+    public function __construct(private SaveSection $save, private ReadRecord $read)
+    {
+    }
 
     #[SavesSection('identity', 'saveIdentity', 'IdentityInput')]
     public function identity(IdentityRequest $request, Party $party, IdentitySection $section): JsonResponse

@@ -28,7 +28,8 @@ final readonly class SessionData
         public ?string $officeCountry,
         #[OA\Property(description: 'The day that counts as today.', format: 'date')]
         public string $today,
-    ) {}
+    ) {
+    }
 
     public static function of(?User $user, ?Office $office, string $today): self
     {

@@ -13,5 +13,6 @@ final readonly class TokenData
     public function __construct(
         #[OA\Property]
         public string $token,
-    ) {}
+    ) {
+    }
 }

@@ -12,15 +12,16 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'FindResult')]
 final readonly class FindResultData
 {
-    /** @param list<string> $reasons */
+    /** @param  list<string>  $reasons */
     private function __construct(
         #[OA\Property(ref: '#/components/schemas/PartyRow')]
         public PartyRowData $party,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $reasons,
-    ) {}
+    ) {
+    }
 
-    /** @param list<string> $reasons */
+    /** @param  list<string>  $reasons */
     public static function of(Party $party, array $reasons): self
     {
         return new self(PartyRowData::of($party), $reasons);

@@ -10,11 +10,12 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Found')]
 final readonly class FoundData
 {
-    /** @param list<FindResultData> $results */
+    /** @param  list<FindResultData>  $results */
     public function __construct(
         #[OA\Property]
         public string $typed,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/FindResult'))]
         public array $results,
-    ) {}
+    ) {
+    }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Office;
 
-use Almanac\Addresses\AddressPart;
 use Almanac\Addresses\Layouts;
 use OpenApi\Attributes as OA;
 
@@ -34,17 +33,17 @@ final readonly class AddressLayoutData
         public string $postcodeExample,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/NamedCode'))]
         public array $regions,
-    ) {}
+    ) {
+    }
 
     public static function of(string $country): self
     {
         $layout = Layouts::for($country);
-        $names = fn (array $parts) => array_map(fn (AddressPart $part) => $part->value, $parts);
 
         return new self(
             $country,
-            $names($layout->order()),
-            $names($layout->required),
+            array_column($layout->order(), 'value'),
+            array_column($layout->required, 'value'),
             $layout->localityName,
             $layout->regionName,
             $layout->postcodeName,

@@ -41,5 +41,6 @@ final readonly class ChoicesData
         public array $duties,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/ListedTerms'))]
         public array $terms,
-    ) {}
+    ) {
+    }
 }

@@ -15,7 +15,8 @@ final readonly class NamedCodeData
         public string $code,
         #[OA\Property]
         public string $name,
-    ) {}
+    ) {
+    }
 
     /**
      * @param array<string, string> $names by code

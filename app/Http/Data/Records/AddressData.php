@@ -47,6 +47,10 @@ final readonly class AddressData
         public ?string $since,
         #[OA\Property(format: 'date', nullable: true)]
         public ?string $until,
+        #[OA\Property(description: 'As it is typed again when it is edited; empty when there is none.')]
+        public string $sinceText,
+        #[OA\Property]
+        public string $untilText,
         #[OA\Property(description: 'For reading; empty when the use has no dates.')]
         public string $periodText,
         #[OA\Property]
@@ -55,7 +59,8 @@ final readonly class AddressData
         public array $text,
         #[OA\Property(description: 'Parts without which post does not arrive.', items: new OA\Items(type: 'string'))]
         public array $missing,
-    ) {}
+    ) {
+    }
 
     public static function of(AddressUse $use, string $homeCountry, Day $today): self
     {
@@ -78,6 +83,8 @@ final readonly class AddressData
             $use->is_primary,
             $use->since?->toIso(),
             $use->until?->toIso(),
+            $use->since?->toText() ?? '',
+            $use->until?->toText() ?? '',
             $use->period()->toText(),
             $use->period()->includes($today),
             Formatter::onScreen($postal, $homeCountry),

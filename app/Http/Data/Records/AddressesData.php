@@ -13,13 +13,14 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Addresses')]
 final readonly class AddressesData
 {
-    /** @param list<AddressData> $addresses */
+    /** @param  list<AddressData>  $addresses */
     private function __construct(
         #[OA\Property]
         public int $version,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Address'))]
         public array $addresses,
-    ) {}
+    ) {
+    }
 
     public static function of(Party $party, int $version, string $homeCountry, Day $today): self
     {

@@ -27,7 +27,8 @@ final readonly class ChangeData
         public string $by,
         #[OA\Property(format: 'date-time')]
         public string $at,
-    ) {}
+    ) {
+    }
 
     public static function of(Change $change): self
     {

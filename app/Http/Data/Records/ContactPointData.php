@@ -10,7 +10,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'ContactPoint')]
 final readonly class ContactPointData
 {
-    /** @param list<string> $uses */
+    /** @param  list<string>  $uses */
     private function __construct(
         #[OA\Property]
         public int $id,
@@ -30,7 +30,8 @@ final readonly class ContactPointData
         public bool $isPrimary,
         #[OA\Property(description: 'Taken, but in no range known to be in use.')]
         public bool $isUnusual,
-    ) {}
+    ) {
+    }
 
     public static function of(ContactPoint $point, string $homeCountry): self
     {

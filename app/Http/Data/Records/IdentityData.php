@@ -34,7 +34,8 @@ final readonly class IdentityData
         public bool $isClient,
         #[OA\Property]
         public bool $isVendor,
-    ) {}
+    ) {
+    }
 
     public static function of(Party $party, int $version): self
     {

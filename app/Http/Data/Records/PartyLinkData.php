@@ -16,7 +16,8 @@ final readonly class PartyLinkData
         public int $id,
         #[OA\Property]
         public string $name,
-    ) {}
+    ) {
+    }
 
     public static function of(Party $party): self
     {

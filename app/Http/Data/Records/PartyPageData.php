@@ -10,7 +10,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'PartyPage')]
 final readonly class PartyPageData
 {
-    /** @param list<PartyRowData> $rows */
+    /** @param  list<PartyRowData>  $rows */
     public function __construct(
         #[OA\Property]
         public int $total,
@@ -20,5 +20,6 @@ final readonly class PartyPageData
         public int $pages,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/PartyRow'))]
         public array $rows,
-    ) {}
+    ) {
+    }
 }

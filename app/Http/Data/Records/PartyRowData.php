@@ -37,7 +37,8 @@ final readonly class PartyRowData
         public string $phone,
         #[OA\Property]
         public string $email,
-    ) {}
+    ) {
+    }
 
     public static function of(Party $party): self
     {

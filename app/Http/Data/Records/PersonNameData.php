@@ -22,7 +22,8 @@ final readonly class PersonNameData
         public string $family,
         #[OA\Property]
         public string $suffix,
-    ) {}
+    ) {
+    }
 
     public static function of(PersonName $name): self
     {

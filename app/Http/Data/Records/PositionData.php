@@ -13,7 +13,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Position')]
 final readonly class PositionData
 {
-    /** @param list<string> $duties */
+    /** @param  list<string>  $duties */
     private function __construct(
         #[OA\Property]
         public int $id,
@@ -31,11 +31,16 @@ final readonly class PositionData
         public ?string $since,
         #[OA\Property(format: 'date', nullable: true)]
         public ?string $until,
+        #[OA\Property(description: 'As it is typed again when it is edited; empty when there is none.')]
+        public string $sinceText,
+        #[OA\Property]
+        public string $untilText,
         #[OA\Property]
         public string $periodText,
         #[OA\Property]
         public bool $isInForce,
-    ) {}
+    ) {
+    }
 
     public static function of(Position $position, Party $seenFrom, Day $today): self
     {
@@ -48,6 +53,8 @@ final readonly class PositionData
             $position->is_primary,
             $position->since?->toIso(),
             $position->until?->toIso(),
+            $position->since?->toText() ?? '',
+            $position->until?->toText() ?? '',
             $position->period()->toText(),
             $position->period()->includes($today),
         );

@@ -12,13 +12,14 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Positions')]
 final readonly class PositionsData
 {
-    /** @param list<PositionData> $positions */
+    /** @param  list<PositionData>  $positions */
     private function __construct(
         #[OA\Property]
         public int $version,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Position'))]
         public array $positions,
-    ) {}
+    ) {
+    }
 
     public static function of(Party $party, int $version, Day $today): self
     {

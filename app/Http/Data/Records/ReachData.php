@@ -11,13 +11,14 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Reach')]
 final readonly class ReachData
 {
-    /** @param list<ContactPointData> $contactPoints */
+    /** @param  list<ContactPointData>  $contactPoints */
     private function __construct(
         #[OA\Property]
         public int $version,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/ContactPoint'))]
         public array $contactPoints,
-    ) {}
+    ) {
+    }
 
     public static function of(Party $party, int $version, string $homeCountry): self
     {

@@ -10,7 +10,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Record')]
 final readonly class RecordData
 {
-    /** @param list<string> $envelope */
+    /** @param  list<string>  $envelope */
     public function __construct(
         #[OA\Property(ref: '#/components/schemas/PartyRow')]
         public PartyRowData $party,
@@ -32,5 +32,6 @@ final readonly class RecordData
         public bool $envelopeFits,
         #[OA\Property(ref: '#/components/schemas/Change', nullable: true)]
         public ?ChangeData $lastChange,
-    ) {}
+    ) {
+    }
 }

@@ -26,5 +26,6 @@ final readonly class SideTermsData
         public string $inForce,
         #[OA\Property(description: 'For a document of today.', ref: '#/components/schemas/TermsPreview', nullable: true)]
         public ?TermsPreviewData $today,
-    ) {}
+    ) {
+    }
 }

@@ -22,7 +22,8 @@ final readonly class DiscountOfferData
         public ?string $costPerYear,
         #[OA\Property]
         public string $sentence,
-    ) {}
+    ) {
+    }
 
     public static function of(DiscountOffer $offer): self
     {

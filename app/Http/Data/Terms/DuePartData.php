@@ -20,7 +20,8 @@ final readonly class DuePartData
         public string $dueText,
         #[OA\Property]
         public string $sentence,
-    ) {}
+    ) {
+    }
 
     public static function of(DuePart $part): self
     {

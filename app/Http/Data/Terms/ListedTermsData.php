@@ -22,7 +22,8 @@ final readonly class ListedTermsData
         public bool $isClientDefault,
         #[OA\Property]
         public bool $isVendorDefault,
-    ) {}
+    ) {
+    }
 
     public static function of(ListedTerms $listed): self
     {

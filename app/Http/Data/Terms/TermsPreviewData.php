@@ -13,7 +13,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'TermsPreview')]
 final readonly class TermsPreviewData
 {
-    /** @param list<DuePartData> $parts */
+    /** @param  list<DuePartData>  $parts */
     private function __construct(
         #[OA\Property(description: 'The terms as the program writes them.')]
         public string $shorthand,
@@ -31,7 +31,8 @@ final readonly class TermsPreviewData
         public ?DiscountOfferData $discount,
         #[OA\Property(description: 'How the date, or the dates, came about.')]
         public string $sentence,
-    ) {}
+    ) {
+    }
 
     public static function of(PaymentTerms $terms, Outcome $outcome): self
     {

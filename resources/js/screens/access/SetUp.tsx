@@ -41,7 +41,7 @@ export function SetUp() {
 
     return (
         <Doorway>
-            <Stack $gap="tight">
+            <Stack $gap="small">
                 <Wordmark>Neat Almanac</Wordmark>
                 <Title>Open the book</Title>
                 <Quiet>Two things to begin with: whose book it is, and who looks after it. You can add colleagues later.</Quiet>

@@ -40,7 +40,7 @@ export function SignIn() {
 
     return (
         <Doorway>
-            <Stack $gap="tight">
+            <Stack $gap="small">
                 <Wordmark>Neat Almanac</Wordmark>
                 <Title>Sign in</Title>
                 <Quiet>The office’s one book of who it deals with, and on what terms.</Quiet>

@@ -7,6 +7,8 @@ import { Quiet, Small, Stack } from '../../ui/Text';
 import { space } from '../../ui/tokens';
 import { PlainSection } from './SectionFrame';
 
+type Change = Schemas['Change'];
+
 const Entries = styled.ol`
     display: grid;
     gap: ${space.small};
@@ -35,21 +37,43 @@ export function ChangeLog({ id }: { id: number }) {
         <PlainSection id="changes" title="Log of changes">
             <Stack $gap="small">
                 {isError && <Quiet>The log could not be read. <Button onPress={() => void refetch()}>Try again</Button></Quiet>}
-                <Entries>{changes.map((change) => <Entry key={change.id} change={change} />)}</Entries>
+                <Entries>{bySave(changes).map((save) => <Entry key={save.first.id} save={save} />)}</Entries>
                 {hasNextPage && <Button onPress={() => void fetchNextPage()}>Show earlier changes</Button>}
             </Stack>
         </PlainSection>
     );
 }
 
-function Entry({ change }: { change: Schemas['Change'] }) {
+interface Save {
+    first: Change;
+    changes: Change[];
+}
+
+/** What one person saved at once stands under one line. */
+function bySave(changes: Change[]): Save[] {
+    const saves: Save[] = [];
+    for (const change of changes) {
+        const last = saves.at(-1);
+        if (last !== undefined && last.first.at === change.at && last.first.by === change.by && last.first.section === change.section) {
+            last.changes.push(change);
+        } else {
+            saves.push({ first: change, changes: [change] });
+        }
+    }
+    return saves;
+}
+
+function Entry({ save: { first, changes } }: { save: Save }) {
     return (
         <li>
-            <Small><time dateTime={change.at}>{momentText(change.at)}</time> · {change.by} · {change.section}</Small>
-            <br />
-            {change.label}: {change.from === '' ? <ins>{change.to}</ins> : change.to === '' ? <><del>{change.from}</del> removed</> : (
-                <><del>{change.from}</del> → <ins>{change.to}</ins></>
-            )}
+            <Small><time dateTime={first.at}>{momentText(first.at)}</time> · {first.by} · {first.section}</Small>
+            {changes.map(({ id, label, from, to }) => (
+                <div key={id}>
+                    {label}: {from === '' ? <ins>{to}</ins> : to === '' ? <><del>{from}</del> removed</> : (
+                        <><del>{from}</del> → <ins>{to}</ins></>
+                    )}
+                </div>
+            ))}
         </li>
     );
 }

@@ -95,7 +95,7 @@ function ReachFields({ rows, problems, onChange }: FieldsProps) {
             {rows.map((row, index) => {
                 const ofKind = rows.filter((other) => other.kind === row.kind).length;
                 return (
-                    <EditLine key={row.key} aria-label={NAMES[row.kind]}>
+                    <EditLine key={row.key} aria-label={`Line ${index + 1}`}>
                         <FieldRow>
                             <Field
                                 label={NAMES[row.kind]}

@@ -30,7 +30,6 @@ const How = styled.details`
 /** What the program works out from the record. It never takes input. */
 export function RecordMargin({ record }: { record: RecordData }) {
     const { party, reach, addresses, positions, clientTerms, vendorTerms, envelope, envelopeFits, lastChange } = record;
-    const isBoth = party.isClient === party.isVendor;
     const sections = [
         ['reach', 'Reach', reach.contactPoints.length === 0],
         ['addresses', 'Addresses', addresses.addresses.length === 0 || addresses.addresses.some(({ missing }) => missing.length > 0)],
@@ -55,8 +54,8 @@ export function RecordMargin({ record }: { record: RecordData }) {
                     : <Envelope>{envelope.map((line, index) => <span key={index}>{line}</span>)}</Envelope>}
                 {!envelopeFits && <Mark tone="look">too long for a label: 8 lines of 41 characters print whole</Mark>}
             </section>
-            {(party.isClient || isBoth) && <DueToday title="Billed today" terms={clientTerms} />}
-            {(party.isVendor || isBoth) && <DueToday title="Their bill of today" terms={vendorTerms} />}
+            {party.isClient && <DueToday title="Billed today" terms={clientTerms} />}
+            {party.isVendor && <DueToday title="Their bill of today" terms={vendorTerms} />}
             {lastChange !== null && (
                 <section>
                     <h2>Last change</h2>

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState, type FormEvent, type KeyboardEvent, type ReactNode } from 'react';
 import styled from 'styled-components';
+import { Refused } from '../../api/client';
 import { useSession } from '../../api/session';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
@@ -141,7 +142,7 @@ export function SectionForm<D>({ edit, saveLabel, children }: { edit: SectionEdi
             {children}
             <SaveFailure edit={edit} />
             <Row $gap="small">
-                <MainButton type="submit" isDisabled={isBusy}>{saveLabel}</MainButton>
+                {!(failure instanceof Refused && failure.isStale) && <MainButton type="submit" isDisabled={isBusy}>{saveLabel}</MainButton>}
                 <Button onPress={tryToLeave}>Cancel</Button>
                 <Quiet aria-hidden>{isBusy ? 'Saving …' : 'Ctrl+Enter saves, Esc leaves'}</Quiet>
             </Row>

@@ -77,8 +77,8 @@ export const addressesSpec: SectionSpec<AddressRow[]> = {
         postcode: address.postcode,
         uses: address.uses,
         isPrimary: address.isPrimary,
-        since: address.since ?? '',
-        until: address.until ?? '',
+        since: address.sinceText,
+        until: address.untilText,
     })),
     put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/addresses', {
         params: { path: { id } },
@@ -100,8 +100,8 @@ export const positionsSpec: SectionSpec<PositionRow[]> = {
         department: position.department,
         duties: position.duties,
         isPrimary: position.isPrimary,
-        since: position.since ?? '',
-        until: position.until ?? '',
+        since: position.sinceText,
+        until: position.untilText,
     })),
     put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/positions', {
         params: { path: { id } },
