@@ -9,7 +9,6 @@ use Brick\Math\BigInteger;
 use Brick\Math\Exception\MathException;
 use Brick\Math\RoundingMode;
 use Symfony\Component\Intl\Currencies;
-use Symfony\Component\Intl\Exception\MissingResourceException;
 
 /** An exact amount: whole minor units (cents) of an ISO 4217 currency. May be negative. */
 final readonly class Money
@@ -109,10 +108,8 @@ final readonly class Money
 
     private static function digitsOf(string $currency): int
     {
-        try {
-            return Currencies::getFractionDigits($currency);
-        } catch (MissingResourceException) {
-            throw BadAmount::unknownCurrency($currency);
-        }
+        return Currencies::exists($currency)
+            ? Currencies::getFractionDigits($currency)
+            : throw BadAmount::unknownCurrency($currency);
     }
 }

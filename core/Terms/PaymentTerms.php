@@ -77,7 +77,10 @@ final readonly class PaymentTerms
             ? $this->parts[0]->rule->toShorthand()
             : implode(', ', array_map(fn (Instalment $part) => $part->toShorthand(), $this->parts));
 
-        return ($this->discount === null ? '' : $this->discount->toShorthand().' ')
+        // Without the comma, 2/10 EOM would say that the discount runs from the month's end.
+        $pause = str_starts_with($due, 'EOM') ? ', ' : ' ';
+
+        return ($this->discount === null ? '' : $this->discount->toShorthand().$pause)
             .$due
             .($this->roll === Roll::None ? '' : ', '.$this->roll->words());
     }

@@ -36,7 +36,7 @@ final class Shorthand
             throw TermsRefused::missing();
         }
         [$text, $roll] = self::takeRoll($text);
-        if (preg_match('/^[\d.,]+ ?%/', $text) === 1) {
+        if (preg_match('/^[\d.,]+ ?%(?! ?\/)/', $text) === 1) {
             return self::instalments($text, $roll, $typed);
         }
         [$text, $discount] = self::takeDiscount($text);
