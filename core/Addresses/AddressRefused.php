@@ -46,9 +46,9 @@ final class AddressRefused extends Refusal
         };
 
         return new self(AddressPart::Postcode, sprintf(
-            '“%s” is not a %s of %s, which looks like %s. %s',
+            '“%s” is no %s of %s, which looks like %s. %s',
             $typed,
-            mb_strtolower($layout->postcodeName) === 'zip code' ? 'ZIP code' : lcfirst($layout->postcodeName),
+            $layout->postcodeNoun(),
             $country,
             $layout->postcodeExample,
             $hint,

@@ -46,6 +46,12 @@ final readonly class Layout
         return $parts;
     }
 
+    /** The postcode's name inside a sentence. */
+    public function postcodeNoun(): string
+    {
+        return in_array($this->postcodeName, ['ZIP code', 'Eircode'], true) ? $this->postcodeName : lcfirst($this->postcodeName);
+    }
+
     /** The postcode as the country writes it, or null when it has another shape. */
     public function tidyPostcode(string $typed): ?string
     {

@@ -46,10 +46,17 @@ final class Spelling
             $length < 6 => 1,
             default => 2,
         };
-        // A name being typed is compared with as much of the other as has been typed.
-        $begun = mb_substr($meant, 0, $length);
+        if ($allowed === 0 || mb_strlen($meant) < $length - $allowed) {
+            return false;
+        }
+        if (mb_strlen($meant) <= $length + $allowed) {
+            return self::distance($typed, $meant) <= $allowed;
+        }
 
-        return abs(mb_strlen($meant) - $length) <= $allowed && self::distance($typed, $meant) <= $allowed
-            || mb_strlen($meant) > $length && $allowed > 0 && self::distance($typed, $begun) <= $allowed - 1;
+        // A name that is still being typed is compared with its beginning, and more strictly.
+        return min(array_map(
+            fn (int $more) => self::distance($typed, mb_substr($meant, 0, $length + $more)),
+            [-1, 0, 1],
+        )) < $allowed;
     }
 }

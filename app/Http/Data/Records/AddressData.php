@@ -92,7 +92,7 @@ final readonly class AddressData
                 AddressPart::Lines => 'street',
                 AddressPart::Locality => lcfirst($layout->localityName),
                 AddressPart::Region => lcfirst($layout->regionName),
-                AddressPart::Postcode => $layout->postcodeName === 'ZIP code' ? 'ZIP code' : lcfirst($layout->postcodeName),
+                AddressPart::Postcode => $layout->postcodeNoun(),
                 AddressPart::Country => 'country',
             }, $postal->missing()),
         );
