@@ -13,8 +13,6 @@ return [
             'busy_timeout' => 5000,
             'journal_mode' => 'WAL',
             'synchronous' => 'NORMAL',
-            // A write takes the lock when it begins, so two people saving wait instead of failing.
-            'transaction_mode' => 'IMMEDIATE',
         ],
     ],
 ];

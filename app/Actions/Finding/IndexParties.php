@@ -18,14 +18,18 @@ final class IndexParties
 {
     private const CHUNK = 500;
 
-    /** The party itself, and the records that are found through it: its people, and who shares its addresses. */
-    public function withNeighbours(Party $party): void
+    /**
+     * The party itself, and the records that are found through it: its people, and who shares its addresses.
+     *
+     * @param array<int> $formerly records that were found through it before the change
+     */
+    public function withNeighbours(Party $party, array $formerly = []): void
     {
         $people = Position::query()->where('company_id', $party->id)->pluck('person_id');
         $sharing = AddressUse::query()
             ->whereIn('address_id', Address::query()->select('id')->where('owner_id', $party->id))
             ->pluck('party_id');
-        $this->refresh(array_values($people->merge($sharing)->push($party->id)->unique()->all()));
+        $this->refresh(array_values($people->merge($sharing)->merge($formerly)->push($party->id)->unique()->all()));
     }
 
     public function everything(): void

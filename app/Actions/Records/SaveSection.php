@@ -45,7 +45,7 @@ final readonly class SaveSection
             // A record that the change took out of sight still has to say so in its own log.
             $gone = array_map(fn (array $pair) => $pair[0], array_diff_key($before, $after));
             $this->recordDifferences($section, $party, $before, $after + $this->snapshots($section, $gone), $by);
-            $this->index->withNeighbours($party);
+            $this->index->withNeighbours($party, array_keys($before));
         });
         $party->refresh();
     }

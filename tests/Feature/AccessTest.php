@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Office;
+use App\Models\Party;
+use App\Support\Role;
+use Illuminate\Support\Facades\Route;
+use Tests\TestCase;
+
+final class AccessTest extends TestCase
+{
+    private const SITE = ['Referer' => 'http://localhost/'];
+
+    /** Routes that change nothing in the book, or only the session of whoever asks. */
+    private const OPEN_TO_READERS = ['POST api/session', 'DELETE api/session', 'POST api/setup', 'POST api/tokens', 'POST api/terms/preview'];
+
+    private const OPEN_TO_NOBODY_SIGNED_IN = ['GET api/session', 'POST api/session', 'POST api/setup', 'POST api/tokens', 'GET api/countries'];
+
+    public function test_signing_in_opens_a_new_session(): void
+    {
+        $this->withHeaders(self::SITE);
+        $this->getJson('/api/session')->assertOk()->assertJson(['needsSetup' => false, 'userName' => null, 'officeName' => null]);
+        $before = session()->getId();
+
+        $this->signIn()->assertOk()->assertJson([
+            'userName' => 'Maud Ferris', 'role' => 'administrator', 'mayChangeRecords' => true, 'officeName' => 'Orrery & Vane', 'today' => '2026-11-24',
+        ]);
+        $this->assertNotSame($before, session()->getId(), 'a session id from before is worth nothing');
+        $this->getJson('/api/parties')->assertOk();
+
+        $this->deleteJson('/api/session')->assertNoContent();
+        $this->app['auth']->forgetGuards();
+        $this->getJson('/api/session')->assertJson(['userName' => null]);
+    }
+
+    public function test_a_wrong_password_says_so_without_saying_which(): void
+    {
+        $this->withHeaders(self::SITE);
+        $wrong = $this->signIn('wrong-password')->assertUnprocessable();
+        $unknown = $this->postJson('/api/session', ['email' => 'nobody@orreryvane.example', 'password' => 'x'])->assertUnprocessable();
+        $this->assertSame($wrong->json('errors'), $unknown->json('errors'));
+        $this->assertSame(['field' => 'password', 'message' => 'The email and the password do not belong together. Check both, then try again.'], $wrong->json('errors.0'));
+    }
+
+    public function test_after_five_tries_a_minute_it_waits(): void
+    {
+        $this->withHeaders(self::SITE);
+        for ($n = 0; $n < 5; $n++) {
+            $this->signIn('wrong-password')->assertUnprocessable();
+        }
+        $this->signIn()->assertTooManyRequests()->assertHeader('Retry-After')->assertJson(['title' => 'Too many tries']);
+        $this->travel(61)->seconds();
+        $this->signIn()->assertOk();
+    }
+
+    public function test_a_token_lets_a_script_in(): void
+    {
+        $token = $this->postJson('/api/tokens', ['email' => 'maud@orreryvane.example', 'password' => self::PASSWORD, 'name' => 'nightly list'])
+            ->assertCreated()->json('token');
+        $this->withToken($token)->getJson('/api/parties')->assertOk();
+        $this->withToken($token)->postJson('/api/parties', ['kind' => 'company', 'name' => 'By script', 'isClient' => true, 'isVendor' => false])->assertCreated();
+        $this->app['auth']->forgetGuards();
+        $this->withToken('almanac_1|wrong')->getJson('/api/parties')->assertUnauthorized();
+    }
+
+    public function test_the_office_is_set_up_once(): void
+    {
+        $again = ['officeName' => 'Other', 'country' => 'GB', 'name' => 'Eve', 'email' => 'eve@other.example', 'password' => 'long-enough-1'];
+        $this->withHeaders(self::SITE)->postJson('/api/setup', $again)->assertForbidden();
+        $this->assertSame(1, Office::query()->count());
+    }
+
+    public function test_setting_up_asks_for_what_is_missing(): void
+    {
+        $this->withHeaders(self::SITE)->postJson('/api/setup', ['country' => 'XX', 'email' => 'no', 'password' => 'short'])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.*.field', ['officeName', 'country', 'name', 'email', 'password'])
+            ->assertJsonPath('errors.4.message', 'Choose a password of at least 10 characters.');
+    }
+
+    public function test_every_route_wants_to_know_who_asks(): void
+    {
+        foreach ($this->routes() as $route => [$method, $uri]) {
+            $response = $this->json($method, $uri);
+            in_array($route, self::OPEN_TO_NOBODY_SIGNED_IN, true)
+                ? $this->assertNotSame(401, $response->status(), $route)
+                : $response->assertUnauthorized()->assertHeader('Content-Type', 'application/problem+json');
+        }
+    }
+
+    public function test_a_reader_can_change_nothing_by_any_route(): void
+    {
+        $company = $this->addCompany('Brass Lantern Foundry');
+        $this->assertSame(1, $company->id);
+        $this->actingAs($this->user(Role::Reader));
+        $checked = 0;
+        foreach ($this->routes() as $route => [$method, $uri]) {
+            if ($method === 'GET') {
+                $this->getJson($uri)->assertSuccessful();
+            } elseif (! in_array($route, self::OPEN_TO_READERS, true)) {
+                $this->json($method, $uri)->assertForbidden()->assertJson(['title' => 'You may not do this']);
+                $checked++;
+            }
+        }
+        $this->assertGreaterThanOrEqual(7, $checked);
+        $this->assertSame(1, Party::query()->count());
+    }
+
+    public function test_clerks_and_approvers_may_change_records(): void
+    {
+        foreach ([Role::Clerk, Role::Approver] as $role) {
+            $this->actingAs($this->user($role))
+                ->postJson('/api/parties', ['kind' => 'company', 'name' => $role->value, 'isClient' => false, 'isVendor' => false])
+                ->assertCreated();
+        }
+    }
+
+    public function test_pages_load_nothing_from_elsewhere(): void
+    {
+        $policy = (string) $this->withoutVite()->get('/')->assertOk()->headers->get('Content-Security-Policy');
+        $this->assertStringContainsString("default-src 'self'", $policy);
+        $this->assertStringContainsString("script-src 'self';", $policy);
+        $this->assertStringNotContainsString('unsafe', $policy);
+        $this->assertStringNotContainsString('http', $policy);
+        $this->withoutVite()->get('/records/1')->assertOk()->assertHeader('X-Frame-Options', 'DENY');
+    }
+
+    public function test_an_unknown_address_of_the_api_is_a_problem_too(): void
+    {
+        $this->asAdministrator()->getJson('/api/parties/999')->assertNotFound()
+            ->assertHeader('Content-Type', 'application/problem+json')
+            ->assertJson(['status' => 404, 'detail' => 'That record is not in the book, or no longer is.']);
+        $this->getJson('/api/nothing')->assertNotFound()->assertJson(['status' => 404]);
+    }
+
+    /** @return \Illuminate\Testing\TestResponse<\Illuminate\Http\Response> */
+    private function signIn(string $password = self::PASSWORD): \Illuminate\Testing\TestResponse
+    {
+        return $this->postJson('/api/session', ['email' => 'Maud@OrreryVane.example', 'password' => $password]);
+    }
+
+    /** @return array<string, array{string, string}> method and address of every route of the API */
+    private function routes(): array
+    {
+        $routes = [];
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            if (str_starts_with($route->uri(), 'api/')) {
+                $method = $route->methods()[0];
+                $routes["$method {$route->uri()}"] = [$method, '/'.str_replace('{party}', '1', $route->uri()).($route->uri() === 'api/names' ? '?typed=Wren' : '')];
+            }
+        }
+        $this->assertGreaterThan(15, count($routes));
+
+        return $routes;
+    }
+}

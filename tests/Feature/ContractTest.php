@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Support\Facades\Route;
+use Tests\TestCase;
+
+/** What the API answers is what docs/openapi.json says. */
+final class ContractTest extends TestCase
+{
+    /** @var array<string, mixed> */
+    private array $contract;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->contract = json_decode((string) file_get_contents(base_path('docs/openapi.json')), true, flags: JSON_THROW_ON_ERROR);
+    }
+
+    public function test_every_route_is_in_it_and_nothing_else(): void
+    {
+        $routes = [];
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            if (str_starts_with($route->uri(), 'api/')) {
+                $routes[] = strtolower($route->methods()[0]).' /'.str_replace('{party}', '{id}', $route->uri());
+            }
+        }
+        $described = [];
+        foreach ($this->contract['paths'] as $path => $operations) {
+            foreach (array_keys($operations) as $method) {
+                $described[] = "$method $path";
+            }
+        }
+        sort($routes);
+        sort($described);
+        $this->assertSame($routes, $described);
+    }
+
+    public function test_answers_have_the_shape_it_promises(): void
+    {
+        $company = $this->addCompany('Brass Lantern Foundry', ['isVendor' => true]);
+        $this->saveSection($company, 'addresses', ['addresses' => [$this->address(['until' => '+30'])]])->assertOk();
+        $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('email', 'a@b.example', ['uses' => ['orders']])]])->assertOk();
+        $this->saveSection($company, 'client-terms', ['listedId' => null, 'shorthand' => '2/10 net 30'])->assertOk();
+        $person = $this->addPerson('Silas', 'Wren', ['companyId' => $company->id]);
+
+        foreach ([
+            ['Record', "/api/parties/{$company->id}"], ['Record', "/api/parties/{$person->id}"], ['PartyPage', '/api/parties'],
+            ['Changes', "/api/parties/{$company->id}/changes"], ['Found', '/api/find?q=wren'], ['Choices', '/api/choices'],
+            ['Session', '/api/session'], ['PersonName', '/api/names?typed=Silas+Wren'],
+        ] as [$schema, $path]) {
+            $this->assertShape(['$ref' => "#/components/schemas/$schema"], $this->getJson($path)->assertOk()->json(), $path);
+        }
+        $this->assertShape(['$ref' => '#/components/schemas/TermsPreview'], $this->postJson('/api/terms/preview', ['terms' => 'EOM', 'documentDate' => 'today'])->json(), 'preview');
+        $this->assertShape(['$ref' => '#/components/schemas/Problem'], $this->saveSection($company, 'client-terms', ['listedId' => null, 'shorthand' => 'x'])->json(), '422');
+        $this->assertShape(['$ref' => '#/components/schemas/Problem'], $this->saveSection($company, 'client-terms', ['listedId' => null, 'shorthand' => null])->json(), '409');
+    }
+
+    /** @param  array<string, mixed>  $schema */
+    private function assertShape(array $schema, mixed $value, string $at): void
+    {
+        if ($value === null) {
+            $this->assertTrue($schema['nullable'] ?? false, "$at may be null");
+
+            return;
+        }
+        $schema = $schema['oneOf'][0] ?? $schema;
+        if (isset($schema['$ref'])) {
+            $schema = $this->contract['components']['schemas'][basename($schema['$ref'])];
+        }
+        switch ($schema['type']) {
+            case 'object':
+                $this->assertSame([], array_diff($schema['required'] ?? [], array_keys($value)), "$at lacks something");
+                $this->assertSame([], array_diff(array_keys($value), array_keys($schema['properties'])), "$at has more");
+                foreach ($value as $name => $inner) {
+                    $this->assertShape($schema['properties'][$name], $inner, "$at.$name");
+                }
+                break;
+            case 'array':
+                $this->assertTrue(array_is_list($value), $at);
+                foreach ($value as $index => $inner) {
+                    $this->assertShape($schema['items'], $inner, "$at.$index");
+                }
+                break;
+            case 'string':
+                $this->assertIsString($value, $at);
+                if (isset($schema['enum'])) {
+                    $this->assertContains($value, $schema['enum'], $at);
+                }
+                break;
+            case 'integer':
+                $this->assertIsInt($value, $at);
+                break;
+            case 'boolean':
+                $this->assertIsBool($value, $at);
+                break;
+            default:
+                $this->fail("$at has a type of its own: {$schema['type']}");
+        }
+    }
+}

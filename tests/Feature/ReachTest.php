@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Tests\TestCase;
+
+final class ReachTest extends TestCase
+{
+    public function test_contact_points_are_kept_as_typed_and_shown_for_reading(): void
+    {
+        $company = $this->addCompany('Penhallow Observatory');
+        $this->saveSection($company, 'reach', ['contactPoints' => [
+            $this->contact('phone', '802.555.0142 x 5'),
+            $this->contact('email', 'Office@Penhallow.Example', ['uses' => ['invoices']]),
+            $this->contact('website', 'www.penhallow.example'),
+        ]])->assertOk()
+            ->assertJsonPath('reach.version', 1)
+            ->assertJsonPath('reach.contactPoints.*.value', ['802.555.0142 x 5', 'Office@Penhallow.Example', 'www.penhallow.example'])
+            ->assertJsonPath('reach.contactPoints.*.display', ['(802) 555-0142 ext. 5', 'Office@penhallow.example', 'www.penhallow.example'])
+            ->assertJsonPath('reach.contactPoints.*.uri', ['tel:+18025550142;ext=5', 'mailto:Office@penhallow.example', 'https://www.penhallow.example'])
+            ->assertJsonPath('reach.contactPoints.*.isPrimary', [true, true, true])
+            ->assertJsonPath('reach.contactPoints.1.uses', ['invoices']);
+    }
+
+    public function test_each_wrong_value_is_told_at_its_line_and_nothing_is_saved(): void
+    {
+        $company = $this->addCompany('Brass');
+        $this->saveSection($company, 'reach', ['contactPoints' => [
+            $this->contact('phone', 'letters'),
+            $this->contact('email', 'a@b@c.example'),
+            $this->contact('phone', '802-555-0142'),
+            $this->contact('website', 'javascript:alert(1)'),
+        ]])->assertUnprocessable()->assertJsonPath('errors.*.field', ['contactPoints.0.value', 'contactPoints.1.value', 'contactPoints.3.value']);
+        $this->getJson("/api/parties/{$company->id}")->assertJsonPath('reach', ['version' => 0, 'contactPoints' => []]);
+    }
+
+    public function test_the_region_comes_from_the_address(): void
+    {
+        $company = $this->addCompany('Tarn & Whitlow');
+        $this->saveSection($company, 'addresses', ['addresses' => [$this->address(['country' => 'GB', 'region' => '', 'postcode' => 'E1 1AA'])]])->assertOk();
+        $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('phone', '020 7946 0321')]])->assertOk()
+            ->assertJsonPath('reach.contactPoints.0.display', '+44 20 7946 0321');
+    }
+
+    public function test_a_number_stays_what_it_was_after_a_move_abroad(): void
+    {
+        $company = $this->addCompany('Brass');
+        $id = $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0142')]])->json('reach.contactPoints.0.id');
+        $this->saveSection($company, 'addresses', ['addresses' => [$this->address(['country' => 'GB', 'region' => '', 'postcode' => 'E1 1AA'])]])->assertOk();
+        $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0142', ['id' => $id, 'label' => 'direct'])]], 1)->assertOk()
+            ->assertJsonPath('reach.contactPoints.0.uri', 'tel:+18025550142');
+    }
+
+    public function test_when_the_primary_goes_the_next_is_promoted_and_the_log_says_so(): void
+    {
+        $company = $this->addCompany('Brass');
+        $kept = $this->saveSection($company, 'reach', ['contactPoints' => [
+            $this->contact('phone', '802-555-0142'), $this->contact('phone', '802-555-0143'),
+        ]])->json('reach.contactPoints');
+        $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0143', ['id' => $kept[1]['id']])]], 1)
+            ->assertOk()->assertJsonPath('reach.contactPoints.*.isPrimary', [true]);
+        $this->assertSame([
+            'Phone: (802) 555-0143, office -> (802) 555-0143, office, primary',
+            'Phone: (802) 555-0142, office, primary -> ',
+        ], array_slice($this->changesOf($company), 0, 2));
+    }
+
+    public function test_a_line_of_another_record_cannot_be_taken_over(): void
+    {
+        $one = $this->addCompany('One');
+        $other = $this->addCompany('Other');
+        $id = $this->saveSection($one, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0142')]])->json('reach.contactPoints.0.id');
+        $this->saveSection($other, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0199', ['id' => $id])]])->assertOk();
+        $this->getJson("/api/parties/{$one->id}")->assertJsonPath('reach.contactPoints.0.value', '802-555-0142');
+        $this->getJson("/api/parties/{$other->id}")->assertJsonPath('reach.contactPoints.0.value', '802-555-0199');
+    }
+
+    public function test_wrong_types_and_too_much_are_refused(): void
+    {
+        $company = $this->addCompany('Brass');
+        $this->saveSection($company, 'reach', ['contactPoints' => 'none'])->assertUnprocessable();
+        $this->saveSection($company, 'reach', ['contactPoints' => [['kind' => 'phone']]])->assertUnprocessable();
+        $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('pager', '1')]])->assertUnprocessable();
+        $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0142', ['isPrimary' => 'yes'])]])->assertUnprocessable();
+        $this->saveSection($company, 'reach', ['contactPoints' => array_fill(0, 51, $this->contact('phone', '802-555-0142'))])->assertUnprocessable();
+        $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('email', str_repeat('a', 5000).'@b.example')]])->assertUnprocessable();
+        $this->putJson("/api/parties/{$company->id}/reach", ['contactPoints' => []])->assertUnprocessable()->assertJsonPath('errors.0.field', 'version');
+    }
+}

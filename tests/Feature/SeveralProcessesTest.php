@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Party;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+/** Several processes on one database file: saving at once, and being killed in the middle of it. */
+final class SeveralProcessesTest extends TestCase
+{
+    private string $database;
+
+    protected function setUp(): void
+    {
+        $this->database = sys_get_temp_dir().'/almanac-'.bin2hex(random_bytes(6)).'.sqlite';
+        touch($this->database);
+        parent::setUp();
+    }
+
+    /** This test needs a real file, made before the office is set up. */
+    protected function beforeRefreshingDatabase(): void
+    {
+        config(['database.connections.sqlite.database' => $this->database]);
+        DB::purge();
+        Artisan::call('migrate', ['--force' => true]);
+    }
+
+    public function beginDatabaseTransaction(): void
+    {
+        // Other processes must see what is written here.
+    }
+
+    protected function tearDown(): void
+    {
+        parent::tearDown();
+        array_map(unlink(...), glob($this->database.'*') ?: []);
+    }
+
+    public function test_two_who_save_at_once_never_lose_a_change(): void
+    {
+        $company = $this->addCompany('Brass');
+        $writers = [$this->start($company, 'One', 40), $this->start($company, 'Two', 40)];
+        $answers = array_map(function (array $writer): string {
+            $said = (string) stream_get_contents($writer[1]);
+            $this->assertSame(0, proc_close($writer[0]), $said);
+
+            return $said;
+        }, $writers);
+        $saved = substr_count(implode('', $answers), 'saved');
+        $this->assertSame(80, $saved + substr_count(implode('', $answers), 'refused'), 'each save was taken or refused, none got lost');
+        $this->assertTrueToItself($company, $saved);
+    }
+
+    public function test_a_killed_process_leaves_its_save_wholly_in_or_wholly_out(): void
+    {
+        $company = $this->addCompany('Brass');
+        $told = 0;
+        for ($n = 1; $n <= 6; $n++) {
+            [$process, $output] = $this->start($company, "Kill $n", 100_000);
+            $told += fgets($output) === "saved\n" ? 1 : 0;
+            usleep(random_int(1_000, 60_000));
+            proc_terminate($process, SIGKILL);
+            $told += substr_count((string) stream_get_contents($output), "saved\n");
+            proc_close($process);
+            $this->assertTrueToItself($company);
+            // A save that was told is there; one more may be that was cut off before it could be told.
+            $kept = (int) DB::table('section_versions')->where('party_id', $company->id)->value('version');
+            $this->assertGreaterThanOrEqual($told, $kept);
+            $this->assertLessThanOrEqual($told + $n, $kept);
+            $this->assertGreaterThanOrEqual($n, $told);
+        }
+    }
+
+    /** The name, its parts, the version, the log and the index agree, so no save is half there. */
+    private function assertTrueToItself(Party $company, ?int $saves = null): void
+    {
+        DB::purge();
+        $this->assertSame('ok', DB::selectOne('pragma integrity_check')->integrity_check);
+        $company->refresh();
+        $this->assertSame($company->company_name.' Ltd', $company->legal_name);
+        $this->assertSame($company->company_name, $company->display_name);
+        $version = (int) DB::table('section_versions')->where('party_id', $company->id)->value('version');
+        $this->assertSame($saves ?? $version, $version);
+        $this->assertSame($version, DB::table('changes')->where('party_id', $company->id)->where('label', 'Name')->count());
+        $this->assertSame($company->company_name, DB::table('changes')->where('party_id', $company->id)->where('label', 'Name')->orderByDesc('id')->value('to'));
+        $this->assertStringContainsString(mb_strtolower($company->company_name), DB::table('search_words')->where('rowid', $company->id)->value('name'));
+    }
+
+    /** @return array{resource, resource} the process and what it prints */
+    private function start(Party $company, string $name, int $saves): array
+    {
+        $process = proc_open(
+            [PHP_BINARY, __DIR__.'/writer.php', $this->database, (string) $company->id, $name, (string) $saves],
+            [1 => ['pipe', 'w'], 2 => STDERR],
+            $pipes,
+        );
+        $this->assertIsResource($process);
+
+        return [$process, $pipes[1]];
+    }
+}

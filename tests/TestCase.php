@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Actions\Access\SetUpOffice;
+use App\Models\Party;
+use App\Models\User;
+use App\Support\Role;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use Illuminate\Testing\TestResponse;
+
+/** An office in Vermont with one user of each role, and the requests that most tests make. */
+abstract class TestCase extends LaravelTestCase
+{
+    use RefreshDatabase;
+
+    protected const PASSWORD = 'correct-horse-battery';
+
+    protected User $administrator;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->administrator = $this->app->make(SetUpOffice::class)
+            ->handle('Orrery & Vane', 'US', 'Maud Ferris', 'maud@orreryvane.example', self::PASSWORD);
+    }
+
+    protected function user(Role $role): User
+    {
+        return $this->app->make(SetUpOffice::class)
+            ->addUser(ucfirst($role->value), $role->value.'@orreryvane.example', self::PASSWORD, $role);
+    }
+
+    protected function asAdministrator(): static
+    {
+        return $this->actingAs($this->administrator);
+    }
+
+    /** @param  array<string, mixed>  $more */
+    protected function addCompany(string $name, array $more = []): Party
+    {
+        return $this->add(['kind' => 'company', 'name' => $name] + $more);
+    }
+
+    /** @param  array<string, mixed>  $more */
+    protected function addPerson(string $given, string $family, array $more = []): Party
+    {
+        return $this->add(['kind' => 'person', 'given' => $given, 'family' => $family] + $more);
+    }
+
+    /**
+     * @param array<string, mixed> $input
+     *
+     * @return TestResponse<\Illuminate\Http\Response>
+     */
+    protected function saveSection(Party $party, string $section, array $input, int $version = 0): TestResponse
+    {
+        return $this->putJson("/api/parties/{$party->id}/$section", ['version' => $version] + $input);
+    }
+
+    /**
+     * @param array<string, mixed> $more
+     *
+     * @return array<string, mixed>
+     */
+    protected function contact(string $kind, string $value, array $more = []): array
+    {
+        return $more + ['id' => null, 'kind' => $kind, 'value' => $value, 'label' => 'office', 'uses' => [], 'isPrimary' => false];
+    }
+
+    /**
+     * @param array<string, mixed> $more
+     *
+     * @return array<string, mixed>
+     */
+    protected function address(array $more = []): array
+    {
+        return $more + [
+            'id' => null, 'linkedAddressId' => null, 'country' => 'US', 'lines' => '14 Meridian Lane', 'locality' => 'Brattleboro',
+            'region' => 'VT', 'postcode' => '05301', 'uses' => [], 'isPrimary' => false, 'since' => '', 'until' => '',
+        ];
+    }
+
+    /**
+     * @param array<string, mixed> $more
+     *
+     * @return array<string, mixed>
+     */
+    protected function position(Party $other, array $more = []): array
+    {
+        return $more + [
+            'id' => null, 'partyId' => $other->id, 'title' => '', 'department' => '', 'duties' => [],
+            'isPrimary' => false, 'since' => '', 'until' => '',
+        ];
+    }
+
+    /** @return list<string> the change log of a record, the newest first: "Label: from -> to" */
+    protected function changesOf(Party $party): array
+    {
+        /** @var list<array{label: string, from: string, to: string}> $changes */
+        $changes = $this->asAdministrator()->getJson("/api/parties/{$party->id}/changes")->assertOk()->json('changes');
+
+        return array_map(fn (array $change) => "{$change['label']}: {$change['from']} -> {$change['to']}", $changes);
+    }
+
+    /** @param  array<string, mixed>  $input */
+    private function add(array $input): Party
+    {
+        /** @var int $id */
+        $id = $this->asAdministrator()
+            ->postJson('/api/parties', $input + ['isClient' => false, 'isVendor' => false])
+            ->assertCreated()->json('party.id');
+
+        return Party::query()->findOrFail($id);
+    }
+}
