@@ -7,6 +7,8 @@ export const queryClient = new QueryClient({
     defaultOptions: {
         queries: {
             staleTime: 10_000,
+            // The office's server may be on this very machine: whether there is a network says nothing.
+            networkMode: 'always',
             refetchOnWindowFocus: false,
             retry: (failures, error) => error instanceof Unreachable && failures < 2,
         },
@@ -54,7 +56,10 @@ export function findQuery(q: string, kind?: PartyKind) {
     return queryOptions({
         queryKey: ['find', q, kind],
         queryFn: () => ask(api.GET('/api/find', { params: { query: { q, ...(kind === undefined ? {} : { kind }) } } })),
-        enabled: q.trim() !== '',
+        enabled: q !== '',
+        // Somebody may just have added what is being looked for.
+        staleTime: 0,
+        retry: false,
     });
 }
 

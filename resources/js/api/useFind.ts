@@ -11,7 +11,7 @@ interface Finding {
 
 /** Records that answer a text, as it is being typed. */
 export function useFind(typed: string, kind?: PartyKind): Finding {
-    const { data, isError } = useQuery({ ...findQuery(typed, kind), placeholderData: keepPreviousData });
-    const isBehind = typed.trim() !== '' && data?.typed !== typed && !isError;
-    return { results: typed.trim() === '' ? [] : data?.results ?? [], isBehind, isUnanswered: isError };
+    const { data, isError, isFetching } = useQuery({ ...findQuery(typed.trim(), kind), placeholderData: keepPreviousData });
+    const isEmpty = typed.trim() === '';
+    return { results: isEmpty ? [] : data?.results ?? [], isBehind: !isEmpty && isFetching, isUnanswered: isError };
 }

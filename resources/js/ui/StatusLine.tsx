@@ -10,7 +10,8 @@ interface Said {
     undo?: (() => void) | undefined;
 }
 
-type Say = (text: string, undo?: () => void) => void;
+/** Without a text it takes back what stands there. */
+type Say = (text?: string, undo?: () => void) => void;
 
 const StatusContext = createContext<Say>(() => undefined);
 
@@ -34,7 +35,7 @@ const Foot = styled.div`
 /** Says once, at the foot of the page, what was done, with Undo where that is possible. */
 export function StatusLine({ children }: { children: ReactNode }) {
     const [said, setSaid] = useState<Said>();
-    const say = useCallback<Say>((text, undo) => setSaid({ text, undo }), []);
+    const say = useCallback<Say>((text, undo) => setSaid(text === undefined ? undefined : { text, undo }), []);
 
     useEffect(() => {
         const timer = said === undefined ? undefined : setTimeout(() => setSaid(undefined), SECONDS_SHOWN * 1000);

@@ -106,6 +106,7 @@ function AddressList({ record, rows, problems, onChange, home }: ListProps) {
                     record={record}
                     onChoose={(address, owner) => add({
                         ...blank(address.country, false), linkedAddressId: address.addressId, linkedTo: owner, text: address.text,
+                        lines: address.lines, locality: address.locality, region: address.region, postcode: address.postcode,
                     })}
                 />
             </Row>

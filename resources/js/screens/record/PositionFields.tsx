@@ -11,8 +11,10 @@ import type { PositionRow } from './sections';
 
 const Root = styled.fieldset`
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: ${space.small};
     width: 100%;
+    min-width: 0;
     margin: 0;
     padding: 0 0 ${space.medium};
     border: 0;

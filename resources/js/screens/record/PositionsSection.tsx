@@ -15,13 +15,12 @@ import { useSection } from './useSection';
 
 type PositionData = RecordData['positions']['positions'][number];
 
-const Line = styled.div<{ $isPast: boolean }>`
+const Line = styled.div`
     display: grid;
     grid-template-columns: 18px minmax(0, 1fr);
     gap: 0 ${space.small};
     width: 100%;
     padding-bottom: ${space.small};
-    opacity: ${({ $isPast }) => $isPast ? 0.85 : 1};
     > svg { margin-top: 4px; color: var(--quiet); }
     a.name { font-family: ${type.serif}; font-weight: 500; }
 `;
@@ -62,7 +61,7 @@ function PositionView({ position }: { position: PositionData }) {
     const Sign = party.kind === 'person' ? User : Building2;
     const notes = [position.department, ...position.duties, position.isPrimary && 'primary', position.periodText];
     return (
-        <Line $isPast={!isInForce}>
+        <Line>
             <Sign size={15} aria-label={party.kind} />
             <Row $gap="small">
                 <Link className="name" to={`/records/${party.id}`}>{party.displayName}</Link>

@@ -26,8 +26,10 @@ const Line = styled.div`
 
 const EditLine = styled.fieldset`
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: ${space.tight};
     width: 100%;
+    min-width: 0;
     margin: 0;
     padding: 0 0 ${space.medium};
     border: 0;

@@ -9,7 +9,7 @@ const Contents = styled.nav`
     display: grid;
     gap: ${space.hair};
     ${print} { display: none; }
-    a { color: inherit; text-decoration: none; }
+    a { min-height: 24px; padding: 1px 0; color: inherit; text-decoration: none; }
     a:hover { text-decoration: underline; }
 `;
 

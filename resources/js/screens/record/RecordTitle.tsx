@@ -27,6 +27,7 @@ export function RecordTitle({ record }: { record: RecordData }) {
     if (draft !== undefined) {
         return (
             <Root id="identity" data-section tabIndex={-1} role="region" aria-label="Name and roles">
+                <Title>{party.displayName}</Title>
                 <SectionForm edit={edit} saveLabel="Save name">
                     <NameFields kind={party.kind} draft={draft} problems={edit.problems} onChange={edit.change} />
                 </SectionForm>

@@ -33,6 +33,7 @@ const Head = styled.div`
 
 const EditForm = styled.form`
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: ${space.medium};
     justify-items: start;
     min-width: 0;

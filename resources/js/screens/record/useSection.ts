@@ -113,6 +113,8 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
         setEditing({ ...editing, draft });
         setBusy(true);
         setFailure(undefined);
+        // Undo must not stand there for something else when the answer comes.
+        say();
         await attempt(draft, over ?? editing.version);
         setBusy(false);
     };

@@ -1,0 +1,100 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
+
+export const PASSWORD = 'pendulum-1742';
+
+/** What somebody at the desk does again and again. */
+export class Desk {
+    constructor(readonly page: Page) {}
+
+    async signIn(name = 'maud'): Promise<void> {
+        await this.page.goto('/sign-in');
+        await this.page.getByLabel('Email').fill(`${name}@orreryvane.example`);
+        await this.page.getByLabel('Password').fill(PASSWORD);
+        await this.page.keyboard.press('Enter');
+        await expect(this.page.getByRole('heading', { name: 'Directory' })).toBeVisible();
+    }
+
+    get find(): Locator {
+        return this.page.getByRole('combobox', { name: 'Find or add' });
+    }
+
+    get answers(): Locator {
+        return this.page.getByRole('option');
+    }
+
+    /** Searches from the keyboard and waits until the answers are to what was typed. */
+    async search(text: string): Promise<void> {
+        await this.page.keyboard.press('/');
+        await expect(this.find).toBeFocused();
+        await this.find.fill(text);
+        await expect(this.page.locator('[role=listbox][aria-busy=false]').first()).toBeAttached();
+        await expect(this.answers.first()).toBeVisible();
+    }
+
+    async open(text: string): Promise<void> {
+        await this.search(text);
+        await this.page.keyboard.press('Enter');
+        await expect(this.section('Reach')).toBeVisible();
+    }
+
+    /** Adds a company by the search line, and comes to stand in its first phone field. */
+    async addCompany(name: string): Promise<void> {
+        await this.search(name);
+        await this.page.getByRole('option', { name: `Add a company named “${name}”` }).click();
+        await expect(this.page.getByLabel('Name', { exact: true })).toBeFocused();
+        await this.page.keyboard.press('Control+Enter');
+        await expect(this.page.getByRole('heading', { level: 1, name })).toBeVisible();
+        await expect(this.page.getByRole('textbox', { name: 'Phone' })).toBeFocused();
+    }
+
+    section(title: string): Locator {
+        return this.page.getByRole('region', { name: title, exact: true });
+    }
+
+    async edit(title: string): Promise<Locator> {
+        await this.page.getByRole('button', { name: `Edit ${title}`, exact: true }).click();
+        return this.section(title);
+    }
+
+    async save(said: string): Promise<void> {
+        await this.page.keyboard.press('Control+Enter');
+        await expect(this.page.getByRole('status').filter({ hasText: said })).toBeVisible();
+    }
+
+    /** No finding of axe, by WCAG 2.2 A and AA. */
+    async expectAccessible(): Promise<void> {
+        const { violations } = await new AxeBuilder({ page: this.page })
+            .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+            .analyze();
+        expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 140)).join(' | ')}`)).toEqual([]);
+    }
+}
+
+/** A page that may not complain: a blocked style, a broken script or an unexpected refusal fails the test. */
+export const test = base.extend<{ desk: Desk; complaints: string[] }>({
+    complaints: [async ({ page }, provide) => {
+        const complaints: string[] = [];
+        page.on('pageerror', (error) => complaints.push(error.message));
+        page.on('console', (message) => {
+            if (['error', 'warning'].includes(message.type()) && !message.text().startsWith('Failed to load resource')) {
+                complaints.push(message.text());
+            }
+        });
+        await provide(complaints);
+        expect(complaints).toEqual([]);
+    }, { auto: true }],
+    desk: async ({ page }, provide) => {
+        await provide(new Desk(page));
+    },
+});
+
+export { expect };
+
+let counter = 0;
+
+/** A name that no other test uses. */
+export function unique(name: string): string {
+    counter += 1;
+    return `${name} ${process.pid}${String.fromCharCode(96 + counter)}`;
+}

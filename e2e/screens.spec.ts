@@ -1,0 +1,100 @@
+import { expect, test } from './desk';
+
+/** axe on every screen, by day and by lamp, and the page on narrow and zoomed screens. */
+for (const colorScheme of ['light', 'dark'] as const) {
+    test.describe(colorScheme, () => {
+        test.use({ colorScheme });
+
+        test('directory, find or add, a company, a person', async ({ desk, page }) => {
+            await desk.signIn();
+            await desk.expectAccessible();
+            await desk.search('penhallow');
+            await desk.expectAccessible();
+            await page.keyboard.press('Enter');
+            await expect(desk.section('When we bill them')).toContainText('is due');
+            await expect(desk.section('Log of changes')).toContainText('added as');
+            await desk.expectAccessible();
+            await desk.open('wren brass');
+            await expect(desk.section('When we bill them')).toContainText('is due');
+            await desk.expectAccessible();
+        });
+
+        test('every section while it is edited, and adding', async ({ desk, page }) => {
+            // Nine runs of axe, each of a few seconds on a page with the list of all countries.
+            test.setTimeout(120_000);
+            await desk.signIn();
+            await desk.open('penhallow observatory');
+            for (const title of ['name and roles', 'Reach', 'Addresses', 'People', 'When we bill them', 'When we pay them']) {
+                await page.getByRole('button', { name: `Edit ${title}`, exact: true }).click();
+                await expect(page.getByRole('button', { name: /^Save / })).toBeVisible();
+                await desk.expectAccessible();
+                await page.keyboard.press('Escape');
+                await expect(page.getByRole('button', { name: /^Save / })).toBeHidden();
+            }
+            await page.goto('/add/person?name=Dr.%20Ada%20Finch');
+            await expect(page.getByLabel('Family name')).toHaveValue('Finch');
+            await desk.expectAccessible();
+            await page.keyboard.press('Escape');
+            await page.getByRole('button', { name: /Maud Ferris/ }).click();
+            await desk.expectAccessible();
+        });
+    });
+}
+
+for (const [name, viewport] of Object.entries({
+    'a phone': { width: 390, height: 800 },
+    'a small window, or 200 % zoom': { width: 640, height: 400 },
+    'the smallest desk': { width: 1024, height: 700 },
+    'a wide desk': { width: 1920, height: 1080 },
+})) {
+    test(`nothing is cut off on ${name}`, async ({ desk, page }) => {
+        await page.setViewportSize(viewport);
+        await desk.signIn();
+        await page.goto('/records/1');
+        await expect(desk.section('When we bill them')).toContainText('is due');
+        const overflow = () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+        expect(await overflow()).toBeLessThanOrEqual(0);
+        await desk.edit('Addresses');
+        expect(await overflow()).toBeLessThanOrEqual(0);
+    });
+}
+
+test('the light can be chosen and is kept', async ({ desk, page }) => {
+    await desk.signIn();
+    const paper = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+    const byDay = await paper();
+    await page.getByRole('button', { name: /Maud Ferris/ }).click();
+    await page.getByRole('menuitem', { name: 'Light: by lamp' }).click();
+    await expect.poll(paper).not.toBe(byDay);
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'Directory' })).toBeVisible();
+    expect(await paper()).not.toBe(byDay);
+});
+
+test('a record prints on a clean sheet', async ({ desk, page }) => {
+    await desk.signIn();
+    await page.goto('/records/1');
+    await expect(desk.section('When we bill them')).toContainText('is due');
+    await page.emulateMedia({ media: 'print' });
+    await expect(desk.find).toBeHidden();
+    await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden();
+    await expect(page.getByRole('button', { name: /Edit/ }).first()).toBeHidden();
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+});
+
+test('the start of the program is small and its parts come from here', async ({ page }) => {
+    const scripts: { url: string; bytes: number }[] = [];
+    const hosts = new Set<string>();
+    page.on('request', (request) => hosts.add(new URL(request.url()).host));
+    page.on('response', async (response) => {
+        if (response.request().resourceType() === 'script') {
+            scripts.push({ url: response.url(), bytes: (await response.body()).length });
+        }
+    });
+    await page.goto('/sign-in');
+    await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+    expect([...hosts]).toEqual([new URL(page.url()).host]);
+    expect(scripts.length).toBeGreaterThan(0);
+    // About a third of this once it is gzipped; the build prints the gzipped sizes.
+    expect(scripts.reduce((sum, { bytes }) => sum + bytes, 0)).toBeLessThan(750_000);
+});

@@ -1,0 +1,20 @@
+import { defineConfig } from '@playwright/test';
+import { CHROMIUM, server } from './e2e/servers';
+
+export default defineConfig({
+    testDir: 'e2e',
+    fullyParallel: true,
+    forbidOnly: true,
+    retries: 0,
+    workers: 2,
+    timeout: 30_000,
+    expect: { timeout: 8_000 },
+    reporter: [['list']],
+    use: {
+        baseURL: server.demo.url,
+        viewport: { width: 1280, height: 800 },
+        trace: 'retain-on-failure',
+        launchOptions: CHROMIUM,
+    },
+    webServer: [server.demo.start, server.empty.start],
+});
