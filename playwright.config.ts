@@ -3,6 +3,7 @@ import { CHROMIUM, server } from './e2e/servers';
 
 export default defineConfig({
     testDir: 'e2e',
+    testMatch: '*.spec.ts',
     fullyParallel: true,
     forbidOnly: true,
     retries: 0,

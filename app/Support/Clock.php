@@ -14,22 +14,29 @@ final class Clock
 {
     public function today(): Day
     {
-        $pinned = config('almanac.today');
-
-        return Day::fromIso(is_string($pinned) && $pinned !== '' ? $pinned : now()->format('Y-m-d'));
+        return $this->pinned() ?? Day::fromIso(now()->format('Y-m-d'));
     }
 
-    /** Now, on the day that counts as today. */
+    /** Now; on a pinned day it is always half past nine. */
     public function now(): CarbonImmutable
     {
-        $today = $this->today();
+        $pinned = $this->pinned();
 
-        return CarbonImmutable::now()->setDate($today->year, $today->month, $today->day);
+        return $pinned === null
+            ? CarbonImmutable::now()
+            : CarbonImmutable::now()->setDate($pinned->year, $pinned->month, $pinned->day)->setTime(9, 30);
     }
 
     /** Reads dates as the office types them. */
     public function reader(Office $office): TypedDay
     {
         return TypedDay::reader($this->today(), $office->writesMonthFirst());
+    }
+
+    private function pinned(): ?Day
+    {
+        $pinned = config('almanac.today');
+
+        return is_string($pinned) && $pinned !== '' ? Day::fromIso($pinned) : null;
     }
 }

@@ -1,0 +1,78 @@
+import { expect, PASSWORD, test } from '../desk';
+import { server } from '../servers';
+
+const FOLDER = 'docs/screenshots';
+
+/** The views of the README, one picture each, from the demo office on its pinned day. */
+test('pictures', async ({ desk, page, browser }) => {
+    test.setTimeout(180_000);
+    const shoot = async (name: string) => {
+        await page.evaluate(() => document.fonts.ready);
+        await page.screenshot({ path: `${FOLDER}/${name}.png`, animations: 'disabled', caret: 'hide' });
+    };
+
+    await page.goto('/sign-in');
+    await page.getByLabel('Email').fill('maud@orreryvane.example');
+    await shoot('sign-in');
+
+    await page.goto(server.empty.url);
+    await expect(page.getByRole('heading', { name: 'Open the book' })).toBeVisible();
+    await page.getByLabel('Name of your office').fill('Linden & Reed');
+    await page.getByLabel('Your name').fill('Ada Linden');
+    await page.getByLabel('Your email').fill('ada@linden.example');
+    await page.getByLabel('A password').fill('quarter-days-4');
+    await shoot('set-up');
+    await page.getByRole('button', { name: 'Open the book' }).click();
+    await expect(page.getByRole('heading', { name: 'An empty desk' })).toBeVisible();
+    await shoot('empty-desk');
+
+    await desk.signIn();
+    await expect(page.getByRole('link', { name: 'Wren, Silas A., III' })).toBeVisible();
+    await shoot('directory');
+    await desk.search('wren brass');
+    await expect(desk.answers.first()).toContainText('Silas');
+    await shoot('find-with-results');
+    await desk.search('Verdigris Gear Works');
+    await expect(page.getByText('Nobody in the book answers to that.')).toBeVisible();
+    await shoot('find-without-results');
+
+    await page.goto('/records/1');
+    await expect(desk.section('When we bill them')).toContainText('is due');
+    await shoot('company');
+
+    await page.goto('/records/14');
+    await expect(desk.section('When we bill them')).toContainText('is due');
+    await shoot('person');
+
+    await page.goto('/records/3');
+    await desk.edit('When we bill them');
+    await page.getByRole('combobox', { name: /Payment terms/ }).fill('2/10 net 30, next business day');
+    await desk.section('When we bill them').getByLabel('An invoice dated').fill('31 jan');
+    await expect(desk.section('When we bill them')).toContainText('37.24 %');
+    await page.evaluate(() => document.getElementById('client-terms')?.scrollIntoView({ block: 'center' }));
+    await shoot('terms-preview');
+
+    await page.goto('/records/8');
+    await desk.edit('Reach');
+    const colleague = await (await browser.newContext({ baseURL: server.demo.url })).newPage();
+    await colleague.goto('/sign-in');
+    await colleague.getByLabel('Email').fill('tobias@orreryvane.example');
+    await colleague.getByLabel('Password').fill(PASSWORD);
+    await colleague.keyboard.press('Enter');
+    await colleague.getByRole('heading', { name: 'Directory' }).waitFor();
+    await colleague.goto('/records/8');
+    await colleague.getByRole('button', { name: 'Edit Reach' }).click();
+    await colleague.getByRole('textbox', { name: 'Phone' }).fill('802-555-0181');
+    await colleague.keyboard.press('Control+Enter');
+    await colleague.getByText('Reach saved.').waitFor();
+    await page.getByRole('textbox', { name: 'Phone' }).fill('802-555-0182');
+    await page.keyboard.press('Control+Enter');
+    await page.getByRole('button', { name: 'Save mine instead' }).waitFor();
+    await shoot('two-people-one-section');
+    await colleague.close();
+
+    await page.emulateMedia({ colorScheme: 'dark' });
+    await page.goto('/records/9');
+    await expect(desk.section('When we pay them')).toContainText('is due');
+    await shoot('by-lamp');
+});
