@@ -42,7 +42,8 @@ final class SearchValues
             return [];
         }
 
-        return array_values($party->heldPositions
+        // In an order that no change at the company's other people disturbs.
+        return array_values($party->heldPositions->sortBy('id')
             ->map(fn ($position) => [MatchField::WorksAt, $position->company->display_name])->all());
     }
 
