@@ -46,6 +46,20 @@ export const FieldRow = styled.div`
     width: 100%;
 `;
 
+/** The fields of one line of a list, such as one address, above a rule. */
+export const FieldGroup = styled.fieldset`
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    gap: ${space.small};
+    width: 100%;
+    min-width: 0;
+    margin: 0;
+    padding: 0 0 ${space.medium};
+    border: 0;
+    border-bottom: 1px solid var(--rule);
+    legend { padding: 0; font: 500 ${type.body}/1.6 ${type.serif}; }
+`;
+
 const Line = styled.span<{ $tone: string }>`
     display: inline-flex;
     align-items: center;

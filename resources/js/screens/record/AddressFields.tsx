@@ -1,26 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { X } from 'lucide-react';
-import styled from 'styled-components';
 import { choicesQuery } from '../../api/queries';
 import { Button, QuietButton } from '../../ui/Button';
 import { ChooseOne, ChooseSeveral, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Suggest } from '../../ui/Suggest';
-import { FieldRow, Small, Stack } from '../../ui/Text';
-import { space } from '../../ui/tokens';
+import { FieldGroup, FieldRow, Small, Stack } from '../../ui/Text';
 import type { AddressRow } from './sections';
-
-const Root = styled.fieldset`
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: ${space.small};
-    width: 100%;
-    min-width: 0;
-    margin: 0;
-    padding: 0 0 ${space.medium};
-    border: 0;
-    border-bottom: 1px solid var(--rule);
-`;
 
 interface Props {
     row: AddressRow;
@@ -37,7 +23,7 @@ export function AddressFields({ row, sharedWith, problemAt, hasOthers, onChange,
     const { data: choices } = useQuery(choicesQuery);
 
     return (
-        <Root aria-label={row.linkedAddressId === null ? 'Address' : `Address, same as ${row.linkedTo}`}>
+        <FieldGroup aria-label={row.linkedAddressId === null ? 'Address' : `Address, same as ${row.linkedTo}`}>
             {row.linkedAddressId === null ? <OwnAddress row={row} problemAt={problemAt} onChange={onChange} /> : (
                 <Stack $gap="tight">
                     <span>{row.text.join(', ')}</span>
@@ -57,7 +43,7 @@ export function AddressFields({ row, sharedWith, problemAt, hasOthers, onChange,
                 {hasOthers && <Tick isSelected={row.isPrimary} onChange={(isPrimary) => isPrimary && onMakePrimary()}>primary</Tick>}
                 <Button aria-label="Remove this address" onPress={onRemove}><X size={16} aria-hidden />Remove</Button>
             </FieldRow>
-        </Root>
+        </FieldGroup>
     );
 }
 

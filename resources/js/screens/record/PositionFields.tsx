@@ -1,26 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { X } from 'lucide-react';
-import styled from 'styled-components';
 import { choicesQuery } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { ChooseSeveral, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
-import { FieldRow, Mark } from '../../ui/Text';
-import { space, type } from '../../ui/tokens';
+import { FieldGroup, FieldRow, Mark } from '../../ui/Text';
 import type { PositionRow } from './sections';
-
-const Root = styled.fieldset`
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: ${space.small};
-    width: 100%;
-    min-width: 0;
-    margin: 0;
-    padding: 0 0 ${space.medium};
-    border: 0;
-    border-bottom: 1px solid var(--rule);
-    legend { padding: 0; font: 500 ${type.body}/1.6 ${type.serif}; }
-`;
 
 interface Props {
     row: PositionRow;
@@ -36,7 +21,7 @@ export function PositionFields({ row, isAtCompany, problemAt, onChange, onMakePr
     const { data: choices } = useQuery(choicesQuery);
     const missing = problemAt('partyId');
     return (
-        <Root>
+        <FieldGroup>
             <legend>{row.partyName}</legend>
             {missing !== undefined && <Mark tone="stop">{missing}</Mark>}
             <FieldRow>
@@ -50,6 +35,6 @@ export function PositionFields({ row, isAtCompany, problemAt, onChange, onMakePr
                 <Tick isSelected={row.isPrimary} onChange={onMakePrimary}>{isAtCompany ? 'primary here' : 'primary there'}</Tick>
                 <Button aria-label={`Remove the position of ${row.partyName}`} onPress={onRemove}><X size={16} aria-hidden />Remove</Button>
             </FieldRow>
-        </Root>
+        </FieldGroup>
     );
 }

@@ -6,7 +6,7 @@ import { Button, QuietButton } from '../../ui/Button';
 import { ChooseSeveral, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Suggest } from '../../ui/Suggest';
-import { FieldRow, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
+import { FieldGroup, FieldRow, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { space } from '../../ui/tokens';
 import { SectionFrame } from './SectionFrame';
 import { newKey, reachSpec, type ContactRow, type RecordData } from './sections';
@@ -22,18 +22,6 @@ const Line = styled.div`
     align-items: baseline;
     svg { align-self: center; color: var(--quiet); }
     a { overflow-wrap: anywhere; }
-`;
-
-const EditLine = styled.fieldset`
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: ${space.tight};
-    width: 100%;
-    min-width: 0;
-    margin: 0;
-    padding: 0 0 ${space.medium};
-    border: 0;
-    border-bottom: 1px solid var(--rule);
 `;
 
 function blank(kind: ContactRow['kind'], label: string): ContactRow {
@@ -97,7 +85,7 @@ function ReachFields({ rows, problems, onChange }: FieldsProps) {
             {rows.map((row, index) => {
                 const ofKind = rows.filter((other) => other.kind === row.kind).length;
                 return (
-                    <EditLine key={row.key} aria-label={`Line ${index + 1}`}>
+                    <FieldGroup key={row.key} aria-label={`Line ${index + 1}`}>
                         <FieldRow>
                             <Field
                                 label={NAMES[row.kind]}
@@ -131,7 +119,7 @@ function ReachFields({ rows, problems, onChange }: FieldsProps) {
                                 <ChooseSeveral label="Use for" options={choices?.contactUses ?? []} value={row.uses} onChange={(uses) => change(index, { uses })} />
                             )}
                         </FieldRow>
-                    </EditLine>
+                    </FieldGroup>
                 );
             })}
             <Row $gap="small">
