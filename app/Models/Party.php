@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Almanac\Calendar\Day;
 use Almanac\Finding\Fold;
+use Almanac\Names\Addressing;
 use Almanac\Names\CompanyName;
 use Almanac\Names\PersonName;
 use Almanac\Records\PartyKind;
+use App\Support\DayCast;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -26,6 +29,11 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $family
  * @property string $suffix
  * @property string $preferred
+ * @property string $pronouns
+ * @property string $post_nominals
+ * @property bool $is_informal whether the office is on first-name terms with the person
+ * @property bool $is_deceased
+ * @property Day|null $deceased_on where the day is known
  * @property string $company_name
  * @property string $legal_name
  * @property string $display_name
@@ -46,12 +54,20 @@ final class Party extends Model
 
     protected $attributes = [
         'prefix' => '', 'given' => '', 'middle' => '', 'family' => '', 'suffix' => '', 'preferred' => '',
+        'pronouns' => '', 'post_nominals' => '', 'is_informal' => false, 'is_deceased' => false, 'deceased_on' => null,
         'company_name' => '', 'legal_name' => '', 'is_client' => false, 'is_vendor' => false,
     ];
 
     protected function casts(): array
     {
-        return ['kind' => PartyKind::class, 'is_client' => 'boolean', 'is_vendor' => 'boolean'];
+        return [
+            'kind' => PartyKind::class,
+            'is_client' => 'boolean',
+            'is_vendor' => 'boolean',
+            'is_informal' => 'boolean',
+            'is_deceased' => 'boolean',
+            'deceased_on' => DayCast::class,
+        ];
     }
 
     public function isPerson(): bool
@@ -68,6 +84,8 @@ final class Party extends Model
             'family' => $name->family,
             'suffix' => $name->suffix,
             'preferred' => $name->preferred,
+            'pronouns' => $name->pronouns,
+            'post_nominals' => $name->postNominals,
         ]);
         $this->fileUnder($name->display(), $name->fileAs());
     }
@@ -80,7 +98,22 @@ final class Party extends Model
 
     public function personName(): PersonName
     {
-        return PersonName::of($this->given, $this->family, $this->prefix, $this->middle, $this->suffix, $this->preferred);
+        return PersonName::of(
+            $this->given,
+            $this->family,
+            $this->prefix,
+            $this->middle,
+            $this->suffix,
+            $this->preferred,
+            $this->pronouns,
+            $this->post_nominals,
+        );
+    }
+
+    /** How a person is written to. */
+    public function addressing(): Addressing
+    {
+        return Addressing::of($this->personName(), $this->is_informal, $this->is_deceased);
     }
 
     /** @return HasMany<ContactPoint, $this> */

@@ -14,6 +14,8 @@ final readonly class PersonName
         public string $family,
         public string $suffix,
         public string $preferred,
+        public string $pronouns,
+        public string $postNominals,
     ) {
     }
 
@@ -25,6 +27,8 @@ final readonly class PersonName
         string $middle = '',
         string $suffix = '',
         string $preferred = '',
+        string $pronouns = '',
+        string $postNominals = '',
     ): self {
         $name = new self(
             NamePart::tidy($prefix),
@@ -33,6 +37,8 @@ final readonly class PersonName
             NamePart::tidy($family),
             NamePart::tidy($suffix),
             NamePart::tidy($preferred),
+            NamePart::tidy($pronouns),
+            NamePart::tidy($postNominals),
         );
 
         return $name->given === '' && $name->family === '' ? throw NameRefused::emptyPerson() : $name;
@@ -41,9 +47,13 @@ final readonly class PersonName
     /** Mr. Silas A. Wren III */
     public function display(): string
     {
-        return $this->putsFamilyFirst()
-            ? self::join(' ', $this->family, $this->given, $this->suffix)
-            : self::join(' ', $this->prefix, $this->given, $this->middle, $this->family, $this->suffix);
+        return $this->putsFamilyFirst() ? $this->plain() : self::join(' ', $this->prefix, $this->plain());
+    }
+
+    /** As it stands on an envelope: with what stands after the name; Mr. and Ms. give way to Esq. */
+    public function onEnvelope(): string
+    {
+        return self::join(', ', $this->isEsquire() ? $this->plain() : $this->display(), $this->postNominals);
     }
 
     /** Wren, Silas A., III */
@@ -52,6 +62,14 @@ final readonly class PersonName
         return $this->family === ''
             ? self::join(' ', $this->given, $this->middle)
             : self::join($this->putsFamilyFirst() ? ' ' : ', ', $this->family, self::join(' ', $this->given, $this->middle), $this->suffix);
+    }
+
+    /** Silas A. Wren III, without what stands before the name. */
+    public function plain(): string
+    {
+        return $this->putsFamilyFirst()
+            ? self::join(' ', $this->family, $this->given, $this->suffix)
+            : self::join(' ', $this->given, $this->middle, $this->family, $this->suffix);
     }
 
     /** SAW, of given, middle and family name. */
@@ -68,6 +86,12 @@ final readonly class PersonName
     {
         return $this->family !== ''
             && preg_match('/^[\p{Han}\p{Hiragana}\p{Katakana}\p{Hangul}]+$/u', $this->family.$this->given) === 1;
+    }
+
+    /** Nobody is both Mr. and Esq. (common practice, no published source). */
+    private function isEsquire(): bool
+    {
+        return preg_match('/\besq\b/i', $this->suffix.' '.$this->postNominals) === 1;
     }
 
     private static function join(string $glue, string ...$parts): string

@@ -16,12 +16,12 @@ use App\Models\Office;
 use App\Models\Party;
 use App\Support\FieldProblems;
 use App\Support\SectionName;
-use App\Support\TypedPeriod;
+use App\Support\TypedDates;
 
 /** The addresses a party uses: its own, and those of others by link. */
 final readonly class AddressesSection implements Section
 {
-    public function __construct(private TypedPeriod $periods)
+    public function __construct(private TypedDates $periods)
     {
     }
 

@@ -13,7 +13,7 @@ use App\Support\FieldProblems;
 /** Gives a party its name, each refusal at the part of the name that is at fault. */
 final class NameParty
 {
-    private const PERSON_PARTS = ['given', 'family', 'prefix', 'middle', 'suffix', 'preferred'];
+    private const PERSON_PARTS = ['given', 'family', 'prefix', 'middle', 'suffix', 'preferred', 'pronouns', 'postNominals'];
 
     /** @param  array<string, mixed>  $input */
     public function handle(Party $party, array $input, FieldProblems $problems): void

@@ -11,13 +11,13 @@ use App\Models\Party;
 use App\Models\Position;
 use App\Support\FieldProblems;
 use App\Support\SectionName;
-use App\Support\TypedPeriod;
+use App\Support\TypedDates;
 use Illuminate\Database\Eloquent\Collection;
 
 /** The people at a company, or the positions of a person: the same rows seen from either end. */
 final readonly class PositionsSection implements Section
 {
-    public function __construct(private TypedPeriod $periods)
+    public function __construct(private TypedDates $periods)
     {
     }
 

@@ -9,6 +9,7 @@ use Almanac\Addresses\DatedUse;
 use Almanac\Addresses\Formatter;
 use Almanac\Addresses\Recipient;
 use Almanac\Calendar\Day;
+use Almanac\Names\Addressing;
 use Almanac\Terms\Shorthand;
 use App\Http\Data\Records\AddressesData;
 use App\Http\Data\Records\ChangeData;
@@ -66,6 +67,7 @@ final readonly class ReadRecord
             $this->side($party->vendorTerms, 'is_vendor_default', $version(SectionName::VendorTerms), $today),
             $envelope,
             Formatter::fits($envelope),
+            $party->isPerson() ? $party->addressing()->salutation() : Addressing::salutationToCompany(),
             $this->lastChange($party),
         );
     }
@@ -113,7 +115,7 @@ final readonly class ReadRecord
             ->map(fn (Position $position) => $position->company)
             ->firstWhere('id', $use->address->owner_id);
 
-        return Recipient::person($party->display_name, $company->display_name ?? '');
+        return Recipient::person($party->addressing()->envelopeLine(), $company->display_name ?? '');
     }
 
     private function lastChange(Party $party): ?ChangeData

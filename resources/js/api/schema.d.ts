@@ -435,10 +435,17 @@ export interface components {
             family: string;
             suffix: string;
             preferred: string;
+            pronouns: string;
+            postNominals: string;
             name: string;
             legal: string;
             isClient: boolean;
             isVendor: boolean;
+            /** @description On first-name terms. */
+            isInformal: boolean;
+            isDeceased: boolean;
+            /** @description As it is typed again when it is edited; empty when it is not known. */
+            deceasedOn: string;
         };
         /** @description Enough of a party to name it and to open it. */
         PartyLink: {
@@ -475,6 +482,11 @@ export interface components {
             middle: string;
             family: string;
             suffix: string;
+            postNominals: string;
+            /** @description By what stands before the name; empty where that tells nothing. */
+            suggestedPronouns: string;
+            /** @description Parts that somebody should look at. */
+            doubtful: ("given" | "middle" | "family")[];
         };
         /** @description A position, seen from one of its ends. */
         Position: {
@@ -518,6 +530,8 @@ export interface components {
             envelope: string[];
             /** @description Whether the envelope’s lines print whole on a label. */
             envelopeFits: boolean;
+            /** @description How a letter begins; null for somebody who has died, who is never greeted. */
+            salutation: string | null;
             lastChange: components["schemas"]["Change"] | null;
         };
         /** @description The section "When we bill them" or "When we pay them". */
@@ -632,6 +646,8 @@ export interface components {
             family?: string;
             suffix?: string;
             preferred?: string;
+            pronouns?: string;
+            postNominals?: string;
             /** @description Of a company. */
             name?: string;
             /** @description Of a company. */
@@ -672,12 +688,20 @@ export interface components {
             family?: string;
             suffix?: string;
             preferred?: string;
+            pronouns?: string;
+            postNominals?: string;
             /** @description Of a company. */
             name?: string;
             /** @description Of a company. */
             legal?: string;
             isClient: boolean;
             isVendor: boolean;
+            /** @description Of a person: on first-name terms. */
+            isInformal?: boolean;
+            /** @description Of a person. */
+            isDeceased?: boolean;
+            /** @description A date as people type it, or empty when it is not known. */
+            deceasedOn?: string;
         };
         PositionsInput: {
             version: number;

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Core\Names;
 
+use Almanac\Names\Addressing;
 use Almanac\Names\CompanyName;
 use Almanac\Names\NameRefused;
 use Almanac\Names\PersonName;
+use Almanac\Names\Pronouns;
 use Almanac\Names\TypedPersonName;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -54,7 +56,7 @@ final class NamesTest extends TestCase
         string $family,
         string $suffix,
     ): void {
-        $name = TypedPersonName::read($typed);
+        $name = TypedPersonName::read($typed)->name;
         $this->assertSame(
             [$prefix, $given, $middle, $family, $suffix],
             [$name->prefix, $name->given, $name->middle, $name->family, $name->suffix],
@@ -105,5 +107,51 @@ final class NamesTest extends TestCase
     public function test_characters_are_counted_as_people_see_them(): void
     {
         $this->assertSame(200, grapheme_strlen(CompanyName::of(str_repeat('👨‍👩‍👧', 200))->name));
+    }
+
+    /** @param  list<string>  $doubtful */
+    #[TestWith(['Silas A. Wren', []])]
+    #[TestWith(['Wren, Silas Augustus', []])]
+    #[TestWith(['Ludwig van der Rohe', []])]
+    #[TestWith(['Juan Garcia Lopez', ['middle', 'family']])]
+    #[TestWith(['Isolde', ['given', 'family']])]
+    #[TestWith(['Wren, Silas, Foundry', ['given', 'middle', 'family']])]
+    public function test_what_is_doubtful_is_told(string $typed, array $doubtful): void
+    {
+        $this->assertSame($doubtful, TypedPersonName::read($typed)->doubtful);
+    }
+
+    public function test_degrees_stand_after_the_name(): void
+    {
+        $name = TypedPersonName::read('Dr. Augusta Penhallow, Ph.D., CPA')->name;
+        $this->assertSame(['Augusta', 'Penhallow', 'Ph.D., CPA'], [$name->given, $name->family, $name->postNominals]);
+        $this->assertSame('Dr. Augusta Penhallow, Ph.D., CPA', $name->onEnvelope());
+    }
+
+    /** Examples of the rules, and the forms of American business letters. */
+    public function test_how_a_person_is_written_to(): void
+    {
+        $silas = PersonName::of('Silas', 'Wren', prefix: 'Mr.', middle: 'A.', suffix: 'III', preferred: 'Si');
+        $this->assertSame('Mr. Silas A. Wren III', Addressing::of($silas)->envelopeLine());
+        $this->assertSame('Dear Mr. Wren:', Addressing::of($silas)->salutation());
+        $this->assertSame('Dear Si:', Addressing::of($silas, isInformal: true)->salutation());
+        $this->assertSame('Estate of Silas A. Wren III', Addressing::of($silas, isDeceased: true)->envelopeLine());
+        $this->assertNull(Addressing::of($silas, isInformal: true, isDeceased: true)->salutation());
+        $this->assertSame('Dear Silas Wren:', Addressing::of(PersonName::of('Silas', 'Wren'))->salutation());
+        $this->assertSame('Dear Isolde:', Addressing::of(PersonName::of('Isolde', '', prefix: 'Ms.'))->salutation());
+        $this->assertSame('Silas Wren, Esq.', Addressing::of(PersonName::of('Silas', 'Wren', prefix: 'Mr.', postNominals: 'Esq.'))->envelopeLine());
+    }
+
+    #[TestWith(['Mr.', 'he/him'])]
+    #[TestWith(['mrs', 'she/her'])]
+    #[TestWith(['Ms.', 'she/her'])]
+    #[TestWith(['Dr.', null])]
+    #[TestWith(['Prof.', null])]
+    #[TestWith(['Rev.', null])]
+    #[TestWith(['Mx.', null])]
+    #[TestWith(['', null])]
+    public function test_pronouns_are_suggested_only_by_a_prefix_that_tells(string $prefix, ?string $pronouns): void
+    {
+        $this->assertSame($pronouns, Pronouns::suggestedBy($prefix));
     }
 }

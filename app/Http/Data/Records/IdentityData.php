@@ -27,6 +27,10 @@ final readonly class IdentityData
         #[OA\Property]
         public string $preferred,
         #[OA\Property]
+        public string $pronouns,
+        #[OA\Property]
+        public string $postNominals,
+        #[OA\Property]
         public string $name,
         #[OA\Property]
         public string $legal,
@@ -34,6 +38,12 @@ final readonly class IdentityData
         public bool $isClient,
         #[OA\Property]
         public bool $isVendor,
+        #[OA\Property(description: 'On first-name terms.')]
+        public bool $isInformal,
+        #[OA\Property]
+        public bool $isDeceased,
+        #[OA\Property(description: 'As it is typed again when it is edited; empty when it is not known.')]
+        public string $deceasedOn,
     ) {
     }
 
@@ -47,10 +57,15 @@ final readonly class IdentityData
             $party->family,
             $party->suffix,
             $party->preferred,
+            $party->pronouns,
+            $party->post_nominals,
             $party->company_name,
             $party->legal_name,
             $party->is_client,
             $party->is_vendor,
+            $party->is_informal,
+            $party->is_deceased,
+            $party->deceased_on?->toText() ?? '',
         );
     }
 }

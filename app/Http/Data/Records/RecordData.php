@@ -30,6 +30,8 @@ final readonly class RecordData
         public array $envelope,
         #[OA\Property(description: 'Whether the envelope’s lines print whole on a label.')]
         public bool $envelopeFits,
+        #[OA\Property(description: 'How a letter begins; null for somebody who has died, who is never greeted.', nullable: true)]
+        public ?string $salutation,
         #[OA\Property(ref: '#/components/schemas/Change', nullable: true)]
         public ?ChangeData $lastChange,
     ) {

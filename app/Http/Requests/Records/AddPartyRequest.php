@@ -17,6 +17,8 @@ use OpenApi\Attributes as OA;
     new OA\Property('family', type: 'string'),
     new OA\Property('suffix', type: 'string'),
     new OA\Property('preferred', type: 'string'),
+    new OA\Property('pronouns', type: 'string'),
+    new OA\Property('postNominals', type: 'string'),
     new OA\Property('name', description: 'Of a company.', type: 'string'),
     new OA\Property('legal', description: 'Of a company.', type: 'string'),
     new OA\Property('isClient', type: 'boolean'),

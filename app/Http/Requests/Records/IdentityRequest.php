@@ -14,10 +14,15 @@ use OpenApi\Attributes as OA;
     new OA\Property('family', type: 'string'),
     new OA\Property('suffix', type: 'string'),
     new OA\Property('preferred', type: 'string'),
+    new OA\Property('pronouns', type: 'string'),
+    new OA\Property('postNominals', type: 'string'),
     new OA\Property('name', description: 'Of a company.', type: 'string'),
     new OA\Property('legal', description: 'Of a company.', type: 'string'),
     new OA\Property('isClient', type: 'boolean'),
     new OA\Property('isVendor', type: 'boolean'),
+    new OA\Property('isInformal', description: 'Of a person: on first-name terms.', type: 'boolean'),
+    new OA\Property('isDeceased', description: 'Of a person.', type: 'boolean'),
+    new OA\Property('deceasedOn', description: 'A date as people type it, or empty when it is not known.', type: 'string'),
 ])]
 final class IdentityRequest extends SectionRequest
 {
@@ -26,6 +31,9 @@ final class IdentityRequest extends SectionRequest
         return NameRules::RULES + [
             'isClient' => ['required', 'boolean:strict'],
             'isVendor' => ['required', 'boolean:strict'],
+            'isInformal' => ['sometimes', 'boolean:strict'],
+            'isDeceased' => ['sometimes', 'boolean:strict'],
+            'deceasedOn' => ['sometimes', 'string', self::LINE],
         ];
     }
 }

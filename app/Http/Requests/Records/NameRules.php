@@ -14,6 +14,8 @@ final class NameRules
         'family' => ['sometimes', 'string', 'max:1000'],
         'suffix' => ['sometimes', 'string', 'max:1000'],
         'preferred' => ['sometimes', 'string', 'max:1000'],
+        'pronouns' => ['sometimes', 'string', 'max:1000'],
+        'postNominals' => ['sometimes', 'string', 'max:1000'],
         'name' => ['sometimes', 'string', 'max:1000'],
         'legal' => ['sometimes', 'string', 'max:1000'],
     ];

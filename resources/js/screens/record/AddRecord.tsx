@@ -14,11 +14,23 @@ import { NameFields } from './NameFields';
 import type { IdentityDraft } from './sections';
 
 const BLANK: IdentityDraft = {
-    prefix: '', given: '', middle: '', family: '', suffix: '', preferred: '', name: '', legal: '', isClient: false, isVendor: false,
+    prefix: '', given: '', middle: '', family: '', suffix: '', preferred: '', pronouns: '', postNominals: '',
+    name: '', legal: '', isClient: false, isVendor: false, isInformal: false, isDeceased: false, deceasedOn: '',
 };
 
+/** What adding begins with, and what the program is not sure of. */
+interface Start {
+    draft: IdentityDraft;
+    doubtful: string[];
+    suggestedPronouns: string;
+}
+
+function sure(draft: IdentityDraft): Start {
+    return { draft, doubtful: [], suggestedPronouns: '' };
+}
+
 /** What was typed into the search line, taken apart for the fields of the new record. */
-function useTypedName(kind: PartyKind, typed: string): IdentityDraft | undefined {
+function useTypedName(kind: PartyKind, typed: string): Start | undefined {
     const { data, isError } = useQuery({
         queryKey: ['names', typed],
         queryFn: () => ask(api.GET('/api/names', { params: { query: { typed } } })),
@@ -27,12 +39,16 @@ function useTypedName(kind: PartyKind, typed: string): IdentityDraft | undefined
         retry: false,
     });
     if (kind === 'company') {
-        return { ...BLANK, name: typed };
+        return sure({ ...BLANK, name: typed });
     }
     if (typed === '') {
-        return BLANK;
+        return sure(BLANK);
     }
-    return isError ? { ...BLANK, given: typed } : data && { ...BLANK, ...data };
+    if (data === undefined) {
+        return isError ? sure({ ...BLANK, given: typed }) : undefined;
+    }
+    const { doubtful, suggestedPronouns, ...parts } = data;
+    return { draft: { ...BLANK, ...parts }, doubtful, suggestedPronouns };
 }
 
 export function AddRecord() {
@@ -51,8 +67,8 @@ export function AddRecord() {
         : <AddForm key={kind + typed} kind={kind} start={start} companyId={Number(search.get('company')) || undefined} />;
 }
 
-function AddForm({ kind, start, companyId }: { kind: PartyKind; start: IdentityDraft; companyId: number | undefined }) {
-    const [draft, setDraft] = useState(start);
+function AddForm({ kind, start, companyId }: { kind: PartyKind; start: Start; companyId: number | undefined }) {
+    const [draft, setDraft] = useState(start.draft);
     const [title, setTitle] = useState('');
     const [failure, setFailure] = useState<Error>();
     const [isBusy, setBusy] = useState(false);
@@ -121,12 +137,19 @@ function AddForm({ kind, start, companyId }: { kind: PartyKind; start: IdentityD
                         if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
                             event.preventDefault();
                             void save();
-                        } else if (event.key === 'Escape' && !event.defaultPrevented && JSON.stringify(draft) === JSON.stringify(start)) {
+                        } else if (event.key === 'Escape' && !event.defaultPrevented && JSON.stringify(draft) === JSON.stringify(start.draft)) {
                             leave();
                         }
                     }}
                 >
-                    <NameFields kind={kind} draft={draft} problems={problems} onChange={setDraft} />
+                    <NameFields
+                        kind={kind}
+                        draft={draft}
+                        problems={problems}
+                        onChange={setDraft}
+                        doubtful={start.doubtful}
+                        suggestedPronouns={start.suggestedPronouns}
+                    />
                     {companyId !== undefined && (
                         <Field label={`Title at ${company?.party.displayName ?? 'the company'}`} width="320px" placeholder="Site manager" value={title} onChange={setTitle} problem={problems.title ?? problems.companyId} />
                     )}

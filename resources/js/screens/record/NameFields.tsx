@@ -1,27 +1,40 @@
 import type { PartyKind } from '../../api/queries';
+import { Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
+import { Suggest } from '../../ui/Suggest';
 import { FieldRow } from '../../ui/Text';
 import type { IdentityDraft } from './sections';
-import { Tick } from '../../ui/Choose';
-import { Suggest } from '../../ui/Suggest';
 
 const PREFIXES = ['Mr.', 'Mrs.', 'Ms.', 'Mx.', 'Dr.', 'Prof.', 'Rev.'].map((name) => ({ id: name, name }));
+const PRONOUNS = ['she/her', 'he/him', 'they/them'].map((name) => ({ id: name, name }));
+
+type TextField = { [F in keyof IdentityDraft]: IdentityDraft[F] extends string ? F : never }[keyof IdentityDraft];
 
 interface Props {
     kind: PartyKind;
     draft: IdentityDraft;
     problems: Record<string, string>;
     onChange: (draft: IdentityDraft) => void;
+    /** Parts of a name that the program took apart and is not sure of. */
+    doubtful?: string[];
+    suggestedPronouns?: string;
+    /** Asked for once the record is there. */
+    withLife?: boolean;
 }
 
 /** The name of a person or a company, and its roles. */
-export function NameFields({ kind, draft, problems, onChange }: Props) {
-    const text = (field: Exclude<keyof IdentityDraft, 'isClient' | 'isVendor'>) => ({
+export function NameFields({ kind, draft, problems, onChange, doubtful = [], suggestedPronouns = '', withLife = false }: Props) {
+    const text = (field: TextField) => ({
         value: draft[field],
         problem: problems[field],
         onChange: (value: string) => onChange({ ...draft, [field]: value }),
+        ...(doubtful.includes(field) ? { hint: 'Is this right?' } : {}),
     });
-    const { onChange: onPrefix, ...prefix } = text('prefix');
+    const suggest = (field: TextField) => ({
+        value: draft[field],
+        problem: problems[field],
+        onType: (value: string) => onChange({ ...draft, [field]: value }),
+    });
 
     return (
         <>
@@ -35,12 +48,16 @@ export function NameFields({ kind, draft, problems, onChange }: Props) {
                     <FieldRow>
                         <Field label="Given name" width="200px" {...text('given')} />
                         <Field label="Family name" width="220px" {...text('family')} />
-                        <Suggest label="Title before it" width="130px" options={PREFIXES} onType={onPrefix} {...prefix} />
+                        <Suggest label="Title before it" width="130px" options={PREFIXES} {...suggest('prefix')} />
                     </FieldRow>
                     <FieldRow>
                         <Field label="Middle name" width="200px" {...text('middle')} />
                         <Field label="Preferred name" width="220px" {...text('preferred')} />
                         <Field label="Suffix" width="130px" placeholder="Jr., III" {...text('suffix')} />
+                    </FieldRow>
+                    <FieldRow>
+                        <Field label="After the name" width="200px" placeholder="CPA, Ph.D." {...text('postNominals')} />
+                        <Suggest label="Pronouns" width="220px" options={PRONOUNS} placeholder={suggestedPronouns === '' ? '' : `perhaps ${suggestedPronouns}`} {...suggest('pronouns')} />
                     </FieldRow>
                 </>
             )}
@@ -48,6 +65,28 @@ export function NameFields({ kind, draft, problems, onChange }: Props) {
                 <Tick isSelected={draft.isClient} onChange={(isClient) => onChange({ ...draft, isClient })}>Client: we bill them</Tick>
                 <Tick isSelected={draft.isVendor} onChange={(isVendor) => onChange({ ...draft, isVendor })}>Vendor: they bill us</Tick>
             </FieldRow>
+            {kind === 'person' && withLife && <LifeFields draft={draft} problems={problems} onChange={onChange} />}
+        </>
+    );
+}
+
+/** What changes how a person is written to. */
+function LifeFields({ draft, problems, onChange }: Pick<Props, 'draft' | 'problems' | 'onChange'>) {
+    return (
+        <>
+            <FieldRow>
+                <Tick isSelected={draft.isInformal} onChange={(isInformal) => onChange({ ...draft, isInformal })}>On first-name terms</Tick>
+                <Tick isSelected={draft.isDeceased} onChange={(isDeceased) => onChange({ ...draft, isDeceased, deceasedOn: isDeceased ? draft.deceasedOn : '' })}>Has died</Tick>
+            </FieldRow>
+            {draft.isDeceased && (
+                <Field
+                    label="On which day, if it is known"
+                    width="200px"
+                    value={draft.deceasedOn}
+                    onChange={(deceasedOn) => onChange({ ...draft, deceasedOn })}
+                    problem={problems.deceasedOn}
+                />
+            )}
         </>
     );
 }

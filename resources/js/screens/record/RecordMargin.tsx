@@ -29,7 +29,7 @@ const How = styled.details`
 
 /** What the program works out from the record. It never takes input. */
 export function RecordMargin({ record }: { record: RecordData }) {
-    const { party, reach, addresses, positions, clientTerms, vendorTerms, envelope, envelopeFits, lastChange } = record;
+    const { party, reach, addresses, positions, clientTerms, vendorTerms, envelope, envelopeFits, salutation, lastChange } = record;
     const sections = [
         ['reach', 'Reach', reach.contactPoints.length === 0],
         ['addresses', 'Addresses', addresses.addresses.length === 0 || addresses.addresses.some(({ missing }) => missing.length > 0)],
@@ -53,6 +53,12 @@ export function RecordMargin({ record }: { record: RecordData }) {
                     ? <Quiet>Nothing to post to yet.</Quiet>
                     : <Envelope>{envelope.map((line, index) => <span key={index}>{line}</span>)}</Envelope>}
                 {!envelopeFits && <Mark tone="look">too long for a label: 8 lines of 41 characters print whole</Mark>}
+            </section>
+            <section>
+                <h2>A letter begins</h2>
+                {salutation === null
+                    ? <Mark tone="look">nobody is greeted: {party.displayName} has died</Mark>
+                    : <p>{salutation}</p>}
             </section>
             {party.isClient && <DueToday title="Billed today" terms={clientTerms} />}
             {party.isVendor && <DueToday title="Their bill of today" terms={vendorTerms} />}

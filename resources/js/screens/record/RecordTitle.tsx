@@ -29,7 +29,7 @@ export function RecordTitle({ record }: { record: RecordData }) {
             <Root id="identity" data-section tabIndex={-1} role="region" aria-label="Name and roles">
                 <Title>{party.displayName}</Title>
                 <SectionForm edit={edit} saveLabel="Save name">
-                    <NameFields kind={party.kind} draft={draft} problems={edit.problems} onChange={edit.change} />
+                    <NameFields kind={party.kind} draft={draft} problems={edit.problems} onChange={edit.change} withLife />
                 </SectionForm>
             </Root>
         );
@@ -46,7 +46,9 @@ export function RecordTitle({ record }: { record: RecordData }) {
                     party.kind === 'person' ? 'Person' : 'Company',
                     roles === '' ? 'neither client nor vendor' : roles,
                     `no. ${party.number}`,
+                    identity.isDeceased && (identity.deceasedOn === '' ? 'has died' : `died ${identity.deceasedOn}`),
                     identity.preferred !== '' && `goes by ${identity.preferred}`,
+                    identity.pronouns,
                     identity.legal !== '' && `legally ${identity.legal}`,
                 ].filter(Boolean).join(' · ')}
             </Quiet>

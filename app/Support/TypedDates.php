@@ -8,8 +8,8 @@ use Almanac\Calendar\Day;
 use Almanac\Records\Period;
 use App\Models\Office;
 
-/** Reads the two dates of a period as they were typed, each refusal at its own field. */
-final readonly class TypedPeriod
+/** Reads dates and periods as they were typed, each refusal at its own field. */
+final readonly class TypedDates
 {
     public function __construct(private Clock $clock)
     {
@@ -23,7 +23,13 @@ final readonly class TypedPeriod
         return $problems->at("$field.until", fn () => Period::of($from, $to));
     }
 
-    private function day(string $typed, string $field, FieldProblems $problems): ?Day
+    public function today(): Day
+    {
+        return $this->clock->today();
+    }
+
+    /** One date, or null when nothing was typed. */
+    public function day(string $typed, string $field, FieldProblems $problems): ?Day
     {
         return trim($typed) === ''
             ? null
