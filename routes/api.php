@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\Access\SessionController;
 use App\Http\Controllers\Finding\FindController;
 use App\Http\Controllers\Office\ChoicesController;
+use App\Http\Controllers\Records\ArchiveController;
 use App\Http\Controllers\Records\NameController;
 use App\Http\Controllers\Records\PartyController;
 use App\Http\Controllers\Records\SectionController;
@@ -31,6 +32,9 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::middleware('can:'.Permission::ChangeRecords->value)->group(function (): void {
         Route::post('parties', [PartyController::class, 'store']);
         Route::prefix('parties/{party}')->whereNumber('party')->group(function (): void {
+            Route::delete('/', [ArchiveController::class, 'destroy']);
+            Route::put('archive', [ArchiveController::class, 'store']);
+            Route::delete('archive', [ArchiveController::class, 'restore']);
             Route::put('identity', [SectionController::class, 'identity']);
             Route::put('reach', [SectionController::class, 'reach']);
             Route::put('addresses', [SectionController::class, 'addresses']);

@@ -39,6 +39,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $display_name
  * @property string $file_as
  * @property string $sort_key
+ * @property Day|null $archived_on
+ * @property string $archive_reason
  * @property bool $is_client
  * @property bool $is_vendor
  * @property-read Collection<int, ContactPoint> $contactPoints
@@ -55,6 +57,7 @@ final class Party extends Model
     protected $attributes = [
         'prefix' => '', 'given' => '', 'middle' => '', 'family' => '', 'suffix' => '', 'preferred' => '',
         'pronouns' => '', 'post_nominals' => '', 'is_informal' => false, 'is_deceased' => false, 'deceased_on' => null,
+        'archived_on' => null, 'archive_reason' => '',
         'company_name' => '', 'legal_name' => '', 'is_client' => false, 'is_vendor' => false,
     ];
 
@@ -67,12 +70,18 @@ final class Party extends Model
             'is_informal' => 'boolean',
             'is_deceased' => 'boolean',
             'deceased_on' => DayCast::class,
+            'archived_on' => DayCast::class,
         ];
     }
 
     public function isPerson(): bool
     {
         return $this->kind === PartyKind::Person;
+    }
+
+    public function isArchived(): bool
+    {
+        return $this->archived_on !== null;
     }
 
     public function namePerson(PersonName $name): void
@@ -126,6 +135,16 @@ final class Party extends Model
     public function addressUses(): HasMany
     {
         return $this->hasMany(AddressUse::class)->orderBy('rank');
+    }
+
+    /**
+     * Addresses that were typed for this party, whoever uses them.
+     *
+     * @return HasMany<Address, $this>
+     */
+    public function ownAddresses(): HasMany
+    {
+        return $this->hasMany(Address::class, 'owner_id');
     }
 
     /**

@@ -50,7 +50,7 @@ final class RecordsTest extends TestCase
     /** @param  array<string, mixed>  $input */
     #[TestWith([['kind' => 'company', 'name' => ' '], 'name', 'Type the company’s name.'])]
     #[TestWith([['kind' => 'person'], 'given', 'Type a given name or a family name.'])]
-    #[TestWith([['kind' => 'person', 'given' => 'A', 'companyId' => 99], 'companyId', 'That company is no longer kept. Add the person by itself.'])]
+    #[TestWith([['kind' => 'person', 'given' => 'A', 'companyId' => 99], 'companyId', 'That company is no longer in use. Add the person by itself.'])]
     #[TestWith([['kind' => 'robot', 'name' => 'R'], 'kind', 'The selected kind is invalid.'])]
     #[TestWith([['kind' => 'company', 'name' => ['a']], 'name', 'The name field must be a string.'])]
     public function test_what_cannot_be_added_is_told_at_its_field(array $input, string $field, string $message): void

@@ -39,11 +39,16 @@ final class IndexParties
         });
     }
 
-    /** @param  array<int>  $ids */
-    private function refresh(array $ids): void
+    public function forget(int ...$ids): void
     {
         DB::table('search_words')->whereIn('rowid', $ids)->delete();
         DB::table('search_letters')->whereIn('rowid', $ids)->delete();
+    }
+
+    /** @param  array<int>  $ids */
+    private function refresh(array $ids): void
+    {
+        $this->forget(...$ids);
         foreach (Party::query()->with(SearchValues::RELATIONS)->findMany($ids) as $party) {
             $this->insert($party);
         }

@@ -72,8 +72,8 @@ final readonly class AddParty
             return null;
         }
         $company = Party::query()->where('kind', PartyKind::Company)->find($id);
-        if (! $company instanceof Party) {
-            $problems->add('companyId', 'That company is no longer kept. Add the person by itself.');
+        if (! $company instanceof Party || $company->isArchived()) {
+            $problems->add('companyId', 'That company is no longer in use. Add the person by itself.');
 
             return null;
         }

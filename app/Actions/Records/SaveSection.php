@@ -25,6 +25,7 @@ final readonly class SaveSection
      * @param array<string, mixed> $input
      * @param int $version the version that the person who saves has seen
      *
+     * @throws ArchivedRecord when the record is archived
      * @throws StaleSection when the section has been saved since that version
      * @throws ValidationException when the core refuses a value
      */
@@ -32,6 +33,9 @@ final readonly class SaveSection
     {
         DB::transaction(function () use ($section, $party, $input, $version, $by): void {
             $party->refresh();
+            if ($party->isArchived()) {
+                throw new ArchivedRecord;
+            }
             $kept = SectionVersions::of($party, $section->name());
             $before = $this->snapshots($section, [$party, ...$section->neighbours($party)]);
 

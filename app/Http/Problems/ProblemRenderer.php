@@ -6,6 +6,7 @@ namespace App\Http\Problems;
 
 use Almanac\Records\Difference;
 use Almanac\Refusal;
+use App\Actions\Records\ArchivedRecord;
 use App\Actions\Records\StaleSection;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
@@ -35,8 +36,9 @@ final class ProblemRenderer
 
         return match (true) {
             $error instanceof ValidationException => $this->validation($error->errors()),
-            $error instanceof Refusal => $this->validation(['' => [$error->getMessage()]]),
+            $error instanceof Refusal => $this->respond(422, 'Not possible', $error->getMessage()),
             $error instanceof StaleSection => $this->stale($error),
+            $error instanceof ArchivedRecord => $this->respond(423, 'Archived', $error->getMessage()),
             $error instanceof AuthenticationException => $this->problem(401),
             $error instanceof AuthorizationException => $this->problem(403),
             $error instanceof HttpExceptionInterface => $this->problem($error->getStatusCode(), $error->getHeaders()),

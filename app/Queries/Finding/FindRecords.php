@@ -7,7 +7,6 @@ namespace App\Queries\Finding;
 use Almanac\Finding\Fold;
 use Almanac\Finding\MatchReason;
 use Almanac\Finding\Query;
-use Almanac\Records\PartyKind;
 use App\Http\Data\Finding\FindResultData;
 use App\Models\Party;
 use Illuminate\Support\Facades\DB;
@@ -28,10 +27,12 @@ final class FindRecords
     private const WEIGHTS = '10.0, 8.0, 6.0, 4.0, 3.0, 3.0, 2.0';
 
     /** @return list<FindResultData> */
-    public function handle(string $typed, ?PartyKind $kind = null): array
+    public function handle(string $typed, FindScope $scope): array
     {
         $query = Query::of($typed);
-        $parties = $this->parties($this->matchingIds($query, $kind));
+        $parties = $this->parties($this->matchingIds($query, $scope));
+        // What is in use goes first; sorting keeps the order otherwise.
+        usort($parties, fn (Party $a, Party $b) => $a->isArchived() <=> $b->isArchived());
 
         return array_map(fn (Party $party) => FindResultData::of($party, array_map(
             fn (MatchReason $reason) => $reason->toText(),
@@ -40,7 +41,7 @@ final class FindRecords
     }
 
     /** @return list<int> */
-    private function matchingIds(Query $query, ?PartyKind $kind): array
+    private function matchingIds(Query $query, FindScope $scope): array
     {
         if ($query->isEmpty()) {
             return [];
@@ -50,31 +51,31 @@ final class FindRecords
             if (count($ids) >= self::ENOUGH) {
                 break;
             }
-            $ids = array_values(array_unique([...$ids, ...$search($query, $kind, $ids)]));
+            $ids = array_values(array_unique([...$ids, ...$search($query, $scope, $ids)]));
         }
 
         return array_slice($ids, 0, self::MOST);
     }
 
     /** @return list<int> */
-    private function byWords(Query $query, ?PartyKind $kind): array
+    private function byWords(Query $query, FindScope $scope): array
     {
         $match = implode(' ', array_map(fn (string $word) => $this->quote($word).'*', $query->words));
 
-        return $match === '' ? [] : $this->ids('search_words', $match, $kind, 'bm25(search_words, '.self::WEIGHTS.')');
+        return $match === '' ? [] : $this->ids('search_words', $match, $scope, 'bm25(search_words, '.self::WEIGHTS.')');
     }
 
     /** @return list<int> */
-    private function byLetters(Query $query, ?PartyKind $kind): array
+    private function byLetters(Query $query, FindScope $scope): array
     {
         if ($query->isFigures()) {
-            return $this->ids('search_letters', 'figures : '.$this->quote($query->digits), $kind);
+            return $this->ids('search_letters', 'figures : '.$this->quote($query->digits), $scope);
         }
         $words = array_filter($query->words, fn (string $word) => mb_strlen($word) >= 3);
 
         return count($words) !== count($query->words) || $words === []
             ? []
-            : $this->ids('search_letters', implode(' ', array_map($this->quote(...), $words)), $kind);
+            : $this->ids('search_letters', implode(' ', array_map($this->quote(...), $words)), $scope);
     }
 
     /**
@@ -82,14 +83,13 @@ final class FindRecords
      *
      * @return list<int>
      */
-    private function byShortText(Query $query, ?PartyKind $kind): array
+    private function byShortText(Query $query, FindScope $scope): array
     {
         if (preg_match('/^[\x00-\x7f]*$/', $query->typed) === 1 || mb_strlen($query->typed) > 4) {
             return [];
         }
         $pattern = '%'.addcslashes(Fold::text($query->typed), '%_\\').'%';
-        $rows = Party::query()
-            ->when($kind !== null, fn ($parties) => $parties->where('kind', $kind))
+        $rows = $scope->parties()
             ->whereRaw("sort_key like ? escape '\\'", [$pattern])
             ->limit(self::MOST)->pluck('id');
 
@@ -101,7 +101,7 @@ final class FindRecords
      *
      * @return list<int>
      */
-    private function bySpelling(Query $query, ?PartyKind $kind, array $found): array
+    private function bySpelling(Query $query, FindScope $scope, array $found): array
     {
         $trigrams = $query->trigrams();
         if ($found !== [] || $query->isFigures() || $trigrams === []) {
@@ -110,7 +110,7 @@ final class FindRecords
         $candidates = $this->ids(
             'search_letters',
             'name : ('.implode(' OR ', array_map($this->quote(...), $trigrams)).')',
-            $kind,
+            $scope,
             limit: self::CANDIDATES,
         );
 
@@ -124,10 +124,10 @@ final class FindRecords
     }
 
     /** @return list<int> */
-    private function ids(string $table, string $match, ?PartyKind $kind, string $order = 'rank', int $limit = self::MOST): array
+    private function ids(string $table, string $match, FindScope $scope, string $order = 'rank', int $limit = self::MOST): array
     {
         $rows = DB::table($table)
-            ->when($kind !== null, fn ($rows) => $rows->whereIn('rowid', Party::query()->select('id')->where('kind', $kind)))
+            ->when(! $scope->isEverything(), fn ($rows) => $rows->whereIn('rowid', $scope->parties()->select('id')))
             ->whereRaw("$table match ?", [$match])
             ->orderByRaw($order)
             ->limit($limit)

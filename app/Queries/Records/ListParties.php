@@ -14,12 +14,15 @@ final class ListParties
 {
     private const PAGE = 100;
 
-    public function handle(int $page): PartyPageData
+    public function handle(int $page, bool $withArchived): PartyPageData
     {
-        $parties = Party::query()->with(SearchValues::RELATIONS)->filed()->paginate(self::PAGE, page: max(1, $page));
+        $parties = Party::query()->with(SearchValues::RELATIONS)
+            ->when(! $withArchived, fn ($parties) => $parties->whereNull('archived_on'))
+            ->filed()->paginate(self::PAGE, page: max(1, $page));
 
         return new PartyPageData(
             $parties->total(),
+            Party::query()->whereNotNull('archived_on')->count(),
             $parties->currentPage(),
             $parties->lastPage(),
             array_values(array_map(fn (Party $party) => PartyRowData::of($party), $parties->items())),

@@ -12,6 +12,7 @@ use Almanac\Calendar\Day;
 use Almanac\Names\Addressing;
 use Almanac\Terms\Shorthand;
 use App\Http\Data\Records\AddressesData;
+use App\Http\Data\Records\ArchiveData;
 use App\Http\Data\Records\ChangeData;
 use App\Http\Data\Records\IdentityData;
 use App\Http\Data\Records\PartyRowData;
@@ -59,6 +60,7 @@ final readonly class ReadRecord
 
         return new RecordData(
             PartyRowData::of($party),
+            ArchiveData::of($party),
             IdentityData::of($party, $version(SectionName::Identity)),
             ReachData::of($party, $version(SectionName::Reach), $home),
             AddressesData::of($party, $version(SectionName::Addresses), $home, $today),

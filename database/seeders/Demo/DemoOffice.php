@@ -7,6 +7,7 @@ namespace Database\Seeders\Demo;
 use App\Actions\Access\SetUpOffice;
 use App\Actions\Records\AddParty;
 use App\Actions\Records\AddressesSection;
+use App\Actions\Records\ArchiveParty;
 use App\Actions\Records\PositionsSection;
 use App\Actions\Records\ReachSection;
 use App\Actions\Records\SaveSection;
@@ -42,6 +43,7 @@ final class DemoOffice
         private readonly ReachSection $reach,
         private readonly AddressesSection $addresses,
         private readonly PositionsSection $positions,
+        private readonly ArchiveParty $archive,
         private readonly Clock $clock,
     ) {
     }
@@ -70,6 +72,7 @@ final class DemoOffice
             $this->fill($key, $person);
         }
         $this->placePeople();
+        $this->archive->archive($this->parties['crane'], 'sold its cranes and closed', $administrator);
     }
 
     /** @param  array<string, mixed>  $record */

@@ -38,6 +38,14 @@ export const choicesQuery = queryOptions({
     staleTime: 300_000,
 });
 
+/** After a record has changed: lists, answers and other records may show some of it. */
+export function forgetLists(exceptRecord: number): void {
+    void queryClient.invalidateQueries({
+        predicate: ({ queryKey: [what, id] }) => what === 'directory' || what === 'find' || what === 'changes'
+            || (what === 'record' && id !== exceptRecord),
+    });
+}
+
 export function recordQuery(id: number) {
     return queryOptions({
         queryKey: ['record', id],
@@ -45,17 +53,23 @@ export function recordQuery(id: number) {
     });
 }
 
-export function directoryQuery(page: number) {
+export function directoryQuery(page: number, archived: boolean) {
     return queryOptions({
-        queryKey: ['directory', page],
-        queryFn: () => ask(api.GET('/api/parties', { params: { query: { page } } })),
+        queryKey: ['directory', page, archived],
+        queryFn: () => ask(api.GET('/api/parties', { params: { query: { page, ...(archived ? { archived } : {}) } } })),
     });
 }
 
-export function findQuery(q: string, kind?: PartyKind) {
+export interface FindScope {
+    kind?: PartyKind;
+    /** False leaves archived records out. */
+    archived?: boolean;
+}
+
+export function findQuery(q: string, scope: FindScope) {
     return queryOptions({
-        queryKey: ['find', q, kind],
-        queryFn: () => ask(api.GET('/api/find', { params: { query: { q, ...(kind === undefined ? {} : { kind }) } } })),
+        queryKey: ['find', q, scope],
+        queryFn: () => ask(api.GET('/api/find', { params: { query: { q, ...scope } } })),
         enabled: q !== '',
         // Somebody may just have added what is being looked for.
         staleTime: 0,

@@ -108,6 +108,42 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Take a record out of use */
+        put: operations["archiveRecord"];
+        post?: never;
+        /** Take an archived record back into use */
+        delete: operations["restoreRecord"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A whole record */
+        get: operations["readRecord"];
+        put?: never;
+        post?: never;
+        /** Delete a record that nothing refers to */
+        delete: operations["deleteRecord"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/names": {
         parameters: {
             query?: never;
@@ -137,23 +173,6 @@ export interface paths {
         put?: never;
         /** Add a person or a company */
         post: operations["addParty"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/parties/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** A whole record */
-        get: operations["readRecord"];
-        put?: never;
-        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -393,6 +412,11 @@ export interface components {
             version: number;
             addresses: components["schemas"]["Address"][];
         };
+        /** @description Since when and why a record is out of use. */
+        Archive: {
+            onText: string;
+            reason: string;
+        };
         /** @description One line of the change log. */
         Change: {
             id: number;
@@ -455,6 +479,8 @@ export interface components {
         /** @description A page of the directory. */
         PartyPage: {
             total: number;
+            /** @description How many are archived in all. */
+            archived: number;
             page: number;
             pages: number;
             rows: components["schemas"]["PartyRow"][];
@@ -469,6 +495,7 @@ export interface components {
             fileAs: string;
             isClient: boolean;
             isVendor: boolean;
+            isArchived: boolean;
             /** @description Where a person works, as in "Director, Brass & Sons". */
             position: string;
             place: string;
@@ -520,6 +547,7 @@ export interface components {
         /** @description A whole record, section by section. */
         Record: {
             party: components["schemas"]["PartyRow"];
+            archive: components["schemas"]["Archive"] | null;
             identity: components["schemas"]["Identity"];
             reach: components["schemas"]["Reach"];
             addresses: components["schemas"]["Addresses"];
@@ -679,6 +707,9 @@ export interface components {
             /** @description A date as people type it, or empty. */
             since: string;
             until: string;
+        };
+        ArchiveInput: {
+            reason: string;
         };
         IdentityInput: {
             version: number;
@@ -897,6 +928,8 @@ export interface operations {
         parameters: {
             query: {
                 q: string;
+                /** @description False leaves archived records out. */
+                archived?: boolean;
                 kind?: "person" | "company";
             };
             header?: never;
@@ -956,6 +989,123 @@ export interface operations {
             };
         };
     };
+    archiveRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ArchiveInput"];
+            };
+        };
+        responses: {
+            /** @description Archived; the whole record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restoreRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Restored; the whole record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+        };
+    };
+    readRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Not found */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deleteRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Deleted */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Something refers to it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     takeNameApart: {
         parameters: {
             query: {
@@ -991,6 +1141,8 @@ export interface operations {
         parameters: {
             query?: {
                 page?: number;
+                /** @description Archived records too. */
+                archived?: boolean;
             };
             header?: never;
             path?: never;
@@ -1032,37 +1184,6 @@ export interface operations {
                 };
             };
             /** @description Refused */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    readRecord: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The record */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Record"];
-                };
-            };
-            /** @description Not found */
             default: {
                 headers: {
                     [name: string]: unknown;

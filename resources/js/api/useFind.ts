@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { Schemas } from './client';
-import { findQuery, type PartyKind } from './queries';
+import { findQuery, type FindScope } from './queries';
 
 interface Finding {
     results: Schemas['FindResult'][];
@@ -10,8 +10,8 @@ interface Finding {
 }
 
 /** Records that answer a text, as it is being typed. */
-export function useFind(typed: string, kind?: PartyKind): Finding {
-    const { data, isError, isFetching } = useQuery({ ...findQuery(typed.trim(), kind), placeholderData: keepPreviousData });
+export function useFind(typed: string, scope: FindScope = {}): Finding {
+    const { data, isError, isFetching } = useQuery({ ...findQuery(typed.trim(), scope), placeholderData: keepPreviousData });
     const isEmpty = typed.trim() === '';
     return { results: isEmpty ? [] : data?.results ?? [], isBehind: !isEmpty && isFetching, isUnanswered: isError };
 }

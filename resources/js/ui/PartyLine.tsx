@@ -8,6 +8,7 @@ interface Party {
     displayName: string;
     isClient: boolean;
     isVendor: boolean;
+    isArchived: boolean;
     position: string;
     place: string;
 }
@@ -37,7 +38,7 @@ export function PartyLine({ party, reasons }: { party: Party; reasons: string[] 
         <Root>
             <Sign size={15} aria-label={party.kind} />
             <span><Name>{party.displayName}</Name>{party.position !== '' && <Aside> {party.position}</Aside>}</span>
-            <Aside>{[rolesOf(party), party.place].filter((text) => text !== '').join(' · ')}</Aside>
+            <Aside>{[party.isArchived ? 'archived' : '', rolesOf(party), party.place].filter((text) => text !== '').join(' · ')}</Aside>
             {reasons.length > 0 && <Second>{reasons.join(' · ')}</Second>}
         </Root>
     );

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Finding;
 use Almanac\Records\PartyKind;
 use App\Http\Data\Finding\FoundData;
 use App\Queries\Finding\FindRecords;
+use App\Queries\Finding\FindScope;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
@@ -18,6 +19,7 @@ final readonly class FindController
 
     #[OA\Get(path: '/api/find', operationId: 'find', summary: 'Find records by whatever is known of them', tags: ['Records'], parameters: [
         new OA\Parameter(name: 'q', in: 'query', required: true, schema: new OA\Schema(type: 'string')),
+        new OA\Parameter(name: 'archived', description: 'False leaves archived records out.', in: 'query', schema: new OA\Schema(type: 'boolean')),
         new OA\Parameter(name: 'kind', in: 'query', schema: new OA\Schema(type: 'string', enum: ['person', 'company'])),
     ], responses: [
         new OA\Response(response: 200, description: 'The best first, at most twelve', content: new OA\JsonContent(ref: '#/components/schemas/Found')),
@@ -25,8 +27,11 @@ final readonly class FindController
     public function __invoke(Request $request, FindRecords $find): JsonResponse
     {
         $typed = $request->string('q')->value();
-        $kind = PartyKind::tryFrom($request->string('kind')->value());
+        $scope = new FindScope(
+            PartyKind::tryFrom($request->string('kind')->value()),
+            $request->boolean('archived', true),
+        );
 
-        return new JsonResponse(new FoundData($typed, $find->handle(Str::limit($typed, self::LONGEST, ''), $kind)));
+        return new JsonResponse(new FoundData($typed, $find->handle(Str::limit($typed, self::LONGEST, ''), $scope)));
     }
 }

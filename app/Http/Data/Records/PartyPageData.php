@@ -14,6 +14,8 @@ final readonly class PartyPageData
     public function __construct(
         #[OA\Property]
         public int $total,
+        #[OA\Property(description: 'How many are archived in all.')]
+        public int $archived,
         #[OA\Property]
         public int $page,
         #[OA\Property]

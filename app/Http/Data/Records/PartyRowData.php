@@ -29,6 +29,8 @@ final readonly class PartyRowData
         public bool $isClient,
         #[OA\Property]
         public bool $isVendor,
+        #[OA\Property]
+        public bool $isArchived,
         #[OA\Property(description: 'Where a person works, as in "Director, Brass & Sons".')]
         public string $position,
         #[OA\Property]
@@ -53,6 +55,7 @@ final readonly class PartyRowData
             $party->file_as,
             $party->is_client,
             $party->is_vendor,
+            $party->isArchived(),
             $position instanceof Position ? implode(', ', array_filter([$position->title, $position->company->display_name])) : '',
             $address === null ? '' : implode(', ', array_filter([$address->locality, $address->region ?: $address->country])),
             self::primary($party, ContactKind::Phone),

@@ -14,6 +14,8 @@ final readonly class RecordData
     public function __construct(
         #[OA\Property(ref: '#/components/schemas/PartyRow')]
         public PartyRowData $party,
+        #[OA\Property(ref: '#/components/schemas/Archive', nullable: true)]
+        public ?ArchiveData $archive,
         #[OA\Property(ref: '#/components/schemas/Identity')]
         public IdentityData $identity,
         #[OA\Property(ref: '#/components/schemas/Reach')]

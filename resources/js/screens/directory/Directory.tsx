@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import { directoryQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { Button, ButtonLink, MainButton } from '../../ui/Button';
+import { Tick } from '../../ui/Choose';
 import { Sheet } from '../../ui/Page';
 import { rolesOf } from '../../ui/PartyLine';
 import { useShortcut } from '../../ui/shortcuts';
@@ -27,13 +28,16 @@ const Table = styled.table`
 export function Directory() {
     const [search, setSearch] = useSearchParams();
     const page = Math.max(1, Number(search.get('page')) || 1);
-    const { data, isError, refetch } = useQuery({ ...directoryQuery(page), placeholderData: keepPreviousData });
+    const withArchived = search.get('archived') === '1';
+    const { data, isError, refetch } = useQuery({ ...directoryQuery(page, withArchived), placeholderData: keepPreviousData });
     const { officeName, mayChangeRecords } = useSession();
     const body = useRef<HTMLTableSectionElement>(null);
 
     useEffect(() => {
         document.title = 'Directory – Neat Almanac';
     }, []);
+
+    const go = (to: number, archived: boolean) => setSearch({ ...(to > 1 ? { page: String(to) } : {}), ...(archived ? { archived: '1' } : {}) });
 
     const move = (step: number) => {
         const links = [...body.current?.querySelectorAll<HTMLAnchorElement>('td:first-child a') ?? []];
@@ -53,7 +57,7 @@ export function Directory() {
             </Sheet>
         );
     }
-    if (data?.total === 0) {
+    if (data?.total === 0 && data.archived === 0) {
         return (
             <Sheet id="sheet" tabIndex={-1}>
                 <Title>An empty desk</Title>
@@ -79,6 +83,9 @@ export function Directory() {
                 <Row>
                     <Title>Directory</Title>
                     {data !== undefined && <Quiet>{data.total === 1 ? '1 record' : `${data.total.toLocaleString('en')} records`}</Quiet>}
+                    {data !== undefined && data.archived > 0 && (
+                        <Tick isSelected={withArchived} onChange={(isSelected) => go(1, isSelected)}>{`show archived too (${data.archived})`}</Tick>
+                    )}
                 </Row>
                 <Table>
                     <thead>
@@ -89,7 +96,7 @@ export function Directory() {
                             <tr key={party.id}>
                                 <td><Link to={`/records/${party.id}`}>{party.fileAs}</Link>{party.kind === 'company' && <Hidden> (company)</Hidden>}</td>
                                 <td><Small>{party.position}</Small></td>
-                                <td>{rolesOf(party)}</td>
+                                <td>{[party.isArchived ? 'archived' : '', rolesOf(party)].filter(Boolean).join(' · ')}</td>
                                 <td>{party.place}</td>
                                 <td>{party.phone}</td>
                             </tr>
@@ -98,9 +105,9 @@ export function Directory() {
                 </Table>
                 {data !== undefined && data.pages > 1 && (
                     <Row>
-                        <Button isDisabled={page <= 1} onPress={() => setSearch({ page: String(page - 1) })}>Earlier</Button>
+                        <Button isDisabled={page <= 1} onPress={() => go(page - 1, withArchived)}>Earlier</Button>
                         <Quiet>Page {page} of {data.pages}</Quiet>
-                        <Button isDisabled={page >= data.pages} onPress={() => setSearch({ page: String(page + 1) })}>Later</Button>
+                        <Button isDisabled={page >= data.pages} onPress={() => go(page + 1, withArchived)}>Later</Button>
                     </Row>
                 )}
             </Stack>

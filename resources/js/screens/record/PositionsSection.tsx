@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
-import { useSession } from '../../api/session';
 import { Button } from '../../ui/Button';
 import { Quiet, Row, Small, Stack } from '../../ui/Text';
 import { space, type } from '../../ui/tokens';
@@ -11,6 +10,7 @@ import { PositionFields } from './PositionFields';
 import { RecordPicker } from './RecordPicker';
 import { SectionFrame } from './SectionFrame';
 import { newKey, positionsSpec, type PositionRow, type RecordData } from './sections';
+import { useMayEdit } from './useMayEdit';
 import { useSection } from './useSection';
 
 type PositionData = RecordData['positions']['positions'][number];
@@ -36,7 +36,7 @@ export function PositionsSection({ record }: { record: RecordData }) {
     const edit = useSection(record, positionsSpec);
     const { positions } = record.positions;
     const isPerson = record.party.kind === 'person';
-    const { mayChangeRecords } = useSession();
+    const mayEdit = useMayEdit(record);
 
     return (
         <SectionFrame
@@ -46,7 +46,7 @@ export function PositionsSection({ record }: { record: RecordData }) {
                 <>
                     {positions.length === 0 && <Quiet>{isPerson ? 'No position at a company.' : 'Nobody is known here yet.'}</Quiet>}
                     {positions.map((position) => <PositionView key={position.id} position={position} />)}
-                    {!isPerson && mayChangeRecords && (
+                    {!isPerson && mayEdit && (
                         <AddPersonHere record={record} onPick={(party) => edit.beginWith((rows) => [...rows, positionOf(party, rows.length === 0)])} />
                     )}
                 </>

@@ -21,7 +21,7 @@ interface Props {
 /** Picks a record by searching for it. */
 export function RecordPicker({ label, kind, onPick, onAdd, onLeave }: Props) {
     const [typed, setTyped] = useState('');
-    const { results, isBehind, isUnanswered } = useFind(typed, kind);
+    const { results, isBehind, isUnanswered } = useFind(typed, { archived: false, ...(kind === undefined ? {} : { kind }) });
     const name = typed.trim();
     const options = [
         ...results.map(({ party, reasons }) => ({ id: String(party.id), content: <PartyLine party={party} reasons={reasons} /> })),

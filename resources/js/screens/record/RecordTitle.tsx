@@ -1,12 +1,13 @@
 import styled from 'styled-components';
-import { useSession } from '../../api/session';
 import { QuietButton } from '../../ui/Button';
 import { rolesOf } from '../../ui/PartyLine';
 import { Quiet, Row, Title } from '../../ui/Text';
 import { print, space } from '../../ui/tokens';
 import { NameFields } from './NameFields';
+import { ArchivedNotice, RecordLife } from './RecordLife';
 import { SectionForm } from './SectionFrame';
 import { identitySpec, type RecordData } from './sections';
+import { useMayEdit } from './useMayEdit';
 import { useSection } from './useSection';
 
 const Root = styled.div`
@@ -20,7 +21,7 @@ const Root = styled.div`
 /** The name of the record at the head of its page, with its roles. */
 export function RecordTitle({ record }: { record: RecordData }) {
     const edit = useSection(record, identitySpec);
-    const { mayChangeRecords } = useSession();
+    const mayEdit = useMayEdit(record);
     const { party, identity } = record;
     const { draft } = edit;
 
@@ -39,7 +40,8 @@ export function RecordTitle({ record }: { record: RecordData }) {
         <Root id="identity" data-section tabIndex={-1} role="region" aria-label="Name and roles">
             <Row>
                 <Title>{party.displayName}</Title>
-                {mayChangeRecords && <QuietButton data-edit aria-label="Edit name and roles" onPress={edit.begin}>Edit</QuietButton>}
+                {mayEdit && <QuietButton data-edit aria-label="Edit name and roles" onPress={edit.begin}>Edit</QuietButton>}
+                {mayEdit && <RecordLife record={record} />}
             </Row>
             <Quiet>
                 {[
@@ -52,6 +54,7 @@ export function RecordTitle({ record }: { record: RecordData }) {
                     identity.legal !== '' && `legally ${identity.legal}`,
                 ].filter(Boolean).join(' · ')}
             </Quiet>
+            <ArchivedNotice record={record} />
         </Root>
     );
 }

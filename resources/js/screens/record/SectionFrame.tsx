@@ -1,12 +1,12 @@
 import { useEffect, useRef, useState, type FormEvent, type KeyboardEvent, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { Refused } from '../../api/client';
-import { useSession } from '../../api/session';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { Heading, Quiet, Row, Stack } from '../../ui/Text';
 import { narrow, print, space } from '../../ui/tokens';
 import { SaveFailure } from './SaveFailure';
+import { useMayEdit } from './useMayEdit';
 import type { SectionEdit } from './useSection';
 
 const Root = styled.section`
@@ -70,7 +70,7 @@ interface Props<D> {
 /** A section that is edited where it stands. */
 export function SectionFrame<D>({ edit, read, fields, saveLabel }: Props<D>) {
     const { record, spec, draft, begin } = edit;
-    const { mayChangeRecords } = useSession();
+    const mayEdit = useMayEdit(record);
     const title = spec.title(record);
     const editButton = useRef<HTMLButtonElement>(null);
     const wasEditing = useRef(false);
@@ -86,7 +86,7 @@ export function SectionFrame<D>({ edit, read, fields, saveLabel }: Props<D>) {
         <PlainSection
             id={spec.name}
             title={title}
-            tools={draft === undefined && mayChangeRecords && (
+            tools={draft === undefined && mayEdit && (
                 <QuietButton ref={editButton} data-edit onPress={begin} aria-label={`Edit ${title}`}>Edit</QuietButton>
             )}
         >

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useContext, useEffect, useState } from 'react';
 import { Refused } from '../../api/client';
-import { recordQuery } from '../../api/queries';
+import { forgetLists, recordQuery } from '../../api/queries';
 import { useEnsureSignedIn } from '../../api/signIn';
 import { useSay } from '../../ui/StatusLine';
 import { EditsContext } from './edits';
@@ -74,9 +74,7 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
 
     const keep = (saved: RecordData) => {
         client.setQueryData(recordQuery(id).queryKey, saved);
-        // Others show some of this too: people at the company, the directory, what was found before.
-        void client.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] === 'directory' || queryKey[0] === 'find'
-            || queryKey[0] === 'changes' || (queryKey[0] === 'record' && queryKey[1] !== id) });
+        forgetLists(id);
     };
 
     const undoTo = (before: D, saved: RecordData) => async () => {

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Records;
+
+use Almanac\Records\ArchiveReason;
+use Almanac\Records\Difference;
+use Almanac\Records\Fact;
+use App\Models\Party;
+use App\Models\User;
+use App\Support\Clock;
+use App\Support\FieldProblems;
+use App\Support\SectionName;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/** Takes a record out of use, or back into it. An archived record stays whole, and is found when searched. */
+final readonly class ArchiveParty
+{
+    public function __construct(private LogChanges $log, private Clock $clock)
+    {
+    }
+
+    /** @throws ValidationException when no reason is given */
+    public function archive(Party $party, string $reason, User $by): void
+    {
+        $problems = new FieldProblems;
+        $why = $problems->at('reason', fn () => ArchiveReason::of($reason));
+        $problems->throwIfAny();
+        DB::transaction(function () use ($party, $why, $by): void {
+            $party->refresh();
+            if (! $party->isArchived()) {
+                $party->update(['archived_on' => $this->clock->today(), 'archive_reason' => $why->text ?? '']);
+                $this->log($party, 'in use', 'archived: '.$party->archive_reason, $by);
+            }
+        });
+    }
+
+    public function restore(Party $party, User $by): void
+    {
+        DB::transaction(function () use ($party, $by): void {
+            $party->refresh();
+            if ($party->isArchived()) {
+                $was = 'archived: '.$party->archive_reason;
+                $party->update(['archived_on' => null, 'archive_reason' => '']);
+                $this->log($party, $was, 'in use', $by);
+            }
+        });
+    }
+
+    private function log(Party $party, string $from, string $to, User $by): void
+    {
+        $this->log->handle($party, SectionName::Identity, Difference::between(
+            ['record' => new Fact('Record', $from)],
+            ['record' => new Fact('Record', $to)],
+        ), $by);
+    }
+}

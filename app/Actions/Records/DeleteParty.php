@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Records;
+
+use Almanac\Records\ArchiveRefused;
+use App\Actions\Finding\IndexParties;
+use App\Models\AddressUse;
+use App\Models\Change;
+use App\Models\Party;
+use Illuminate\Support\Facades\DB;
+
+/** Deletes a record that nothing refers to. One that something refers to can only be archived. */
+final readonly class DeleteParty
+{
+    public function __construct(private IndexParties $index)
+    {
+    }
+
+    /** @throws ArchiveRefused when something refers to it, saying what */
+    public function handle(Party $party): void
+    {
+        DB::transaction(function () use ($party): void {
+            $references = $this->references($party);
+            if ($references !== []) {
+                throw ArchiveRefused::stillUsed($references);
+            }
+            $party->contactPoints()->delete();
+            $party->addressUses()->delete();
+            $party->ownAddresses()->delete();
+            $party->clientTerms()->delete();
+            $party->vendorTerms()->delete();
+            DB::table('section_versions')->where('party_id', $party->id)->delete();
+            Change::query()->where('party_id', $party->id)->delete();
+            $party->delete();
+            $this->index->forget($party->id);
+        });
+    }
+
+    /** @return list<string> */
+    private function references(Party $party): array
+    {
+        $positions = $party->eitherPositions()->count();
+        $sharing = AddressUse::query()
+            ->where('party_id', '!=', $party->id)
+            ->whereIn('address_id', $party->ownAddresses()->select('id'))
+            ->distinct()->count('party_id');
+
+        return array_values(array_filter([
+            $positions === 0 ? '' : ($positions === 1 ? '1 position' : "$positions positions"),
+            $sharing === 0 ? '' : ($sharing === 1 ? '1 record with the same address' : "$sharing records with the same address"),
+        ]));
+    }
+}

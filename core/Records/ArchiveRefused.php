@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Records;
+
+use Almanac\Refusal;
+
+/** A record that cannot be archived, changed or deleted as it is. */
+final class ArchiveRefused extends Refusal
+{
+    public static function withoutReason(): self
+    {
+        return new self('Say in a few words why, such as “closed its business”.');
+    }
+
+    public static function tooLong(int $most): self
+    {
+        return new self(sprintf('At most %d characters; the rest fits in a note.', $most));
+    }
+
+    /** @param  non-empty-list<string>  $references as in "2 positions" */
+    public static function stillUsed(array $references): self
+    {
+        $last = array_pop($references);
+        $list = $references === [] ? $last : implode(', ', $references).' and '.$last;
+
+        return new self(sprintf('It is still used by %s, so deleting it would leave a hole. Archive it instead.', $list));
+    }
+}

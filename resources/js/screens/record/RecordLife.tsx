@@ -1,0 +1,140 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, ask, Refused } from '../../api/client';
+import { forgetLists, recordQuery } from '../../api/queries';
+import { useSession } from '../../api/session';
+import { Button, MainButton } from '../../ui/Button';
+import { Dialog, DialogButtons } from '../../ui/Dialog';
+import { Field } from '../../ui/Field';
+import { Menu } from '../../ui/Menu';
+import { Form } from '../../ui/Page';
+import { useSay } from '../../ui/StatusLine';
+import { Notice } from '../../ui/Text';
+import type { RecordData } from './sections';
+
+/** Archiving, restoring and deleting the record, with what each says and how it is undone. */
+function useLife(record: RecordData) {
+    const client = useQueryClient();
+    const navigate = useNavigate();
+    const say = useSay();
+    const { id, displayName } = record.party;
+    const path = { params: { path: { id } } };
+    const keep = (saved: RecordData) => {
+        client.setQueryData(recordQuery(id).queryKey, saved);
+        forgetLists(id);
+    };
+    const restore = async () => {
+        try {
+            keep(await ask(api.DELETE('/api/parties/{id}/archive', path)));
+            say(`${displayName} is in use again.`);
+        } catch (error) {
+            say(`Not restored. ${(error as Error).message}`);
+        }
+    };
+    return {
+        restore,
+        archive: async (reason: string) => {
+            keep(await ask(api.PUT('/api/parties/{id}/archive', { ...path, body: { reason } })));
+            say(`${displayName} archived.`, () => void restore());
+        },
+        remove: async () => {
+            await ask(api.DELETE('/api/parties/{id}', path));
+            await navigate('/');
+            client.removeQueries({ queryKey: recordQuery(id).queryKey });
+            forgetLists(id);
+            say(`${displayName} deleted.`);
+        },
+    };
+}
+
+/** What else can be done with a record than to edit it. */
+export function RecordLife({ record }: { record: RecordData }) {
+    const [asked, setAsked] = useState<'archive' | 'delete'>();
+    const what = record.party.kind;
+    const close = () => setAsked(undefined);
+
+    return (
+        <>
+            <Menu
+                label="More"
+                items={[
+                    { id: 'archive', name: `Archive this ${what} …`, onChoose: () => setAsked('archive') },
+                    { id: 'delete', name: `Delete this ${what} …`, onChoose: () => setAsked('delete') },
+                ]}
+            />
+            {asked === 'archive' && <ArchiveDialog record={record} onClose={close} />}
+            {asked === 'delete' && <DeleteDialog record={record} onClose={close} onArchive={() => setAsked('archive')} />}
+        </>
+    );
+}
+
+interface DialogProps {
+    record: RecordData;
+    onClose: () => void;
+}
+
+function ArchiveDialog({ record, onClose }: DialogProps) {
+    const [reason, setReason] = useState('');
+    const [failure, setFailure] = useState<Error>();
+    const { archive } = useLife(record);
+    const save = async () => {
+        try {
+            await archive(reason);
+            onClose();
+        } catch (error) {
+            setFailure(error as Error);
+        }
+    };
+    const problem = failure instanceof Refused ? failure.fields.reason : undefined;
+
+    return (
+        <Dialog title={`Archive ${record.party.displayName}?`} onClose={onClose}>
+            <p>It leaves the lists and can no longer be changed, but it keeps its history, and searching finds it.</p>
+            <Form
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    void save();
+                }}
+            >
+                <Field label="Why" autoFocus placeholder="closed its business" value={reason} onChange={setReason} problem={problem} />
+                {failure !== undefined && problem === undefined && <Notice tone="stop" title="Not archived">{failure.message}</Notice>}
+                <DialogButtons>
+                    <MainButton type="submit">Archive</MainButton>
+                    <Button onPress={onClose}>Cancel</Button>
+                </DialogButtons>
+            </Form>
+        </Dialog>
+    );
+}
+
+function DeleteDialog({ record, onClose, onArchive }: DialogProps & { onArchive: () => void }) {
+    const [failure, setFailure] = useState<Error>();
+    const { remove } = useLife(record);
+
+    return (
+        <Dialog title={`Delete ${record.party.displayName}?`} role="alertdialog" onClose={onClose}>
+            {failure === undefined
+                ? <p>Deleting cannot be undone, and takes the log with it. It is meant for what was entered by mistake.</p>
+                : <Notice tone="stop" title="Not deleted">{failure.message}</Notice>}
+            <DialogButtons>
+                {failure === undefined
+                    ? <Button onPress={() => remove().catch((error: unknown) => setFailure(error as Error))}>Delete for good</Button>
+                    : <MainButton onPress={onArchive}>Archive it instead</MainButton>}
+                <Button autoFocus onPress={onClose}>Cancel</Button>
+            </DialogButtons>
+        </Dialog>
+    );
+}
+
+/** At the head of an archived record: since when, why, and the way back. */
+export function ArchivedNotice({ record }: { record: RecordData }) {
+    const { mayChangeRecords } = useSession();
+    const { restore } = useLife(record);
+    return record.archive !== null && (
+        <Notice tone="look" title={`Archived on ${record.archive.onText}: ${record.archive.reason}`}>
+            <span>It can be read, not changed.</span>
+            {mayChangeRecords && <Button onPress={() => void restore()}>Restore</Button>}
+        </Notice>
+    );
+}
