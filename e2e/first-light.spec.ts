@@ -80,7 +80,7 @@ test('from the search line to a due date, by keyboard alone', async ({ desk, pag
 
     // Tomorrow she finds it again by digits of the phone number, and changes it.
     await page.reload();
-    await expect(desk.section('Log of changes')).toContainText('added as');
+    await expect(desk.section('Log')).toContainText('added as');
     await desk.search('0177');
     await expect(desk.answers.first()).toContainText('phone (802) 555-0177 ext. 9');
     await page.keyboard.press('Enter');
@@ -92,7 +92,7 @@ test('from the search line to a due date, by keyboard alone', async ({ desk, pag
     await page.keyboard.press('Control+a');
     await page.keyboard.type('802-555-0179');
     await desk.save('Reach saved.');
-    await expect(desk.section('Log of changes')).toContainText('Phone: (802) 555-0177 ext. 9, office, primary → (802) 555-0179, office, primary');
+    await expect(desk.section('Log')).toContainText('Phone: (802) 555-0177 ext. 9, office, primary → (802) 555-0179, office, primary');
 });
 
 test('the same by mouse: an existing person, a second company, an address of its own', async ({ desk, page }) => {

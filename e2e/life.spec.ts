@@ -30,7 +30,7 @@ test('a record is archived with a reason, found with a mark, and restored', asyn
     await page.getByRole('link', { name }).click();
     await page.getByRole('button', { name: 'Restore' }).click();
     await expect(page.getByRole('button', { name: 'Edit Reach' })).toBeVisible();
-    await expect(desk.section('Log of changes')).toContainText('archived: moved to another trust → in use');
+    await expect(desk.section('Log')).toContainText('archived: moved to another trust → in use');
 });
 
 test('archiving is undone in one press', async ({ desk, page }) => {

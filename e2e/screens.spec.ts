@@ -12,7 +12,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
             await desk.expectAccessible();
             await page.keyboard.press('Enter');
             await expect(desk.section('When we bill them')).toContainText('is due');
-            await expect(desk.section('Log of changes')).toContainText('added as');
+            await expect(desk.section('Log')).toContainText('added as');
             await desk.expectAccessible();
             await desk.open('wren brass');
             await expect(desk.section('When we bill them')).toContainText('is due');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\Access\SessionController;
 use App\Http\Controllers\Finding\FindController;
+use App\Http\Controllers\Notes\NotesController;
 use App\Http\Controllers\Office\ChoicesController;
 use App\Http\Controllers\Records\ArchiveController;
 use App\Http\Controllers\Records\NameController;
@@ -31,8 +32,13 @@ Route::middleware('auth:sanctum')->group(function (): void {
 
     Route::middleware('can:'.Permission::ChangeRecords->value)->group(function (): void {
         Route::post('parties', [PartyController::class, 'store']);
-        Route::prefix('parties/{party}')->whereNumber('party')->group(function (): void {
+        Route::prefix('parties/{party}')->whereNumber('party')->scopeBindings()->group(function (): void {
             Route::delete('/', [ArchiveController::class, 'destroy']);
+            Route::post('entries', [NotesController::class, 'write']);
+            Route::put('entries/{logEntry}', [NotesController::class, 'pin']);
+            Route::delete('entries/{logEntry}', [NotesController::class, 'remove']);
+            Route::post('cautions', [NotesController::class, 'caution']);
+            Route::delete('cautions/{caution}', [NotesController::class, 'lift']);
             Route::put('archive', [ArchiveController::class, 'store']);
             Route::delete('archive', [ArchiveController::class, 'restore']);
             Route::put('identity', [SectionController::class, 'identity']);

@@ -19,7 +19,9 @@ use Illuminate\Support\Carbon;
  * @property string $to
  * @property int $user_id
  * @property Carbon $at
+ * @property int|null $log_entry_id the entry whose place in the stream this is
  * @property-read User $user
+ * @property-read LogEntry|null $logEntry
  */
 final class Change extends Model
 {
@@ -30,6 +32,12 @@ final class Change extends Model
     protected function casts(): array
     {
         return ['at' => 'datetime'];
+    }
+
+    /** @return BelongsTo<LogEntry, $this> */
+    public function logEntry(): BelongsTo
+    {
+        return $this->belongsTo(LogEntry::class);
     }
 
     /** @return BelongsTo<User, $this> */

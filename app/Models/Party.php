@@ -10,6 +10,7 @@ use Almanac\Names\Addressing;
 use Almanac\Names\CompanyName;
 use Almanac\Names\PersonName;
 use Almanac\Records\PartyKind;
+use App\Support\ArchivedRecord;
 use App\Support\DayCast;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -82,6 +83,14 @@ final class Party extends Model
     public function isArchived(): bool
     {
         return $this->archived_on !== null;
+    }
+
+    /** @throws ArchivedRecord */
+    public function assertInUse(): void
+    {
+        if ($this->isArchived()) {
+            throw new ArchivedRecord;
+        }
     }
 
     public function namePerson(PersonName $name): void
@@ -185,6 +194,18 @@ final class Party extends Model
     public function positions(): Collection
     {
         return $this->isPerson() ? $this->heldPositions : $this->staffPositions;
+    }
+
+    /** @return HasMany<LogEntry, $this> */
+    public function logEntries(): HasMany
+    {
+        return $this->hasMany(LogEntry::class)->orderByDesc('id');
+    }
+
+    /** @return HasMany<Caution, $this> */
+    public function cautions(): HasMany
+    {
+        return $this->hasMany(Caution::class)->orderByRaw("level = 'stop' desc")->orderBy('id');
     }
 
     /** @return HasOne<ClientTerms, $this> */

@@ -30,6 +30,11 @@ final class User extends Authenticatable
         return ['password' => 'hashed'];
     }
 
+    public function isAdministrator(): bool
+    {
+        return $this->role() === Role::Administrator;
+    }
+
     public function role(): Role
     {
         $name = $this->getRoleNames()->first();

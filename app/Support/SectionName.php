@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-/** The sections of a record that are saved each by itself. */
+/** The parts of a record, as the change log tells them apart. */
 enum SectionName: string
 {
     case Identity = 'identity';
@@ -13,6 +13,8 @@ enum SectionName: string
     case Positions = 'positions';
     case ClientTerms = 'client-terms';
     case VendorTerms = 'vendor-terms';
+    case Cautions = 'cautions';
+    case Log = 'log';
 
     /** As it is headed on the record page. */
     public function title(): string
@@ -24,6 +26,8 @@ enum SectionName: string
             self::Positions => 'Positions',
             self::ClientTerms => 'When we bill them',
             self::VendorTerms => 'When we pay them',
+            self::Cautions => 'Cautions',
+            self::Log => 'Log',
         };
     }
 }

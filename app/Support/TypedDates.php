@@ -17,10 +17,10 @@ final readonly class TypedDates
 
     public function read(string $since, string $until, string $field, FieldProblems $problems): ?Period
     {
-        $from = $this->day($since, "$field.since", $problems);
-        $to = $this->day($until, "$field.until", $problems);
+        $from = $this->day($since, ltrim("$field.since", '.'), $problems);
+        $to = $this->day($until, ltrim("$field.until", '.'), $problems);
 
-        return $problems->at("$field.until", fn () => Period::of($from, $to));
+        return $problems->at(ltrim("$field.until", '.'), fn () => Period::of($from, $to));
     }
 
     public function today(): Day

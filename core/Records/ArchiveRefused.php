@@ -6,19 +6,9 @@ namespace Almanac\Records;
 
 use Almanac\Refusal;
 
-/** A record that cannot be archived, changed or deleted as it is. */
+/** A record that cannot be deleted as it is. */
 final class ArchiveRefused extends Refusal
 {
-    public static function withoutReason(): self
-    {
-        return new self('Say in a few words why, such as “closed its business”.');
-    }
-
-    public static function tooLong(int $most): self
-    {
-        return new self(sprintf('At most %d characters; the rest fits in a note.', $most));
-    }
-
     /** @param  non-empty-list<string>  $references as in "2 positions" */
     public static function stillUsed(array $references): self
     {

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Records;
 
-use Almanac\Records\ArchiveReason;
 use Almanac\Records\Difference;
 use Almanac\Records\Fact;
+use Almanac\Records\Wording;
 use App\Models\Party;
 use App\Models\User;
 use App\Support\Clock;
@@ -18,6 +18,8 @@ use Illuminate\Validation\ValidationException;
 /** Takes a record out of use, or back into it. An archived record stays whole, and is found when searched. */
 final readonly class ArchiveParty
 {
+    private const MAX_REASON = 200;
+
     public function __construct(private LogChanges $log, private Clock $clock)
     {
     }
@@ -26,12 +28,16 @@ final readonly class ArchiveParty
     public function archive(Party $party, string $reason, User $by): void
     {
         $problems = new FieldProblems;
-        $why = $problems->at('reason', fn () => ArchiveReason::of($reason));
+        $why = $problems->at('reason', fn () => Wording::line(
+            $reason,
+            self::MAX_REASON,
+            'Say in a few words why, such as “closed its business”.',
+        ));
         $problems->throwIfAny();
         DB::transaction(function () use ($party, $why, $by): void {
             $party->refresh();
             if (! $party->isArchived()) {
-                $party->update(['archived_on' => $this->clock->today(), 'archive_reason' => $why->text ?? '']);
+                $party->update(['archived_on' => $this->clock->today(), 'archive_reason' => $why ?? '']);
                 $this->log($party, 'in use', 'archived: '.$party->archive_reason, $by);
             }
         });

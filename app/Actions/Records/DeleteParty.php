@@ -8,6 +8,7 @@ use Almanac\Records\ArchiveRefused;
 use App\Actions\Finding\IndexParties;
 use App\Models\AddressUse;
 use App\Models\Change;
+use App\Models\LogEntry;
 use App\Models\Party;
 use Illuminate\Support\Facades\DB;
 
@@ -26,13 +27,15 @@ final readonly class DeleteParty
             if ($references !== []) {
                 throw ArchiveRefused::stillUsed($references);
             }
+            Change::query()->where('party_id', $party->id)->delete();
+            $party->logEntries()->delete();
+            $party->cautions()->delete();
             $party->contactPoints()->delete();
             $party->addressUses()->delete();
             $party->ownAddresses()->delete();
             $party->clientTerms()->delete();
             $party->vendorTerms()->delete();
             DB::table('section_versions')->where('party_id', $party->id)->delete();
-            Change::query()->where('party_id', $party->id)->delete();
             $party->delete();
             $this->index->forget($party->id);
         });
@@ -47,9 +50,12 @@ final readonly class DeleteParty
             ->whereIn('address_id', $party->ownAddresses()->select('id'))
             ->distinct()->count('party_id');
 
+        $entries = LogEntry::query()->where('with_party_id', $party->id)->count();
+
         return array_values(array_filter([
             $positions === 0 ? '' : ($positions === 1 ? '1 position' : "$positions positions"),
             $sharing === 0 ? '' : ($sharing === 1 ? '1 record with the same address' : "$sharing records with the same address"),
+            $entries === 0 ? '' : ($entries === 1 ? '1 log entry' : "$entries log entries"),
         ]));
     }
 }

@@ -10,6 +10,7 @@ use App\Actions\Finding\IndexParties;
 use App\Models\Change;
 use App\Models\Party;
 use App\Models\User;
+use App\Support\ArchivedRecord;
 use App\Support\SectionVersions;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -33,9 +34,7 @@ final readonly class SaveSection
     {
         DB::transaction(function () use ($section, $party, $input, $version, $by): void {
             $party->refresh();
-            if ($party->isArchived()) {
-                throw new ArchivedRecord;
-            }
+            $party->assertInUse();
             $kept = SectionVersions::of($party, $section->name());
             $before = $this->snapshots($section, [$party, ...$section->neighbours($party)]);
 

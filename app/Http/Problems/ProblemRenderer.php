@@ -6,8 +6,8 @@ namespace App\Http\Problems;
 
 use Almanac\Records\Difference;
 use Almanac\Refusal;
-use App\Actions\Records\ArchivedRecord;
 use App\Actions\Records\StaleSection;
+use App\Support\ArchivedRecord;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\JsonResponse;
@@ -40,10 +40,19 @@ final class ProblemRenderer
             $error instanceof StaleSection => $this->stale($error),
             $error instanceof ArchivedRecord => $this->respond(423, 'Archived', $error->getMessage()),
             $error instanceof AuthenticationException => $this->problem(401),
-            $error instanceof AuthorizationException => $this->problem(403),
+            // Laravel has wrapped it by now, and put words of its own where there were none.
+            $error->getPrevious() instanceof AuthorizationException => $this->forbidden($error->getMessage()),
             $error instanceof HttpExceptionInterface => $this->problem($error->getStatusCode(), $error->getHeaders()),
             default => $this->problem(500),
         };
+    }
+
+    /** A reason of its own goes before the general one. */
+    private function forbidden(string $own): JsonResponse
+    {
+        [$title, $detail] = self::TITLES[403];
+
+        return $this->respond(403, $title, $own === '' || $own === 'This action is unauthorized.' ? $detail : $own);
     }
 
     /** @param  array<string, list<string>>  $errors */

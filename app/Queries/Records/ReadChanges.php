@@ -14,10 +14,13 @@ final class ReadChanges
 {
     private const AT_ONCE = 30;
 
-    public function handle(Party $party, ?int $before): ChangesData
+    /** @param  'all'|'entries'|'changes'  $show */
+    public function handle(Party $party, ?int $before, string $show = 'all'): ChangesData
     {
-        $changes = Change::query()->with('user')
+        $changes = Change::query()->with('user', 'logEntry.user', 'logEntry.withParty')
             ->where('party_id', $party->id)
+            ->when($show === 'entries', fn ($query) => $query->whereNotNull('log_entry_id'))
+            ->when($show === 'changes', fn ($query) => $query->whereNull('log_entry_id'))
             ->when($before !== null, fn ($query) => $query->where('id', '<', $before))
             ->orderByDesc('id')
             ->limit(self::AT_ONCE + 1)

@@ -9,8 +9,11 @@ use Almanac\Addresses\DatedUse;
 use Almanac\Addresses\Formatter;
 use Almanac\Addresses\Recipient;
 use Almanac\Calendar\Day;
+use Almanac\Cautions\CautionUse;
 use Almanac\Names\Addressing;
 use Almanac\Terms\Shorthand;
+use App\Http\Data\Notes\CautionData;
+use App\Http\Data\Notes\LogEntryData;
 use App\Http\Data\Records\AddressesData;
 use App\Http\Data\Records\ArchiveData;
 use App\Http\Data\Records\ChangeData;
@@ -21,8 +24,10 @@ use App\Http\Data\Records\ReachData;
 use App\Http\Data\Records\RecordData;
 use App\Http\Data\Records\SideTermsData;
 use App\Models\AddressUse;
+use App\Models\Caution;
 use App\Models\Change;
 use App\Models\ListedTerms;
+use App\Models\LogEntry;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\Position;
@@ -32,6 +37,7 @@ use App\Queries\Terms\PreviewTerms;
 use App\Support\Clock;
 use App\Support\SectionName;
 use App\Support\SectionVersions;
+use Illuminate\Support\Facades\Auth;
 
 /** Reads a whole record, with what the program works out from it. */
 final readonly class ReadRecord
@@ -61,6 +67,8 @@ final readonly class ReadRecord
         return new RecordData(
             PartyRowData::of($party),
             ArchiveData::of($party),
+            $this->cautions($party, $today),
+            $this->pinned($party),
             IdentityData::of($party, $version(SectionName::Identity)),
             ReachData::of($party, $version(SectionName::Reach), $home),
             AddressesData::of($party, $version(SectionName::Addresses), $home, $today),
@@ -72,6 +80,23 @@ final readonly class ReadRecord
             $party->isPerson() ? $party->addressing()->salutation() : Addressing::salutationToCompany(),
             $this->lastChange($party),
         );
+    }
+
+    /** @return list<CautionData> */
+    private function cautions(Party $party, Day $today): array
+    {
+        $reader = Auth::user();
+
+        return array_values($party->cautions()->with('user')->get()
+            ->filter(fn (Caution $caution) => $caution->value()->concerns(CautionUse::Any, $today))
+            ->map(fn (Caution $caution) => CautionData::of($caution, $reader))->all());
+    }
+
+    /** @return list<LogEntryData> */
+    private function pinned(Party $party): array
+    {
+        return array_values($party->logEntries()->where('is_pinned', true)->with('user', 'withParty')->get()
+            ->map(fn (LogEntry $entry) => LogEntryData::of($entry))->all());
     }
 
     private function side(?SideTerms $own, string $default, int $version, Day $today): SideTermsData
@@ -122,7 +147,7 @@ final readonly class ReadRecord
 
     private function lastChange(Party $party): ?ChangeData
     {
-        $last = Change::query()->with('user')->where('party_id', $party->id)->latest('id')->first();
+        $last = Change::query()->with('user', 'logEntry.user', 'logEntry.withParty')->where('party_id', $party->id)->latest('id')->first();
 
         return $last === null ? null : ChangeData::of($last);
     }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Database\Seeders\Demo;
 
 use App\Actions\Access\SetUpOffice;
+use App\Actions\Notes\SetCaution;
+use App\Actions\Notes\WriteLogEntry;
 use App\Actions\Records\AddParty;
 use App\Actions\Records\AddressesSection;
 use App\Actions\Records\ArchiveParty;
@@ -44,6 +46,8 @@ final class DemoOffice
         private readonly AddressesSection $addresses,
         private readonly PositionsSection $positions,
         private readonly ArchiveParty $archive,
+        private readonly WriteLogEntry $log,
+        private readonly SetCaution $cautions,
         private readonly Clock $clock,
     ) {
     }
@@ -72,6 +76,7 @@ final class DemoOffice
             $this->fill($key, $person);
         }
         $this->placePeople();
+        $this->keepNotes();
         $this->archive->archive($this->parties['crane'], 'sold its cranes and closed', $administrator);
     }
 
@@ -120,6 +125,22 @@ final class DemoOffice
                 'since' => $this->daysAgo($position['since']),
                 'until' => $this->daysAgo($position['until'] ?? null),
             ], $positions)]);
+        }
+    }
+
+    private function keepNotes(): void
+    {
+        foreach (DemoRecords::ENTRIES as [$key, $kind, $daysAgo, $with, $text, $isPinned]) {
+            $this->log->write($this->parties[$key], [
+                'kind' => $kind,
+                'day' => $this->daysAgo($daysAgo),
+                'withPartyId' => $with === null ? null : $this->parties[$with]->id,
+                'text' => $text,
+                'isPinned' => $isPinned,
+            ], $this->by);
+        }
+        foreach (DemoRecords::CAUTIONS as [$key, $level, $use, $text]) {
+            $this->cautions->set($this->parties[$key], ['level' => $level, 'use' => $use, 'text' => $text, 'since' => '', 'until' => ''], $this->by);
         }
     }
 

@@ -160,4 +160,17 @@ final class DemoRecords
         ],
         'misaki' => [['at' => 'observatory', 'title' => 'Curator of instruments', 'duties' => ['technical', 'site'], 'since' => 200]],
     ];
+
+    /** Record, kind, days ago, with whom, what was said, pinned. */
+    public const ENTRIES = [
+        ['town', 'call', 3, 'henry', 'The tower clock stops at ten past four every Tuesday. Wants somebody to look before the fair.', false],
+        ['insurer', 'letter', 6, 'nadia', 'Sent the survey of the flooded barometers, with photographs.', false],
+        ['parish', 'note', 20, null, 'The key to the belfry is with the verger; ring twice.', true],
+    ];
+
+    /** Record, level, use, text. */
+    public const CAUTIONS = [
+        ['gearcutter', 'note', 'paying', 'Quotes are net of packing; check the bill against the order.'],
+        ['courier', 'stop', 'paying', 'A parcel was damaged in August; pay nothing until the claim is settled.'],
+    ];
 }

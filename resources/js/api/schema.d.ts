@@ -74,6 +74,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/{id}/entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Write a note, call, email, meeting or letter */
+        post: operations["writeLogEntry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/entries/{logEntry}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Pin a log entry to the head of the record, or take it down */
+        put: operations["pinLogEntry"];
+        post?: never;
+        /** Remove a log entry; what it said stays in the change log */
+        delete: operations["removeLogEntry"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/cautions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a caution on a record */
+        post: operations["setCaution"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/cautions/{caution}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Lift a caution; a stop only by its author or an administrator */
+        delete: operations["liftCaution"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/choices": {
         parameters: {
             query?: never;
@@ -186,7 +255,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The change log of a record */
+        /** The log of a record: entries and changes in one stream */
         get: operations["readChanges"];
         put?: never;
         post?: never;
@@ -349,6 +418,30 @@ export interface components {
             typed: string;
             results: components["schemas"]["FindResult"][];
         };
+        /** @description A caution in force today. */
+        Caution: {
+            id: number;
+            /** @enum {string} */
+            level: "note" | "stop";
+            /** @enum {string} */
+            use: "any" | "billing" | "paying" | "writing";
+            text: string;
+            periodText: string;
+            by: string;
+            /** @description Whether whoever asks may lift it. */
+            mayLift: boolean;
+        };
+        /** @description A note, call, email, meeting or letter. */
+        LogEntry: {
+            id: number;
+            /** @enum {string} */
+            kind: "note" | "call" | "email" | "meeting" | "letter";
+            dayText: string;
+            with: components["schemas"]["PartyLink"] | null;
+            text: string;
+            isPinned: boolean;
+            by: string;
+        };
         /** @description How an address of a country is typed. The layout with an empty country is every other country's. */
         AddressLayout: {
             country: string;
@@ -427,6 +520,7 @@ export interface components {
             by: string;
             /** Format: date-time */
             at: string;
+            entry: components["schemas"]["LogEntry"] | null;
         };
         /** @description A stretch of the change log, the newest first. */
         Changes: {
@@ -548,6 +642,9 @@ export interface components {
         Record: {
             party: components["schemas"]["PartyRow"];
             archive: components["schemas"]["Archive"] | null;
+            /** @description In force today, stops first. */
+            cautions: components["schemas"]["Caution"][];
+            pinned: components["schemas"]["LogEntry"][];
             identity: components["schemas"]["Identity"];
             reach: components["schemas"]["Reach"];
             addresses: components["schemas"]["Addresses"];
@@ -664,6 +761,28 @@ export interface components {
             password: string;
             /** @description What the token is for. */
             name: string;
+        };
+        CautionInput: {
+            /** @enum {string} */
+            level: "note" | "stop";
+            /** @enum {string} */
+            use: "any" | "billing" | "paying" | "writing";
+            text: string;
+            /** @description A date as people type it, or empty. */
+            since: string;
+            until: string;
+        };
+        LogEntryInput: {
+            /** @enum {string} */
+            kind: "note" | "call" | "email" | "meeting" | "letter";
+            /** @description A date as people type it; empty means today. */
+            day: string;
+            withPartyId: number | null;
+            text: string;
+            isPinned: boolean;
+        };
+        PinInput: {
+            isPinned: boolean;
         };
         PartyInput: {
             /** @enum {string} */
@@ -949,6 +1068,158 @@ export interface operations {
             };
         };
     };
+    writeLogEntry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["LogEntryInput"];
+            };
+        };
+        responses: {
+            /** @description Written; the whole record */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pinLogEntry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                logEntry: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PinInput"];
+            };
+        };
+        responses: {
+            /** @description The whole record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+        };
+    };
+    removeLogEntry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                logEntry: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The whole record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+        };
+    };
+    setCaution: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["CautionInput"];
+            };
+        };
+        responses: {
+            /** @description Set; the whole record */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    liftCaution: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                caution: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Lifted; the whole record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     readChoices: {
         parameters: {
             query?: never;
@@ -1198,6 +1469,7 @@ export interface operations {
         parameters: {
             query?: {
                 before?: number;
+                show?: "all" | "entries" | "changes";
             };
             header?: never;
             path: {

@@ -52,14 +52,23 @@ final readonly class PartyController
         return new JsonResponse($read->handle($party));
     }
 
-    #[OA\Get(path: '/api/parties/{id}/changes', operationId: 'readChanges', summary: 'The change log of a record', tags: ['Records'], parameters: [
+    #[OA\Get(path: '/api/parties/{id}/changes', operationId: 'readChanges', summary: 'The log of a record: entries and changes in one stream', tags: ['Records'], parameters: [
         new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
         new OA\Parameter(name: 'before', in: 'query', schema: new OA\Schema(type: 'integer')),
+        new OA\Parameter(name: 'show', in: 'query', schema: new OA\Schema(type: 'string', enum: ['all', 'entries', 'changes'])),
     ], responses: [
         new OA\Response(response: 200, description: 'The newest first', content: new OA\JsonContent(ref: '#/components/schemas/Changes')),
     ])]
     public function changes(Party $party, Request $request, ReadChanges $read): JsonResponse
     {
-        return new JsonResponse($read->handle($party, $request->has('before') ? $request->integer('before') : null));
+        return new JsonResponse($read->handle(
+            $party,
+            $request->has('before') ? $request->integer('before') : null,
+            match ($request->string('show')->value()) {
+                'entries' => 'entries',
+                'changes' => 'changes',
+                default => 'all',
+            },
+        ));
     }
 }

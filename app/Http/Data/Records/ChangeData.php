@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
+use App\Http\Data\Notes\LogEntryData;
 use App\Models\Change;
 use App\Support\SectionName;
 use OpenApi\Attributes as OA;
@@ -27,6 +28,8 @@ final readonly class ChangeData
         public string $by,
         #[OA\Property(format: 'date-time')]
         public string $at,
+        #[OA\Property(description: 'The log entry that stands here, if one does.', ref: '#/components/schemas/LogEntry', nullable: true)]
+        public ?LogEntryData $entry,
     ) {
     }
 
@@ -40,6 +43,7 @@ final readonly class ChangeData
             $change->to,
             $change->user->name,
             $change->at->toIso8601String(),
+            $change->logEntry === null ? null : LogEntryData::of($change->logEntry),
         );
     }
 }

@@ -4,18 +4,28 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
+use App\Http\Data\Notes\CautionData;
+use App\Http\Data\Notes\LogEntryData;
 use OpenApi\Attributes as OA;
 
 /** A whole record, section by section. */
 #[OA\Schema(schema: 'Record')]
 final readonly class RecordData
 {
-    /** @param  list<string>  $envelope */
+    /**
+     * @param list<CautionData> $cautions
+     * @param list<LogEntryData> $pinned
+     * @param list<string> $envelope
+     */
     public function __construct(
         #[OA\Property(ref: '#/components/schemas/PartyRow')]
         public PartyRowData $party,
         #[OA\Property(ref: '#/components/schemas/Archive', nullable: true)]
         public ?ArchiveData $archive,
+        #[OA\Property(description: 'In force today, stops first.', items: new OA\Items(ref: '#/components/schemas/Caution'))]
+        public array $cautions,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/LogEntry'))]
+        public array $pinned,
         #[OA\Property(ref: '#/components/schemas/Identity')]
         public IdentityData $identity,
         #[OA\Property(ref: '#/components/schemas/Reach')]

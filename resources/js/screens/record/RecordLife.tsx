@@ -11,6 +11,7 @@ import { Menu } from '../../ui/Menu';
 import { Form } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { Notice } from '../../ui/Text';
+import { CautionDialog } from './Cautions';
 import type { RecordData } from './sections';
 
 /** Archiving, restoring and deleting the record, with what each says and how it is undone. */
@@ -50,7 +51,7 @@ function useLife(record: RecordData) {
 
 /** What else can be done with a record than to edit it. */
 export function RecordLife({ record }: { record: RecordData }) {
-    const [asked, setAsked] = useState<'archive' | 'delete'>();
+    const [asked, setAsked] = useState<'caution' | 'archive' | 'delete'>();
     const what = record.party.kind;
     const close = () => setAsked(undefined);
 
@@ -59,10 +60,12 @@ export function RecordLife({ record }: { record: RecordData }) {
             <Menu
                 label="More"
                 items={[
+                    { id: 'caution', name: 'Add a caution …', onChoose: () => setAsked('caution') },
                     { id: 'archive', name: `Archive this ${what} …`, onChoose: () => setAsked('archive') },
                     { id: 'delete', name: `Delete this ${what} …`, onChoose: () => setAsked('delete') },
                 ]}
             />
+            {asked === 'caution' && <CautionDialog record={record} onClose={close} />}
             {asked === 'archive' && <ArchiveDialog record={record} onClose={close} />}
             {asked === 'delete' && <DeleteDialog record={record} onClose={close} onArchive={() => setAsked('archive')} />}
         </>

@@ -36,7 +36,7 @@ export function RecordMargin({ record }: { record: RecordData }) {
         ['positions', party.kind === 'person' ? 'Positions' : 'People', party.kind === 'company' && positions.positions.length === 0],
         ['client-terms', 'When we bill them', false],
         ['vendor-terms', 'When we pay them', false],
-        ['changes', 'Log of changes', false],
+        ['log', 'Log', false],
     ] as const;
 
     return (

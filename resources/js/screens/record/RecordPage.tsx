@@ -8,8 +8,8 @@ import { Sheet, Spread } from '../../ui/Page';
 import { useShortcut } from '../../ui/shortcuts';
 import { Empty, Title } from '../../ui/Text';
 import { AddressesSection } from './AddressesSection';
-import { ChangeLog } from './ChangeLog';
 import { EditsContext } from './edits';
+import { LogSection } from './LogSection';
 import { PositionsSection } from './PositionsSection';
 import { ReachSection } from './ReachSection';
 import { RecordMargin } from './RecordMargin';
@@ -61,7 +61,7 @@ function OneRecord({ record }: { record: RecordData }) {
                     <PositionsSection record={record} />
                     <TermsSection record={record} side="client" />
                     <TermsSection record={record} side="vendor" />
-                    <ChangeLog id={record.party.id} />
+                    <LogSection record={record} />
                 </Sheet>
                 <RecordMargin record={record} />
             </Spread>

@@ -16,10 +16,11 @@ interface Props {
     /** Offered below what was found. */
     onAdd?: (name: string) => void;
     onLeave?: () => void;
+    takesFocus?: boolean;
 }
 
 /** Picks a record by searching for it. */
-export function RecordPicker({ label, kind, onPick, onAdd, onLeave }: Props) {
+export function RecordPicker({ label, kind, onPick, onAdd, onLeave, takesFocus = true }: Props) {
     const [typed, setTyped] = useState('');
     const { results, isBehind, isUnanswered } = useFind(typed, { archived: false, ...(kind === undefined ? {} : { kind }) });
     const name = typed.trim();
@@ -34,7 +35,7 @@ export function RecordPicker({ label, kind, onPick, onAdd, onLeave }: Props) {
     return (
         <Root>
             <FindBox
-                autoFocus
+                autoFocus={takesFocus}
                 label={label}
                 placeholder={label}
                 value={typed}

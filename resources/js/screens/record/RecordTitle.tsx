@@ -3,6 +3,8 @@ import { QuietButton } from '../../ui/Button';
 import { rolesOf } from '../../ui/PartyLine';
 import { Quiet, Row, Title } from '../../ui/Text';
 import { print, space } from '../../ui/tokens';
+import { Cautions } from './Cautions';
+import { PinnedEntry } from './LogSection';
 import { NameFields } from './NameFields';
 import { ArchivedNotice, RecordLife } from './RecordLife';
 import { SectionForm } from './SectionFrame';
@@ -12,7 +14,7 @@ import { useSection } from './useSection';
 
 const Root = styled.div`
     display: grid;
-    gap: ${space.tight};
+    gap: ${space.small};
     padding-bottom: ${space.large};
     &:focus-visible { outline: 2px solid var(--accent); outline-offset: 6px; }
     button { ${print} { display: none; } }
@@ -55,6 +57,8 @@ export function RecordTitle({ record }: { record: RecordData }) {
                 ].filter(Boolean).join(' · ')}
             </Quiet>
             <ArchivedNotice record={record} />
+            <Cautions record={record} />
+            {record.pinned.map((entry) => <PinnedEntry key={entry.id} record={record} entry={entry} />)}
         </Root>
     );
 }

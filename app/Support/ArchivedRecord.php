@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Records;
+namespace App\Support;
 
 /** An archived record can only be restored. Nothing was written. */
 final class ArchivedRecord extends \RuntimeException

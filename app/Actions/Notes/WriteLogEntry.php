@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Notes;
+
+use Almanac\Records\LogKind;
+use Almanac\Records\Wording;
+use App\Models\Change;
+use App\Models\LogEntry;
+use App\Models\Party;
+use App\Models\User;
+use App\Support\Clock;
+use App\Support\FieldProblems;
+use App\Support\SectionName;
+use App\Support\TypedDates;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/** Writes, pins and removes log entries; an entry takes its place in the stream of changes. */
+final readonly class WriteLogEntry
+{
+    private const MAX_LENGTH = 5000;
+
+    public function __construct(private TypedDates $dates, private Clock $clock)
+    {
+    }
+
+    /**
+     * @param array{kind: string, day: string, withPartyId: int|null, text: string, isPinned: bool} $input
+     *
+     * @throws ValidationException when nothing was written, or the day cannot be
+     */
+    public function write(Party $party, array $input, User $by): void
+    {
+        $party->assertInUse();
+        $problems = new FieldProblems;
+        $text = $problems->at('text', fn () => Wording::paragraphs($input['text'], self::MAX_LENGTH, 'Write what happened.'));
+        $day = $this->dates->day($input['day'], 'day', $problems) ?? $this->clock->today();
+        if ($input['withPartyId'] !== null && ! Party::query()->whereKey($input['withPartyId'])->exists()) {
+            $problems->add('withPartyId', 'That person is no longer kept.');
+        }
+        $problems->throwIfAny();
+
+        DB::transaction(function () use ($party, $input, $text, $day, $by): void {
+            $entry = LogEntry::query()->create([
+                'party_id' => $party->id,
+                'kind' => LogKind::from($input['kind']),
+                'day' => $day,
+                'with_party_id' => $input['withPartyId'],
+                'text' => $text,
+                'is_pinned' => $input['isPinned'],
+                'user_id' => $by->id,
+            ]);
+            $this->place($party, $entry->id, '', '', $by);
+        });
+    }
+
+    public function pin(LogEntry $entry, bool $isPinned): void
+    {
+        $entry->update(['is_pinned' => $isPinned]);
+    }
+
+    /** What an entry said stays in the change log. */
+    public function remove(Party $party, LogEntry $entry, User $by): void
+    {
+        DB::transaction(function () use ($party, $entry, $by): void {
+            Change::query()->where('log_entry_id', $entry->id)->delete();
+            $this->place($party, null, $entry->text, '', $by);
+            $entry->delete();
+        });
+    }
+
+    private function place(Party $party, ?int $entryId, string $from, string $to, User $by): void
+    {
+        Change::query()->create([
+            'party_id' => $party->id,
+            'section' => SectionName::Log->value,
+            'label' => 'Log entry',
+            'from' => $from,
+            'to' => $to,
+            'user_id' => $by->id,
+            'at' => $this->clock->now(),
+            'log_entry_id' => $entryId,
+        ]);
+    }
+}

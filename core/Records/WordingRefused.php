@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Records;
+
+use Almanac\Refusal;
+
+/** Words that are missing, or too many. */
+final class WordingRefused extends Refusal
+{
+    public static function empty(string $message): self
+    {
+        return new self($message);
+    }
+
+    public static function tooLong(int $length, int $most): self
+    {
+        return new self(sprintf('That has %s characters; at most %s fit.', number_format($length), number_format($most)));
+    }
+}

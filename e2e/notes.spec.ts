@@ -1,0 +1,68 @@
+import { expect, test, unique } from './desk';
+
+test.beforeEach(async ({ desk }) => {
+    await desk.signIn();
+});
+
+test('a call is written into the log, pinned, and taken down again', async ({ desk, page }) => {
+    await desk.addCompany(unique('Ledger Lane'));
+    await page.keyboard.press('Escape');
+    const log = desk.section('Log');
+    await log.getByRole('button', { name: 'Write an entry' }).click();
+    await expect(page.getByLabel('What happened')).toBeFocused();
+    await page.keyboard.press('Control+Enter');
+    await expect(page.getByText('Write what happened.')).toBeVisible();
+    await page.getByLabel('What happened').fill('Wants the clock back\nbefore the fair.');
+    await page.getByLabel('On', { exact: true }).fill('yesterday');
+    await log.getByRole('button', { name: /Kind/ }).click();
+    await page.getByRole('option', { name: 'call' }).click();
+    await page.getByRole('combobox', { name: /With whom/ }).fill('isolde');
+    await page.getByRole('option', { name: /Isolde Quill/ }).click();
+    await page.getByText('pin it to the head of the record').click();
+    await desk.expectAccessible();
+    await page.getByLabel('What happened').focus();
+    await desk.save('Written into the log.');
+    await expect(log).toContainText('call · 23 Nov 2026 · Maud Ferris · with Ms. Isolde Quill');
+    const head = desk.section('Name and roles');
+    await expect(head).toContainText('Wants the clock back');
+    await head.getByRole('button', { name: 'Take it down' }).click();
+    await expect(head).not.toContainText('Wants the clock back');
+
+    await log.getByRole('button', { name: /Shown/ }).click();
+    await page.getByRole('option', { name: 'entries only' }).click();
+    await expect(log).not.toContainText('added as');
+    await expect(log).toContainText('before the fair.');
+    await log.getByRole('button', { name: 'Remove' }).click();
+    await expect(log).toContainText('Nothing yet.');
+});
+
+test('a caution is seen by colleagues, and a stop lifted only by its author', async ({ desk, page, browser }) => {
+    await desk.addCompany(unique('Disputed Dials'));
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'More' }).click();
+    await page.getByRole('menuitem', { name: 'Add a caution …' }).click();
+    const dialog = page.getByRole('dialog', { name: /A caution on/ });
+    await dialog.getByLabel('What colleagues should know').fill('The account is disputed.');
+    await dialog.getByRole('button', { name: /How much it asks for/ }).click();
+    await page.getByRole('option', { name: /stop/ }).click();
+    await dialog.getByRole('button', { name: /For what use/ }).click();
+    await page.getByRole('option', { name: 'when paying' }).click();
+    await expect(dialog).toContainText('Stop when paying: The account is disputed.');
+    await desk.expectAccessible();
+    await dialog.getByRole('button', { name: 'Set this caution' }).click();
+    const head = desk.section('Name and roles');
+    await expect(head).toContainText('Stop when paying: The account is disputed.');
+    await desk.expectAccessible();
+
+    const context = await browser.newContext();
+    const colleague = new (desk.constructor as typeof import('./desk').Desk)(await context.newPage());
+    await colleague.signIn('tobias');
+    await colleague.page.goto(page.url().replace(/\?.*/, ''));
+    await expect(colleague.section('Name and roles')).toContainText('The account is disputed.');
+    await expect(colleague.page.getByRole('button', { name: 'Lift it' })).toHaveCount(0);
+    await context.close();
+
+    await head.getByRole('button', { name: 'Lift it' }).click();
+    await expect(head).not.toContainText('disputed');
+    await expect(desk.section('Log')).toContainText('Caution: stop, when paying: The account is disputed. removed');
+});

@@ -1,0 +1,108 @@
+import { useState, type FormEvent, type ReactNode } from 'react';
+import { api, ask, Refused, type Schemas } from '../../api/client';
+import { useSession } from '../../api/session';
+import { Button, MainButton, QuietButton } from '../../ui/Button';
+import { ChooseOne } from '../../ui/Choose';
+import { Dialog, DialogButtons } from '../../ui/Dialog';
+import { Field } from '../../ui/Field';
+import { Form } from '../../ui/Page';
+import { useSay } from '../../ui/StatusLine';
+import { FieldRow, Notice, Small } from '../../ui/Text';
+import type { RecordData } from './sections';
+import { useMayEdit } from './useMayEdit';
+import { useRecordAction } from './useRecordAction';
+
+type Caution = Schemas['Caution'];
+type Input = Schemas['CautionInput'];
+
+const LEVELS = [{ id: 'note', name: 'note: to be read' }, { id: 'stop', name: 'stop: do not go on' }];
+const USES = [
+    { id: 'any', name: 'whatever for' },
+    { id: 'billing', name: 'when billing' },
+    { id: 'paying', name: 'when paying' },
+    { id: 'writing', name: 'when writing' },
+];
+const BLANK: Input = { level: 'note', use: 'any', text: '', since: '', until: '' };
+
+/** A caution as everybody sees it. */
+function CautionView({ caution, children }: { caution: Pick<Caution, 'level' | 'use' | 'text' | 'periodText' | 'by'>; children?: ReactNode }) {
+    const isStop = caution.level === 'stop';
+    const when = caution.use === 'any' ? '' : ` when ${caution.use}`;
+    return (
+        <Notice tone={isStop ? 'stop' : 'look'} title={`${isStop ? 'Stop' : 'Note'}${when}: ${caution.text}`}>
+            <Small>{[caution.by, caution.periodText].filter((text) => text !== '').join(', ')}</Small>
+            {children}
+        </Notice>
+    );
+}
+
+/** The cautions that are in force, at the head of the record. */
+export function Cautions({ record }: { record: RecordData }) {
+    const mayEdit = useMayEdit(record);
+    const act = useRecordAction(record.party.id);
+    const say = useSay();
+    const lift = async (caution: number) => {
+        try {
+            await act(() => ask(api.DELETE('/api/parties/{id}/cautions/{caution}', { params: { path: { id: record.party.id, caution } } })));
+            say('Caution lifted.');
+        } catch (error) {
+            say(`Not lifted. ${(error as Error).message}`);
+        }
+    };
+
+    return record.cautions.map((caution) => (
+        <CautionView key={caution.id} caution={caution}>
+            {mayEdit && caution.mayLift && <QuietButton onPress={() => void lift(caution.id)}>Lift it</QuietButton>}
+        </CautionView>
+    ));
+}
+
+/** Puts a caution on the record, shown meanwhile as colleagues will see it. */
+export function CautionDialog({ record, onClose }: { record: RecordData; onClose: () => void }) {
+    const [draft, setDraft] = useState(BLANK);
+    const [failure, setFailure] = useState<Error>();
+    const { userName } = useSession();
+    const act = useRecordAction(record.party.id);
+    const say = useSay();
+    const set = (part: Partial<Input>) => setDraft({ ...draft, ...part });
+
+    const save = async (event: FormEvent) => {
+        event.preventDefault();
+        setFailure(undefined);
+        try {
+            await act(() => ask(api.POST('/api/parties/{id}/cautions', { params: { path: { id: record.party.id } }, body: draft })));
+            say('Caution set.');
+            onClose();
+        } catch (error) {
+            setFailure(error as Error);
+        }
+    };
+    const problems = failure instanceof Refused ? failure.fields : {};
+
+    return (
+        <Dialog title={`A caution on ${record.party.displayName}`} onClose={onClose}>
+            <Form onSubmit={(event) => void save(event)}>
+                <Field label="What colleagues should know" autoFocus value={draft.text} onChange={(text) => set({ text })} problem={problems.text} />
+                <FieldRow>
+                    <ChooseOne label="How much it asks for" width="190px" options={LEVELS} value={draft.level} onChange={(level) => set({ level: level as Input['level'] })} />
+                    <ChooseOne label="For what use" width="160px" options={USES} value={draft.use} onChange={(use) => set({ use: use as Input['use'] })} />
+                </FieldRow>
+                <FieldRow>
+                    <Field label="From" width="130px" placeholder="today" value={draft.since} onChange={(since) => set({ since })} problem={problems.since} />
+                    <Field label="Until" width="130px" placeholder="+30" value={draft.until} onChange={(until) => set({ until })} problem={problems.until} />
+                </FieldRow>
+                {draft.text.trim() !== '' && (
+                    <>
+                        <Small>As colleagues will see it:</Small>
+                        <CautionView caution={{ ...draft, periodText: '', by: userName ?? '' }} />
+                    </>
+                )}
+                {failure !== undefined && Object.keys(problems).length === 0 && <Notice tone="stop" title="Not set yet">{failure.message}</Notice>}
+                <DialogButtons>
+                    <MainButton type="submit">Set this caution</MainButton>
+                    <Button onPress={onClose}>Cancel</Button>
+                </DialogButtons>
+            </Form>
+        </Dialog>
+    );
+}

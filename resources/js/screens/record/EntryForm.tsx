@@ -1,0 +1,77 @@
+import { useState, type FormEvent, type KeyboardEvent } from 'react';
+import { api, ask, Refused, type Schemas } from '../../api/client';
+import { Button, MainButton, QuietButton } from '../../ui/Button';
+import { ChooseOne, Tick } from '../../ui/Choose';
+import { Field } from '../../ui/Field';
+import { Form } from '../../ui/Page';
+import { useSay } from '../../ui/StatusLine';
+import { FieldRow, Notice, Quiet, Row } from '../../ui/Text';
+import { RecordPicker } from './RecordPicker';
+import { useRecordAction } from './useRecordAction';
+
+const KINDS = ['note', 'call', 'email', 'meeting', 'letter'].map((id) => ({ id, name: id }));
+
+type Kind = Schemas['LogEntryInput']['kind'];
+
+/** Writes a note, a call, an email, a meeting or a letter into the log. */
+export function EntryForm({ id, onClose }: { id: number; onClose: () => void }) {
+    const [kind, setKind] = useState<Kind>('note');
+    const [day, setDay] = useState('');
+    const [text, setText] = useState('');
+    const [isPinned, setPinned] = useState(false);
+    const [withParty, setWithParty] = useState<{ id: number; displayName: string }>();
+    const [failure, setFailure] = useState<Error>();
+    const act = useRecordAction(id);
+    const say = useSay();
+
+    const save = async () => {
+        setFailure(undefined);
+        try {
+            await act(() => ask(api.POST('/api/parties/{id}/entries', {
+                params: { path: { id } }, body: { kind, day, text, isPinned, withPartyId: withParty?.id ?? null },
+            })));
+            say('Written into the log.');
+            onClose();
+        } catch (error) {
+            setFailure(error as Error);
+        }
+    };
+    const problems = failure instanceof Refused ? failure.fields : {};
+
+    return (
+        <Form
+            aria-label="Write into the log"
+            style={{ width: '100%' }}
+            onSubmit={(event: FormEvent) => {
+                event.preventDefault();
+                void save();
+            }}
+            onKeyDown={(event: KeyboardEvent) => {
+                if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+                    event.preventDefault();
+                    void save();
+                } else if (event.key === 'Escape' && !event.defaultPrevented && text === '') {
+                    onClose();
+                }
+            }}
+        >
+            <Field label="What happened" lines={3} autoFocus value={text} onChange={setText} problem={problems.text} />
+            <FieldRow>
+                <ChooseOne label="Kind" width="130px" options={KINDS} value={kind} onChange={(chosen) => setKind(chosen as Kind)} />
+                <Field label="On" width="150px" placeholder="today" value={day} onChange={setDay} problem={problems.day} />
+            </FieldRow>
+            {withParty === undefined
+                ? <RecordPicker label="With whom, if with somebody else" onPick={setWithParty} takesFocus={false} />
+                : <Row $gap="small">With {withParty.displayName} <QuietButton onPress={() => setWithParty(undefined)}>Somebody else</QuietButton></Row>}
+            <Tick isSelected={isPinned} onChange={setPinned}>pin it to the head of the record</Tick>
+            {failure !== undefined && Object.keys(problems).length === 0 && (
+                <Notice tone="stop" title="Not written yet">{failure.message} What you typed is still here.</Notice>
+            )}
+            <Row $gap="small">
+                <MainButton type="submit">Write into the log</MainButton>
+                <Button onPress={onClose}>Cancel</Button>
+                <Quiet aria-hidden>Ctrl+Enter writes</Quiet>
+            </Row>
+        </Form>
+    );
+}
