@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\Access\SessionController;
 use App\Http\Controllers\Finding\FindController;
+use App\Http\Controllers\LookAlikes\LookAlikesController;
 use App\Http\Controllers\Notes\NotesController;
 use App\Http\Controllers\Office\ChoicesController;
 use App\Http\Controllers\Records\ArchiveController;
@@ -24,6 +25,8 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::get('choices', [ChoicesController::class, 'index']);
     Route::get('find', FindController::class);
+    Route::get('look-alikes', [LookAlikesController::class, 'index']);
+    Route::post('look-alikes', [LookAlikesController::class, 'find']);
     Route::get('names', NameController::class);
     Route::get('parties', [PartyController::class, 'index']);
     Route::get('parties/{party}', [PartyController::class, 'show'])->whereNumber('party');
@@ -31,6 +34,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::post('terms/preview', PreviewController::class);
 
     Route::middleware('can:'.Permission::ChangeRecords->value)->group(function (): void {
+        Route::delete('look-alikes/{pair}', [LookAlikesController::class, 'settle'])->whereNumber('pair');
         Route::post('parties', [PartyController::class, 'store']);
         Route::prefix('parties/{party}')->whereNumber('party')->scopeBindings()->group(function (): void {
             Route::delete('/', [ArchiveController::class, 'destroy']);

@@ -108,6 +108,7 @@ final class FindTest extends TestCase
         $kept = $this->index();
         DB::table('search_words')->delete();
         DB::table('search_letters')->delete();
+        DB::table('look_alike_keys')->delete();
         $this->assertNotSame($kept, $this->index());
         $this->app->make(IndexParties::class)->everything();
         $this->assertSame($kept, $this->index());
@@ -132,6 +133,7 @@ final class FindTest extends TestCase
         return json_decode((string) json_encode([
             DB::table('search_words')->orderBy('rowid')->get(['rowid', '*']),
             DB::table('search_letters')->orderBy('rowid')->get(['rowid', '*']),
+            DB::table('look_alike_keys')->orderBy('party_id')->orderBy('key')->get(),
         ]), true);
     }
 }

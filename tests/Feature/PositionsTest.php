@@ -46,7 +46,7 @@ final class PositionsTest extends TestCase
         $pine = $this->addCompany('Pine');
         $silas = $this->addPerson('Silas', 'Wren', ['companyId' => $brass->id]);
         $this->saveSection($pine, 'positions', ['positions' => [$this->position($silas)]])->assertOk();
-        $this->assertSame(['Position:  -> Pine, primary', 'Position:  -> Brass, primary', 'Record:  -> added as Silas Wren'], $this->changesOf($silas));
+        $this->assertSame(['Position:  -> Pine, primary', 'Record:  -> added as Silas Wren', 'Position:  -> Brass, primary'], $this->changesOf($silas));
     }
 
     public function test_one_primary_person_at_each_company(): void

@@ -41,9 +41,9 @@ final class RecordsTest extends TestCase
             ->assertJsonPath('addresses.addresses.0.sharedWith.0.name', 'Silas Wren');
         $this->assertSame('Position:  -> Silas Wren, Foundry manager, primary', $this->changesOf($company)[0]);
         $this->assertSame([
+            'Record:  -> added as Silas Wren',
             'Address:  -> 14 Meridian Lane, Brattleboro, VT 05301, primary, same as Brass Lantern Foundry',
             'Position:  -> Brass Lantern Foundry, Foundry manager, primary',
-            'Record:  -> added as Silas Wren',
         ], $this->changesOf($person));
     }
 

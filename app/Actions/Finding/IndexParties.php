@@ -11,9 +11,10 @@ use App\Models\AddressUse;
 use App\Models\Party;
 use App\Models\Position;
 use App\Queries\Finding\SearchValues;
+use App\Queries\LookAlikes\PartyLikeness;
 use Illuminate\Support\Facades\DB;
 
-/** Keeps the search indexes in step with the records. Runs inside the transaction of the change. */
+/** Keeps the search indexes and the keys of look-alikes in step with the records. Runs inside the transaction of the change. */
 final class IndexParties
 {
     private const CHUNK = 500;
@@ -43,6 +44,7 @@ final class IndexParties
     {
         DB::table('search_words')->whereIn('rowid', $ids)->delete();
         DB::table('search_letters')->whereIn('rowid', $ids)->delete();
+        DB::table('look_alike_keys')->whereIn('party_id', $ids)->delete();
     }
 
     /** @param  array<int>  $ids */
@@ -70,6 +72,10 @@ final class IndexParties
             'name' => trim($columns['name'].' '.$columns['also'].' '.$columns['email']),
             'figures' => implode(' ', array_unique($figures)),
         ]);
+        DB::table('look_alike_keys')->insert(array_map(
+            fn (string $key) => ['party_id' => $party->id, 'key' => $key],
+            PartyLikeness::of($party)->keys(),
+        ));
     }
 
     private function column(MatchField $field): string

@@ -10,6 +10,7 @@ use Almanac\Records\Difference;
 use Almanac\Records\Fact;
 use Almanac\Records\PartyKind;
 use App\Actions\Finding\IndexParties;
+use App\Actions\LookAlikes\NotePairs;
 use App\Models\AddressUse;
 use App\Models\Party;
 use App\Models\Position;
@@ -28,6 +29,7 @@ final readonly class AddParty
 
     public function __construct(
         private NameParty $naming,
+        private NotePairs $pairs,
         private PositionsSection $positions,
         private AddressesSection $addresses,
         private LogChanges $log,
@@ -56,11 +58,11 @@ final readonly class AddParty
                 'is_client' => $input['isClient'],
                 'is_vendor' => $input['isVendor'],
             ])->save();
-            $this->logAdded($party, $by);
             if ($company !== null) {
                 $this->tie($party, $company, is_string($input['title'] ?? null) ? $input['title'] : '', $by);
             }
             $this->index->withNeighbours($party);
+            $this->logAdded($party, $this->pairs->handle($party, $by), $by);
 
             return $party;
         });
@@ -126,10 +128,12 @@ final readonly class AddParty
         }
     }
 
-    private function logAdded(Party $party, User $by): void
+    /** @param  list<string>  $alike names of records that it looks like */
+    private function logAdded(Party $party, array $alike, User $by): void
     {
+        $though = $alike === [] ? '' : ', though much like '.implode(' and ', $alike);
         $this->log->handle($party, SectionName::Identity, Difference::between([], [
-            'record' => new Fact('Record', 'added as '.$party->display_name),
+            'record' => new Fact('Record', 'added as '.$party->display_name.$though),
         ]), $by);
     }
 }

@@ -148,6 +148,12 @@ final class DemoRecords
             'roles' => '', 'at' => 'observatory', 'title' => 'Curator of instruments',
             'reach' => [['email', 'misaki@penhallow.example', 'office']],
         ],
+        // Entered a second time, by the name that everybody calls him.
+        'si' => [
+            'name' => ['given' => 'Si', 'family' => 'Wren'],
+            'roles' => '',
+            'reach' => [['phone', '603-555-0164', 'mobile']],
+        ],
     ];
 
     /** Days back from today for since and until. */

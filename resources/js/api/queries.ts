@@ -32,6 +32,12 @@ export const countriesQuery = queryOptions({
     staleTime: Infinity,
 });
 
+export const pairsQuery = queryOptions({
+    queryKey: ['pairs'],
+    queryFn: () => ask(api.GET('/api/look-alikes')),
+    staleTime: 0,
+});
+
 export const choicesQuery = queryOptions({
     queryKey: ['choices'],
     queryFn: () => ask(api.GET('/api/choices')),

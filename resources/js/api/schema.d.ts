@@ -74,6 +74,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/look-alikes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Pairs that wait to be looked at */
+        get: operations["listLookAlikes"];
+        put?: never;
+        /** Kept records that may be the same as what is being entered */
+        post: operations["findLookAlikes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/look-alikes/{pair}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** They are two different records */
+        delete: operations["settleLookAlikes"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/parties/{id}/entries": {
         parameters: {
             query?: never;
@@ -417,6 +452,21 @@ export interface components {
         Found: {
             typed: string;
             results: components["schemas"]["FindResult"][];
+        };
+        /** @description A kept record that may be the same, with the reasons. */
+        LookAlike: {
+            party: components["schemas"]["PartyRow"];
+            isLikely: boolean;
+            reasons: string[];
+        };
+        /** @description Two records that look alike, and how alike they are now. */
+        LookAlikePair: {
+            id: number;
+            first: components["schemas"]["PartyRow"];
+            second: components["schemas"]["PartyRow"];
+            reasons: string[];
+            /** @description Who added the second all the same. */
+            by: string;
         };
         /** @description A caution in force today. */
         Caution: {
@@ -762,6 +812,19 @@ export interface components {
             /** @description What the token is for. */
             name: string;
         };
+        LookAlikesInput: {
+            /** @enum {string} */
+            kind: "person" | "company";
+            given: string;
+            family: string;
+            /** @description Of a company. */
+            name: string;
+            /** @description As they are typed. */
+            phones: string[];
+            emails: string[];
+            /** @description The record that is being edited. */
+            exceptId: number | null;
+        };
         CautionInput: {
             /** @enum {string} */
             level: "note" | "stop";
@@ -1065,6 +1128,70 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Found"];
                 };
+            };
+        };
+    };
+    listLookAlikes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The oldest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookAlikePair"][];
+                };
+            };
+        };
+    };
+    findLookAlikes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["LookAlikesInput"];
+            };
+        };
+        responses: {
+            /** @description The likeliest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookAlike"][];
+                };
+            };
+        };
+    };
+    settleLookAlikes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                pair: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Settled */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -18,6 +18,7 @@ const LIGHTS: Record<Light, string> = { system: 'Light: as the computer', paper:
 export function Frame() {
     const navigate = useNavigate();
     useShortcut('g d', 'Go to the directory', () => void navigate('/'));
+    useShortcut('g u', 'Go to upkeep', () => void navigate('/upkeep'));
     useFocusOnNewPage();
 
     return (
@@ -31,6 +32,7 @@ export function Frame() {
             <Body>
                 <Places aria-label="Places">
                     <NavLink to="/" end>Directory</NavLink>
+                    <NavLink to="/upkeep">Upkeep</NavLink>
                 </Places>
                 <SignInAgain><Outlet /></SignInAgain>
             </Body>

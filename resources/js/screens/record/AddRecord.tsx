@@ -5,6 +5,8 @@ import { api, ask, Refused } from '../../api/client';
 import { recordQuery, type PartyKind } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useEnsureSignedIn } from '../../api/signIn';
+import { useLookAlikes } from '../../api/useLookAlikes';
+import { AlikeNotice } from '../../ui/AlikeNotice';
 import { Button, MainButton } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Form, Sheet } from '../../ui/Page';
@@ -72,6 +74,9 @@ function AddForm({ kind, start, companyId }: { kind: PartyKind; start: Start; co
     const [title, setTitle] = useState('');
     const [failure, setFailure] = useState<Error>();
     const [isBusy, setBusy] = useState(false);
+    const alikes = useLookAlikes({
+        kind, given: draft.given, family: draft.family, name: draft.name, phones: [], emails: [], exceptId: null,
+    });
     const { data: company } = useQuery({ ...recordQuery(companyId ?? 0), enabled: companyId !== undefined });
     const form = useRef<HTMLFormElement>(null);
     const client = useQueryClient();
@@ -150,6 +155,7 @@ function AddForm({ kind, start, companyId }: { kind: PartyKind; start: Start; co
                         doubtful={start.doubtful}
                         suggestedPronouns={start.suggestedPronouns}
                     />
+                    <AlikeNotice alikes={alikes} />
                     {companyId !== undefined && (
                         <Field label={`Title at ${company?.party.displayName ?? 'the company'}`} width="320px" placeholder="Site manager" value={title} onChange={setTitle} problem={problems.title ?? problems.companyId} />
                     )}

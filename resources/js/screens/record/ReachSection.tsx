@@ -2,6 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import { Globe, Mail, Phone, X } from 'lucide-react';
 import styled from 'styled-components';
 import { choicesQuery } from '../../api/queries';
+import { useLookAlikes } from '../../api/useLookAlikes';
+import { AlikeNotice } from '../../ui/AlikeNotice';
 import { Button, QuietButton } from '../../ui/Button';
 import { ChooseSeveral, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
@@ -61,9 +63,24 @@ export function ReachSection({ record, startsOpen }: { record: RecordData; start
                         </Line>
                     );
                 })}
-            fields={(draft) => <ReachFields rows={draft} problems={edit.problems} onChange={edit.change} />}
+            fields={(draft) => (
+                <>
+                    <ReachFields rows={draft} problems={edit.problems} onChange={edit.change} />
+                    <ReachAlikes record={record} rows={draft} />
+                </>
+            )}
         />
     );
+}
+
+/** Records that have a phone or an email that is typed here, and may be the same. */
+function ReachAlikes({ record, rows }: { record: RecordData; rows: ContactRow[] }) {
+    const typed = (kind: ContactRow['kind']) => rows.filter((row) => row.kind === kind && row.value.trim() !== '').map((row) => row.value);
+    const { given, family, name } = record.identity;
+    const alikes = useLookAlikes({
+        kind: record.party.kind, given, family, name, phones: typed('phone'), emails: typed('email'), exceptId: record.party.id,
+    });
+    return <AlikeNotice alikes={alikes} />;
 }
 
 interface FieldsProps {

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\LookAlikes;
+
+use Almanac\LookAlikes\Likeness;
+use Almanac\Reach\EmailAddress;
+use Almanac\Reach\PhoneNumber;
+use Almanac\Refusal;
+use App\Models\Office;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'LookAlikesInput', required: ['kind', 'given', 'family', 'name', 'phones', 'emails', 'exceptId'], properties: [
+    new OA\Property('kind', type: 'string', enum: ['person', 'company']),
+    new OA\Property('given', type: 'string'),
+    new OA\Property('family', type: 'string'),
+    new OA\Property('name', description: 'Of a company.', type: 'string'),
+    new OA\Property('phones', description: 'As they are typed.', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property('emails', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property('exceptId', description: 'The record that is being edited.', type: 'integer', nullable: true),
+])]
+final class LookAlikesRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'kind' => ['required', Rule::in(['person', 'company'])],
+            'given' => ['present', 'string', 'max:1000'],
+            'family' => ['present', 'string', 'max:1000'],
+            'name' => ['present', 'string', 'max:1000'],
+            'phones' => ['present', 'array', 'max:50'],
+            'phones.*' => ['string', 'max:200'],
+            'emails' => ['present', 'array', 'max:50'],
+            'emails.*' => ['string', 'max:300'],
+            'exceptId' => ['present', 'nullable', 'integer'],
+        ];
+    }
+
+    /** What has been typed so far; what is no phone or email yet is left out. */
+    public function likeness(): Likeness
+    {
+        $country = Office::current()->country;
+        $phones = $this->readable('phones', fn (string $typed) => PhoneNumber::fromTyped($typed, $country)->e164);
+        $emails = $this->readable('emails', fn (string $typed) => EmailAddress::fromTyped($typed)->address());
+
+        return $this->string('kind')->value() === 'person'
+            ? Likeness::person($this->string('given')->value(), $this->string('family')->value(), $phones, $emails)
+            : Likeness::company($this->string('name')->value(), $phones, $emails);
+    }
+
+    /**
+     * @param \Closure(string): string $read
+     *
+     * @return list<string>
+     */
+    private function readable(string $field, \Closure $read): array
+    {
+        $values = [];
+        foreach ($this->array($field) as $typed) {
+            try {
+                $values[] = $read(is_string($typed) ? $typed : '');
+            } catch (Refusal) {
+                continue;
+            }
+        }
+
+        return $values;
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\LookAlikes;
+
+use Almanac\LookAlikes\Comparison;
+use App\Http\Data\LookAlikes\PairData;
+use App\Models\LookAlikePair;
+use App\Queries\Finding\SearchValues;
+
+/** Reads the pairs that wait in Upkeep: added although they looked alike, and not settled yet. */
+final class ListPairs
+{
+    /** @return list<PairData> */
+    public function handle(): array
+    {
+        $relations = array_merge(...array_map(
+            fn (string $end) => array_map(fn (string $relation) => "$end.$relation", SearchValues::RELATIONS),
+            ['first', 'second'],
+        ));
+
+        return array_values(LookAlikePair::query()
+            ->where('is_different', false)
+            ->with('user', ...$relations)
+            ->orderBy('id')->get()
+            ->map(fn (LookAlikePair $pair) => PairData::of($pair, Comparison::of(
+                PartyLikeness::of($pair->first),
+                PartyLikeness::of($pair->second),
+            )))->all());
+    }
+}

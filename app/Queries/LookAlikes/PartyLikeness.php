@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\LookAlikes;
+
+use Almanac\LookAlikes\Likeness;
+use Almanac\Reach\ContactKind;
+use App\Models\AddressUse;
+use App\Models\ContactPoint;
+use App\Models\Party;
+
+/** What is compared of a kept record. Load the party with SearchValues::RELATIONS. */
+final class PartyLikeness
+{
+    public static function of(Party $party): Likeness
+    {
+        $values = fn (ContactKind $kind) => array_values($party->contactPoints
+            ->filter(fn (ContactPoint $point) => $point->kind === $kind)
+            ->map(fn (ContactPoint $point) => $point->value)->all());
+        $places = array_values($party->addressUses->map(fn (AddressUse $use) => [
+            $use->address->postcode,
+            explode("\n", $use->address->lines)[0],
+        ])->all());
+
+        return $party->isPerson()
+            ? Likeness::person($party->given, $party->family, $values(ContactKind::Phone), $values(ContactKind::Email), $places)
+            : Likeness::company($party->company_name, $values(ContactKind::Phone), $values(ContactKind::Email), $places);
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\LookAlikes;
+
+use Almanac\Finding\Fold;
+use Almanac\Records\PartyKind;
+
+/** What is compared of a record. */
+final readonly class Likeness
+{
+    /**
+     * @param list<string> $given words of a person's given name
+     * @param list<string> $name words of the family name, or of the company's name
+     * @param list<string> $phones E.164
+     * @param list<string> $emails
+     * @param list<string> $places postcode and street, folded
+     */
+    private function __construct(
+        public PartyKind $kind,
+        public array $given,
+        public array $name,
+        public array $phones,
+        public array $emails,
+        public array $places,
+    ) {
+    }
+
+    /**
+     * @param list<string> $phones E.164
+     * @param list<string> $emails
+     * @param list<array{string, string}> $places postcode and first line of each address
+     */
+    public static function person(string $given, string $family, array $phones = [], array $emails = [], array $places = []): self
+    {
+        return new self(PartyKind::Person, NameForm::given($given), NameForm::family($family), $phones, self::folded($emails), self::places($places));
+    }
+
+    /**
+     * @param list<string> $phones E.164
+     * @param list<string> $emails
+     * @param list<array{string, string}> $places postcode and first line of each address
+     */
+    public static function company(string $name, array $phones = [], array $emails = [], array $places = []): self
+    {
+        return new self(PartyKind::Company, [], NameForm::company($name), $phones, self::folded($emails), self::places($places));
+    }
+
+    /** The whole name in one fixed order, for comparing. */
+    public function nameText(): string
+    {
+        $words = [...$this->given, ...$this->name];
+        sort($words);
+
+        return implode(' ', $words);
+    }
+
+    /**
+     * Keys of which look-alikes share at least one: the sound of each word of the name, and each
+     * phone, email and place as it is. Only records with a common key are ever compared.
+     *
+     * @return list<string>
+     */
+    public function keys(): array
+    {
+        $sounds = array_map(self::sound(...), $this->name);
+        // Both names together, in one order, for when they were entered the wrong way round.
+        $both = $this->given === [] || $this->name === [] ? [] : [self::sound($this->given[0]), self::sound($this->name[0])];
+        sort($both);
+
+        return array_values(array_unique([
+            ...array_map(fn (string $sound) => $this->kind->value[0].'w:'.$sound, $sounds),
+            ...($both === [] ? [] : [$this->kind->value[0].'b:'.implode(' ', $both)]),
+            ...array_map(fn (string $phone) => $this->kind->value[0].'p:'.$phone, $this->phones),
+            ...array_map(fn (string $email) => $this->kind->value[0].'e:'.$email, $this->emails),
+            ...array_map(fn (string $place) => $this->kind->value[0].'a:'.$place, $this->places),
+        ]));
+    }
+
+    /** The sound of a word by its consonants; of a word in another script its first two signs. */
+    private static function sound(string $word): string
+    {
+        $sound = preg_match('/^[a-z]+$/', $word) === 1 ? metaphone($word) : '';
+
+        return $sound === '' ? mb_substr($word, 0, 2) : $sound;
+    }
+
+    /**
+     * @param list<string> $emails
+     *
+     * @return list<string>
+     */
+    private static function folded(array $emails): array
+    {
+        return array_map(mb_strtolower(...), $emails);
+    }
+
+    /**
+     * @param list<array{string, string}> $places
+     *
+     * @return list<string>
+     */
+    private static function places(array $places): array
+    {
+        return array_values(array_filter(array_map(
+            fn (array $place) => $place[0] === '' || $place[1] === '' ? '' : Fold::text($place[0]).' '.implode(' ', Fold::words($place[1])),
+            $places,
+        )));
+    }
+}
