@@ -43,10 +43,35 @@ test('what is added all the same waits in Upkeep until somebody settles it', asy
     await page.keyboard.press('g');
     await page.keyboard.press('u');
     await expect(page.getByRole('heading', { level: 1, name: 'Upkeep' })).toBeVisible();
-    const pair = page.getByRole('listitem').filter({ hasText: `${name}, Inc.` });
+    const pair = page.getByRole('listitem').filter({ hasText: `${name}, Inc.` }).filter({ hasText: 'the second was added' });
     await expect(pair).toContainText('same name · the second was added by Maud Ferris');
     await desk.expectAccessible();
     await pair.getByRole('button', { name: 'They are two different records' }).click();
     await expect(pair).toBeHidden();
-    await expect(page.getByRole('listitem').filter({ hasText: 'Mr. Silas A. Wren III' })).toBeVisible();
+    await expect(page.getByRole('listitem').filter({ hasText: 'Mr. Silas A. Wren III' }).first()).toBeVisible();
+});
+
+test('what a record lacks is told in the margin and in Upkeep, with the way there', async ({ desk, page }) => {
+    const name = unique('Gap & Sons');
+    await page.goto(`/add/company?name=${encodeURIComponent(name)}`);
+    await page.getByText('Vendor: they bill us').click();
+    await page.keyboard.press('Control+Enter');
+    const margin = page.getByRole('complementary');
+    await expect(margin).toContainText('to pay: 3 of 4');
+    await expect(margin).toContainText('Mark the address that payments go to as remit-to.');
+    await page.keyboard.press('Escape');
+    await page.getByRole('link', { name: 'Upkeep' }).click();
+    const row = page.getByRole('listitem').filter({ hasText: name }).first();
+    await expect(row).toContainText('Add the address that letters go to.');
+    await row.getByRole('link', { name: 'Go there' }).first().click();
+    await expect(desk.section('Addresses')).toBeFocused();
+    await page.keyboard.press('e');
+    await page.getByLabel('Street, building').fill('1 Filled Street');
+    await page.getByRole('textbox', { name: 'City' }).fill('Putney');
+    await page.getByRole('combobox', { name: 'State' }).fill('VT');
+    await page.getByLabel('ZIP code').fill('05346');
+    await page.getByRole('group', { name: 'Use for' }).getByText('remit-to').click();
+    await desk.save('Addresses saved.');
+    await expect(margin).not.toContainText('to pay: 3 of 4');
+    await desk.expectAccessible();
 });

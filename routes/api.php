@@ -7,6 +7,7 @@ use App\Http\Controllers\Finding\FindController;
 use App\Http\Controllers\LookAlikes\LookAlikesController;
 use App\Http\Controllers\Notes\NotesController;
 use App\Http\Controllers\Office\ChoicesController;
+use App\Http\Controllers\Readiness\GapsController;
 use App\Http\Controllers\Records\ArchiveController;
 use App\Http\Controllers\Records\NameController;
 use App\Http\Controllers\Records\PartyController;
@@ -25,6 +26,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::get('choices', [ChoicesController::class, 'index']);
     Route::get('find', FindController::class);
+    Route::get('gaps', GapsController::class);
     Route::get('look-alikes', [LookAlikesController::class, 'index']);
     Route::post('look-alikes', [LookAlikesController::class, 'find']);
     Route::get('names', NameController::class);

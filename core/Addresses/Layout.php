@@ -46,6 +46,18 @@ final readonly class Layout
         return $parts;
     }
 
+    /** What a part is called inside a sentence. */
+    public function nameOf(AddressPart $part): string
+    {
+        return match ($part) {
+            AddressPart::Lines => 'street',
+            AddressPart::Locality => lcfirst($this->localityName),
+            AddressPart::Region => lcfirst($this->regionName),
+            AddressPart::Postcode => $this->postcodeNoun(),
+            AddressPart::Country => 'country',
+        };
+    }
+
     /** The postcode's name inside a sentence. */
     public function postcodeNoun(): string
     {

@@ -109,6 +109,7 @@ final class FindTest extends TestCase
         DB::table('search_words')->delete();
         DB::table('search_letters')->delete();
         DB::table('look_alike_keys')->delete();
+        DB::table('record_gaps')->delete();
         $this->assertNotSame($kept, $this->index());
         $this->app->make(IndexParties::class)->everything();
         $this->assertSame($kept, $this->index());
@@ -134,6 +135,7 @@ final class FindTest extends TestCase
             DB::table('search_words')->orderBy('rowid')->get(['rowid', '*']),
             DB::table('search_letters')->orderBy('rowid')->get(['rowid', '*']),
             DB::table('look_alike_keys')->orderBy('party_id')->orderBy('key')->get(),
+            DB::table('record_gaps')->orderBy('party_id')->get(),
         ]), true);
     }
 }

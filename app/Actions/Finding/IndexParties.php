@@ -6,18 +6,25 @@ namespace App\Actions\Finding;
 
 use Almanac\Finding\Fold;
 use Almanac\Finding\MatchField;
+use Almanac\Readiness\Readiness;
 use App\Models\Address;
 use App\Models\AddressUse;
 use App\Models\Party;
 use App\Models\Position;
 use App\Queries\Finding\SearchValues;
 use App\Queries\LookAlikes\PartyLikeness;
+use App\Queries\Readiness\RecordFacts;
+use App\Support\Clock;
 use Illuminate\Support\Facades\DB;
 
-/** Keeps the search indexes and the keys of look-alikes in step with the records. Runs inside the transaction of the change. */
-final class IndexParties
+/** Keeps what is looked up over all records in step with them: search, look-alikes, gaps. Runs inside the transaction of the change. */
+final readonly class IndexParties
 {
     private const CHUNK = 500;
+
+    public function __construct(private Clock $clock)
+    {
+    }
 
     /**
      * The party itself, and the records that are found through it: its people, and who shares its addresses.
@@ -45,14 +52,20 @@ final class IndexParties
         DB::table('search_words')->whereIn('rowid', $ids)->delete();
         DB::table('search_letters')->whereIn('rowid', $ids)->delete();
         DB::table('look_alike_keys')->whereIn('party_id', $ids)->delete();
+        DB::table('record_gaps')->whereIn('party_id', $ids)->delete();
     }
 
     /** @param  array<int>  $ids */
     private function refresh(array $ids): void
     {
         $this->forget(...$ids);
-        foreach (Party::query()->with(SearchValues::RELATIONS)->findMany($ids) as $party) {
+        $today = $this->clock->today();
+        foreach (Party::query()->with([...SearchValues::RELATIONS, ...RecordFacts::RELATIONS])->findMany($ids) as $party) {
             $this->insert($party);
+            DB::table('record_gaps')->insert(['party_id' => $party->id, 'gaps' => array_sum(array_map(
+                fn (Readiness $readiness) => count($readiness->gaps()),
+                Readiness::of(RecordFacts::of($party, $today)),
+            ))]);
         }
     }
 

@@ -10,6 +10,7 @@ use Almanac\Cautions\CautionUse;
 use Almanac\Records\Difference;
 use Almanac\Records\Fact;
 use Almanac\Records\Period;
+use App\Actions\Finding\IndexParties;
 use App\Actions\Records\LogChanges;
 use App\Models\Caution;
 use App\Models\Party;
@@ -24,7 +25,7 @@ use Illuminate\Validation\ValidationException;
 /** Puts a caution on a record, and lifts it again. */
 final readonly class SetCaution
 {
-    public function __construct(private TypedDates $dates, private LogChanges $log)
+    public function __construct(private TypedDates $dates, private LogChanges $log, private IndexParties $index)
     {
     }
 
@@ -60,6 +61,7 @@ final readonly class SetCaution
                 'user_id' => $by->id,
             ]);
             $this->tell($party, '', $caution->toText(), $by);
+            $this->index->withNeighbours($party);
         });
     }
 
@@ -72,6 +74,7 @@ final readonly class SetCaution
         DB::transaction(function () use ($party, $caution, $by): void {
             $this->tell($party, $caution->value()->toText(), '', $by);
             $caution->delete();
+            $this->index->withNeighbours($party);
         });
     }
 

@@ -7,6 +7,7 @@ namespace App\Actions\Records;
 use Almanac\Records\Difference;
 use Almanac\Records\Fact;
 use Almanac\Records\Wording;
+use App\Actions\Finding\IndexParties;
 use App\Models\Party;
 use App\Models\User;
 use App\Support\Clock;
@@ -20,7 +21,7 @@ final readonly class ArchiveParty
 {
     private const MAX_REASON = 200;
 
-    public function __construct(private LogChanges $log, private Clock $clock)
+    public function __construct(private LogChanges $log, private IndexParties $index, private Clock $clock)
     {
     }
 
@@ -57,6 +58,7 @@ final readonly class ArchiveParty
 
     private function log(Party $party, string $from, string $to, User $by): void
     {
+        $this->index->withNeighbours($party);
         $this->log->handle($party, SectionName::Identity, Difference::between(
             ['record' => new Fact('Record', $from)],
             ['record' => new Fact('Record', $to)],

@@ -11,9 +11,11 @@ use Almanac\Addresses\Recipient;
 use Almanac\Calendar\Day;
 use Almanac\Cautions\CautionUse;
 use Almanac\Names\Addressing;
+use Almanac\Readiness\Readiness;
 use Almanac\Terms\Shorthand;
 use App\Http\Data\Notes\CautionData;
 use App\Http\Data\Notes\LogEntryData;
+use App\Http\Data\Readiness\ReadinessData;
 use App\Http\Data\Records\AddressesData;
 use App\Http\Data\Records\ArchiveData;
 use App\Http\Data\Records\ChangeData;
@@ -33,6 +35,7 @@ use App\Models\Party;
 use App\Models\Position;
 use App\Models\SideTerms;
 use App\Queries\Finding\SearchValues;
+use App\Queries\Readiness\RecordFacts;
 use App\Queries\Terms\PreviewTerms;
 use App\Support\Clock;
 use App\Support\SectionName;
@@ -48,7 +51,7 @@ final readonly class ReadRecord
         'heldPositions.person', 'heldPositions.company.contactPoints', 'heldPositions.company.addressUses.address',
         'staffPositions.company', 'staffPositions.person.contactPoints', 'staffPositions.person.addressUses.address',
         'staffPositions.person.heldPositions.company',
-        'clientTerms.listed', 'vendorTerms.listed',
+        'clientTerms.listed', 'vendorTerms.listed', 'cautions.user',
     ];
 
     public function __construct(private Clock $clock, private PreviewTerms $preview)
@@ -75,6 +78,7 @@ final readonly class ReadRecord
             PositionsData::of($party, $version(SectionName::Positions), $today),
             $this->side($party->clientTerms, 'is_client_default', $version(SectionName::ClientTerms), $today),
             $this->side($party->vendorTerms, 'is_vendor_default', $version(SectionName::VendorTerms), $today),
+            array_map(ReadinessData::of(...), Readiness::of(RecordFacts::of($party, $today))),
             $envelope,
             Formatter::fits($envelope),
             $party->isPerson() ? $party->addressing()->salutation() : Addressing::salutationToCompany(),
@@ -87,7 +91,7 @@ final readonly class ReadRecord
     {
         $reader = Auth::user();
 
-        return array_values($party->cautions()->with('user')->get()
+        return array_values($party->cautions
             ->filter(fn (Caution $caution) => $caution->value()->concerns(CautionUse::Any, $today))
             ->map(fn (Caution $caution) => CautionData::of($caution, $reader))->all());
     }

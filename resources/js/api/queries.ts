@@ -38,6 +38,14 @@ export const pairsQuery = queryOptions({
     staleTime: 0,
 });
 
+export function gapsQuery(page: number) {
+    return queryOptions({
+        queryKey: ['gaps', page],
+        queryFn: () => ask(api.GET('/api/gaps', { params: { query: { page } } })),
+        staleTime: 0,
+    });
+}
+
 export const choicesQuery = queryOptions({
     queryKey: ['choices'],
     queryFn: () => ask(api.GET('/api/choices')),

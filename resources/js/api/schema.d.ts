@@ -212,6 +212,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/gaps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Records that lack something for a purpose */
+        get: operations["listGaps"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/parties/{id}/archive": {
         parameters: {
             query?: never;
@@ -520,6 +537,38 @@ export interface components {
             code: string;
             name: string;
         };
+        /** @description One thing a record needs for a purpose. */
+        Check: {
+            name: string;
+            /** @enum {string} */
+            state: "passed" | "missing" | "doubtful";
+            /** @description What to do; empty when it passed. */
+            todo: string;
+            /** @description The section of the record page where it is done. */
+            section: string;
+        };
+        /** @description A page of the worklist of gaps. */
+        GapPage: {
+            total: number;
+            page: number;
+            pages: number;
+            rows: components["schemas"]["GapRow"][];
+        };
+        /** @description A record in the worklist of gaps. */
+        GapRow: {
+            party: components["schemas"]["PartyRow"];
+            readiness: components["schemas"]["Readiness"][];
+        };
+        /** @description What a record still lacks for one purpose. */
+        Readiness: {
+            /** @enum {string} */
+            purpose: "write-to" | "bill" | "pay";
+            /** @description As in "to bill". */
+            words: string;
+            passed: number;
+            applicable: number;
+            checks: components["schemas"]["Check"][];
+        };
         /** @description An address as a party uses it. */
         Address: {
             id: number;
@@ -701,6 +750,7 @@ export interface components {
             positions: components["schemas"]["Positions"];
             clientTerms: components["schemas"]["SideTerms"];
             vendorTerms: components["schemas"]["SideTerms"];
+            readiness: components["schemas"]["Readiness"][];
             /** @description What stands on an envelope sent today; empty without an address. */
             envelope: string[];
             /** @description Whether the envelope’s lines print whole on a label. */
@@ -1383,6 +1433,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["NamedCode"][];
+                };
+            };
+        };
+    };
+    listGaps: {
+        parameters: {
+            query?: {
+                page?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Those that lack most first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GapPage"];
                 };
             };
         };

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
-use Almanac\Addresses\AddressPart;
 use Almanac\Addresses\Formatter;
 use Almanac\Calendar\Day;
 use App\Models\AddressUse;
@@ -88,13 +87,7 @@ final readonly class AddressData
             $use->period()->toText(),
             $use->period()->includes($today),
             Formatter::onScreen($postal, $homeCountry),
-            array_map(fn (AddressPart $part) => match ($part) {
-                AddressPart::Lines => 'street',
-                AddressPart::Locality => lcfirst($layout->localityName),
-                AddressPart::Region => lcfirst($layout->regionName),
-                AddressPart::Postcode => $layout->postcodeNoun(),
-                AddressPart::Country => 'country',
-            }, $postal->missing()),
+            array_map($layout->nameOf(...), $postal->missing()),
         );
     }
 }

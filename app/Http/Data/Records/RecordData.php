@@ -6,6 +6,7 @@ namespace App\Http\Data\Records;
 
 use App\Http\Data\Notes\CautionData;
 use App\Http\Data\Notes\LogEntryData;
+use App\Http\Data\Readiness\ReadinessData;
 use OpenApi\Attributes as OA;
 
 /** A whole record, section by section. */
@@ -15,6 +16,7 @@ final readonly class RecordData
     /**
      * @param list<CautionData> $cautions
      * @param list<LogEntryData> $pinned
+     * @param list<ReadinessData> $readiness
      * @param list<string> $envelope
      */
     public function __construct(
@@ -38,6 +40,8 @@ final readonly class RecordData
         public SideTermsData $clientTerms,
         #[OA\Property(ref: '#/components/schemas/SideTerms')]
         public SideTermsData $vendorTerms,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Readiness'))]
+        public array $readiness,
         #[OA\Property(description: 'What stands on an envelope sent today; empty without an address.', items: new OA\Items(type: 'string'))]
         public array $envelope,
         #[OA\Property(description: 'Whether the envelope’s lines print whole on a label.')]

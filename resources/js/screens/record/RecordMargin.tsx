@@ -22,6 +22,15 @@ const Envelope = styled.address`
     overflow-wrap: anywhere;
 `;
 
+const Todos = styled.ul`
+    display: grid;
+    gap: ${space.tight};
+    margin: ${space.tight} 0 ${space.small};
+    padding-left: 20px;
+    list-style: none;
+    a { white-space: nowrap; }
+`;
+
 const How = styled.details`
     summary { cursor: pointer; }
     summary strong { font-weight: 600; }
@@ -29,24 +38,29 @@ const How = styled.details`
 
 /** What the program works out from the record. It never takes input. */
 export function RecordMargin({ record }: { record: RecordData }) {
-    const { party, reach, addresses, positions, clientTerms, vendorTerms, envelope, envelopeFits, salutation, lastChange } = record;
+    const { party, readiness, clientTerms, vendorTerms, envelope, envelopeFits, salutation, lastChange } = record;
+    const gaps = new Set(readiness.flatMap(({ checks }) => checks).filter(({ state }) => state !== 'passed').map(({ section }) => section));
     const sections = [
-        ['reach', 'Reach', reach.contactPoints.length === 0],
-        ['addresses', 'Addresses', addresses.addresses.length === 0 || addresses.addresses.some(({ missing }) => missing.length > 0)],
-        ['positions', party.kind === 'person' ? 'Positions' : 'People', party.kind === 'company' && positions.positions.length === 0],
-        ['client-terms', 'When we bill them', false],
-        ['vendor-terms', 'When we pay them', false],
-        ['log', 'Log', false],
+        ['reach', 'Reach'],
+        ['addresses', 'Addresses'],
+        ['positions', party.kind === 'person' ? 'Positions' : 'People'],
+        ['client-terms', 'When we bill them'],
+        ['vendor-terms', 'When we pay them'],
+        ['log', 'Log'],
     ] as const;
 
     return (
         <Margin aria-label="What follows from the record">
             <Contents aria-label="On this page">
                 <h2>On this page</h2>
-                {sections.map(([id, name, hasGap]) => (
-                    <a key={id} href={`#${id}`}>{name}{hasGap && <> <Mark tone="look">gap</Mark></>}</a>
+                {sections.map(([id, name]) => (
+                    <a key={id} href={`#${id}`}>{name}{gaps.has(id) && <> <Mark tone="look">gap</Mark></>}</a>
                 ))}
             </Contents>
+            <section>
+                <h2>Ready</h2>
+                {readiness.map((one) => <Ready key={one.purpose} readiness={one} />)}
+            </section>
             <section>
                 <h2>On an envelope today</h2>
                 {envelope.length === 0
@@ -83,5 +97,22 @@ function DueToday({ title, terms }: { title: string; terms: RecordData['clientTe
                 </How>
             )}
         </section>
+    );
+}
+
+/** Whether the record is ready for a purpose, and where to go when it is not. */
+function Ready({ readiness: { words, passed, applicable, checks } }: { readiness: RecordData['readiness'][number] }) {
+    if (passed === applicable) {
+        return <p><Mark tone="fine">{words}</Mark></p>;
+    }
+    return (
+        <>
+            <p><Mark tone="look">{words}: {passed} of {applicable}</Mark></p>
+            <Todos>
+                {checks.filter(({ state }) => state !== 'passed').map(({ name, todo, section }) => (
+                    <li key={name}>{todo} <a href={`#${section}`}>Go there</a></li>
+                ))}
+            </Todos>
+        </>
     );
 }

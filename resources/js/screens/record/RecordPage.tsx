@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { useBlocker, useParams, useSearchParams } from 'react-router';
+import { useBlocker, useLocation, useParams, useSearchParams } from 'react-router';
 import { isMissing, recordQuery } from '../../api/queries';
 import { Button, ButtonLink, MainButton } from '../../ui/Button';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
@@ -46,6 +46,7 @@ function OneRecord({ record }: { record: RecordData }) {
     const [search] = useSearchParams();
     const { edits, blocker } = useUnsaved();
     useSectionKeys();
+    useSectionInAddress();
 
     useEffect(() => {
         document.title = `${record.party.displayName} – Neat Almanac`;
@@ -99,6 +100,16 @@ function useUnsaved() {
     }, [hasUnsaved]);
 
     return { edits, blocker };
+}
+
+/** An address with a section in it, as in /records/7#addresses, opens there. */
+function useSectionInAddress() {
+    const { hash } = useLocation();
+    useEffect(() => {
+        const section = hash === '' ? null : document.getElementById(hash.slice(1));
+        section?.focus();
+        section?.scrollIntoView({ block: 'start' });
+    }, [hash]);
 }
 
 /** e edits the section at hand; j and k go to the next and the one before. */

@@ -1,9 +1,9 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { api, ask, type Schemas } from '../../api/client';
-import { pairsQuery } from '../../api/queries';
+import { gapsQuery, pairsQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { Button, MainButton } from '../../ui/Button';
 import { Sheet } from '../../ui/Page';
@@ -12,7 +12,7 @@ import { useSay } from '../../ui/StatusLine';
 import { Empty, Heading, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { space } from '../../ui/tokens';
 
-const Pairs = styled.ul`
+const List = styled.ul`
     width: 100%;
     margin: 0;
     padding: 0;
@@ -24,42 +24,89 @@ const Pairs = styled.ul`
         padding: ${space.medium} 0;
         border-top: 1px solid var(--rule);
     }
-    a { display: block; max-width: 640px; color: inherit; text-decoration: none; }
-    a:hover { text-decoration: underline; }
+    a.party { display: block; max-width: 640px; color: inherit; text-decoration: none; }
+    a.party:hover { text-decoration: underline; }
 `;
 
-/** What keeps the book tidy: records that look alike and wait for somebody to look. */
+/** What keeps the book tidy: records that lack something, and records that look alike. */
 export function Upkeep() {
-    const { data: pairs, isError, refetch } = useQuery(pairsQuery);
-
     useEffect(() => {
         document.title = 'Upkeep – Neat Almanac';
     }, []);
 
     return (
-        <Sheet id="sheet" tabIndex={-1} aria-busy={pairs === undefined}>
-            <Stack $gap="large" style={{ justifyItems: 'stretch' }}>
+        <Sheet id="sheet" tabIndex={-1}>
+            <Stack $gap="wide" style={{ justifyItems: 'stretch' }}>
                 <Title>Upkeep</Title>
-                <Stack $gap="small" style={{ justifyItems: 'stretch' }}>
-                    <Row>
-                        <Heading>Look-alikes</Heading>
-                        {pairs !== undefined && pairs.length > 0 && <Quiet>{pairs.length === 1 ? '1 pair' : `${pairs.length} pairs`}</Quiet>}
-                    </Row>
-                    {isError && (
-                        <Empty role="alert">
-                            <p>They could not be read. The server may be down.</p>
-                            <MainButton onPress={() => void refetch()}>Try again</MainButton>
-                        </Empty>
-                    )}
-                    {pairs?.length === 0 && (
-                        <Empty>
-                            <p>Nothing to look at. When somebody adds a record that looks like one in the book, the two wait here.</p>
-                        </Empty>
-                    )}
-                    <Pairs>{pairs?.map((pair) => <Pair key={pair.id} pair={pair} />)}</Pairs>
-                </Stack>
+                <LookAlikes />
+                <Gaps />
             </Stack>
         </Sheet>
+    );
+}
+
+function Unread({ retry }: { retry: () => void }) {
+    return (
+        <Empty role="alert">
+            <p>This could not be read. The server may be down.</p>
+            <MainButton onPress={retry}>Try again</MainButton>
+        </Empty>
+    );
+}
+
+function LookAlikes() {
+    const { data: pairs, isError, refetch } = useQuery(pairsQuery);
+    return (
+        <Stack as="section" $gap="small" style={{ justifyItems: 'stretch' }} aria-busy={pairs === undefined}>
+            <Row>
+                <Heading>Look-alikes</Heading>
+                {pairs !== undefined && pairs.length > 0 && <Quiet>{pairs.length === 1 ? '1 pair' : `${pairs.length} pairs`}</Quiet>}
+            </Row>
+            {isError && <Unread retry={() => void refetch()} />}
+            {pairs?.length === 0 && (
+                <Quiet>Nothing to look at. When somebody adds a record that looks like one in the book, the two wait here.</Quiet>
+            )}
+            <List>{pairs?.map((pair) => <Pair key={pair.id} pair={pair} />)}</List>
+        </Stack>
+    );
+}
+
+function Gaps() {
+    const [page, setPage] = useState(1);
+    const { data, isError, refetch } = useQuery({ ...gapsQuery(page), placeholderData: keepPreviousData });
+    return (
+        <Stack as="section" $gap="small" style={{ justifyItems: 'stretch' }} aria-busy={data === undefined}>
+            <Row>
+                <Heading>Gaps</Heading>
+                {data !== undefined && data.total > 0 && <Quiet>{data.total === 1 ? '1 record' : `${data.total.toLocaleString('en')} records`}, those that lack most first</Quiet>}
+            </Row>
+            {isError && <Unread retry={() => void refetch()} />}
+            {data?.total === 0 && <Quiet>Every record has what it needs to be written to, billed and paid.</Quiet>}
+            <List>{data?.rows.map((row) => <Gap key={row.party.id} row={row} />)}</List>
+            {data !== undefined && data.pages > 1 && (
+                <Row>
+                    <Button isDisabled={page <= 1} onPress={() => setPage(page - 1)}>Earlier</Button>
+                    <Quiet>Page {page} of {data.pages}</Quiet>
+                    <Button isDisabled={page >= data.pages} onPress={() => setPage(page + 1)}>Later</Button>
+                </Row>
+            )}
+        </Stack>
+    );
+}
+
+function Gap({ row: { party, readiness } }: { row: Schemas['GapRow'] }) {
+    return (
+        <li>
+            <Link className="party" to={`/records/${party.id}`}><PartyLine party={party} reasons={[]} /></Link>
+            {readiness.filter(({ passed, applicable }) => passed < applicable).map(({ purpose, words, passed, applicable, checks }) => (
+                <Small key={purpose}>
+                    {words}, {passed} of {applicable}:{' '}
+                    {checks.filter(({ state }) => state !== 'passed').map(({ name, todo, section }) => (
+                        <span key={name}>{todo} <Link to={`/records/${party.id}#${section}`}>Go there</Link> </span>
+                    ))}
+                </Small>
+            ))}
+        </li>
     );
 }
 
@@ -82,8 +129,8 @@ function Pair({ pair }: { pair: Schemas['LookAlikePair'] }) {
             <Small>
                 {pair.reasons.length === 0 ? 'no longer alike' : pair.reasons.join(', ')} · the second was added by {pair.by}
             </Small>
-            <Link to={`/records/${pair.first.id}`}><PartyLine party={pair.first} reasons={[]} /></Link>
-            <Link to={`/records/${pair.second.id}`}><PartyLine party={pair.second} reasons={[]} /></Link>
+            <Link className="party" to={`/records/${pair.first.id}`}><PartyLine party={pair.first} reasons={[]} /></Link>
+            <Link className="party" to={`/records/${pair.second.id}`}><PartyLine party={pair.second} reasons={[]} /></Link>
             {mayChangeRecords && (
                 <Row $gap="small"><Button onPress={() => void settle()}>They are two different records</Button></Row>
             )}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Readiness;
+
+use Almanac\Readiness\Readiness;
+use App\Http\Data\Records\PartyRowData;
+use App\Models\Party;
+use OpenApi\Attributes as OA;
+
+/** A record in the worklist of gaps. */
+#[OA\Schema(schema: 'GapRow')]
+final readonly class GapRowData
+{
+    /** @param  list<ReadinessData>  $readiness */
+    private function __construct(
+        #[OA\Property(ref: '#/components/schemas/PartyRow')]
+        public PartyRowData $party,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Readiness'))]
+        public array $readiness,
+    ) {
+    }
+
+    /** @param  list<Readiness>  $readiness */
+    public static function of(Party $party, array $readiness): self
+    {
+        return new self(PartyRowData::of($party), array_map(ReadinessData::of(...), $readiness));
+    }
+}

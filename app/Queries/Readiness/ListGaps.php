@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Readiness;
+
+use Almanac\Readiness\Readiness;
+use App\Http\Data\Readiness\GapPageData;
+use App\Http\Data\Readiness\GapRowData;
+use App\Models\Party;
+use App\Queries\Finding\SearchValues;
+use App\Support\Clock;
+
+/** Reads the worklist of gaps: the records that lack most first, among them the ones untouched longest. */
+final readonly class ListGaps
+{
+    private const PAGE = 25;
+
+    public function __construct(private Clock $clock)
+    {
+    }
+
+    public function handle(int $page): GapPageData
+    {
+        $today = $this->clock->today();
+        $parties = Party::query()
+            ->join('record_gaps', 'record_gaps.party_id', '=', 'parties.id')
+            ->select('parties.*')
+            ->whereNull('archived_on')
+            ->where('record_gaps.gaps', '>', 0)
+            ->orderByDesc('record_gaps.gaps')->orderBy('parties.updated_at')->orderBy('parties.id')
+            ->with([...SearchValues::RELATIONS, ...RecordFacts::RELATIONS])
+            ->paginate(self::PAGE, page: max(1, $page));
+
+        return new GapPageData(
+            $parties->total(),
+            $parties->currentPage(),
+            $parties->lastPage(),
+            array_values(array_map(
+                fn (Party $party) => GapRowData::of($party, Readiness::of(RecordFacts::of($party, $today))),
+                $parties->items(),
+            )),
+        );
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Readiness;
+
+use Almanac\Addresses\AddressUse as Purpose;
+use Almanac\Addresses\DatedUse;
+use Almanac\Addresses\PostalAddress;
+use Almanac\Calendar\Day;
+use Almanac\Cautions\CautionLevel;
+use Almanac\Cautions\CautionUse;
+use Almanac\Reach\ContactKind;
+use Almanac\Readiness\Facts;
+use App\Models\AddressUse;
+use App\Models\Caution;
+use App\Models\ContactPoint;
+use App\Models\ListedTerms;
+use App\Models\Party;
+use App\Models\SideTerms;
+
+/** Gathers from a record what its readiness is judged by. */
+final class RecordFacts
+{
+    public const RELATIONS = ['contactPoints', 'addressUses.address', 'clientTerms', 'vendorTerms', 'cautions'];
+
+    public static function of(Party $party, Day $today): Facts
+    {
+        return new Facts(
+            $party->kind,
+            $party->prefix !== '',
+            $party->is_informal,
+            $party->is_deceased,
+            $party->isArchived(),
+            $party->is_client,
+            $party->is_vendor,
+            self::hasTerms($party->clientTerms, 'is_client_default'),
+            self::hasTerms($party->vendorTerms, 'is_vendor_default'),
+            $party->contactPoints->contains(fn (ContactPoint $point) => $point->kind === ContactKind::Email),
+            self::address($party, Purpose::Postal, $today),
+            self::address($party, Purpose::Billing, $today),
+            self::addressSetFor($party, Purpose::RemitTo, $today),
+            self::stops($party, $today),
+        );
+    }
+
+    private static function hasTerms(?SideTerms $own, string $default): bool
+    {
+        return $own?->payment_terms_id !== null || $own?->shorthand !== null
+            || once(fn () => ListedTerms::query()->where($default, true)->exists());
+    }
+
+    private static function address(Party $party, Purpose $use, Day $today): ?PostalAddress
+    {
+        $chosen = DatedUse::inForce(
+            array_values($party->addressUses->map(fn (AddressUse $one) => $one->dated())->all()),
+            $use,
+            $today,
+        );
+
+        return $chosen === null ? null : $party->addressUses->firstWhere('id', $chosen->id)?->address->postal();
+    }
+
+    private static function addressSetFor(Party $party, Purpose $use, Day $today): ?PostalAddress
+    {
+        return $party->addressUses
+            ->first(fn (AddressUse $one) => $one->uses->contains($use) && $one->period()->includes($today))
+            ?->address->postal();
+    }
+
+    /** @return list<CautionUse> */
+    private static function stops(Party $party, Day $today): array
+    {
+        return array_values($party->cautions
+            ->filter(fn (Caution $caution) => $caution->level === CautionLevel::Stop && $caution->value()->period->includes($today))
+            ->map(fn (Caution $caution) => $caution->use)->all());
+    }
+}

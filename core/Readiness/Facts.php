@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Readiness;
+
+use Almanac\Addresses\PostalAddress;
+use Almanac\Cautions\CautionUse;
+use Almanac\Records\PartyKind;
+
+/** What the checks of readiness ask about a record, as it stands on a day. */
+final readonly class Facts
+{
+    /**
+     * @param bool $hasTitle whether a person has something before the name, such as Ms.
+     * @param PostalAddress|null $postal where letters go today
+     * @param PostalAddress|null $billing where invoices go today; the postal one where none is set for it
+     * @param PostalAddress|null $remitTo where payments go today, set for it
+     * @param list<CautionUse> $stops uses that a stop is on today
+     */
+    public function __construct(
+        public PartyKind $kind,
+        public bool $hasTitle,
+        public bool $isInformal,
+        public bool $isDeceased,
+        public bool $isArchived,
+        public bool $isClient,
+        public bool $isVendor,
+        public bool $hasClientTerms,
+        public bool $hasVendorTerms,
+        public bool $hasEmail,
+        public ?PostalAddress $postal,
+        public ?PostalAddress $billing,
+        public ?PostalAddress $remitTo,
+        public array $stops,
+    ) {
+    }
+
+    public function isStoppedFor(CautionUse $use): bool
+    {
+        return in_array($use, $this->stops, true) || in_array(CautionUse::Any, $this->stops, true);
+    }
+}

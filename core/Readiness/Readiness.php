@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Readiness;
+
+use Almanac\Addresses\AddressPart;
+use Almanac\Addresses\PostalAddress;
+use Almanac\Cautions\CautionUse;
+use Almanac\Records\PartyKind;
+
+/** What a record still lacks for a purpose. The score is passed over applicable. */
+final readonly class Readiness
+{
+    /** @param  non-empty-list<Check>  $checks */
+    private function __construct(public Purpose $purpose, public array $checks)
+    {
+    }
+
+    /**
+     * For every purpose that applies: anybody may be written to, clients are billed, vendors paid.
+     *
+     * @return list<self>
+     */
+    public static function of(Facts $facts): array
+    {
+        return [
+            new self(Purpose::WriteTo, self::writeTo($facts)),
+            ...($facts->isClient ? [new self(Purpose::Bill, self::bill($facts))] : []),
+            ...($facts->isVendor ? [new self(Purpose::Pay, self::pay($facts))] : []),
+        ];
+    }
+
+    public function passed(): int
+    {
+        return count($this->checks) - count($this->gaps());
+    }
+
+    /** @return list<Check> */
+    public function gaps(): array
+    {
+        return array_values(array_filter($this->checks, fn (Check $check) => $check->isGap()));
+    }
+
+    /** @return non-empty-list<Check> */
+    private static function writeTo(Facts $facts): array
+    {
+        return [
+            $facts->kind === PartyKind::Company || $facts->hasTitle || $facts->isInformal
+                ? Check::that(true, 'a salutation', '', 'identity')
+                : Check::doubtful('a salutation', 'Add what stands before the name, such as Ms., or say that you are on first-name terms.', 'identity'),
+            self::address($facts->postal, 'a postal address', 'Add the address that letters go to.'),
+            Check::that(! $facts->isDeceased, 'alive', 'Write to the executor or the next of kin.', 'identity'),
+            Check::that(! $facts->isArchived, 'in use', 'Restore the record first.', 'identity'),
+            self::notStopped($facts, CautionUse::Writing),
+        ];
+    }
+
+    /** @return non-empty-list<Check> */
+    private static function bill(Facts $facts): array
+    {
+        return [
+            Check::that($facts->hasClientTerms, 'payment terms', 'Set the terms on which we bill them.', 'client-terms'),
+            $facts->hasEmail
+                ? Check::that(true, 'a way to deliver', '', 'reach')
+                : self::address($facts->billing, 'a way to deliver', 'Add an email for invoices, or a billing address.', 'reach'),
+            Check::that(! $facts->isArchived, 'in use', 'Restore the record first.', 'identity'),
+            self::notStopped($facts, CautionUse::Billing),
+        ];
+    }
+
+    /** @return non-empty-list<Check> */
+    private static function pay(Facts $facts): array
+    {
+        return [
+            Check::that($facts->hasVendorTerms, 'payment terms', 'Set the terms on which we pay them.', 'vendor-terms'),
+            self::address($facts->remitTo, 'a remit-to address', 'Mark the address that payments go to as remit-to.'),
+            Check::that(! $facts->isArchived, 'in use', 'Restore the record first.', 'identity'),
+            self::notStopped($facts, CautionUse::Paying),
+        ];
+    }
+
+    private static function address(?PostalAddress $address, string $name, string $todo, string $section = 'addresses'): Check
+    {
+        if ($address === null) {
+            return Check::that(false, $name, $todo, $section);
+        }
+        $missing = $address->missing();
+
+        return $missing === []
+            ? Check::that(true, $name, '', 'addresses')
+            : Check::doubtful($name, 'Complete the address: '.implode(', ', array_map(
+                fn (AddressPart $part) => $address->layout()->nameOf($part),
+                $missing,
+            )).' missing.', 'addresses');
+    }
+
+    private static function notStopped(Facts $facts, CautionUse $use): Check
+    {
+        return Check::that(! $facts->isStoppedFor($use), 'no stop', 'Settle what the caution is about, then lift it.', 'identity');
+    }
+}
