@@ -7,12 +7,14 @@ use App\Http\Controllers\Finding\FindController;
 use App\Http\Controllers\LookAlikes\LookAlikesController;
 use App\Http\Controllers\Notes\NotesController;
 use App\Http\Controllers\Office\ChoicesController;
+use App\Http\Controllers\Office\OfficeController;
 use App\Http\Controllers\Readiness\GapsController;
 use App\Http\Controllers\Records\ArchiveController;
 use App\Http\Controllers\Records\NameController;
 use App\Http\Controllers\Records\PartyController;
 use App\Http\Controllers\Records\SectionController;
 use App\Http\Controllers\Terms\PreviewController;
+use App\Http\Middleware\InOffice;
 use App\Support\Permission;
 use Illuminate\Support\Facades\Route;
 
@@ -22,7 +24,7 @@ Route::post('setup', [SessionController::class, 'setUp']);
 Route::post('tokens', [SessionController::class, 'token']);
 Route::get('countries', [ChoicesController::class, 'countries']);
 
-Route::middleware('auth:sanctum')->group(function (): void {
+Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::get('choices', [ChoicesController::class, 'index']);
     Route::get('find', FindController::class);
@@ -34,6 +36,13 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::get('parties/{party}', [PartyController::class, 'show'])->whereNumber('party');
     Route::get('parties/{party}/changes', [PartyController::class, 'changes'])->whereNumber('party');
     Route::post('terms/preview', PreviewController::class);
+
+    Route::middleware('can:'.Permission::RunOffice->value)->group(function (): void {
+        Route::put('office', [OfficeController::class, 'save']);
+        Route::get('users', [OfficeController::class, 'users']);
+        Route::post('users', [OfficeController::class, 'add']);
+        Route::put('users/{user}', [OfficeController::class, 'change'])->whereNumber('user');
+    });
 
     Route::middleware('can:'.Permission::ChangeRecords->value)->group(function (): void {
         Route::delete('look-alikes/{pair}', [LookAlikesController::class, 'settle'])->whereNumber('pair');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests;
 
 use App\Actions\Access\SetUpOffice;
+use App\Actions\Office\KeepUsers;
 use App\Models\Party;
 use App\Models\User;
 use App\Support\Role;
@@ -30,8 +31,8 @@ abstract class TestCase extends LaravelTestCase
 
     protected function user(Role $role): User
     {
-        return $this->app->make(SetUpOffice::class)
-            ->addUser(ucfirst($role->value), $role->value.'@orreryvane.example', self::PASSWORD, $role);
+        return $this->app->make(KeepUsers::class)
+            ->add(ucfirst($role->value), $role->value.'@orreryvane.example', self::PASSWORD, $role);
     }
 
     protected function asAdministrator(): static

@@ -16,6 +16,7 @@ use Spatie\Permission\Traits\HasRoles;
  * @property string $name
  * @property string $email
  * @property string $password
+ * @property \Illuminate\Support\Carbon|null $retired_at
  */
 final class User extends Authenticatable
 {
@@ -23,19 +24,27 @@ final class User extends Authenticatable
 
     protected $fillable = ['name', 'email', 'password'];
 
+    protected $attributes = ['retired_at' => null];
+
     protected $hidden = ['password', 'remember_token'];
 
     protected function casts(): array
     {
-        return ['password' => 'hashed'];
+        return ['password' => 'hashed', 'retired_at' => 'datetime'];
+    }
+
+    /** No longer at the office: cannot sign in, and stays in the log. */
+    public function isRetired(): bool
+    {
+        return $this->retired_at !== null;
     }
 
     public function isAdministrator(): bool
     {
-        return $this->role() === Role::Administrator;
+        return $this->officeRole() === Role::Administrator;
     }
 
-    public function role(): Role
+    public function officeRole(): Role
     {
         $name = $this->getRoleNames()->first();
 

@@ -17,6 +17,8 @@ final class AccessTest extends TestCase
     /** Routes that change nothing in the book, or only the session of whoever asks. */
     private const OPEN_TO_READERS = ['POST api/session', 'DELETE api/session', 'POST api/setup', 'POST api/tokens', 'POST api/terms/preview', 'POST api/look-alikes'];
 
+    private const FOR_ADMINISTRATORS = ['GET api/users'];
+
     private const OPEN_TO_NOBODY_SIGNED_IN = ['GET api/session', 'POST api/session', 'POST api/setup', 'POST api/tokens', 'GET api/countries'];
 
     public function test_signing_in_opens_a_new_session(): void
@@ -101,7 +103,9 @@ final class AccessTest extends TestCase
         $this->actingAs($this->user(Role::Reader));
         $checked = 0;
         foreach ($this->routes() as $route => [$method, $uri]) {
-            if ($method === 'GET') {
+            if (in_array($route, self::FOR_ADMINISTRATORS, true)) {
+                $this->json($method, $uri)->assertForbidden();
+            } elseif ($method === 'GET') {
                 $this->getJson($uri)->assertSuccessful();
             } elseif (! in_array($route, self::OPEN_TO_READERS, true)) {
                 $this->json($method, $uri)->assertForbidden()->assertJson(['title' => 'You may not do this']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Access;
 
+use App\Actions\Office\KeepUsers;
 use App\Models\ListedTerms;
 use App\Models\Office;
 use App\Models\User;
@@ -11,7 +12,6 @@ use App\Support\Permission as OfficePermission;
 use App\Support\Role as OfficeRole;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use Spatie\Permission\Models\Permission;
 use Spatie\Permission\Models\Role;
 use Spatie\Permission\PermissionRegistrar;
@@ -33,7 +33,7 @@ final readonly class SetUpOffice
         ['A third up front', '30% due on receipt, 70% net 30', false, false],
     ];
 
-    public function __construct(private PermissionRegistrar $registrar)
+    public function __construct(private PermissionRegistrar $registrar, private KeepUsers $users)
     {
     }
 
@@ -59,16 +59,8 @@ final readonly class SetUpOffice
                 ]);
             }
 
-            return $this->addUser($name, $email, $password, OfficeRole::Administrator);
+            return $this->users->add($name, $email, $password, OfficeRole::Administrator);
         });
-    }
-
-    public function addUser(string $name, string $email, string $password, OfficeRole $role): User
-    {
-        $user = User::query()->create(['name' => trim($name), 'email' => Str::lower(trim($email)), 'password' => $password]);
-        $user->assignRole($role->value);
-
-        return $user;
     }
 
     private function roles(): void

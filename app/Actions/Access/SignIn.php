@@ -33,7 +33,7 @@ final class SignIn
 
         $user = User::query()->firstWhere('email', Str::lower($email));
         $fits = Hash::check($password, $user->password ?? self::NOBODY);
-        if ($user === null || ! $fits) {
+        if ($user === null || ! $fits || $user->isRetired()) {
             throw ValidationException::withMessages([
                 'password' => 'The email and the password do not belong together. Check both, then try again.',
             ]);

@@ -7,6 +7,7 @@ namespace Database\Seeders\Demo;
 use App\Actions\Access\SetUpOffice;
 use App\Actions\Notes\SetCaution;
 use App\Actions\Notes\WriteLogEntry;
+use App\Actions\Office\KeepUsers;
 use App\Actions\Records\AddParty;
 use App\Actions\Records\AddressesSection;
 use App\Actions\Records\ArchiveParty;
@@ -40,6 +41,7 @@ final class DemoOffice
 
     public function __construct(
         private readonly SetUpOffice $setUp,
+        private readonly KeepUsers $keep,
         private readonly AddParty $add,
         private readonly SaveSection $save,
         private readonly ReachSection $reach,
@@ -58,7 +60,7 @@ final class DemoOffice
         $administrator = $this->setUp->handle('Orrery & Vane', 'US', $name, $email, self::PASSWORD);
         $users = [$administrator];
         foreach (array_slice(self::USERS, 1) as [$name, $email, $role]) {
-            $users[] = $this->setUp->addUser($name, $email, self::PASSWORD, $role);
+            $users[] = $this->keep->add($name, $email, self::PASSWORD, $role);
         }
 
         foreach (DemoRecords::COMPANIES as $key => $company) {

@@ -26,6 +26,11 @@ export const sessionQuery = queryOptions({
     staleTime: Infinity,
 });
 
+export const usersQuery = queryOptions({
+    queryKey: ['users'],
+    queryFn: () => ask(api.GET('/api/users')),
+});
+
 export const countriesQuery = queryOptions({
     queryKey: ['countries'],
     queryFn: () => ask(api.GET('/api/countries')),

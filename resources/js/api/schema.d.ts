@@ -212,6 +212,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Save the name and the country of the office */
+        put: operations["saveOffice"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/users": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who signs in */
+        get: operations["listUsers"];
+        put?: never;
+        /** Add a colleague */
+        post: operations["addUser"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/users/{user}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change what a colleague may do, retire one, or set a new password */
+        put: operations["saveUser"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/gaps": {
         parameters: {
             query?: never;
@@ -448,6 +500,7 @@ export interface components {
             /** @enum {string|null} */
             role: "administrator" | "clerk" | "approver" | "reader" | null;
             mayChangeRecords: boolean;
+            mayRunOffice: boolean;
             officeName: string | null;
             officeCountry: string | null;
             /**
@@ -536,6 +589,16 @@ export interface components {
         NamedCode: {
             code: string;
             name: string;
+        };
+        /** @description Somebody who signs in. */
+        User: {
+            id: number;
+            name: string;
+            email: string;
+            /** @enum {string} */
+            role: "administrator" | "clerk" | "approver" | "reader";
+            /** @description No longer at the office: cannot sign in, and stays in the log. */
+            isRetired: boolean;
         };
         /** @description One thing a record needs for a purpose. */
         Check: {
@@ -896,6 +959,22 @@ export interface components {
         };
         PinInput: {
             isPinned: boolean;
+        };
+        OfficeInput: {
+            name: string;
+            /** @description ISO 3166-1 alpha-2. */
+            country: string;
+        };
+        UserInput: {
+            name: string;
+            /** @description Of a new user; it cannot be changed. */
+            email?: string;
+            /** @enum {string} */
+            role: "administrator" | "clerk" | "approver" | "reader";
+            /** @description Empty leaves it as it is. */
+            password: string;
+            /** @description Of a user who is there. */
+            isRetired?: boolean;
         };
         PartyInput: {
             /** @enum {string} */
@@ -1433,6 +1512,127 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["NamedCode"][];
+                };
+            };
+        };
+    };
+    saveOffice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["OfficeInput"];
+            };
+        };
+        responses: {
+            /** @description Saved */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Session"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listUsers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Those at the office first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["User"][];
+                };
+            };
+        };
+    };
+    addUser: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["UserInput"];
+            };
+        };
+        responses: {
+            /** @description Added; everybody who signs in */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["User"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveUser: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                user: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["UserInput"];
+            };
+        };
+        responses: {
+            /** @description Saved; everybody who signs in */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["User"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

@@ -17,8 +17,10 @@ const LIGHTS: Record<Light, string> = { system: 'Light: as the computer', paper:
 /** The line at the top, the places at the left, and whatever page is open. */
 export function Frame() {
     const navigate = useNavigate();
+    const { mayRunOffice } = useSession();
     useShortcut('g d', 'Go to the directory', () => void navigate('/'));
     useShortcut('g u', 'Go to upkeep', () => void navigate('/upkeep'));
+    useShortcut('g o', 'Go to the office, for administrators', () => mayRunOffice && void navigate('/office'));
     useFocusOnNewPage();
 
     return (
@@ -33,6 +35,7 @@ export function Frame() {
                 <Places aria-label="Places">
                     <NavLink to="/" end>Directory</NavLink>
                     <NavLink to="/upkeep">Upkeep</NavLink>
+                    {mayRunOffice && <NavLink to="/office">Office</NavLink>}
                 </Places>
                 <SignInAgain><Outlet /></SignInAgain>
             </Body>

@@ -18,6 +18,7 @@ export const router = createBrowserRouter([
                     { index: true, lazy: async () => ({ Component: (await import('../screens/directory/Directory')).Directory }) },
                     { path: 'records/:id', lazy: async () => ({ Component: (await import('../screens/record/RecordPage')).RecordPage }) },
                     { path: 'add/:kind', lazy: async () => ({ Component: (await import('../screens/record/AddRecord')).AddRecord }) },
+                    { path: 'office', lazy: async () => ({ Component: (await import('../screens/office/Office')).Office }) },
                     { path: 'upkeep', lazy: async () => ({ Component: (await import('../screens/upkeep/Upkeep')).Upkeep }) },
                     { path: '*', element: <Lost /> },
                 ],

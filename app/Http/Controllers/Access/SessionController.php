@@ -33,7 +33,7 @@ final readonly class SessionController
     {
         $user = Auth::guard('sanctum')->user();
 
-        return new JsonResponse($this->session($user instanceof User ? $user : null));
+        return new JsonResponse($this->session($user instanceof User && ! $user->isRetired() ? $user : null));
     }
 
     #[OA\Post(path: '/api/session', operationId: 'signIn', summary: 'Sign in with a session cookie', security: [], requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/SignInInput')), tags: ['Access'], responses: [

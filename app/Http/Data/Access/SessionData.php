@@ -22,6 +22,8 @@ final readonly class SessionData
         public ?string $role,
         #[OA\Property]
         public bool $mayChangeRecords,
+        #[OA\Property]
+        public bool $mayRunOffice,
         #[OA\Property(nullable: true)]
         public ?string $officeName,
         #[OA\Property(nullable: true)]
@@ -36,8 +38,9 @@ final readonly class SessionData
         return new self(
             $office === null,
             $user?->name,
-            $user?->role()->value,
+            $user?->officeRole()->value,
             $user?->can(Permission::ChangeRecords->value) ?? false,
+            $user?->can(Permission::RunOffice->value) ?? false,
             $user === null ? null : $office?->name,
             $user === null ? null : $office?->country,
             $today,

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Office;
+
+use App\Models\User;
+use App\Support\Role;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+
+/** Adds colleagues, changes what they may do, and retires them. Nobody who wrote in the log is ever deleted. */
+final class KeepUsers
+{
+    /** @throws ValidationException when somebody has that email already */
+    public function add(string $name, string $email, string $password, Role $role): User
+    {
+        return DB::transaction(function () use ($name, $email, $password, $role): User {
+            $email = Str::lower(trim($email));
+            if (User::query()->where('email', $email)->exists()) {
+                throw ValidationException::withMessages(['email' => 'Somebody signs in with that email already.']);
+            }
+            $user = User::query()->create(['name' => trim($name), 'email' => $email, 'password' => $password]);
+            $user->assignRole($role->value);
+
+            return $user;
+        });
+    }
+
+    /**
+     * @param string $password empty leaves it as it is
+     *
+     * @throws ValidationException when no administrator would be left
+     */
+    public function change(User $user, string $name, Role $role, bool $isRetired, string $password): void
+    {
+        DB::transaction(function () use ($user, $name, $role, $isRetired, $password): void {
+            if ($user->isAdministrator() && ! $user->isRetired() && ($role !== Role::Administrator || $isRetired) && $this->administrators() === 1) {
+                throw ValidationException::withMessages(['role' => 'The office needs an administrator. Make somebody else one first.']);
+            }
+            $user->fill(['name' => trim($name)] + ($password === '' ? [] : ['password' => $password]));
+            $user->retired_at = $isRetired ? ($user->retired_at ?? now()) : null;
+            $user->save();
+            $user->syncRoles([$role->value]);
+            if ($isRetired) {
+                $user->tokens()->delete();
+            }
+        });
+    }
+
+    private function administrators(): int
+    {
+        return User::query()->whereNull('retired_at')->with('roles')->get()
+            ->filter(fn (User $user) => $user->isAdministrator())->count();
+    }
+}

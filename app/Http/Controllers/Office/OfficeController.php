@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Office;
+
+use App\Actions\Office\KeepUsers;
+use App\Http\Data\Access\SessionData;
+use App\Http\Requests\Office\OfficeRequest;
+use App\Http\Requests\Office\UserRequest;
+use App\Models\Office;
+use App\Models\User;
+use App\Queries\Office\ListUsers;
+use App\Support\Clock;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use OpenApi\Attributes as OA;
+
+/** The settings of the office; for administrators. */
+final readonly class OfficeController
+{
+    public function __construct(private KeepUsers $keep, private ListUsers $list)
+    {
+    }
+
+    #[OA\Put(path: '/api/office', operationId: 'saveOffice', summary: 'Save the name and the country of the office', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/OfficeInput')), tags: ['Office'], responses: [
+        new OA\Response(response: 200, description: 'Saved', content: new OA\JsonContent(ref: '#/components/schemas/Session')),
+        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function save(OfficeRequest $request, Clock $clock, #[CurrentUser] User $user): JsonResponse
+    {
+        $office = Office::current();
+        $office->update($request->safe()->only('name', 'country'));
+
+        return new JsonResponse(SessionData::of($user, $office, $clock->today()->toIso()));
+    }
+
+    #[OA\Get(path: '/api/users', operationId: 'listUsers', summary: 'Who signs in', tags: ['Office'], responses: [
+        new OA\Response(response: 200, description: 'Those at the office first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/User'))),
+    ])]
+    public function users(): JsonResponse
+    {
+        return new JsonResponse($this->list->handle());
+    }
+
+    #[OA\Post(path: '/api/users', operationId: 'addUser', summary: 'Add a colleague', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/UserInput')), tags: ['Office'], responses: [
+        new OA\Response(response: 201, description: 'Added; everybody who signs in', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/User'))),
+        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function add(UserRequest $request): JsonResponse
+    {
+        $this->keep->add(
+            $request->string('name')->value(),
+            $request->string('email')->value(),
+            $request->string('password')->value(),
+            $request->role(),
+        );
+
+        return new JsonResponse($this->list->handle(), 201);
+    }
+
+    #[OA\Put(path: '/api/users/{user}', operationId: 'saveUser', summary: 'Change what a colleague may do, retire one, or set a new password', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/UserInput')), tags: ['Office'], parameters: [
+        new OA\Parameter(name: 'user', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
+    ], responses: [
+        new OA\Response(response: 200, description: 'Saved; everybody who signs in', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/User'))),
+        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+    ])]
+    public function change(UserRequest $request, User $user): JsonResponse
+    {
+        $this->keep->change(
+            $user,
+            $request->string('name')->value(),
+            $request->role(),
+            $request->boolean('isRetired'),
+            $request->string('password')->value(),
+        );
+
+        return new JsonResponse($this->list->handle());
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Office;
+
+use App\Models\User;
+use OpenApi\Attributes as OA;
+
+/** Somebody who signs in. */
+#[OA\Schema(schema: 'User')]
+final readonly class UserData
+{
+    private function __construct(
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $email,
+        #[OA\Property(enum: ['administrator', 'clerk', 'approver', 'reader'])]
+        public string $role,
+        #[OA\Property(description: 'No longer at the office: cannot sign in, and stays in the log.')]
+        public bool $isRetired,
+    ) {
+    }
+
+    public static function of(User $user): self
+    {
+        return new self($user->id, $user->name, $user->email, $user->officeRole()->value, $user->isRetired());
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Models\User;
+use Closure;
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Whoever has been retired is out at once, not when the session ends. */
+final class InOffice
+{
+    public function handle(Request $request, Closure $next): Response
+    {
+        $user = $request->user();
+        if ($user instanceof User && $user->isRetired()) {
+            throw new AuthenticationException;
+        }
+
+        return $next($request);
+    }
+}

@@ -1,0 +1,47 @@
+import { expect, test, unique } from './desk';
+
+test('a colleague is added, signs in, and is retired', async ({ desk, page, browser }) => {
+    await desk.signIn();
+    await page.keyboard.press('g');
+    await page.keyboard.press('o');
+    await expect(page.getByRole('heading', { level: 1, name: 'Office' })).toBeVisible();
+    await expect(page.getByRole('row', { name: /Jonas Pike/ })).toContainText('find and read');
+    await desk.expectAccessible();
+
+    const name = unique('Petra Lindgren');
+    const email = `${name.replaceAll(' ', '.').toLowerCase()}@orreryvane.example`;
+    await page.getByRole('button', { name: 'Add a colleague' }).click();
+    await page.getByRole('button', { name: 'Add this colleague' }).click();
+    await expect(page.getByText('Type the email to sign in with.')).toBeVisible();
+    await desk.expectAccessible();
+    const form = page.getByRole('form', { name: 'Add a colleague' });
+    await form.getByLabel('Name').fill(name);
+    await form.getByLabel('Email').fill(email);
+    await form.getByLabel('First password').fill('anchor-escapement');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('row', { name: new RegExp(name) })).toContainText('clerk');
+
+    const context = await browser.newContext();
+    const other = await context.newPage();
+    await other.goto('/sign-in');
+    await other.getByLabel('Email').fill(email);
+    await other.getByLabel('Password').fill('anchor-escapement');
+    await other.keyboard.press('Enter');
+    await expect(other.getByRole('heading', { name: 'Directory' })).toBeVisible();
+    await expect(other.getByRole('link', { name: 'Office' })).toHaveCount(0);
+
+    await page.getByRole('button', { name: `Change ${name}` }).click();
+    await page.getByText('no longer at the office').click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
+    await expect(page.getByRole('row', { name: new RegExp(name) })).toContainText('retired');
+    await other.reload();
+    await expect(other.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+    await context.close();
+});
+
+test('only an administrator comes in', async ({ desk, page }) => {
+    await desk.signIn('tobias');
+    await expect(page.getByRole('link', { name: 'Office' })).toHaveCount(0);
+    await page.goto('/office');
+    await expect(page.getByRole('heading', { name: 'Directory' })).toBeVisible();
+});

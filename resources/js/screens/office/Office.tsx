@@ -1,0 +1,32 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { Navigate } from 'react-router';
+import { sessionQuery } from '../../api/queries';
+import { useSession } from '../../api/session';
+import { Sheet } from '../../ui/Page';
+import { Stack, Title } from '../../ui/Text';
+import { OfficeForm } from './OfficeForm';
+import { Users } from './Users';
+
+/** The settings of the office, for its administrators. */
+export function Office() {
+    const session = useSession();
+    const client = useQueryClient();
+
+    useEffect(() => {
+        document.title = 'Office – Neat Almanac';
+    }, []);
+
+    if (!session.mayRunOffice) {
+        return <Navigate to="/" replace />;
+    }
+    return (
+        <Sheet id="sheet" tabIndex={-1}>
+            <Stack $gap="wide" style={{ justifyItems: 'stretch' }}>
+                <Title>Office</Title>
+                <OfficeForm session={session} onSaved={(saved) => client.setQueryData(sessionQuery.queryKey, saved)} />
+                <Users />
+            </Stack>
+        </Sheet>
+    );
+}

@@ -1,0 +1,75 @@
+import { useState, type FormEvent, type KeyboardEvent } from 'react';
+import { api, ask, Refused, type Schemas } from '../../api/client';
+import { Button, MainButton } from '../../ui/Button';
+import { ChooseOne, Tick } from '../../ui/Choose';
+import { Field } from '../../ui/Field';
+import { Form } from '../../ui/Page';
+import { useSay } from '../../ui/StatusLine';
+import { FieldRow, Notice, Row } from '../../ui/Text';
+
+type User = Schemas['User'];
+
+const ROLES = (['administrator', 'approver', 'clerk', 'reader'] as const).map((id) => ({ id, name: id }));
+
+interface Props {
+    /** Undefined for a new one. */
+    user: User | undefined;
+    onSaved: (users: User[]) => void;
+    onClose: () => void;
+}
+
+/** Adds a colleague, or changes what one may do. */
+export function UserForm({ user, onSaved, onClose }: Props) {
+    const [name, setName] = useState(user?.name ?? '');
+    const [email, setEmail] = useState('');
+    const [role, setRole] = useState<User['role']>(user?.role ?? 'clerk');
+    const [password, setPassword] = useState('');
+    const [isRetired, setRetired] = useState(user?.isRetired ?? false);
+    const [failure, setFailure] = useState<Error>();
+    const say = useSay();
+
+    const save = async (event: FormEvent) => {
+        event.preventDefault();
+        setFailure(undefined);
+        try {
+            onSaved(await ask(user === undefined
+                ? api.POST('/api/users', { body: { name, email, role, password } })
+                : api.PUT('/api/users/{user}', { params: { path: { user: user.id } }, body: { name, role, password, isRetired } })));
+            say(user === undefined ? `${name} can sign in now.` : `${name} saved.`);
+        } catch (error) {
+            setFailure(error as Error);
+        }
+    };
+    const problems = failure instanceof Refused ? failure.fields : {};
+
+    return (
+        <Form
+            noValidate
+            aria-label={user === undefined ? 'Add a colleague' : `Change ${user.name}`}
+            onSubmit={(event) => void save(event)}
+            onKeyDown={(event: KeyboardEvent) => event.key === 'Escape' && !event.defaultPrevented && onClose()}
+        >
+            <FieldRow>
+                <Field label="Name" width="220px" autoFocus value={name} onChange={setName} problem={problems.name} />
+                {user === undefined && <Field label="Email" type="email" width="260px" autoComplete="off" value={email} onChange={setEmail} problem={problems.email} />}
+                <ChooseOne label="Role" width="160px" options={ROLES} value={role} onChange={(id) => setRole(id as User['role'])} problem={problems.role} />
+                <Field
+                    label={user === undefined ? 'First password' : 'New password'}
+                    type="password"
+                    width="220px"
+                    autoComplete="new-password"
+                    hint={user === undefined ? 'At least 10 characters.' : 'Empty leaves it as it is.'}
+                    value={password}
+                    onChange={setPassword}
+                    problem={problems.password}
+                />
+            </FieldRow>
+            {user !== undefined && <Tick isSelected={isRetired} onChange={setRetired}>no longer at the office</Tick>}
+            {failure !== undefined && Object.keys(problems).length === 0 && <Notice tone="stop" title="Not saved">{failure.message}</Notice>}
+            <Row $gap="small">
+                <MainButton type="submit">{user === undefined ? 'Add this colleague' : 'Save'}</MainButton>
+                <Button onPress={onClose}>Cancel</Button>
+            </Row>
+        </Form>
+    );
+}

@@ -1,0 +1,67 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import styled from 'styled-components';
+import type { Schemas } from '../../api/client';
+import { usersQuery } from '../../api/queries';
+import { Button, MainButton, QuietButton } from '../../ui/Button';
+import { Empty, Heading, Hidden, Quiet, Stack } from '../../ui/Text';
+import { space, type } from '../../ui/tokens';
+import { UserForm } from './UserForm';
+
+type User = Schemas['User'];
+
+const MAY: Record<User['role'], string> = {
+    administrator: 'everything, and run the office',
+    approver: 'change records, and approve what needs a second person',
+    clerk: 'find and change records',
+    reader: 'find and read',
+};
+
+const Table = styled.table`
+    width: 100%;
+    border-collapse: collapse;
+    th, td { padding: 6px ${space.medium} 6px 0; border-bottom: 1px solid var(--rule); text-align: left; vertical-align: baseline; }
+    th { color: var(--quiet); font-size: ${type.small}; font-weight: 500; }
+`;
+
+/** Who signs in, and what each may do. */
+export function Users() {
+    const { data: users, isError, refetch } = useQuery(usersQuery);
+    const client = useQueryClient();
+    const [edited, setEdited] = useState<User | 'new'>();
+    const keep = (saved: User[]) => {
+        client.setQueryData(usersQuery.queryKey, saved);
+        setEdited(undefined);
+    };
+
+    return (
+        <Stack as="section" aria-label="People who sign in" style={{ justifyItems: 'stretch' }}>
+            <Heading>People who sign in</Heading>
+            {isError && (
+                <Empty role="alert">
+                    <p>This could not be read. The server may be down.</p>
+                    <MainButton onPress={() => void refetch()}>Try again</MainButton>
+                </Empty>
+            )}
+            <Table>
+                <thead>
+                    <tr><th>Name</th><th>Email</th><th>Role</th><th>May</th><th><Hidden>Change</Hidden></th></tr>
+                </thead>
+                <tbody>
+                    {users?.map((user) => (
+                        <tr key={user.id}>
+                            <td>{user.name}</td>
+                            <td>{user.email}</td>
+                            <td>{user.isRetired ? 'retired' : user.role}</td>
+                            <td><Quiet>{user.isRetired ? 'nothing; stays in the log' : MAY[user.role]}</Quiet></td>
+                            <td><QuietButton aria-label={`Change ${user.name}`} onPress={() => setEdited(user)}>Change</QuietButton></td>
+                        </tr>
+                    ))}
+                </tbody>
+            </Table>
+            {edited === undefined
+                ? <div><Button onPress={() => setEdited('new')}>Add a colleague</Button></div>
+                : <UserForm key={edited === 'new' ? 'new' : edited.id} user={edited === 'new' ? undefined : edited} onSaved={keep} onClose={() => setEdited(undefined)} />}
+        </Stack>
+    );
+}
