@@ -66,3 +66,25 @@ test('a caution is seen by colleagues, and a stop lifted only by its author', as
     await expect(head).not.toContainText('disputed');
     await expect(desk.section('Log')).toContainText('Caution: stop, when paying: The account is disputed. removed');
 });
+
+test('a relation is shown at both ends, and somebody new is added with just a name', async ({ desk, page }) => {
+    const child = unique('Thea Larkin').replace(/ (\d)/, '-$1');
+    await desk.open('edith larkin');
+    await desk.edit('Relations');
+    await page.getByRole('combobox', { name: 'A relation to whom?' }).fill(child);
+    await page.getByRole('option', { name: `Add a person named “${child}”` }).click();
+    const row = page.getByRole('group', { name: child });
+    await row.getByRole('button', { name: /is their/ }).click();
+    await page.getByRole('option', { name: 'child' }).click();
+    await desk.expectAccessible();
+    await row.getByLabel('Since').fill('1 Jan 1999');
+    await desk.save('Relations saved.');
+    await expect(desk.section('Relations')).toContainText(`child${child}`);
+    await desk.section('Relations').getByRole('link', { name: child }).click();
+    await expect(desk.section('Relations')).toContainText('parentMrs. Edith Larkin');
+
+    await desk.edit('Addresses');
+    await page.getByRole('button', { name: 'Same as Mrs. Edith Larkin' }).click();
+    await page.getByRole('button', { name: 'Save addresses' }).click();
+    await expect(desk.section('Addresses')).toContainText('same as Mrs. Edith Larkin, by link');
+});

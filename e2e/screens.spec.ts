@@ -24,7 +24,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
             test.setTimeout(120_000);
             await desk.signIn();
             await desk.open('penhallow observatory');
-            for (const title of ['name and roles', 'Reach', 'Addresses', 'People', 'When we bill them', 'When we pay them']) {
+            for (const title of ['name and roles', 'Reach', 'Addresses', 'People', 'Relations', 'When we bill them', 'When we pay them']) {
                 await page.getByRole('button', { name: `Edit ${title}`, exact: true }).click();
                 await expect(page.getByRole('button', { name: /^Save / })).toBeVisible();
                 await desk.expectAccessible();

@@ -60,6 +60,7 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
             Route::put('reach', [SectionController::class, 'reach']);
             Route::put('addresses', [SectionController::class, 'addresses']);
             Route::put('positions', [SectionController::class, 'positions']);
+            Route::put('relations', [SectionController::class, 'relations']);
             Route::put('client-terms', [SectionController::class, 'clientTerms']);
             Route::put('vendor-terms', [SectionController::class, 'vendorTerms']);
         });

@@ -11,6 +11,7 @@ enum SectionName: string
     case Reach = 'reach';
     case Addresses = 'addresses';
     case Positions = 'positions';
+    case Relations = 'relations';
     case ClientTerms = 'client-terms';
     case VendorTerms = 'vendor-terms';
     case Cautions = 'cautions';
@@ -24,6 +25,7 @@ enum SectionName: string
             self::Reach => 'Reach',
             self::Addresses => 'Addresses',
             self::Positions => 'Positions',
+            self::Relations => 'Relations',
             self::ClientTerms => 'When we bill them',
             self::VendorTerms => 'When we pay them',
             self::Cautions => 'Cautions',

@@ -50,7 +50,12 @@ final readonly class Readiness
                 ? Check::that(true, 'a salutation', '', 'identity')
                 : Check::doubtful('a salutation', 'Add what stands before the name, such as Ms., or say that you are on first-name terms.', 'identity'),
             self::address($facts->postal, 'a postal address', 'Add the address that letters go to.'),
-            Check::that(! $facts->isDeceased, 'alive', 'Write to the executor or the next of kin.', 'identity'),
+            Check::that(
+                ! $facts->isDeceased,
+                'alive',
+                $facts->standIn === '' ? 'Write to the executor or the next of kin, once one is known.' : "Write to {$facts->standIn}.",
+                'relations',
+            ),
             Check::that(! $facts->isArchived, 'in use', 'Restore the record first.', 'identity'),
             self::notStopped($facts, CautionUse::Writing),
         ];

@@ -10,6 +10,7 @@ use App\Models\AddressUse;
 use App\Models\Change;
 use App\Models\LogEntry;
 use App\Models\Party;
+use App\Models\Relation;
 use Illuminate\Support\Facades\DB;
 
 /** Deletes a record that nothing refers to. One that something refers to can only be archived. */
@@ -52,9 +53,12 @@ final readonly class DeleteParty
 
         $entries = LogEntry::query()->where('with_party_id', $party->id)->count();
 
+        $relations = Relation::of($party)->count();
+
         return array_values(array_filter([
             $positions === 0 ? '' : ($positions === 1 ? '1 position' : "$positions positions"),
             $sharing === 0 ? '' : ($sharing === 1 ? '1 record with the same address' : "$sharing records with the same address"),
+            $relations === 0 ? '' : ($relations === 1 ? '1 relation' : "$relations relations"),
             $entries === 0 ? '' : ($entries === 1 ? '1 log entry' : "$entries log entries"),
         ]));
     }

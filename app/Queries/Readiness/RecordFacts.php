@@ -12,11 +12,13 @@ use Almanac\Cautions\CautionLevel;
 use Almanac\Cautions\CautionUse;
 use Almanac\Reach\ContactKind;
 use Almanac\Readiness\Facts;
+use Almanac\Relations\RelationKind;
 use App\Models\AddressUse;
 use App\Models\Caution;
 use App\Models\ContactPoint;
 use App\Models\ListedTerms;
 use App\Models\Party;
+use App\Models\Relation;
 use App\Models\SideTerms;
 
 /** Gathers from a record what its readiness is judged by. */
@@ -41,6 +43,7 @@ final class RecordFacts
             self::address($party, Purpose::Billing, $today),
             self::addressSetFor($party, Purpose::RemitTo, $today),
             self::stops($party, $today),
+            $party->is_deceased ? self::standIn($party, $today) : '',
         );
     }
 
@@ -66,6 +69,17 @@ final class RecordFacts
         return $party->addressUses
             ->first(fn (AddressUse $one) => $one->uses->contains($use) && $one->period()->includes($today))
             ?->address->postal();
+    }
+
+    /** The executor before the next of kin. */
+    private static function standIn(Party $party, Day $today): string
+    {
+        $relation = Relation::of($party)->with('from', 'to')->get()
+            ->filter(fn (Relation $one) => $one->seenFrom($party)->standsIn() && $one->period()->includes($today))
+            ->sortBy(fn (Relation $one) => $one->seenFrom($party) === RelationKind::Executor ? 0 : 1)
+            ->first();
+
+        return $relation === null ? '' : 'the '.$relation->seenFrom($party)->value.', '.$relation->otherThan($party)->display_name;
     }
 
     /** @return list<CautionUse> */

@@ -12,6 +12,7 @@ use Almanac\Calendar\Day;
 use Almanac\Cautions\CautionUse;
 use Almanac\Names\Addressing;
 use Almanac\Readiness\Readiness;
+use Almanac\Relations\RelationKind;
 use Almanac\Terms\Shorthand;
 use App\Http\Data\Notes\CautionData;
 use App\Http\Data\Notes\LogEntryData;
@@ -24,6 +25,8 @@ use App\Http\Data\Records\PartyRowData;
 use App\Http\Data\Records\PositionsData;
 use App\Http\Data\Records\ReachData;
 use App\Http\Data\Records\RecordData;
+use App\Http\Data\Records\RelationData;
+use App\Http\Data\Records\RelationsData;
 use App\Http\Data\Records\SideTermsData;
 use App\Models\AddressUse;
 use App\Models\Caution;
@@ -33,6 +36,7 @@ use App\Models\LogEntry;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\Position;
+use App\Models\Relation;
 use App\Models\SideTerms;
 use App\Queries\Finding\SearchValues;
 use App\Queries\Readiness\RecordFacts;
@@ -76,6 +80,7 @@ final readonly class ReadRecord
             ReachData::of($party, $version(SectionName::Reach), $home),
             AddressesData::of($party, $version(SectionName::Addresses), $home, $today),
             PositionsData::of($party, $version(SectionName::Positions), $today),
+            $this->relations($party, $version(SectionName::Relations), $today),
             $this->side($party->clientTerms, 'is_client_default', $version(SectionName::ClientTerms), $today),
             $this->side($party->vendorTerms, 'is_vendor_default', $version(SectionName::VendorTerms), $today),
             array_map(ReadinessData::of(...), Readiness::of(RecordFacts::of($party, $today))),
@@ -83,6 +88,21 @@ final readonly class ReadRecord
             Formatter::fits($envelope),
             $party->isPerson() ? $party->addressing()->salutation() : Addressing::salutationToCompany(),
             $this->lastChange($party),
+        );
+    }
+
+    private function relations(Party $party, int $version, Day $today): RelationsData
+    {
+        $ends = array_merge(...array_map(
+            fn (string $relation) => ["from.$relation", "to.$relation"],
+            SearchValues::RELATIONS,
+        ));
+
+        return new RelationsData(
+            $version,
+            array_column(RelationKind::of($party->kind), 'value'),
+            array_values(Relation::of($party)->with($ends)->get()
+                ->map(fn (Relation $relation) => RelationData::of($relation, $party, $today))->all()),
         );
     }
 

@@ -13,6 +13,7 @@ use App\Actions\Records\AddressesSection;
 use App\Actions\Records\ArchiveParty;
 use App\Actions\Records\PositionsSection;
 use App\Actions\Records\ReachSection;
+use App\Actions\Records\RelationsSection;
 use App\Actions\Records\SaveSection;
 use App\Actions\Records\Section;
 use App\Actions\Records\TermsSection;
@@ -47,6 +48,7 @@ final class DemoOffice
         private readonly ReachSection $reach,
         private readonly AddressesSection $addresses,
         private readonly PositionsSection $positions,
+        private readonly RelationsSection $relations,
         private readonly ArchiveParty $archive,
         private readonly WriteLogEntry $log,
         private readonly SetCaution $cautions,
@@ -78,6 +80,9 @@ final class DemoOffice
             $this->fill($key, $person);
         }
         $this->placePeople();
+        $this->section('edith', $this->relations, ['relations' => [
+            ['id' => null, 'partyId' => $this->parties['walter']->id, 'kind' => 'spouse', 'since' => '', 'until' => ''],
+        ]]);
         $this->keepNotes();
         $this->archive->archive($this->parties['crane'], 'sold its cranes and closed', $administrator);
     }

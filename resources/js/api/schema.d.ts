@@ -437,6 +437,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/{id}/relations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Save the section relations */
+        put: operations["saveRelations"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/parties/{id}/client-terms": {
         parameters: {
             query?: never;
@@ -811,6 +828,7 @@ export interface components {
             reach: components["schemas"]["Reach"];
             addresses: components["schemas"]["Addresses"];
             positions: components["schemas"]["Positions"];
+            relations: components["schemas"]["Relations"];
             clientTerms: components["schemas"]["SideTerms"];
             vendorTerms: components["schemas"]["SideTerms"];
             readiness: components["schemas"]["Readiness"][];
@@ -821,6 +839,24 @@ export interface components {
             /** @description How a letter begins; null for somebody who has died, who is never greeted. */
             salutation: string | null;
             lastChange: components["schemas"]["Change"] | null;
+        };
+        /** @description A relation, told from one of its ends. */
+        Relation: {
+            id: number;
+            /** @description What the other is to this one. */
+            kind: string;
+            party: components["schemas"]["PartyRow"];
+            sinceText: string;
+            untilText: string;
+            periodText: string;
+            isInForce: boolean;
+        };
+        /** @description The section "Relations". */
+        Relations: {
+            version: number;
+            /** @description What another can be to this one. */
+            kinds: string[];
+            relations: components["schemas"]["Relation"][];
         };
         /** @description The section "When we bill them" or "When we pay them". */
         SideTerms: {
@@ -1075,6 +1111,20 @@ export interface components {
             label: string;
             uses: string[];
             isPrimary: boolean;
+        };
+        RelationsInput: {
+            version: number;
+            relations: components["schemas"]["RelationInput"][];
+        };
+        RelationInput: {
+            /** @description Null for a new one. */
+            id: number | null;
+            partyId: number;
+            /** @description What the other is to this one. */
+            kind: string;
+            /** @description A date as people type it, or empty. */
+            since: string;
+            until: string;
         };
         TermsInput: {
             version: number;
@@ -2033,6 +2083,50 @@ export interface operations {
         requestBody?: {
             content: {
                 "application/json": components["schemas"]["PositionsInput"];
+            };
+        };
+        responses: {
+            /** @description Saved; the whole record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Saved by somebody else since that version */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveRelations: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["RelationsInput"];
             };
         };
         responses: {

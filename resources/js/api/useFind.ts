@@ -6,12 +6,13 @@ interface Finding {
     results: Schemas['FindResult'][];
     /** What is shown answers an earlier text. */
     isBehind: boolean;
-    isUnanswered: boolean;
+    /** Why there is no answer, when there is none. */
+    failure: Error | null;
 }
 
 /** Records that answer a text, as it is being typed. */
 export function useFind(typed: string, scope: FindScope = {}): Finding {
-    const { data, isError, isFetching } = useQuery({ ...findQuery(typed.trim(), scope), placeholderData: keepPreviousData });
+    const { data, error, isFetching } = useQuery({ ...findQuery(typed.trim(), scope), placeholderData: keepPreviousData });
     const isEmpty = typed.trim() === '';
-    return { results: isEmpty ? [] : data?.results ?? [], isBehind: !isEmpty && isFetching, isUnanswered: isError };
+    return { results: isEmpty ? [] : data?.results ?? [], isBehind: !isEmpty && isFetching, failure: error };
 }

@@ -137,7 +137,8 @@ export function FindBox({
             } else {
                 choose(active);
             }
-        } else if (event.key === 'Escape') {
+        } else if (event.key === 'Escape' && (isShown || onLeave !== undefined)) {
+            // What the line has no use for is for whatever is around it.
             event.preventDefault();
             event.stopPropagation();
             waiting.current = false;

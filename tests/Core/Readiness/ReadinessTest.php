@@ -43,7 +43,8 @@ final class ReadinessTest extends TestCase
         yield 'no title, but a company' => [['hasTitle' => false, 'kind' => PartyKind::Company], []];
         yield 'no postal address' => [['postal' => null], ['write-to: missing: Add the address that letters go to. -> addresses']];
         yield 'an incomplete one' => [['postal' => $incomplete], ['write-to: doubtful: Complete the address: street, ZIP code missing. -> addresses']];
-        yield 'deceased' => [['isDeceased' => true], ['write-to: missing: Write to the executor or the next of kin. -> identity']];
+        yield 'deceased' => [['isDeceased' => true], ['write-to: missing: Write to the executor or the next of kin, once one is known. -> relations']];
+        yield 'deceased, with an executor' => [['isDeceased' => true, 'standIn' => 'the executor, Ada Finch'], ['write-to: missing: Write to the executor, Ada Finch. -> relations']];
         yield 'archived' => [['isArchived' => true], ["write-to: $archived", "bill: $archived", "pay: $archived"]];
         yield 'no terms' => [['hasClientTerms' => false, 'hasVendorTerms' => false], [
             'bill: missing: Set the terms on which we bill them. -> client-terms', 'pay: missing: Set the terms on which we pay them. -> vendor-terms',

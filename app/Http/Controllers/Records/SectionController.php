@@ -8,6 +8,7 @@ use App\Actions\Records\AddressesSection;
 use App\Actions\Records\IdentitySection;
 use App\Actions\Records\PositionsSection;
 use App\Actions\Records\ReachSection;
+use App\Actions\Records\RelationsSection;
 use App\Actions\Records\SaveSection;
 use App\Actions\Records\Section;
 use App\Actions\Records\TermsSection;
@@ -16,6 +17,7 @@ use App\Http\Requests\Records\AddressesRequest;
 use App\Http\Requests\Records\IdentityRequest;
 use App\Http\Requests\Records\PositionsRequest;
 use App\Http\Requests\Records\ReachRequest;
+use App\Http\Requests\Records\RelationsRequest;
 use App\Http\Requests\Records\SectionRequest;
 use App\Http\Requests\Records\TermsRequest;
 use App\Models\Party;
@@ -50,6 +52,12 @@ final readonly class SectionController
 
     #[SavesSection('positions', 'savePositions', 'PositionsInput')]
     public function positions(PositionsRequest $request, Party $party, PositionsSection $section): JsonResponse
+    {
+        return $this->save($section, $party, $request);
+    }
+
+    #[SavesSection('relations', 'saveRelations', 'RelationsInput')]
+    public function relations(RelationsRequest $request, Party $party, RelationsSection $section): JsonResponse
     {
         return $this->save($section, $party, $request);
     }

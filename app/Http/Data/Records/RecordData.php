@@ -36,6 +36,8 @@ final readonly class RecordData
         public AddressesData $addresses,
         #[OA\Property(ref: '#/components/schemas/Positions')]
         public PositionsData $positions,
+        #[OA\Property(ref: '#/components/schemas/Relations')]
+        public RelationsData $relations,
         #[OA\Property(ref: '#/components/schemas/SideTerms')]
         public SideTermsData $clientTerms,
         #[OA\Property(ref: '#/components/schemas/SideTerms')]

@@ -27,6 +27,8 @@ export function SetUp() {
         event.preventDefault();
         setRefusal(undefined);
         try {
+            // The first answer brings a session; one that came after this one would put an old session in its place.
+            await client.ensureQueryData(sessionQuery);
             client.setQueryData(sessionQuery.queryKey, await ask(api.POST('/api/setup', { body: draft })));
         } catch (error) {
             setRefusal(error as Error);

@@ -30,6 +30,8 @@ export function SignIn() {
         setBusy(true);
         setRefusal(undefined);
         try {
+            // The first answer brings a session; one that came after this one would put an old session in its place.
+            await client.ensureQueryData(sessionQuery);
             client.setQueryData(sessionQuery.queryKey, await ask(api.POST('/api/session', { body: { email, password } })));
         } catch (error) {
             setRefusal(error as Error);

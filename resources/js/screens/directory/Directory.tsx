@@ -29,7 +29,7 @@ export function Directory() {
     const [search, setSearch] = useSearchParams();
     const page = Math.max(1, Number(search.get('page')) || 1);
     const withArchived = search.get('archived') === '1';
-    const { data, isError, refetch } = useQuery({ ...directoryQuery(page, withArchived), placeholderData: keepPreviousData });
+    const { data, error, refetch } = useQuery({ ...directoryQuery(page, withArchived), placeholderData: keepPreviousData });
     const { officeName, mayChangeRecords } = useSession();
     const body = useRef<HTMLTableSectionElement>(null);
 
@@ -47,11 +47,11 @@ export function Directory() {
     useShortcut('j', 'Next line of the list', () => move(1));
     useShortcut('k', 'Line before', () => move(-1));
 
-    if (isError) {
+    if (error !== null) {
         return (
             <Sheet id="sheet" tabIndex={-1}>
                 <Empty role="alert">
-                    <p>The directory could not be read. The server may be down.</p>
+                    <p>The directory could not be read. {error.message}</p>
                     <MainButton onPress={() => void refetch()}>Try again</MainButton>
                 </Empty>
             </Sheet>

@@ -13,7 +13,7 @@ export function FindLine() {
     const input = useRef<HTMLInputElement>(null);
     const navigate = useNavigate();
     const { mayChangeRecords } = useSession();
-    const { results, isBehind, isUnanswered } = useFind(typed);
+    const { results, isBehind, failure } = useFind(typed);
     const name = typed.trim();
 
     useShortcut('/', 'Find or add', () => {
@@ -32,8 +32,8 @@ export function FindLine() {
         ] : []),
     ];
 
-    const foot = isUnanswered
-        ? 'The server cannot be reached. Type on to try again.'
+    const foot = failure !== null
+        ? `${failure.message} Type on to try again.`
         : !isBehind && results.length === 0
             ? 'Nobody in the book answers to that.'
             : '↑ ↓ to choose, Enter to open, Esc to leave';

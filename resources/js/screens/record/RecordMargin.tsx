@@ -44,6 +44,7 @@ export function RecordMargin({ record }: { record: RecordData }) {
         ['reach', 'Reach'],
         ['addresses', 'Addresses'],
         ['positions', party.kind === 'person' ? 'Positions' : 'People'],
+        ['relations', 'Relations'],
         ['client-terms', 'When we bill them'],
         ['vendor-terms', 'When we pay them'],
         ['log', 'Log'],

@@ -14,6 +14,7 @@ import { PositionsSection } from './PositionsSection';
 import { ReachSection } from './ReachSection';
 import { RecordMargin } from './RecordMargin';
 import { RecordTitle } from './RecordTitle';
+import { RelationsSection } from './RelationsSection';
 import type { RecordData } from './sections';
 import { TermsSection } from './TermsSection';
 
@@ -60,6 +61,7 @@ function OneRecord({ record }: { record: RecordData }) {
                     <ReachSection record={record} startsOpen={search.get('edit') === 'reach'} />
                     <AddressesSection record={record} />
                     <PositionsSection record={record} />
+                    <RelationsSection record={record} />
                     <TermsSection record={record} side="client" />
                     <TermsSection record={record} side="vendor" />
                     <LogSection record={record} />

@@ -17,20 +17,22 @@ interface Props {
     onAdd?: (name: string) => void;
     onLeave?: () => void;
     takesFocus?: boolean;
+    /** The kind that is added, where any kind is found. */
+    addsKind?: PartyKind;
 }
 
 /** Picks a record by searching for it. */
-export function RecordPicker({ label, kind, onPick, onAdd, onLeave, takesFocus = true }: Props) {
+export function RecordPicker({ label, kind, onPick, onAdd, onLeave, takesFocus = true, addsKind = kind }: Props) {
     const [typed, setTyped] = useState('');
-    const { results, isBehind, isUnanswered } = useFind(typed, { archived: false, ...(kind === undefined ? {} : { kind }) });
+    const { results, isBehind, failure } = useFind(typed, { archived: false, ...(kind === undefined ? {} : { kind }) });
     const name = typed.trim();
     const options = [
         ...results.map(({ party, reasons }) => ({ id: String(party.id), content: <PartyLine party={party} reasons={reasons} /> })),
-        ...(onAdd !== undefined && name !== '' && kind !== undefined
-            ? [{ id: 'add', content: <AddLine what={`a ${kind}`} name={name} /> }]
+        ...(onAdd !== undefined && name !== '' && addsKind !== undefined
+            ? [{ id: 'add', content: <AddLine what={`a ${addsKind}`} name={name} /> }]
             : []),
     ];
-    const nobody = isUnanswered ? 'The server cannot be reached.' : 'Nobody in the book answers to that.';
+    const nobody = failure === null ? 'Nobody in the book answers to that.' : failure.message;
 
     return (
         <Root>

@@ -13,12 +13,12 @@ interface Props {
     onChoose: (address: AddressData, owner: string) => void;
 }
 
-/** Uses the address of another record by link: of a company or person tied by a position, or of any. */
+/** Uses the address of another record by link: of one tied by a position or a relation, or of any. */
 export function SameAs({ record, onChoose }: Props) {
     const [isPicking, setPicking] = useState(false);
     const client = useQueryClient();
     const say = useSay();
-    const tied = record.positions.positions.filter(({ isInForce }) => isInForce).slice(0, 3);
+    const tied = [...record.positions.positions, ...record.relations.relations].filter(({ isInForce }) => isInForce).slice(0, 4);
 
     const choose = async (id: number) => {
         try {
@@ -38,8 +38,8 @@ export function SameAs({ record, onChoose }: Props) {
 
     return (
         <>
-            {tied.map(({ id, party }) => (
-                <Button key={id} onPress={() => void choose(party.id)}>Same as {party.displayName}</Button>
+            {tied.map(({ party }) => (
+                <Button key={party.id} onPress={() => void choose(party.id)}>Same as {party.displayName}</Button>
             ))}
             {isPicking
                 ? <RecordPicker label="Same as which record?" onPick={(party) => void choose(party.id)} onLeave={() => setPicking(false)} />

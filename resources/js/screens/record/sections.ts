@@ -109,6 +109,21 @@ export const positionsSpec: SectionSpec<PositionRow[]> = {
     })),
 };
 
+export type RelationRow = Keyed<Schemas['RelationInput']> & { partyName: string };
+
+export const relationsSpec: SectionSpec<RelationRow[]> = {
+    name: 'relations',
+    title: () => 'Relations',
+    version: (record) => record.relations.version,
+    draft: (record) => record.relations.relations.map(({ id, kind, party, sinceText, untilText }) => ({
+        ...keyed({ id }), partyId: party.id, partyName: party.displayName, kind, since: sinceText, until: untilText,
+    })),
+    put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/relations', {
+        params: { path: { id } },
+        body: { version, relations: bare(draft).map(({ partyName, ...row }) => row) },
+    })),
+};
+
 export interface TermsDraft {
     listedId: number | null;
     shorthand: string | null;

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Records;
+
+use Almanac\Calendar\Day;
+use App\Models\Party;
+use App\Models\Relation;
+use OpenApi\Attributes as OA;
+
+/** A relation, told from one of its ends. */
+#[OA\Schema(schema: 'Relation')]
+final readonly class RelationData
+{
+    private function __construct(
+        #[OA\Property]
+        public int $id,
+        #[OA\Property(description: 'What the other is to this one.')]
+        public string $kind,
+        #[OA\Property(ref: '#/components/schemas/PartyRow')]
+        public PartyRowData $party,
+        #[OA\Property]
+        public string $sinceText,
+        #[OA\Property]
+        public string $untilText,
+        #[OA\Property]
+        public string $periodText,
+        #[OA\Property]
+        public bool $isInForce,
+    ) {
+    }
+
+    public static function of(Relation $relation, Party $seenFrom, Day $today): self
+    {
+        return new self(
+            $relation->id,
+            $relation->seenFrom($seenFrom)->value,
+            PartyRowData::of($relation->otherThan($seenFrom)),
+            $relation->since?->toText() ?? '',
+            $relation->until?->toText() ?? '',
+            $relation->period()->toText(),
+            $relation->period()->includes($today),
+        );
+    }
+}

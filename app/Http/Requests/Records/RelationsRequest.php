@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Records;
+
+use Almanac\Relations\RelationKind;
+use Illuminate\Validation\Rule;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'RelationsInput', required: ['version', 'relations'], properties: [
+    new OA\Property('version', type: 'integer'),
+    new OA\Property('relations', type: 'array', items: new OA\Items(ref: '#/components/schemas/RelationInput')),
+])]
+#[OA\Schema(schema: 'RelationInput', required: ['id', 'partyId', 'kind', 'since', 'until'], properties: [
+    new OA\Property('id', description: 'Null for a new one.', type: 'integer', nullable: true),
+    new OA\Property('partyId', type: 'integer'),
+    new OA\Property('kind', description: 'What the other is to this one.', type: 'string'),
+    new OA\Property('since', description: 'A date as people type it, or empty.', type: 'string'),
+    new OA\Property('until', type: 'string'),
+])]
+final class RelationsRequest extends SectionRequest
+{
+    protected function sectionRules(): array
+    {
+        return [
+            'relations' => ['present', 'array', 'list', 'max:200'],
+            'relations.*' => ['array'],
+            'relations.*.id' => ['present', 'nullable', 'integer'],
+            'relations.*.partyId' => ['required', 'integer'],
+            'relations.*.kind' => ['required', Rule::enum(RelationKind::class)],
+            'relations.*.since' => self::text(),
+            'relations.*.until' => self::text(),
+        ];
+    }
+}

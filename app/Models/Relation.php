@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Almanac\Records\Period;
+use Almanac\Relations\RelationKind;
+use App\Support\DayCast;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * What one party is to another. Kept once and told from either end.
+ *
+ * @property int $id
+ * @property int $from_id
+ * @property int $to_id
+ * @property RelationKind $kind what the second party is to the first
+ * @property \Almanac\Calendar\Day|null $since
+ * @property \Almanac\Calendar\Day|null $until
+ * @property-read Party $from
+ * @property-read Party $to
+ */
+final class Relation extends Model
+{
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['kind' => RelationKind::class, 'since' => DayCast::class, 'until' => DayCast::class];
+    }
+
+    /**
+     * Those that a party has, from either end: the ones that have not ended first.
+     *
+     * @return Builder<self>
+     */
+    public static function of(Party $party): Builder
+    {
+        return self::query()
+            ->where(fn (Builder $relations) => $relations->where('from_id', $party->id)->orWhere('to_id', $party->id))
+            ->orderByRaw('until is not null')->orderBy('id');
+    }
+
+    public function period(): Period
+    {
+        return Period::of($this->since, $this->until);
+    }
+
+    public function otherThan(Party $party): Party
+    {
+        return $this->from_id === $party->id ? $this->to : $this->from;
+    }
+
+    /** What the other is to this party. */
+    public function seenFrom(Party $party): RelationKind
+    {
+        return $this->from_id === $party->id ? $this->kind : $this->kind->inverse();
+    }
+
+    /** @return BelongsTo<Party, $this> */
+    public function from(): BelongsTo
+    {
+        return $this->belongsTo(Party::class, 'from_id');
+    }
+
+    /** @return BelongsTo<Party, $this> */
+    public function to(): BelongsTo
+    {
+        return $this->belongsTo(Party::class, 'to_id');
+    }
+}

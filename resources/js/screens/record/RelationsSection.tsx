@@ -1,0 +1,89 @@
+import { X } from 'lucide-react';
+import { Link } from 'react-router';
+import { api, ask, type Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { ChooseOne } from '../../ui/Choose';
+import { Field } from '../../ui/Field';
+import { useSay } from '../../ui/StatusLine';
+import { FieldGroup, FieldRow, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
+import { RecordPicker } from './RecordPicker';
+import { SectionFrame } from './SectionFrame';
+import { newKey, relationsSpec, type RecordData, type RelationRow } from './sections';
+import { useSection } from './useSection';
+
+type Party = Schemas['PartyRow'];
+
+/** What others are to this person or company; each of them shows the same from its end. */
+export function RelationsSection({ record }: { record: RecordData }) {
+    const edit = useSection(record, relationsSpec);
+    const { relations } = record.relations;
+
+    return (
+        <SectionFrame
+            edit={edit}
+            saveLabel="Save relations"
+            read={relations.length === 0 ? <Quiet>None are known.</Quiet> : relations.map(({ id, kind, party, periodText, isInForce }) => (
+                <Row key={id} $gap="small">
+                    <Quiet>{kind}</Quiet>
+                    <Link to={`/records/${party.id}`}>{party.displayName}</Link>
+                    <Small>{[periodText, !isInForce && 'not today', party.phone].filter(Boolean).join(' · ')}</Small>
+                </Row>
+            ))}
+            fields={(draft) => <RelationList record={record} rows={draft} problems={edit.problems} onChange={edit.change} />}
+        />
+    );
+}
+
+interface ListProps {
+    record: RecordData;
+    rows: RelationRow[];
+    problems: Record<string, string>;
+    onChange: (rows: RelationRow[]) => void;
+}
+
+function RelationList({ record, rows, problems, onChange }: ListProps) {
+    const say = useSay();
+    const kinds = record.relations.kinds.map((id) => ({ id, name: id }));
+    const change = (index: number, part: Partial<RelationRow>) => onChange(rows.map((row, at) => at === index ? { ...row, ...part } : row));
+    const add = (party: Pick<Party, 'id' | 'displayName'>) => onChange([...rows, {
+        key: newKey(), id: null, partyId: party.id, partyName: party.displayName, kind: record.relations.kinds[0] ?? '', since: '', until: '',
+    }]);
+
+    /** Somebody who is not in the book yet gets a record with just the name. */
+    const addByName = async (typed: string) => {
+        try {
+            const { given, family, prefix, middle, suffix } = await ask(api.GET('/api/names', { params: { query: { typed } } }));
+            const { party } = await ask(api.POST('/api/parties', {
+                body: { kind: 'person', given, family, prefix, middle, suffix, isClient: false, isVendor: false },
+            }));
+            say(`${party.displayName} added, with just the name.`);
+            add(party);
+        } catch (error) {
+            say(`Not added. ${(error as Error).message}`);
+        }
+    };
+
+    return (
+        <Stack style={{ width: '100%' }}>
+            {rows.map((row, index) => {
+                const problemAt = (field: string) => problems[`relations.${index}.${field}`];
+                const missing = problemAt('partyId');
+                return (
+                    <FieldGroup key={row.key}>
+                        <legend>{row.partyName}</legend>
+                        {missing !== undefined && <Mark tone="stop">{missing}</Mark>}
+                        <FieldRow style={{ alignItems: 'flex-end' }}>
+                            <ChooseOne label="is their" width="170px" options={kinds} value={row.kind} onChange={(kind) => change(index, { kind })} problem={problemAt('kind')} />
+                            <Field label="Since" width="120px" value={row.since} onChange={(since) => change(index, { since })} problem={problemAt('since')} />
+                            <Field label="Until" width="120px" value={row.until} onChange={(until) => change(index, { until })} problem={problemAt('until')} />
+                            <Button aria-label={`Remove the relation to ${row.partyName}`} onPress={() => onChange(rows.filter((_, at) => at !== index))}>
+                                <X size={16} aria-hidden />Remove
+                            </Button>
+                        </FieldRow>
+                    </FieldGroup>
+                );
+            })}
+            <RecordPicker label="A relation to whom?" onPick={add} onAdd={(name) => void addByName(name)} addsKind="person" />
+        </Stack>
+    );
+}
