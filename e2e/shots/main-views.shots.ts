@@ -71,6 +71,24 @@ test('pictures', async ({ desk, page, browser }) => {
     await shoot('two-people-one-section');
     await colleague.close();
 
+    await page.goto('/add/person?name=Si%20Wrenn');
+    await expect(page.getByText('in the book already')).toBeVisible();
+    await shoot('look-alikes');
+
+    await page.goto('/upkeep');
+    await expect(page.getByText('the second was added by')).toBeVisible();
+    await expect(page.getByText('Go there').first()).toBeVisible();
+    await shoot('upkeep');
+
+    await page.goto('/records/8');
+    await expect(page.getByText('Stop when paying')).toBeVisible();
+    await expect(desk.section('When we pay them')).toContainText('is due');
+    await shoot('caution');
+
+    await page.goto('/office');
+    await expect(page.getByRole('row', { name: /Jonas Pike/ })).toBeVisible();
+    await shoot('office');
+
     await page.emulateMedia({ colorScheme: 'dark' });
     await page.goto('/records/9');
     await expect(desk.section('When we pay them')).toContainText('is due');
