@@ -11,8 +11,10 @@ return new class extends Migration
     public function up(): void
     {
         Schema::table('parties', function (Blueprint $table): void {
-            $table->date('archived_on')->nullable()->index();
+            $table->date('archived_on')->nullable();
             $table->string('archive_reason')->default('');
+            // The directory: what is in use, as it is filed.
+            $table->index(['archived_on', 'sort_key', 'id']);
         });
     }
 };
