@@ -50,8 +50,8 @@ final class AddressesTest extends TestCase
             $this->address(['lines' => 'Old Road 1', 'until' => '23 Nov 2026', 'isPrimary' => true]),
             $this->address(['lines' => 'New Road 2', 'since' => '11/24']),
         ]])->assertOk()
-            ->assertJsonPath('addresses.addresses.*.isInForce', [false, true])
-            ->assertJsonPath('addresses.addresses.1.periodText', 'since 24 Nov 2026')
+            ->assertJsonPath('addresses.addresses.*.period.isInForce', [false, true])
+            ->assertJsonPath('addresses.addresses.1.period.text', 'since 24 Nov 2026')
             ->assertJsonPath('envelope.1', 'New Road 2');
     }
 

@@ -18,11 +18,11 @@ final class PositionsTest extends TestCase
             $this->position($observatory, ['title' => 'Trustee', 'since' => '2022-10-16', 'until' => '30 Sep 2025']),
         ]])->assertOk()
             ->assertJsonPath('positions.positions.*.title', ['Claims adjuster', 'Trustee'])
-            ->assertJsonPath('positions.positions.*.isInForce', [true, false])
-            ->assertJsonPath('positions.positions.0.sinceText', '1 Mar 2025');
+            ->assertJsonPath('positions.positions.*.period.isInForce', [true, false])
+            ->assertJsonPath('positions.positions.0.period.sinceText', '1 Mar 2025');
         $this->getJson("/api/parties/{$observatory->id}")
             ->assertJsonPath('positions.positions.0.party.displayName', 'Nadia Petrov-Ames')
-            ->assertJsonPath('positions.positions.0.periodText', '16 Oct 2022 to 30 Sep 2025')
+            ->assertJsonPath('positions.positions.0.period.text', '16 Oct 2022 to 30 Sep 2025')
             ->assertJsonPath('positions.version', 1);
         $this->assertSame('Position:  -> Nadia Petrov-Ames, Trustee, primary, 16 Oct 2022 to 30 Sep 2025', $this->changesOf($observatory)[0]);
     }

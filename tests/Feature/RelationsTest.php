@@ -34,10 +34,10 @@ final class RelationsTest extends TestCase
         $walter = $this->addPerson('Walter', 'Larkin');
         $id = $this->relate($walter, [[$bank, 'executor']])->json('relations.relations.0.id');
         $this->relate($bank, [[$walter, 'testator', ['id' => $id, 'until' => 'yesterday']]], 1)->assertOk()
-            ->assertJsonPath('relations.relations.0.isInForce', false);
+            ->assertJsonPath('relations.relations.0.period.isInForce', false);
         $this->getJson("/api/parties/{$walter->id}")
             ->assertJsonPath('relations.relations.0.kind', 'executor')
-            ->assertJsonPath('relations.relations.0.periodText', 'until 23 Nov 2026');
+            ->assertJsonPath('relations.relations.0.period.text', 'until 23 Nov 2026');
         $this->assertSame(1, Relation::query()->count());
         $this->relate($walter, [], 2)->assertOk();
         $this->assertSame('Relation: testator: Walter Larkin, until 23 Nov 2026 -> ', $this->changesOf($bank)[0]);

@@ -664,16 +664,7 @@ export interface components {
             postcode: string;
             uses: string[];
             isPrimary: boolean;
-            /** Format: date */
-            since: string | null;
-            /** Format: date */
-            until: string | null;
-            /** @description As it is typed again when it is edited; empty when there is none. */
-            sinceText: string;
-            untilText: string;
-            /** @description For reading; empty when the use has no dates. */
-            periodText: string;
-            isInForce: boolean;
+            period: components["schemas"]["Period"];
             /** @description The lines as they are laid out in its country. */
             text: string[];
             /** @description Parts without which post does not arrive. */
@@ -775,6 +766,19 @@ export interface components {
             phone: string;
             email: string;
         };
+        /** @description From when until when something holds; either end may be open. */
+        Period: {
+            /** Format: date */
+            since: string | null;
+            /** Format: date */
+            until: string | null;
+            /** @description As it is typed again when it is edited; empty when the end is open. */
+            sinceText: string;
+            untilText: string;
+            /** @description For reading; empty when both ends are open. */
+            text: string;
+            isInForce: boolean;
+        };
         /** @description A person's name taken apart, for correction. */
         PersonName: {
             prefix: string;
@@ -797,15 +801,7 @@ export interface components {
             duties: string[];
             /** @description Whether the company is reached through this person. */
             isPrimary: boolean;
-            /** Format: date */
-            since: string | null;
-            /** Format: date */
-            until: string | null;
-            /** @description As it is typed again when it is edited; empty when there is none. */
-            sinceText: string;
-            untilText: string;
-            periodText: string;
-            isInForce: boolean;
+            period: components["schemas"]["Period"];
         };
         /** @description The section "People" of a company, or "Positions" of a person. */
         Positions: {
@@ -846,10 +842,7 @@ export interface components {
             /** @description What the other is to this one. */
             kind: string;
             party: components["schemas"]["PartyRow"];
-            sinceText: string;
-            untilText: string;
-            periodText: string;
-            isInForce: boolean;
+            period: components["schemas"]["Period"];
         };
         /** @description The section "Relations". */
         Relations: {

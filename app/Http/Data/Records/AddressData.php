@@ -42,18 +42,8 @@ final readonly class AddressData
         public array $uses,
         #[OA\Property]
         public bool $isPrimary,
-        #[OA\Property(format: 'date', nullable: true)]
-        public ?string $since,
-        #[OA\Property(format: 'date', nullable: true)]
-        public ?string $until,
-        #[OA\Property(description: 'As it is typed again when it is edited; empty when there is none.')]
-        public string $sinceText,
-        #[OA\Property]
-        public string $untilText,
-        #[OA\Property(description: 'For reading; empty when the use has no dates.')]
-        public string $periodText,
-        #[OA\Property]
-        public bool $isInForce,
+        #[OA\Property(ref: '#/components/schemas/Period')]
+        public PeriodData $period,
         #[OA\Property(description: 'The lines as they are laid out in its country.', items: new OA\Items(type: 'string'))]
         public array $text,
         #[OA\Property(description: 'Parts without which post does not arrive.', items: new OA\Items(type: 'string'))]
@@ -80,12 +70,7 @@ final readonly class AddressData
             $postal->postcode,
             array_values($use->uses->map(fn ($purpose) => $purpose->value)->all()),
             $use->is_primary,
-            $use->since?->toIso(),
-            $use->until?->toIso(),
-            $use->since?->toText() ?? '',
-            $use->until?->toText() ?? '',
-            $use->period()->toText(),
-            $use->period()->includes($today),
+            PeriodData::of($use->period(), $today),
             Formatter::onScreen($postal, $homeCountry),
             array_map($layout->nameOf(...), $postal->missing()),
         );

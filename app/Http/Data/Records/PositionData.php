@@ -27,18 +27,8 @@ final readonly class PositionData
         public array $duties,
         #[OA\Property(description: 'Whether the company is reached through this person.')]
         public bool $isPrimary,
-        #[OA\Property(format: 'date', nullable: true)]
-        public ?string $since,
-        #[OA\Property(format: 'date', nullable: true)]
-        public ?string $until,
-        #[OA\Property(description: 'As it is typed again when it is edited; empty when there is none.')]
-        public string $sinceText,
-        #[OA\Property]
-        public string $untilText,
-        #[OA\Property]
-        public string $periodText,
-        #[OA\Property]
-        public bool $isInForce,
+        #[OA\Property(ref: '#/components/schemas/Period')]
+        public PeriodData $period,
     ) {
     }
 
@@ -51,12 +41,7 @@ final readonly class PositionData
             $position->department,
             array_values($position->duties->map(fn ($duty) => $duty->value)->all()),
             $position->is_primary,
-            $position->since?->toIso(),
-            $position->until?->toIso(),
-            $position->since?->toText() ?? '',
-            $position->until?->toText() ?? '',
-            $position->period()->toText(),
-            $position->period()->includes($today),
+            PeriodData::of($position->period(), $today),
         );
     }
 }

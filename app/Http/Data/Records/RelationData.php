@@ -20,14 +20,8 @@ final readonly class RelationData
         public string $kind,
         #[OA\Property(ref: '#/components/schemas/PartyRow')]
         public PartyRowData $party,
-        #[OA\Property]
-        public string $sinceText,
-        #[OA\Property]
-        public string $untilText,
-        #[OA\Property]
-        public string $periodText,
-        #[OA\Property]
-        public bool $isInForce,
+        #[OA\Property(ref: '#/components/schemas/Period')]
+        public PeriodData $period,
     ) {
     }
 
@@ -37,10 +31,7 @@ final readonly class RelationData
             $relation->id,
             $relation->seenFrom($seenFrom)->value,
             PartyRowData::of($relation->otherThan($seenFrom)),
-            $relation->since?->toText() ?? '',
-            $relation->until?->toText() ?? '',
-            $relation->period()->toText(),
-            $relation->period()->includes($today),
+            PeriodData::of($relation->period(), $today),
         );
     }
 }

@@ -55,15 +55,15 @@ export function AddressesSection({ record }: { record: RecordData }) {
 }
 
 function AddressView({ address, isOnly }: { address: AddressData; isOnly: boolean }) {
-    const notes = [!isOnly && address.isPrimary && 'primary', ...address.uses, address.periodText].filter(Boolean).join(', ');
+    const notes = [!isOnly && address.isPrimary && 'primary', ...address.uses, address.period.text].filter(Boolean).join(', ');
     return (
         <Stack $gap="hair" style={{ paddingBottom: space.small }}>
-            <Lines $isPast={!address.isInForce}>
+            <Lines $isPast={!address.period.isInForce}>
                 {address.text.map((line, index) => <span key={index}>{line}</span>)}
             </Lines>
             <Row $gap="small">
                 {notes !== '' && <Small>{notes}</Small>}
-                {!address.isInForce && <Small>not in use today</Small>}
+                {!address.period.isInForce && <Small>not in use today</Small>}
                 {address.missing.length > 0 && <Mark tone="look">incomplete: {address.missing.join(', ')} missing</Mark>}
             </Row>
             {address.sameAs !== null

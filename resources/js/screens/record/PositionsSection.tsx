@@ -57,9 +57,9 @@ export function PositionsSection({ record }: { record: RecordData }) {
 }
 
 function PositionView({ position }: { position: PositionData }) {
-    const { party, isInForce } = position;
+    const { party, period } = position;
     const Sign = party.kind === 'person' ? User : Building2;
-    const notes = [position.department, ...position.duties, position.isPrimary && 'primary', position.periodText];
+    const notes = [position.department, ...position.duties, position.isPrimary && 'primary', period.text];
     return (
         <Line>
             <Sign size={15} aria-label={party.kind} />
@@ -67,7 +67,7 @@ function PositionView({ position }: { position: PositionData }) {
                 <Link className="name" to={`/records/${party.id}`}>{party.displayName}</Link>
                 <span>{position.title}</span>
                 <Small>{notes.filter(Boolean).join(', ')}</Small>
-                {!isInForce && <Small>not today</Small>}
+                {!period.isInForce && <Small>not today</Small>}
             </Row>
             <span />
             <Small>{[party.phone, party.email].filter((text) => text !== '').join(' · ')}</Small>

@@ -22,11 +22,11 @@ export function RelationsSection({ record }: { record: RecordData }) {
         <SectionFrame
             edit={edit}
             saveLabel="Save relations"
-            read={relations.length === 0 ? <Quiet>None are known.</Quiet> : relations.map(({ id, kind, party, periodText, isInForce }) => (
+            read={relations.length === 0 ? <Quiet>None are known.</Quiet> : relations.map(({ id, kind, party, period }) => (
                 <Row key={id} $gap="small">
                     <Quiet>{kind}</Quiet>
                     <Link to={`/records/${party.id}`}>{party.displayName}</Link>
-                    <Small>{[periodText, !isInForce && 'not today', party.phone].filter(Boolean).join(' · ')}</Small>
+                    <Small>{[period.text, !period.isInForce && 'not today', party.phone].filter(Boolean).join(' · ')}</Small>
                 </Row>
             ))}
             fields={(draft) => <RelationList record={record} rows={draft} problems={edit.problems} onChange={edit.change} />}

@@ -18,7 +18,7 @@ export function SameAs({ record, onChoose }: Props) {
     const [isPicking, setPicking] = useState(false);
     const client = useQueryClient();
     const say = useSay();
-    const tied = [...record.positions.positions, ...record.relations.relations].filter(({ isInForce }) => isInForce).slice(0, 4);
+    const tied = [...record.positions.positions, ...record.relations.relations].filter(({ period }) => period.isInForce).slice(0, 4);
 
     const choose = async (id: number) => {
         try {

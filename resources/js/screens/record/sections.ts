@@ -77,8 +77,8 @@ export const addressesSpec: SectionSpec<AddressRow[]> = {
         postcode: address.postcode,
         uses: address.uses,
         isPrimary: address.isPrimary,
-        since: address.sinceText,
-        until: address.untilText,
+        since: address.period.sinceText,
+        until: address.period.untilText,
     })),
     put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/addresses', {
         params: { path: { id } },
@@ -100,8 +100,8 @@ export const positionsSpec: SectionSpec<PositionRow[]> = {
         department: position.department,
         duties: position.duties,
         isPrimary: position.isPrimary,
-        since: position.sinceText,
-        until: position.untilText,
+        since: position.period.sinceText,
+        until: position.period.untilText,
     })),
     put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/positions', {
         params: { path: { id } },
@@ -115,8 +115,8 @@ export const relationsSpec: SectionSpec<RelationRow[]> = {
     name: 'relations',
     title: () => 'Relations',
     version: (record) => record.relations.version,
-    draft: (record) => record.relations.relations.map(({ id, kind, party, sinceText, untilText }) => ({
-        ...keyed({ id }), partyId: party.id, partyName: party.displayName, kind, since: sinceText, until: untilText,
+    draft: (record) => record.relations.relations.map(({ id, kind, party, period }) => ({
+        ...keyed({ id }), partyId: party.id, partyName: party.displayName, kind, since: period.sinceText, until: period.untilText,
     })),
     put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/relations', {
         params: { path: { id } },
