@@ -8,6 +8,8 @@ use Almanac\LookAlikes\Likeness;
 use Almanac\Reach\EmailAddress;
 use Almanac\Reach\PhoneNumber;
 use Almanac\Refusal;
+use App\Http\Requests\Rules\IdOrNull;
+use App\Http\Requests\Rules\ItemList;
 use App\Models\Office;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -32,11 +34,11 @@ final class LookAlikesRequest extends FormRequest
             'given' => ['present', 'string', 'max:1000'],
             'family' => ['present', 'string', 'max:1000'],
             'name' => ['present', 'string', 'max:1000'],
-            'phones' => ['present', 'array', 'max:50'],
+            'phones' => ['present', new ItemList, 'max:50'],
             'phones.*' => ['string', 'max:200'],
-            'emails' => ['present', 'array', 'max:50'],
+            'emails' => ['present', new ItemList, 'max:50'],
             'emails.*' => ['string', 'max:300'],
-            'exceptId' => ['present', 'nullable', 'integer'],
+            'exceptId' => ['present', new IdOrNull],
         ];
     }
 

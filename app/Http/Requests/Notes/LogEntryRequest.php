@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests\Notes;
 
 use Almanac\Records\LogKind;
+use App\Http\Requests\Rules\IdOrNull;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
@@ -24,7 +25,7 @@ final class LogEntryRequest extends FormRequest
         return [
             'kind' => ['required', Rule::enum(LogKind::class)],
             'day' => ['present', 'string', 'max:60'],
-            'withPartyId' => ['present', 'nullable', 'integer'],
+            'withPartyId' => ['present', new IdOrNull],
             'text' => ['present', 'string', 'max:20000'],
             'isPinned' => ['required', 'boolean:strict'],
         ];

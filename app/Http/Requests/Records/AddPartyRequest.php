@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests\Records;
 
 use Almanac\Records\PartyKind;
+use App\Http\Requests\Rules\IdOrNull;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
@@ -35,7 +36,7 @@ final class AddPartyRequest extends FormRequest
             'kind' => ['required', Rule::enum(PartyKind::class)],
             'isClient' => ['required', 'boolean:strict'],
             'isVendor' => ['required', 'boolean:strict'],
-            'companyId' => ['sometimes', 'nullable', 'integer'],
+            'companyId' => ['sometimes', new IdOrNull],
             'title' => ['sometimes', 'string', 'max:200'],
         ];
     }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Requests\Records;
 
 use Almanac\Addresses\AddressUse;
+use App\Http\Requests\Rules\IdOrNull;
+use App\Http\Requests\Rules\ItemList;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
@@ -32,17 +34,17 @@ final class AddressesRequest extends SectionRequest
     protected function sectionRules(): array
     {
         return [
-            'addresses' => ['present', 'array', 'list', 'max:50'],
+            'addresses' => ['present', new ItemList, 'max:50'],
             'addresses.*' => ['array'],
-            'addresses.*.id' => ['present', 'nullable', 'integer'],
-            'addresses.*.linkedAddressId' => ['present', 'nullable', 'integer'],
+            'addresses.*.id' => ['present', new IdOrNull],
+            'addresses.*.linkedAddressId' => ['present', new IdOrNull],
             'addresses.*.country' => self::text(),
             'addresses.*.lines' => self::text(),
             'addresses.*.locality' => self::text(),
             'addresses.*.region' => self::text(),
             'addresses.*.postcode' => self::text(),
-            'addresses.*.uses' => ['present', 'array', 'list'],
-            'addresses.*.uses.*' => [Rule::enum(AddressUse::class), 'distinct'],
+            'addresses.*.uses' => ['present', new ItemList],
+            'addresses.*.uses.*' => ['required', Rule::enum(AddressUse::class), 'distinct'],
             'addresses.*.isPrimary' => ['required', 'boolean:strict'],
             'addresses.*.since' => self::text(),
             'addresses.*.until' => self::text(),

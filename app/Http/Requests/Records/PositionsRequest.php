@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Requests\Records;
 
 use Almanac\Records\Duty;
+use App\Http\Requests\Rules\IdOrNull;
+use App\Http\Requests\Rules\ItemList;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
@@ -29,14 +31,14 @@ final class PositionsRequest extends SectionRequest
     protected function sectionRules(): array
     {
         return [
-            'positions' => ['present', 'array', 'list', 'max:500'],
+            'positions' => ['present', new ItemList, 'max:500'],
             'positions.*' => ['array'],
-            'positions.*.id' => ['present', 'nullable', 'integer'],
+            'positions.*.id' => ['present', new IdOrNull],
             'positions.*.partyId' => ['required', 'integer'],
             'positions.*.title' => ['present', 'string', 'max:200'],
             'positions.*.department' => ['present', 'string', 'max:200'],
-            'positions.*.duties' => ['present', 'array', 'list'],
-            'positions.*.duties.*' => [Rule::enum(Duty::class), 'distinct'],
+            'positions.*.duties' => ['present', new ItemList],
+            'positions.*.duties.*' => ['required', Rule::enum(Duty::class), 'distinct'],
             'positions.*.isPrimary' => ['required', 'boolean:strict'],
             'positions.*.since' => self::text(),
             'positions.*.until' => self::text(),

@@ -6,6 +6,8 @@ namespace App\Http\Requests\Records;
 
 use Almanac\Reach\ContactKind;
 use Almanac\Reach\ContactUse;
+use App\Http\Requests\Rules\IdOrNull;
+use App\Http\Requests\Rules\ItemList;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
@@ -26,14 +28,14 @@ final class ReachRequest extends SectionRequest
     protected function sectionRules(): array
     {
         return [
-            'contactPoints' => ['present', 'array', 'list', 'max:50'],
+            'contactPoints' => ['present', new ItemList, 'max:50'],
             'contactPoints.*' => ['array'],
-            'contactPoints.*.id' => ['present', 'nullable', 'integer'],
+            'contactPoints.*.id' => ['present', new IdOrNull],
             'contactPoints.*.kind' => ['required', Rule::enum(ContactKind::class)],
             'contactPoints.*.value' => self::text(),
             'contactPoints.*.label' => ['present', 'string', 'max:40'],
-            'contactPoints.*.uses' => ['present', 'array', 'list'],
-            'contactPoints.*.uses.*' => [Rule::enum(ContactUse::class), 'distinct'],
+            'contactPoints.*.uses' => ['present', new ItemList],
+            'contactPoints.*.uses.*' => ['required', Rule::enum(ContactUse::class), 'distinct'],
             'contactPoints.*.isPrimary' => ['required', 'boolean:strict'],
         ];
     }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Requests\Records;
 
 use Almanac\Relations\RelationKind;
+use App\Http\Requests\Rules\IdOrNull;
+use App\Http\Requests\Rules\ItemList;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
@@ -24,9 +26,9 @@ final class RelationsRequest extends SectionRequest
     protected function sectionRules(): array
     {
         return [
-            'relations' => ['present', 'array', 'list', 'max:200'],
+            'relations' => ['present', new ItemList, 'max:200'],
             'relations.*' => ['array'],
-            'relations.*.id' => ['present', 'nullable', 'integer'],
+            'relations.*.id' => ['present', new IdOrNull],
             'relations.*.partyId' => ['required', 'integer'],
             'relations.*.kind' => ['required', Rule::enum(RelationKind::class)],
             'relations.*.since' => self::text(),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Records;
 
+use App\Http\Requests\Rules\IdOrNull;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'TermsInput', required: ['version', 'listedId', 'shorthand'], properties: [
@@ -16,7 +17,7 @@ final class TermsRequest extends SectionRequest
     protected function sectionRules(): array
     {
         return [
-            'listedId' => ['present', 'nullable', 'integer'],
+            'listedId' => ['present', new IdOrNull],
             'shorthand' => ['present', 'nullable', 'string', 'max:300'],
         ];
     }

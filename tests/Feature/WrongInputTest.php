@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Party;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+/**
+ * Whatever is sent, in whatever type, is taken or refused with problem details that name a field;
+ * nothing makes the server stumble.
+ */
+final class WrongInputTest extends TestCase
+{
+    private const ROUNDS = 60;
+
+    /** @return iterable<string, array{string, string, array<string, mixed>}> method, address and a good input */
+    public static function requests(): iterable
+    {
+        $address = [
+            'id' => null, 'linkedAddressId' => null, 'country' => 'US', 'lines' => '1 Street', 'locality' => 'Putney', 'region' => 'VT',
+            'postcode' => '05346', 'uses' => ['postal'], 'isPrimary' => true, 'since' => '1 Mar', 'until' => '+30',
+        ];
+        $contact = ['id' => null, 'kind' => 'email', 'value' => 'a@b.example', 'label' => 'office', 'uses' => ['invoices'], 'isPrimary' => true];
+        $position = ['id' => null, 'partyId' => 2, 'title' => 'T', 'department' => 'D', 'duties' => ['site'], 'isPrimary' => true, 'since' => '', 'until' => ''];
+
+        yield 'identity' => ['PUT', '/api/parties/2/identity', [
+            'version' => 0, 'prefix' => 'Mr.', 'given' => 'A', 'middle' => 'B', 'family' => 'C', 'suffix' => 'Jr.', 'preferred' => 'D', 'pronouns' => 'he/him',
+            'postNominals' => 'CPA', 'isClient' => true, 'isVendor' => false, 'isInformal' => true, 'isDeceased' => true, 'deceasedOn' => '1 Nov 2026',
+        ]];
+        yield 'reach' => ['PUT', '/api/parties/1/reach', ['version' => 0, 'contactPoints' => [$contact, ['kind' => 'phone', 'value' => '802-555-0142'] + $contact]]];
+        yield 'addresses' => ['PUT', '/api/parties/1/addresses', ['version' => 0, 'addresses' => [$address]]];
+        yield 'positions' => ['PUT', '/api/parties/1/positions', ['version' => 0, 'positions' => [$position]]];
+        yield 'relations' => ['PUT', '/api/parties/1/relations', ['version' => 0, 'relations' => [['id' => null, 'partyId' => 2, 'kind' => 'ward', 'since' => '', 'until' => '']]]];
+        yield 'terms' => ['PUT', '/api/parties/1/client-terms', ['version' => 0, 'listedId' => 1, 'shorthand' => '2/10 net 30']];
+        yield 'adding' => ['POST', '/api/parties', ['kind' => 'person', 'given' => 'New', 'family' => 'One', 'isClient' => true, 'isVendor' => true, 'companyId' => 1, 'title' => 'T']];
+        yield 'preview' => ['POST', '/api/terms/preview', ['terms' => '30% on receipt, 70% net 30', 'documentDate' => 'jan 31']];
+        yield 'look-alikes' => ['POST', '/api/look-alikes', ['kind' => 'person', 'given' => 'A', 'family' => 'B', 'name' => 'C', 'phones' => ['1'], 'emails' => ['a@b'], 'exceptId' => 1]];
+        yield 'log entry' => ['POST', '/api/parties/1/entries', ['kind' => 'call', 'day' => 'today', 'withPartyId' => 2, 'text' => 'T', 'isPinned' => true]];
+        yield 'caution' => ['POST', '/api/parties/1/cautions', ['level' => 'stop', 'use' => 'any', 'text' => 'T', 'since' => '', 'until' => '+9']];
+        yield 'archive' => ['PUT', '/api/parties/2/archive', ['reason' => 'R']];
+        yield 'user' => ['POST', '/api/users', ['name' => 'N', 'email' => 'n@b.example', 'role' => 'clerk', 'password' => 'long-enough-1']];
+        yield 'office' => ['PUT', '/api/office', ['name' => 'N', 'country' => 'US']];
+        yield 'token' => ['POST', '/api/tokens', ['email' => 'n@b.example', 'password' => 'wrong', 'name' => 'N']];
+    }
+
+    /** @param  array<string, mixed>  $good */
+    #[DataProvider('requests')]
+    public function test_nothing_makes_it_stumble(string $method, string $address, array $good): void
+    {
+        config(['almanac.sign_in_attempts' => 1000]);
+        $this->addCompany('Brass');
+        $this->addPerson('Silas', 'Wren');
+        mt_srand(crc32($address));
+        $refused = 0;
+        for ($n = 0; $n < self::ROUNDS; $n++) {
+            $input = $this->spoil($good);
+            $response = $this->asAdministrator()->json($method, $address, $input);
+            $said = json_encode($input, JSON_PARTIAL_OUTPUT_ON_ERROR).' gave '.$response->getContent();
+            $this->assertContains($response->status(), [200, 201, 409, 422, 423], substr($said, 0, 2000));
+            if ($response->status() === 422) {
+                $refused++;
+                $this->assertNotEmpty($response->json('errors'), $said);
+                $this->assertNotSame('', $response->json('errors.0.message'));
+            }
+        }
+        $this->assertGreaterThan(self::ROUNDS / 4, $refused);
+        $this->assertNotNull(Party::query()->find(1), 'the record is still there');
+        $this->getJson('/api/parties/1')->assertOk();
+        $this->getJson('/api/parties/2')->assertOk();
+        $this->getJson('/api/parties')->assertOk();
+    }
+
+    public function test_what_is_no_json_is_refused_too(): void
+    {
+        $this->addCompany('Brass');
+        foreach (['', '{', '[1,2', 'null', '"text"', "\xff\xfe"] as $body) {
+            $this->call('PUT', '/api/parties/1/reach', server: [
+                'CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json',
+            ], content: $body)->assertUnprocessable();
+        }
+    }
+
+    /**
+     * The input with one value, at any depth, replaced or taken away.
+     *
+     * @param array<array-key, mixed> $input
+     *
+     * @return array<array-key, mixed>
+     */
+    private function spoil(array $input): array
+    {
+        $key = array_rand($input);
+        if (is_array($input[$key]) && $input[$key] !== [] && mt_rand(0, 3) > 0) {
+            return [$key => $this->spoil($input[$key])] + $input;
+        }
+        $wrong = [
+            null, 0, -1, 1.5, 99999999999999999999, PHP_INT_MAX, true, false, '', ' ', 'x', '0', 'ZZ', [], [[]], ['a' => 1], [null], [1, [2, [3]]],
+            "\u{0}", "\u{202e}\u{feff}", '🦉', 'صافي', str_repeat('x', 5000), "a\nb", '31 February', '9999-12-31', '-5', '%', '\'"; --', '<b>',
+        ];
+        if (mt_rand(0, 5) === 0) {
+            unset($input[$key]);
+
+            return $input;
+        }
+
+        return [$key => $wrong[mt_rand(0, count($wrong) - 1)]] + $input;
+    }
+}
