@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\PlainQuery;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Problems\ProblemRenderer;
 use Illuminate\Foundation\Application;
@@ -19,6 +20,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // What was left empty stays empty text; null means that nothing was chosen.
         $middleware->convertEmptyStringsToNull(except: [fn () => true]);
         $middleware->append(SecurityHeaders::class);
+        $middleware->prependToGroup('api', PlainQuery::class);
         $middleware->redirectGuestsTo(fn () => null);
     })
     ->withExceptions(function (Exceptions $exceptions): void {

@@ -73,6 +73,19 @@ final class WrongInputTest extends TestCase
         $this->getJson('/api/parties')->assertOk();
     }
 
+    public function test_no_address_makes_it_stumble(): void
+    {
+        $this->addCompany('Brass');
+        foreach ([
+            'find?q[]=x', 'find?q=x&kind[]=person', 'find?q=x&archived[]=1', 'find?q=%ff%fe', 'find?q=%00', 'find',
+            'names?typed[]=x', 'names', 'parties?page[]=1', 'parties?page=-1', 'parties?page=x', 'parties?page=99999999999999999999',
+            'parties/1/changes?before[]=x&show[]=y', 'parties/1/changes?before=x', 'parties/0', 'parties/99999999999999999999', 'gaps?page[]=1', 'gaps?page=0',
+        ] as $address) {
+            $status = $this->asAdministrator()->getJson("/api/$address")->status();
+            $this->assertContains($status, [200, 404, 422], $address);
+        }
+    }
+
     public function test_what_is_no_json_is_refused_too(): void
     {
         $this->addCompany('Brass');
