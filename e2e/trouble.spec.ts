@@ -128,6 +128,21 @@ test('a session that expired while typing: sign in on the spot, and it is saved'
     await expect(desk.section('Reach')).toContainText('(802) 555-0106');
 });
 
+test('a session that expired while reading: sign in on the spot, and read on', async ({ desk, page }) => {
+    // Once everything has been read, no answer on its way can bring the session back.
+    const link = page.getByRole('link', { name: 'Brass Lantern Foundry' });
+    await expect(link).toBeVisible();
+    await page.context().clearCookies();
+    await link.click();
+    const again = page.getByRole('dialog', { name: 'Sign in again' });
+    await again.getByLabel('Email').fill('maud@orreryvane.example');
+    await again.getByLabel('Password').fill(PASSWORD);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { level: 1, name: 'Brass Lantern Foundry' })).toBeVisible();
+    await expect(desk.section('Reach')).toContainText('orders@brasslantern.example');
+    await expect(again).toBeHidden();
+});
+
 test('leaving asks when something would be lost', async ({ desk, page }) => {
     await desk.addCompany(unique('Half Typed'));
     await page.keyboard.type('802');

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useMemo, useRef, useState, type FormEvent, type ReactNode } from 'react';
+import { useEffect, useMemo, useRef, useState, type FormEvent, type ReactNode } from 'react';
 import { api, ask, Refused } from '../api/client';
 import { sessionQuery } from '../api/queries';
 import { SignInContext } from '../api/signIn';
@@ -15,17 +15,42 @@ export function SignInAgain({ children }: { children: ReactNode }) {
     const answer = useRef<(isSignedIn: boolean) => void>(undefined);
     const client = useQueryClient();
 
-    const ensure = useMemo(() => async () => {
-        // The session may be there, and only the proof of the same site was too old.
-        const session = await client.fetchQuery({ ...sessionQuery, staleTime: 0, queryKey: ['session', 'now'] });
-        if (session.userName !== null) {
-            return true;
-        }
-        setAsking(true);
-        return new Promise<boolean>((resolve) => {
-            answer.current = resolve;
+    const pending = useRef<Promise<boolean>>(undefined);
+
+    const ensure = useMemo(() => {
+        const ask = async () => {
+            // The session may be there, and only the proof of the same site was too old.
+            const session = await client.fetchQuery({ ...sessionQuery, staleTime: 0, queryKey: ['session', 'now'] });
+            if (session.userName !== null) {
+                return true;
+            }
+            setAsking(true);
+            return new Promise<boolean>((resolve) => {
+                answer.current = resolve;
+            });
+        };
+        // Whoever finds out while it is being asked waits for the same answer.
+        return () => pending.current ??= ask().catch(() => false).finally(() => {
+            pending.current = undefined;
         });
     }, [client]);
+
+    // Reading may find out first that the session is over: ask once, then read again what failed.
+    const isReading = useRef(false);
+    useEffect(() => client.getQueryCache().subscribe((event) => {
+        const isSignedOut = event.type === 'updated' && event.action.type === 'error'
+            && event.action.error instanceof Refused && event.action.error.isSignedOut;
+        if (!isSignedOut || isReading.current) {
+            return;
+        }
+        isReading.current = true;
+        void ensure().then((isSignedIn) => {
+            isReading.current = false;
+            if (isSignedIn) {
+                void client.refetchQueries({ predicate: ({ state }) => state.status === 'error' });
+            }
+        });
+    }), [client, ensure]);
 
     const close = (isSignedIn: boolean) => {
         setAsking(false);
@@ -37,7 +62,7 @@ export function SignInAgain({ children }: { children: ReactNode }) {
             {children}
             {isAsking && (
                 <Dialog title="Sign in again" onClose={() => close(false)}>
-                    <p>You were signed out after a while. What you typed is kept; sign in to save it.</p>
+                    <p>You were signed out after a while. Whatever you typed is kept; sign in to go on.</p>
                     <AgainForm onDone={() => close(true)} onCancel={() => close(false)} />
                 </Dialog>
             )}
