@@ -12,6 +12,8 @@ export class Desk {
         await this.page.getByLabel('Email').fill(`${name}@orreryvane.example`);
         await this.page.getByLabel('Password').fill(PASSWORD);
         await this.page.keyboard.press('Enter');
+        // The directory has been read, and nothing is on its way any more.
+        await expect(this.page.getByRole('main')).toHaveAttribute('aria-busy', 'false');
         await expect(this.page.getByRole('heading', { name: 'Directory' })).toBeVisible();
     }
 
