@@ -7,11 +7,14 @@ use App\Http\Controllers\Finding\FindController;
 use App\Http\Controllers\LookAlikes\LookAlikesController;
 use App\Http\Controllers\Notes\NotesController;
 use App\Http\Controllers\Office\ChoicesController;
+use App\Http\Controllers\Office\ListsController;
 use App\Http\Controllers\Office\OfficeController;
+use App\Http\Controllers\Office\SheetsController;
 use App\Http\Controllers\Readiness\GapsController;
 use App\Http\Controllers\Records\ArchiveController;
 use App\Http\Controllers\Records\NameController;
 use App\Http\Controllers\Records\PartyController;
+use App\Http\Controllers\Records\PrivateController;
 use App\Http\Controllers\Records\SectionController;
 use App\Http\Controllers\Terms\PreviewController;
 use App\Http\Middleware\InOffice;
@@ -42,7 +45,15 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
         Route::get('users', [OfficeController::class, 'users']);
         Route::post('users', [OfficeController::class, 'add']);
         Route::put('users/{user}', [OfficeController::class, 'change'])->whereNumber('user');
+        Route::get('lists', [ListsController::class, 'index']);
+        Route::post('lists/{list}', [ListsController::class, 'add']);
+        Route::put('list-items/{item}', [ListsController::class, 'change'])->whereNumber('item');
+        Route::get('sheets', [SheetsController::class, 'index']);
+        Route::post('sheets', [SheetsController::class, 'add']);
+        Route::put('sheets/{sheet}', [SheetsController::class, 'change'])->whereNumber('sheet');
     });
+
+    Route::post('parties/{party}/reveal', PrivateController::class)->whereNumber('party')->middleware('can:'.Permission::SeePrivate->value);
 
     Route::middleware('can:'.Permission::ChangeRecords->value)->group(function (): void {
         Route::delete('look-alikes/{pair}', [LookAlikesController::class, 'settle'])->whereNumber('pair');
@@ -61,6 +72,8 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
             Route::put('addresses', [SectionController::class, 'addresses']);
             Route::put('positions', [SectionController::class, 'positions']);
             Route::put('relations', [SectionController::class, 'relations']);
+            Route::put('classification', [SectionController::class, 'classification']);
+            Route::put('details', [SectionController::class, 'details']);
             Route::put('client-terms', [SectionController::class, 'clientTerms']);
             Route::put('vendor-terms', [SectionController::class, 'vendorTerms']);
         });

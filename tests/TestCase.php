@@ -93,7 +93,7 @@ abstract class TestCase extends LaravelTestCase
     protected function position(Party $other, array $more = []): array
     {
         return $more + [
-            'id' => null, 'partyId' => $other->id, 'title' => '', 'department' => '', 'duties' => [],
+            'id' => null, 'partyId' => $other->id, 'title' => '', 'department' => '', 'duties' => [], 'firstFor' => [],
             'isPrimary' => false, 'since' => '', 'until' => '',
         ];
     }

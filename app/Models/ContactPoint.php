@@ -7,6 +7,7 @@ namespace App\Models;
 use Almanac\Reach\ContactKind;
 use Almanac\Reach\ContactUse;
 use Almanac\Reach\EmailAddress;
+use Almanac\Reach\Handle;
 use Almanac\Reach\PhoneNumber;
 use Almanac\Reach\WebAddress;
 use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
@@ -14,13 +15,13 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Collection;
 
 /**
- * A phone, email or website of a party.
+ * A phone, email, website, handle or profile of a party.
  *
  * @property int $id
  * @property int $party_id
  * @property ContactKind $kind
  * @property string $typed as somebody typed it
- * @property string $value E.164, the email's address, or the URL
+ * @property string $value E.164, the email's address, the URL, or the handle
  * @property string $extension of a phone
  * @property string $label
  * @property Collection<int, ContactUse> $uses
@@ -57,13 +58,19 @@ final class ContactPoint extends Model
         $this->setValue($website->typed, $website->url, false);
     }
 
+    public function setHandle(Handle $handle): void
+    {
+        $this->setValue($handle->typed, $handle->name, false);
+    }
+
     /** For reading, from where the office is. */
     public function display(string $homeCountry): string
     {
         return match ($this->kind) {
             ContactKind::Phone => $this->phone()->displayFrom($homeCountry),
             ContactKind::Email => EmailAddress::fromTyped($this->value)->display(),
-            ContactKind::Website => WebAddress::fromTyped($this->value)->display(),
+            ContactKind::Website, ContactKind::Profile => WebAddress::fromTyped($this->value)->display(),
+            ContactKind::Handle => $this->value,
         };
     }
 
@@ -73,13 +80,14 @@ final class ContactPoint extends Model
         return $this->kind === ContactKind::Phone ? $this->phone()->region : '';
     }
 
-    /** To call, write or open it. */
+    /** To call, write or open it; empty for what no address leads to. */
     public function uri(): string
     {
         return match ($this->kind) {
             ContactKind::Phone => $this->phone()->toUri(),
             ContactKind::Email => 'mailto:'.$this->value,
-            ContactKind::Website => $this->value,
+            ContactKind::Website, ContactKind::Profile => $this->value,
+            ContactKind::Handle => '',
         };
     }
 

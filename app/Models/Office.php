@@ -24,6 +24,14 @@ final class Office extends Model
         return once(fn () => self::query()->firstOrFail());
     }
 
+    /** Of amounts that are typed without one: ISO 4217, by the country. */
+    public function currency(): string
+    {
+        $code = (new \NumberFormatter('en_'.$this->country, \NumberFormatter::CURRENCY))->getTextAttribute(\NumberFormatter::CURRENCY_CODE);
+
+        return strlen($code) === 3 && $code !== 'XXX' ? $code : 'USD';
+    }
+
     /** Whether 3/4 means March 4 here. */
     public function writesMonthFirst(): bool
     {

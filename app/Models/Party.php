@@ -9,12 +9,15 @@ use Almanac\Finding\Fold;
 use Almanac\Names\Addressing;
 use Almanac\Names\CompanyName;
 use Almanac\Names\PersonName;
+use Almanac\Records\OfficeList;
 use Almanac\Records\PartyKind;
 use App\Support\ArchivedRecord;
 use App\Support\DayCast;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
@@ -44,6 +47,23 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $archive_reason
  * @property bool $is_client
  * @property bool $is_vendor
+ * @property string|null $birth_date ISO 8601, encrypted at rest
+ * @property string $payee_name of a company: the name on a payment, when it is another
+ * @property string $legal_form
+ * @property string $registration_number
+ * @property string $industry
+ * @property int|null $owner_id the colleague who looks after the record
+ * @property int|null $account_manager_id
+ * @property int|null $buyer_id
+ * @property string $source
+ * @property string $language ISO 639, as letters are written in
+ * @property int|null $grade 1 to 5; it never leaves the office
+ * @property-read User|null $owner
+ * @property-read User|null $accountManager
+ * @property-read User|null $buyer
+ * @property-read Collection<int, ListItem> $listItems
+ * @property-read Collection<int, PartyCode> $codes
+ * @property-read Collection<int, DetailValue> $detailValues
  * @property-read Collection<int, ContactPoint> $contactPoints
  * @property-read Collection<int, AddressUse> $addressUses
  * @property-read Collection<int, Position> $heldPositions
@@ -57,8 +77,10 @@ final class Party extends Model
 
     protected $attributes = [
         'prefix' => '', 'given' => '', 'middle' => '', 'family' => '', 'suffix' => '', 'preferred' => '',
-        'pronouns' => '', 'post_nominals' => '', 'is_informal' => false, 'is_deceased' => false, 'deceased_on' => null,
+        'pronouns' => '', 'post_nominals' => '', 'is_informal' => false, 'is_deceased' => false, 'deceased_on' => null, 'birth_date' => null,
         'archived_on' => null, 'archive_reason' => '',
+        'payee_name' => '', 'legal_form' => '', 'registration_number' => '', 'industry' => '',
+        'owner_id' => null, 'account_manager_id' => null, 'buyer_id' => null, 'source' => '', 'language' => '', 'grade' => null,
         'company_name' => '', 'legal_name' => '', 'is_client' => false, 'is_vendor' => false,
     ];
 
@@ -71,6 +93,7 @@ final class Party extends Model
             'is_informal' => 'boolean',
             'is_deceased' => 'boolean',
             'deceased_on' => DayCast::class,
+            'birth_date' => 'encrypted',
             'archived_on' => DayCast::class,
         ];
     }
@@ -126,6 +149,11 @@ final class Party extends Model
             $this->pronouns,
             $this->post_nominals,
         );
+    }
+
+    public function birthDay(): ?Day
+    {
+        return $this->birth_date === null ? null : Day::fromIso($this->birth_date);
     }
 
     /** How a person is written to. */
@@ -194,6 +222,52 @@ final class Party extends Model
     public function positions(): Collection
     {
         return $this->isPerson() ? $this->heldPositions : $this->staffPositions;
+    }
+
+    /**
+     * Its types and tags.
+     *
+     * @return BelongsToMany<ListItem, $this>
+     */
+    public function listItems(): BelongsToMany
+    {
+        return $this->belongsToMany(ListItem::class, 'party_list_items')->orderBy('name');
+    }
+
+    /** @return list<string> */
+    public function listed(OfficeList $list): array
+    {
+        return array_values($this->listItems->where('list', $list)->map(fn (ListItem $item) => $item->name)->all());
+    }
+
+    /** @return HasMany<PartyCode, $this> */
+    public function codes(): HasMany
+    {
+        return $this->hasMany(PartyCode::class)->orderBy('rank');
+    }
+
+    /** @return HasMany<DetailValue, $this> */
+    public function detailValues(): HasMany
+    {
+        return $this->hasMany(DetailValue::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function owner(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'owner_id');
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function accountManager(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'account_manager_id');
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function buyer(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'buyer_id');
     }
 
     /** @return HasMany<LogEntry, $this> */

@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Almanac\Records\Duty;
 use Almanac\Records\Period;
 use App\Support\DayCast;
-use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Illuminate\Support\Collection;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 
 /**
  * A person's place at a company.
@@ -20,12 +18,12 @@ use Illuminate\Support\Collection;
  * @property int $company_id
  * @property string $title
  * @property string $department
- * @property Collection<int, Duty> $duties
  * @property bool $is_primary the person whom the company is reached through
  * @property \Almanac\Calendar\Day|null $since
  * @property \Almanac\Calendar\Day|null $until
  * @property-read Party $person
  * @property-read Party $company
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, ListItem> $duties what they are to be asked about; on the pivot, whether they are the first to be asked
  */
 final class Position extends Model
 {
@@ -34,7 +32,6 @@ final class Position extends Model
     protected function casts(): array
     {
         return [
-            'duties' => AsEnumCollection::of(Duty::class),
             'is_primary' => 'boolean',
             'since' => DayCast::class,
             'until' => DayCast::class,
@@ -50,6 +47,26 @@ final class Position extends Model
     public function otherThan(Party $party): Party
     {
         return $party->isPerson() ? $this->company : $this->person;
+    }
+
+    /** @return BelongsToMany<ListItem, $this> */
+    public function duties(): BelongsToMany
+    {
+        return $this->belongsToMany(ListItem::class, 'position_duties')->withPivot('is_primary')->orderBy('name');
+    }
+
+    /** @return list<string> */
+    public function dutyNames(): array
+    {
+        return array_values($this->duties->map(fn (ListItem $duty) => $duty->name)->all());
+    }
+
+    /** @return list<string> the duties that this person is the first to be asked about, of several there */
+    public function firstFor(): array
+    {
+        return array_values($this->duties
+            ->filter(fn (ListItem $duty) => (bool) $duty->getRelationValue('pivot')?->getAttribute('is_primary'))
+            ->map(fn (ListItem $duty) => $duty->name)->all());
     }
 
     /** @return BelongsTo<Party, $this> */

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Almanac\Records\Period;
 use Almanac\Relations\RelationKind;
+use Almanac\Relations\Tie;
 use App\Support\DayCast;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -17,11 +18,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $id
  * @property int $from_id
  * @property int $to_id
- * @property RelationKind $kind what the second party is to the first
+ * @property string $kind what the second party is to the first; empty for a kind of the office's own
+ * @property int|null $list_item_id the office's own kind
  * @property \Almanac\Calendar\Day|null $since
  * @property \Almanac\Calendar\Day|null $until
  * @property-read Party $from
  * @property-read Party $to
+ * @property-read ListItem|null $ownKind
  */
 final class Relation extends Model
 {
@@ -29,7 +32,7 @@ final class Relation extends Model
 
     protected function casts(): array
     {
-        return ['kind' => RelationKind::class, 'since' => DayCast::class, 'until' => DayCast::class];
+        return ['since' => DayCast::class, 'until' => DayCast::class];
     }
 
     /**
@@ -39,7 +42,7 @@ final class Relation extends Model
      */
     public static function of(Party $party): Builder
     {
-        return self::query()
+        return self::query()->with('ownKind')
             ->where(fn (Builder $relations) => $relations->where('from_id', $party->id)->orWhere('to_id', $party->id))
             ->orderByRaw('until is not null')->orderBy('id');
     }
@@ -55,9 +58,19 @@ final class Relation extends Model
     }
 
     /** What the other is to this party. */
-    public function seenFrom(Party $party): RelationKind
+    public function seenFrom(Party $party): Tie
     {
-        return $this->from_id === $party->id ? $this->kind : $this->kind->inverse();
+        $tie = $this->ownKind === null
+            ? Tie::of(RelationKind::from($this->kind))
+            : Tie::own($this->ownKind->name, $this->ownKind->inverse);
+
+        return $this->from_id === $party->id ? $tie : $tie->inverse();
+    }
+
+    /** @return BelongsTo<ListItem, $this> */
+    public function ownKind(): BelongsTo
+    {
+        return $this->belongsTo(ListItem::class, 'list_item_id');
     }
 
     /** @return BelongsTo<Party, $this> */

@@ -9,5 +9,6 @@ enum Permission: string
 {
     case ChangeRecords = 'change records';
     case ApproveChanges = 'approve changes';
+    case SeePrivate = 'see private values';
     case RunOffice = 'run the office';
 }

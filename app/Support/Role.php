@@ -17,8 +17,8 @@ enum Role: string
     {
         return match ($this) {
             self::Administrator => Permission::cases(),
-            self::Approver => [Permission::ChangeRecords, Permission::ApproveChanges],
-            self::Clerk => [Permission::ChangeRecords],
+            self::Approver => [Permission::ChangeRecords, Permission::SeePrivate, Permission::ApproveChanges],
+            self::Clerk => [Permission::ChangeRecords, Permission::SeePrivate],
             self::Reader => [],
         };
     }

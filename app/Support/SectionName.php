@@ -14,6 +14,8 @@ enum SectionName: string
     case Relations = 'relations';
     case ClientTerms = 'client-terms';
     case VendorTerms = 'vendor-terms';
+    case Classification = 'classification';
+    case Details = 'details';
     case Cautions = 'cautions';
     case Log = 'log';
 
@@ -28,6 +30,8 @@ enum SectionName: string
             self::Relations => 'Relations',
             self::ClientTerms => 'When we bill them',
             self::VendorTerms => 'When we pay them',
+            self::Classification => 'Classification',
+            self::Details => 'Details',
             self::Cautions => 'Cautions',
             self::Log => 'Log',
         };

@@ -93,6 +93,14 @@ final readonly class Day implements \JsonSerializable, \Stringable
         return $other->number - $this->number;
     }
 
+    /** Whole years from this day to the other, as ages are told; never negative. */
+    public function yearsUntil(self $other): int
+    {
+        $years = $other->year - $this->year;
+
+        return max(0, [$other->month, $other->day] < [$this->month, $this->day] ? $years - 1 : $years);
+    }
+
     public function isBefore(self $other): bool
     {
         return $this->number < $other->number;

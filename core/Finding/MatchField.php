@@ -10,6 +10,7 @@ enum MatchField: string
     case Name = 'name';
     case AlsoKnownAs = 'also known as';
     case Code = 'number';
+    case Tag = 'tag';
     case WorksAt = 'works at';
     case Email = 'email';
     case Phone = 'phone';

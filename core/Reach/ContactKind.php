@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Almanac\Reach;
 
-/** The kinds of contact point. */
+/** The kinds of contact point: a handle is a name at a messaging service, a profile a page at a social one. */
 enum ContactKind: string
 {
     case Phone = 'phone';
     case Email = 'email';
     case Website = 'website';
+    case Handle = 'handle';
+    case Profile = 'profile';
 
     public function noun(): string
     {
@@ -17,6 +19,8 @@ enum ContactKind: string
             self::Phone => 'phone number',
             self::Email => 'email address',
             self::Website => 'web address',
+            self::Handle => 'handle',
+            self::Profile => 'link to a profile',
         };
     }
 
@@ -24,19 +28,5 @@ enum ContactKind: string
     public function label(): string
     {
         return ucfirst($this->value);
-    }
-
-    /**
-     * Labels offered for the kind; an office may type its own.
-     *
-     * @return list<string>
-     */
-    public function usualLabels(): array
-    {
-        return match ($this) {
-            self::Phone => ['office', 'mobile', 'direct', 'switchboard', 'home', 'fax'],
-            self::Email => ['office', 'personal', 'accounts', 'orders'],
-            self::Website => ['main', 'shop', 'portal'],
-        };
     }
 }

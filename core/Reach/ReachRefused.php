@@ -63,4 +63,9 @@ final class ReachRefused extends Refusal
     {
         return new self(sprintf('“%s” is not a web address. Type it like www.company.example.', $typed));
     }
+
+    public static function notAHandle(string $typed): self
+    {
+        return new self(sprintf('“%s” is not a handle: there is a space in it. Name the service in the label instead.', $typed));
+    }
 }

@@ -25,9 +25,9 @@ final readonly class Readiness
     public static function of(Facts $facts): array
     {
         return [
-            new self(Purpose::WriteTo, self::writeTo($facts)),
-            ...($facts->isClient ? [new self(Purpose::Bill, self::bill($facts))] : []),
-            ...($facts->isVendor ? [new self(Purpose::Pay, self::pay($facts))] : []),
+            new self(Purpose::WriteTo, [...self::writeTo($facts), ...self::details($facts, Purpose::WriteTo)]),
+            ...($facts->isClient ? [new self(Purpose::Bill, [...self::bill($facts), ...self::details($facts, Purpose::Bill)])] : []),
+            ...($facts->isVendor ? [new self(Purpose::Pay, [...self::pay($facts), ...self::details($facts, Purpose::Pay)])] : []),
         ];
     }
 
@@ -83,6 +83,15 @@ final readonly class Readiness
             Check::that(! $facts->isArchived, 'in use', 'Restore the record first.', 'identity'),
             self::notStopped($facts, CautionUse::Paying),
         ];
+    }
+
+    /** @return list<Check> what the office's own detail sheets ask for */
+    private static function details(Facts $facts, Purpose $purpose): array
+    {
+        return array_map(
+            fn (string $field) => Check::that(false, $field, "Fill in “{$field}”.", 'details'),
+            $facts->missingDetails[$purpose->value] ?? [],
+        );
     }
 
     private static function address(?PostalAddress $address, string $name, string $todo, string $section = 'addresses'): Check

@@ -22,7 +22,7 @@ final readonly class Difference
         $differences = [];
         foreach (array_keys($before + $after) as $key) {
             $from = ($before[$key] ?? null)->value ?? '';
-            $to = ($after[$key] ?? null)->value ?? '';
+            $to = isset($after[$key]) ? $after[$key]->after($before[$key] ?? null) : '';
             if ($from !== $to) {
                 $differences[] = new self(($after[$key] ?? $before[$key])->label, $from, $to);
             }

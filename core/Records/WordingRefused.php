@@ -18,4 +18,19 @@ final class WordingRefused extends Refusal
     {
         return new self(sprintf('That has %s characters; at most %s fit.', number_format($length), number_format($most)));
     }
+
+    public static function notAGrade(int $typed, int $least, int $most): self
+    {
+        return new self("A grade goes from $least to $most; $typed is none.");
+    }
+
+    public static function taken(string $name): self
+    {
+        return new self("“{$name}” is in the list already.");
+    }
+
+    public static function notListed(string $name): self
+    {
+        return new self("“{$name}” is no longer in the list. Choose another.");
+    }
 }

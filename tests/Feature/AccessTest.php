@@ -17,7 +17,7 @@ final class AccessTest extends TestCase
     /** Routes that change nothing in the book, or only the session of whoever asks. */
     private const OPEN_TO_READERS = ['POST api/session', 'DELETE api/session', 'POST api/setup', 'POST api/tokens', 'POST api/terms/preview', 'POST api/look-alikes'];
 
-    private const FOR_ADMINISTRATORS = ['GET api/users'];
+    private const FOR_ADMINISTRATORS = ['GET api/users', 'GET api/lists', 'GET api/sheets'];
 
     private const OPEN_TO_NOBODY_SIGNED_IN = ['GET api/session', 'POST api/session', 'POST api/setup', 'POST api/tokens', 'GET api/countries'];
 
@@ -100,6 +100,7 @@ final class AccessTest extends TestCase
         $this->postJson('/api/parties/1/entries', ['kind' => 'note', 'day' => '', 'withPartyId' => null, 'text' => 'A note', 'isPinned' => true])->assertCreated()->assertJsonPath('pinned.0.id', 1);
         $this->postJson('/api/parties/1/cautions', ['level' => 'stop', 'use' => 'any', 'text' => 'A stop', 'since' => '', 'until' => ''])->assertCreated()->assertJsonPath('cautions.0.id', 1);
         $this->addCompany('Brass Lantern Foundry Inc.');
+        $this->postJson('/api/sheets', ['name' => 'Own', 'partyKind' => null, 'type' => '', 'isRetired' => false, 'fields' => []])->assertCreated()->assertJsonPath('0.id', 1);
         $this->actingAs($this->user(Role::Reader));
         $checked = 0;
         foreach ($this->routes() as $route => [$method, $uri]) {
@@ -156,7 +157,7 @@ final class AccessTest extends TestCase
         foreach (Route::getRoutes()->getRoutes() as $route) {
             if (str_starts_with($route->uri(), 'api/')) {
                 $method = $route->methods()[0];
-                $routes["$method {$route->uri()}"] = [$method, '/'.preg_replace('/\{\w+\}/', '1', $route->uri()).($route->uri() === 'api/names' ? '?typed=Wren' : '')];
+                $routes["$method {$route->uri()}"] = [$method, '/'.preg_replace(['/\{list\}/', '/\{\w+\}/'], ['tags', '1'], $route->uri()).($route->uri() === 'api/names' ? '?typed=Wren' : '')];
             }
         }
         $this->assertGreaterThan(15, count($routes));

@@ -88,4 +88,27 @@ final class ReachTest extends TestCase
         $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('email', str_repeat('a', 5000).'@b.example')]])->assertUnprocessable();
         $this->putJson("/api/parties/{$company->id}/reach", ['contactPoints' => []])->assertUnprocessable()->assertJsonPath('errors.0.field', 'version');
     }
+
+    public function test_two_emails_may_have_the_same_use_and_a_use_is_kept_once(): void
+    {
+        $company = $this->addCompany('Brass');
+        $this->saveSection($company, 'reach', ['contactPoints' => [
+            $this->contact('email', 'a@b.example', ['uses' => ['invoices', 'invoices']]),
+            $this->contact('email', 'c@b.example', ['uses' => ['invoices', 'copies of statements']]),
+        ]])->assertOk()->assertJsonPath('reach.contactPoints.*.uses', [['invoices'], ['invoices', 'copies of statements']]);
+    }
+
+    public function test_handles_and_profiles_are_kept_too(): void
+    {
+        $person = $this->addPerson('Silas', 'Wren');
+        $this->saveSection($person, 'reach', ['contactPoints' => [
+            $this->contact('handle', ' @silas.wren ', ['label' => 'signal flags']),
+            $this->contact('profile', 'social.example/silas'),
+        ]])->assertOk()
+            ->assertJsonPath('reach.contactPoints.*.display', ['@silas.wren', 'social.example/silas'])
+            ->assertJsonPath('reach.contactPoints.*.uri', ['', 'https://social.example/silas']);
+        $this->saveSection($person, 'reach', ['contactPoints' => [$this->contact('handle', 'two words')]], 1)->assertUnprocessable()
+            ->assertJsonPath('errors.0.message', '“two words” is not a handle: there is a space in it. Name the service in the label instead.');
+        $this->getJson('/api/find?q=silas.wren')->assertJsonPath('results.0.party.id', $person->id);
+    }
 }

@@ -24,16 +24,26 @@ final class WrongInputTest extends TestCase
             'postcode' => '05346', 'uses' => ['postal'], 'isPrimary' => true, 'since' => '1 Mar', 'until' => '+30',
         ];
         $contact = ['id' => null, 'kind' => 'email', 'value' => 'a@b.example', 'label' => 'office', 'uses' => ['invoices'], 'isPrimary' => true];
-        $position = ['id' => null, 'partyId' => 2, 'title' => 'T', 'department' => 'D', 'duties' => ['site'], 'isPrimary' => true, 'since' => '', 'until' => ''];
+        $position = ['id' => null, 'partyId' => 2, 'title' => 'T', 'department' => 'D', 'duties' => ['site'], 'firstFor' => ['site'], 'isPrimary' => true, 'since' => '', 'until' => ''];
 
         yield 'identity' => ['PUT', '/api/parties/2/identity', [
             'version' => 0, 'prefix' => 'Mr.', 'given' => 'A', 'middle' => 'B', 'family' => 'C', 'suffix' => 'Jr.', 'preferred' => 'D', 'pronouns' => 'he/him',
-            'postNominals' => 'CPA', 'isClient' => true, 'isVendor' => false, 'isInformal' => true, 'isDeceased' => true, 'deceasedOn' => '1 Nov 2026',
+            'postNominals' => 'CPA', 'isClient' => true, 'isVendor' => false, 'isInformal' => true, 'isDeceased' => true, 'deceasedOn' => '1 Nov 2026', 'birthDate' => '1 Feb 1950',
         ]];
         yield 'reach' => ['PUT', '/api/parties/1/reach', ['version' => 0, 'contactPoints' => [$contact, ['kind' => 'phone', 'value' => '802-555-0142'] + $contact]]];
         yield 'addresses' => ['PUT', '/api/parties/1/addresses', ['version' => 0, 'addresses' => [$address]]];
         yield 'positions' => ['PUT', '/api/parties/1/positions', ['version' => 0, 'positions' => [$position]]];
         yield 'relations' => ['PUT', '/api/parties/1/relations', ['version' => 0, 'relations' => [['id' => null, 'partyId' => 2, 'kind' => 'ward', 'since' => '', 'until' => '']]]];
+        yield 'classification' => ['PUT', '/api/parties/1/classification', [
+            'version' => 0, 'types' => ['doctor'], 'tags' => ['bells', 'new one'], 'ownerId' => 1, 'accountManagerId' => null, 'buyerId' => 1, 'source' => 'web',
+            'language' => 'de', 'grade' => 3, 'codes' => [['id' => null, 'system' => 'our number with them', 'value' => '77']],
+        ]];
+        yield 'details' => ['PUT', '/api/parties/1/details', ['version' => 0, 'values' => [['fieldId' => 1, 'value' => '12'], ['fieldId' => 2, 'value' => '1 Mar']]]];
+        yield 'reveal' => ['POST', '/api/parties/2/reveal', ['fieldId' => 1]];
+        yield 'sheet' => ['POST', '/api/sheets', ['name' => 'S', 'partyKind' => 'person', 'type' => 'doctor', 'isRetired' => false, 'fields' => [
+            ['id' => null, 'name' => 'F', 'kind' => 'choice', 'options' => ['a', 'b'], 'help' => 'H', 'requiredFor' => 'bill', 'isRetired' => false],
+        ]]];
+        yield 'list item' => ['POST', '/api/lists/relation-kinds', ['name' => 'N', 'inverse' => 'I']];
         yield 'terms' => ['PUT', '/api/parties/1/client-terms', ['version' => 0, 'listedId' => 1, 'shorthand' => '2/10 net 30']];
         yield 'adding' => ['POST', '/api/parties', ['kind' => 'person', 'given' => 'New', 'family' => 'One', 'isClient' => true, 'isVendor' => true, 'companyId' => 1, 'title' => 'T']];
         yield 'preview' => ['POST', '/api/terms/preview', ['terms' => '30% on receipt, 70% net 30', 'documentDate' => 'jan 31']];
@@ -53,6 +63,8 @@ final class WrongInputTest extends TestCase
         config(['almanac.sign_in_attempts' => 1000]);
         $this->addCompany('Brass');
         $this->addPerson('Silas', 'Wren');
+        $field = fn (string $name, string $kind) => ['id' => null, 'name' => $name, 'kind' => $kind, 'options' => [], 'help' => '', 'requiredFor' => null, 'isRetired' => false];
+        $this->postJson('/api/sheets', ['name' => 'Own', 'partyKind' => null, 'type' => '', 'isRetired' => false, 'fields' => [$field('A', 'number'), $field('B', 'date')]])->assertCreated();
         mt_srand(crc32($address));
         $refused = 0;
         for ($n = 0; $n < self::ROUNDS; $n++) {

@@ -40,6 +40,14 @@ final readonly class IndexParties
         $this->refresh(array_values($people->merge($sharing)->merge($formerly)->push($party->id)->unique()->all()));
     }
 
+    /** @param  array<int>  $ids */
+    public function these(array $ids): void
+    {
+        foreach (array_chunk($ids, self::CHUNK) as $chunk) {
+            $this->refresh($chunk);
+        }
+    }
+
     public function everything(): void
     {
         Party::query()->select('id')->chunkById(self::CHUNK, function ($parties): void {
@@ -95,7 +103,7 @@ final readonly class IndexParties
     {
         return match ($field) {
             MatchField::Name => 'name',
-            MatchField::AlsoKnownAs => 'also',
+            MatchField::AlsoKnownAs, MatchField::Tag => 'also',
             MatchField::Code => 'number',
             MatchField::WorksAt => 'works_at',
             MatchField::Email => 'email',

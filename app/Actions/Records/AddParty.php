@@ -89,7 +89,6 @@ final readonly class AddParty
             'person_id' => $person->id,
             'company_id' => $company->id,
             'title' => trim($title),
-            'duties' => [],
             'is_primary' => false,
         ]);
         $this->positions->settlePrimary($company->id);

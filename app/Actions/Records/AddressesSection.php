@@ -77,7 +77,7 @@ final readonly class AddressesSection implements Section
                 ? $this->own($party, $use, $row, $field, $problems)
                 : $this->linked($row['linkedAddressId'], $field, $problems);
             $use->fill([
-                'uses' => array_map(Purpose::from(...), $row['uses']),
+                'uses' => array_map(Purpose::from(...), array_values(array_unique($row['uses']))),
                 'since' => $period?->since,
                 'until' => $period?->until,
                 'is_primary' => $primaries[$rank],

@@ -32,6 +32,9 @@ final readonly class DeleteParty
             $party->logEntries()->delete();
             $party->cautions()->delete();
             $party->contactPoints()->delete();
+            $party->codes()->delete();
+            $party->listItems()->detach();
+            $party->detailValues()->delete();
             $party->addressUses()->delete();
             $party->ownAddresses()->delete();
             $party->clientTerms()->delete();

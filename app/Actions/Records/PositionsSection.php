@@ -5,14 +5,17 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Reach\Primaries;
-use Almanac\Records\Duty;
 use Almanac\Records\Fact;
+use Almanac\Records\OfficeList;
+use Almanac\Records\WordingRefused;
 use App\Models\Party;
 use App\Models\Position;
 use App\Support\FieldProblems;
+use App\Support\ListedNames;
 use App\Support\SectionName;
 use App\Support\TypedDates;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
 
 /** The people at a company, or the positions of a person: the same rows seen from either end. */
 final readonly class PositionsSection implements Section
@@ -34,7 +37,10 @@ final readonly class PositionsSection implements Section
                 $position->otherThan($party)->display_name,
                 $position->title,
                 $position->department,
-                ...$position->duties->map(fn (Duty $duty) => 'for '.$duty->value)->all(),
+                ...array_map(
+                    fn (string $duty) => (in_array($duty, $position->firstFor(), true) ? 'first for ' : 'for ').$duty,
+                    $position->dutyNames(),
+                ),
                 $position->is_primary ? 'primary' : '',
                 $position->period()->toText(),
             ])));
@@ -52,12 +58,13 @@ final readonly class PositionsSection implements Section
 
     public function write(Party $party, array $input): void
     {
-        /** @var list<array{id: int|null, partyId: int, title: string, department: string, duties: list<string>, isPrimary: bool, since: string, until: string}> $rows */
+        /** @var list<array{id: int|null, partyId: int, title: string, department: string, duties: list<string>, firstFor: list<string>, isPrimary: bool, since: string, until: string}> $rows */
         $rows = $input['positions'];
         $kept = $party->eitherPositions()->get()->keyBy('id');
         $problems = new FieldProblems;
 
         $positions = [];
+        $duties = [];
         foreach ($rows as $rank => $row) {
             $field = "positions.$rank";
             $other = Party::query()->find($row['partyId']);
@@ -67,12 +74,12 @@ final readonly class PositionsSection implements Section
                 continue;
             }
             $period = $this->periods->read($row['since'], $row['until'], $field, $problems);
+            $duties[] = $problems->at("$field.duties", fn () => $this->duties(array_values(array_unique($row['duties'])), $row['firstFor'])) ?? [];
             $positions[] = ($kept->get($row['id']) ?? new Position)->fill([
                 'person_id' => $party->isPerson() ? $party->id : $other->id,
                 'company_id' => $party->isPerson() ? $other->id : $party->id,
                 'title' => trim($row['title']),
                 'department' => trim($row['department']),
-                'duties' => array_map(Duty::from(...), $row['duties']),
                 'is_primary' => $row['isPrimary'],
                 'since' => $period?->since,
                 'until' => $period?->until,
@@ -83,8 +90,9 @@ final readonly class PositionsSection implements Section
         $companies = $kept->pluck('company_id');
         $party->eitherPositions()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
         $marked = [];
-        foreach ($positions as $position) {
+        foreach ($positions as $at => $position) {
             $position->save();
+            $position->duties()->sync($duties[$at]);
             $companies->push($position->company_id);
             $marked[$position->id] = $position->is_primary;
         }
@@ -96,7 +104,7 @@ final readonly class PositionsSection implements Section
     /** @return Collection<int, Position> */
     private function positions(Party $party): Collection
     {
-        return $party->eitherPositions()->with('person', 'company')->get();
+        return $party->eitherPositions()->with('person', 'company', 'duties')->get();
     }
 
     /**
@@ -115,6 +123,43 @@ final readonly class PositionsSection implements Section
         foreach ($positions as $id => $position) {
             $position->is_primary = $settled[$id];
             $position->save();
+        }
+        $this->settleFirsts($companyId, array_keys($marked));
+    }
+
+    /**
+     * @param list<string> $names
+     * @param list<string> $first those of them that this person is the first to be asked about
+     *
+     * @return array<int, array{is_primary: bool}>
+     *
+     * @throws WordingRefused when one is no longer in the list
+     */
+    private function duties(array $names, array $first): array
+    {
+        return array_combine(
+            ListedNames::ids(OfficeList::Duties, $names),
+            array_map(fn (string $name) => ['is_primary' => in_array($name, $first, true)], $names),
+        );
+    }
+
+    /**
+     * One person at each company is the first to be asked about a duty; what was just marked wins.
+     *
+     * @param array<int> $justSaved positions
+     */
+    private function settleFirsts(int $companyId, array $justSaved): void
+    {
+        $rows = DB::table('position_duties')->join('positions', 'positions.id', '=', 'position_id')
+            ->where('company_id', $companyId)
+            ->orderByRaw('until is not null')->orderBy('position_id')
+            ->get(['position_id', 'list_item_id', 'position_duties.is_primary']);
+        // Those just marked first, then those marked before; the order stays otherwise.
+        $ordered = $rows->sortBy(fn (\stdClass $row) => (int) ! ($row->is_primary && in_array($row->position_id, $justSaved, true)))->values();
+        $settled = Primaries::settle($ordered->map(fn (\stdClass $row) => ["duty $row->list_item_id", (bool) $row->is_primary])->all());
+        foreach ($ordered as $at => $row) {
+            DB::table('position_duties')->where('position_id', $row->position_id)->where('list_item_id', $row->list_item_id)
+                ->update(['is_primary' => $settled[$at]]);
         }
     }
 }

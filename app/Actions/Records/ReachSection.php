@@ -7,6 +7,7 @@ namespace App\Actions\Records;
 use Almanac\Reach\ContactKind;
 use Almanac\Reach\ContactUse;
 use Almanac\Reach\EmailAddress;
+use Almanac\Reach\Handle;
 use Almanac\Reach\PhoneNumber;
 use Almanac\Reach\Primaries;
 use Almanac\Reach\WebAddress;
@@ -61,7 +62,7 @@ final class ReachSection implements Section
             $this->setValue($point, ContactKind::from($row['kind']), $row['value'], $region, "contactPoints.$rank.value", $problems);
             $points[] = $point->fill([
                 'label' => trim($row['label']),
-                'uses' => array_map(ContactUse::from(...), $row['uses']),
+                'uses' => array_map(ContactUse::from(...), array_values(array_unique($row['uses']))),
                 'is_primary' => $primaries[$rank],
                 'rank' => $rank,
             ]);
@@ -98,7 +99,8 @@ final class ReachSection implements Section
         $problems->at($field, fn () => match ($kind) {
             ContactKind::Phone => $point->setPhone(PhoneNumber::fromTyped($typed, $region)),
             ContactKind::Email => $point->setEmail(EmailAddress::fromTyped($typed)),
-            ContactKind::Website => $point->setWebsite(WebAddress::fromTyped($typed)),
+            ContactKind::Website, ContactKind::Profile => $point->setWebsite(WebAddress::fromTyped($typed)),
+            ContactKind::Handle => $point->setHandle(Handle::fromTyped($typed)),
         });
     }
 }

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Records\Fact;
+use Almanac\Records\WordingRefused;
 use Almanac\Relations\RelationKind;
 use App\Models\Party;
 use App\Models\Relation;
 use App\Support\FieldProblems;
+use App\Support\RelationNames;
 use App\Support\SectionName;
 use App\Support\TypedDates;
 use Illuminate\Database\Eloquent\Collection;
@@ -30,7 +32,7 @@ final readonly class RelationsSection implements Section
         $facts = [];
         foreach ($this->relations($party) as $relation) {
             $facts['relation:'.$relation->id] = new Fact('Relation', implode(', ', array_filter([
-                $relation->seenFrom($party)->value.': '.$relation->otherThan($party)->display_name,
+                $relation->seenFrom($party)->name.': '.$relation->otherThan($party)->display_name,
                 $relation->period()->toText(),
             ])));
         }
@@ -56,20 +58,22 @@ final readonly class RelationsSection implements Section
         foreach ($rows as $rank => $row) {
             $field = "relations.$rank";
             $other = Party::query()->find($row['partyId']);
-            $kind = RelationKind::from($row['kind']);
             if ($other === null || $other->is($party)) {
                 $problems->add("$field.partyId", 'Choose another record.');
 
                 continue;
             }
-            if (! $kind->fits($party->kind, $other->kind)) {
+            $ends = $this->ends($party, $other, $row['kind']);
+            if ($ends === null) {
+                $problems->add("$field.kind", WordingRefused::notListed($row['kind'])->getMessage());
+
+                continue;
+            }
+            if (RelationKind::tryFrom($ends['kind'])?->fits($party->kind, $other->kind) === false) {
                 $problems->add("$field.kind", sprintf('%s cannot be that. Choose another relation.', $other->display_name));
             }
             $period = $this->dates->read($row['since'], $row['until'], $field, $problems);
-            $relations[] = ($kept->get($row['id']) ?? new Relation)->fill([
-                'from_id' => $party->id,
-                'to_id' => $other->id,
-                'kind' => $kind,
+            $relations[] = ($kept->get($row['id']) ?? new Relation)->fill($ends + [
                 'since' => $period?->since,
                 'until' => $period?->until,
             ]);
@@ -81,6 +85,30 @@ final readonly class RelationsSection implements Section
         foreach ($relations as $relation) {
             $relation->save();
         }
+    }
+
+    /**
+     * How it is kept that the other is that to the party; a kind of the office's own is kept from the end it is named from.
+     *
+     * @return array{from_id: int, to_id: int, kind: string, list_item_id: int|null}|null null when no relation is called so
+     */
+    private function ends(Party $party, Party $other, string $name): ?array
+    {
+        if (RelationKind::tryFrom($name) !== null) {
+            return ['from_id' => $party->id, 'to_id' => $other->id, 'kind' => $name, 'list_item_id' => null];
+        }
+        $own = RelationNames::own($name);
+        if ($own === null) {
+            return null;
+        }
+        $isForward = $own->name === $name;
+
+        return [
+            'from_id' => $isForward ? $party->id : $other->id,
+            'to_id' => $isForward ? $other->id : $party->id,
+            'kind' => '',
+            'list_item_id' => $own->id,
+        ];
     }
 
     /** @return Collection<int, Relation> */

@@ -8,12 +8,14 @@ use Almanac\Addresses\CountryNames;
 use Almanac\Finding\MatchField;
 use Almanac\Reach\ContactKind;
 use App\Models\ContactPoint;
+use App\Models\ListItem;
 use App\Models\Party;
+use App\Models\PartyCode;
 
 /** Everything a record is found by, the most telling first. */
 final class SearchValues
 {
-    public const RELATIONS = ['contactPoints', 'addressUses.address', 'heldPositions.company'];
+    public const RELATIONS = ['contactPoints', 'addressUses.address', 'heldPositions.company', 'listItems', 'codes'];
 
     /** @return list<array{MatchField, string}> */
     public static function of(Party $party): array
@@ -31,7 +33,11 @@ final class SearchValues
             [MatchField::Name, $party->display_name],
             [MatchField::AlsoKnownAs, $party->legal_name],
             [MatchField::AlsoKnownAs, $party->preferred],
+            [MatchField::AlsoKnownAs, $party->payee_name],
             [MatchField::Code, (string) $party->number],
+            [MatchField::Code, $party->registration_number],
+            ...array_values($party->codes->map(fn (PartyCode $code) => [MatchField::Code, $code->value])->all()),
+            ...array_values($party->listItems->map(fn (ListItem $item) => [MatchField::Tag, $item->name])->all()),
         ];
     }
 
@@ -56,7 +62,7 @@ final class SearchValues
                 [MatchField::Phone, $point->display($point->homeRegion())],
                 [MatchField::Phone, $point->display('')],
             ],
-            ContactKind::Email, ContactKind::Website => [[MatchField::Email, $point->display('')]],
+            default => [[MatchField::Email, $point->display('')]],
         })->all());
     }
 

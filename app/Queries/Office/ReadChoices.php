@@ -6,15 +6,19 @@ namespace App\Queries\Office;
 
 use Almanac\Addresses\AddressUse;
 use Almanac\Addresses\Layouts;
-use Almanac\Reach\ContactKind;
 use Almanac\Reach\ContactUse;
-use Almanac\Records\Duty;
+use Almanac\Records\OfficeList;
 use App\Http\Data\Office\AddressLayoutData;
 use App\Http\Data\Office\ChoicesData;
+use App\Http\Data\Office\ColleagueData;
 use App\Http\Data\Office\NamedCodeData;
+use App\Http\Data\Office\OfferedData;
 use App\Http\Data\Terms\ListedTermsData;
 use App\Models\ListedTerms;
+use App\Models\ListItem;
+use App\Models\User;
 use Symfony\Component\Intl\Countries;
+use Symfony\Component\Intl\Languages;
 
 /** Reads what the fields of a record offer to choose from. */
 final class ReadChoices
@@ -26,11 +30,21 @@ final class ReadChoices
             array_map(AddressLayoutData::of(...), [...Layouts::countries(), '']),
             array_column(AddressUse::cases(), 'value'),
             array_column(ContactUse::cases(), 'value'),
-            ContactKind::Phone->usualLabels(),
-            ContactKind::Email->usualLabels(),
-            ContactKind::Website->usualLabels(),
-            array_column(Duty::cases(), 'value'),
+            $this->lists(),
+            NamedCodeData::list(Languages::getNames('en')),
+            array_values(User::query()->whereNull('retired_at')->orderBy('name')->get()->map(fn (User $user) => ColleagueData::of($user))->all()),
             array_values(ListedTerms::query()->orderBy('id')->get()->map(fn (ListedTerms $listed) => ListedTermsData::of($listed))->all()),
         );
+    }
+
+    /** @return list<OfferedData> */
+    private function lists(): array
+    {
+        $items = ListItem::query()->where('is_retired', false)->orderBy('name')->get()->groupBy(fn (ListItem $item) => $item->list->value);
+
+        return array_map(fn (OfficeList $list) => new OfferedData(
+            $list->value,
+            array_values(($items->get($list->value) ?? collect())->map(fn (ListItem $item) => $item->name)->all()),
+        ), OfficeList::cases());
     }
 }

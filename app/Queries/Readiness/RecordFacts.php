@@ -20,11 +20,12 @@ use App\Models\ListedTerms;
 use App\Models\Party;
 use App\Models\Relation;
 use App\Models\SideTerms;
+use App\Support\Sheets;
 
 /** Gathers from a record what its readiness is judged by. */
 final class RecordFacts
 {
-    public const RELATIONS = ['contactPoints', 'addressUses.address', 'clientTerms', 'vendorTerms', 'cautions'];
+    public const RELATIONS = ['contactPoints', 'addressUses.address', 'clientTerms', 'vendorTerms', 'cautions', 'listItems', 'detailValues'];
 
     public static function of(Party $party, Day $today): Facts
     {
@@ -44,7 +45,19 @@ final class RecordFacts
             self::addressSetFor($party, Purpose::RemitTo, $today),
             self::stops($party, $today),
             $party->is_deceased ? self::standIn($party, $today) : '',
+            self::missingDetails($party),
         );
+    }
+
+    /** @return array<string, list<string>> by purpose */
+    private static function missingDetails(Party $party): array
+    {
+        $missing = [];
+        foreach (Sheets::of($party)->missing() as $field) {
+            $missing[$field->required_for->value ?? ''][] = $field->name;
+        }
+
+        return $missing;
     }
 
     private static function hasTerms(?SideTerms $own, string $default): bool
@@ -76,10 +89,10 @@ final class RecordFacts
     {
         $relation = Relation::of($party)->with('from', 'to')->get()
             ->filter(fn (Relation $one) => $one->seenFrom($party)->standsIn() && $one->period()->includes($today))
-            ->sortBy(fn (Relation $one) => $one->seenFrom($party) === RelationKind::Executor ? 0 : 1)
+            ->sortBy(fn (Relation $one) => $one->seenFrom($party)->kind === RelationKind::Executor ? 0 : 1)
             ->first();
 
-        return $relation === null ? '' : 'the '.$relation->seenFrom($party)->value.', '.$relation->otherThan($party)->display_name;
+        return $relation === null ? '' : 'the '.$relation->seenFrom($party)->name.', '.$relation->otherThan($party)->display_name;
     }
 
     /** @return list<CautionUse> */

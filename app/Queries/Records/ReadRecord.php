@@ -12,7 +12,6 @@ use Almanac\Calendar\Day;
 use Almanac\Cautions\CautionUse;
 use Almanac\Names\Addressing;
 use Almanac\Readiness\Readiness;
-use Almanac\Relations\RelationKind;
 use Almanac\Terms\Shorthand;
 use App\Http\Data\Notes\CautionData;
 use App\Http\Data\Notes\LogEntryData;
@@ -42,6 +41,7 @@ use App\Queries\Finding\SearchValues;
 use App\Queries\Readiness\RecordFacts;
 use App\Queries\Terms\PreviewTerms;
 use App\Support\Clock;
+use App\Support\RelationNames;
 use App\Support\SectionName;
 use App\Support\SectionVersions;
 use Illuminate\Support\Facades\Auth;
@@ -54,12 +54,16 @@ final readonly class ReadRecord
         'addressUses.address.owner', 'addressUses.address.users.party',
         'heldPositions.person', 'heldPositions.company.contactPoints', 'heldPositions.company.addressUses.address',
         'staffPositions.company', 'staffPositions.person.contactPoints', 'staffPositions.person.addressUses.address',
-        'staffPositions.person.heldPositions.company',
+        'staffPositions.person.heldPositions.company', 'heldPositions.duties', 'staffPositions.duties',
         'clientTerms.listed', 'vendorTerms.listed', 'cautions.user',
     ];
 
-    public function __construct(private Clock $clock, private PreviewTerms $preview)
-    {
+    public function __construct(
+        private Clock $clock,
+        private PreviewTerms $preview,
+        private ReadClassification $classification,
+        private ReadDetails $details,
+    ) {
     }
 
     public function handle(Party $party): RecordData
@@ -76,11 +80,13 @@ final readonly class ReadRecord
             ArchiveData::of($party),
             $this->cautions($party, $today),
             $this->pinned($party),
-            IdentityData::of($party, $version(SectionName::Identity)),
+            IdentityData::of($party, $version(SectionName::Identity), $today),
             ReachData::of($party, $version(SectionName::Reach), $home),
             AddressesData::of($party, $version(SectionName::Addresses), $home, $today),
             PositionsData::of($party, $version(SectionName::Positions), $today),
             $this->relations($party, $version(SectionName::Relations), $today),
+            $this->classification->handle($party, $version(SectionName::Classification), $today),
+            $this->details->handle($party, $version(SectionName::Details)),
             $this->side($party->clientTerms, 'is_client_default', $version(SectionName::ClientTerms), $today),
             $this->side($party->vendorTerms, 'is_vendor_default', $version(SectionName::VendorTerms), $today),
             array_map(ReadinessData::of(...), Readiness::of(RecordFacts::of($party, $today))),
@@ -100,7 +106,7 @@ final readonly class ReadRecord
 
         return new RelationsData(
             $version,
-            array_column(RelationKind::of($party->kind), 'value'),
+            RelationNames::offered($party->kind),
             array_values(Relation::of($party)->with($ends)->get()
                 ->map(fn (Relation $relation) => RelationData::of($relation, $party, $today))->all()),
         );

@@ -128,6 +128,7 @@ final class DemoOffice
                 'title' => $position['title'],
                 'department' => $position['department'] ?? '',
                 'duties' => $position['duties'] ?? [],
+                'firstFor' => [],
                 'isPrimary' => $position['primary'] ?? false,
                 'since' => $this->daysAgo($position['since']),
                 'until' => $this->daysAgo($position['until'] ?? null),

@@ -212,6 +212,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The office’s own lists, with how often each entry is used */
+        get: operations["readLists"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lists/{list}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add an entry to a list */
+        post: operations["addListItem"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/list-items/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Rename an entry of a list, retire it, or take it back */
+        put: operations["saveListItem"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office": {
         parameters: {
             query?: never;
@@ -257,6 +308,41 @@ export interface paths {
         get?: never;
         /** Change what a colleague may do, retire one, or set a new password */
         put: operations["saveUser"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The office’s own detail sheets */
+        get: operations["readSheets"];
+        put?: never;
+        /** Add a detail sheet */
+        post: operations["addSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{sheet}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a detail sheet, or retire it */
+        put: operations["saveSheet"];
         post?: never;
         delete?: never;
         options?: never;
@@ -369,6 +455,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/{id}/reveal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tell a private value, and write into the log that it was told */
+        post: operations["reveal"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/parties/{id}/identity": {
         parameters: {
             query?: never;
@@ -454,6 +557,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/{id}/classification": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Save the section classification */
+        put: operations["saveClassification"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/details": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Save the section details */
+        put: operations["saveDetails"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/parties/{id}/client-terms": {
         parameters: {
             query?: never;
@@ -517,6 +654,8 @@ export interface components {
             /** @enum {string|null} */
             role: "administrator" | "clerk" | "approver" | "reader" | null;
             mayChangeRecords: boolean;
+            /** @description Birth dates and secret details. */
+            maySeePrivate: boolean;
             mayRunOffice: boolean;
             officeName: string | null;
             officeCountry: string | null;
@@ -596,16 +735,73 @@ export interface components {
             layouts: components["schemas"]["AddressLayout"][];
             addressUses: string[];
             contactUses: string[];
-            phoneLabels: string[];
-            emailLabels: string[];
-            websiteLabels: string[];
-            duties: string[];
+            /** @description The office’s own lists, without what is retired. */
+            lists: components["schemas"]["Offered"][];
+            /** @description ISO 639. */
+            languages: components["schemas"]["NamedCode"][];
+            colleagues: components["schemas"]["Colleague"][];
             terms: components["schemas"]["ListedTerms"][];
+        };
+        /** @description Somebody at the office, to be chosen. */
+        Colleague: {
+            id: number;
+            name: string;
+        };
+        ListItem: {
+            id: number;
+            name: string;
+            /** @description How it is told from the other end, where that differs. */
+            inverse: string;
+            isRetired: boolean;
+            /** @description In how many places it is used. */
+            uses: number;
         };
         /** @description A code of a standard, and its name in English. */
         NamedCode: {
             code: string;
             name: string;
+        };
+        /** @description What one of the office's lists offers. */
+        Offered: {
+            list: string;
+            names: string[];
+        };
+        /** @description One of the lists that the office keeps for itself. */
+        OfficeList: {
+            list: string;
+            title: string;
+            hasInverse: boolean;
+            items: components["schemas"]["ListItem"][];
+        };
+        /** @description A detail sheet as the office defines it. */
+        Sheet: {
+            id: number;
+            name: string;
+            /**
+             * @description Null for people and companies alike.
+             * @enum {string|null}
+             */
+            partyKind: "person" | "company" | null;
+            /** @description Only for records of that type; empty for all. */
+            type: string;
+            isRetired: boolean;
+            fields: components["schemas"]["SheetField"][];
+        };
+        SheetField: {
+            id: number;
+            name: string;
+            /** @enum {string} */
+            kind: "text" | "long text" | "number" | "date" | "yes or no" | "choice" | "several choices" | "amount" | "secret";
+            options: string[];
+            help: string;
+            /**
+             * @description What a record is not ready for without it.
+             * @enum {string|null}
+             */
+            requiredFor: "write-to" | "bill" | "pay" | null;
+            isRetired: boolean;
+            /** @description How many records have filled it in. */
+            uses: number;
         };
         /** @description Somebody who signs in. */
         User: {
@@ -698,21 +894,48 @@ export interface components {
             /** @description Pass it as "before" for the next stretch; null at the end. */
             before: number | null;
         };
+        /** @description The section "Classification". */
+        Classification: {
+            version: number;
+            types: string[];
+            tags: string[];
+            owner: components["schemas"]["Colleague"] | null;
+            accountManager: components["schemas"]["InheritedColleague"];
+            buyer: components["schemas"]["InheritedColleague"];
+            source: string;
+            /** @description ISO 639; empty for the office’s own. */
+            language: string;
+            languageName: string;
+            /** @description 1 to 5, the best; it never leaves the office. */
+            grade: number | null;
+            codes: components["schemas"]["Code"][];
+        };
+        /** @description A number or an id by which the record is known somewhere else. */
+        Code: {
+            id: number;
+            system: string;
+            value: string;
+        };
         ContactPoint: {
             id: number;
             /** @enum {string} */
-            kind: "phone" | "email" | "website";
+            kind: "phone" | "email" | "website" | "handle" | "profile";
             /** @description As somebody typed it. */
             value: string;
             /** @description For reading. */
             display: string;
-            /** @description To call, write or open it. */
+            /** @description To call, write or open it; empty for what no address leads to. */
             uri: string;
             label: string;
             uses: string[];
             isPrimary: boolean;
             /** @description Taken, but in no range known to be in use. */
             isUnusual: boolean;
+        };
+        /** @description The section "Details": the firm's own fields. */
+        Details: {
+            version: number;
+            sheets: components["schemas"]["RecordSheet"][];
         };
         /** @description The section "Name and roles". The parts of a person's name are empty for a company, and the other way round. */
         Identity: {
@@ -734,6 +957,22 @@ export interface components {
             isDeceased: boolean;
             /** @description As it is typed again when it is edited; empty when it is not known. */
             deceasedOn: string;
+            /** @description A birth date is kept; it is private, and told when it is asked for. */
+            hasBirthDate: boolean;
+            /** @description In whole years today, or on the day of death. */
+            age: number | null;
+            /** @description Of a company: the name on a payment, when it is another. */
+            payee: string;
+            legalForm: string;
+            registrationNumber: string;
+            industry: string;
+        };
+        /** @description A colleague whom the record has of its own, or takes over from its company. */
+        InheritedColleague: {
+            own: components["schemas"]["Colleague"] | null;
+            inForce: components["schemas"]["Colleague"] | null;
+            /** @description The record it is taken over from; empty for its own. */
+            from: string;
         };
         /** @description Enough of a party to name it and to open it. */
         PartyLink: {
@@ -799,6 +1038,8 @@ export interface components {
             title: string;
             department: string;
             duties: string[];
+            /** @description Those of the duties that this person is the first to be asked about. */
+            firstFor: string[];
             /** @description Whether the company is reached through this person. */
             isPrimary: boolean;
             period: components["schemas"]["Period"];
@@ -825,6 +1066,8 @@ export interface components {
             addresses: components["schemas"]["Addresses"];
             positions: components["schemas"]["Positions"];
             relations: components["schemas"]["Relations"];
+            classification: components["schemas"]["Classification"];
+            details: components["schemas"]["Details"];
             clientTerms: components["schemas"]["SideTerms"];
             vendorTerms: components["schemas"]["SideTerms"];
             readiness: components["schemas"]["Readiness"][];
@@ -835,6 +1078,29 @@ export interface components {
             /** @description How a letter begins; null for somebody who has died, who is never greeted. */
             salutation: string | null;
             lastChange: components["schemas"]["Change"] | null;
+        };
+        /** @description A field of a detail sheet, with what the record holds in it. */
+        RecordField: {
+            id: number;
+            name: string;
+            /** @enum {string} */
+            kind: "text" | "long text" | "number" | "date" | "yes or no" | "choice" | "several choices" | "amount" | "secret";
+            options: string[];
+            help: string;
+            /** @description False for what is kept and no longer asked for. */
+            isAskedFor: boolean;
+            /** @description As it is typed again; several choices stand on a line each. Empty for a secret. */
+            value: string;
+            /** @description For reading. Empty for a secret. */
+            display: string;
+            /** @description Something is kept, told or not. */
+            isFilled: boolean;
+        };
+        /** @description A detail sheet as a record shows it. */
+        RecordSheet: {
+            id: number;
+            name: string;
+            fields: components["schemas"]["RecordField"][];
         };
         /** @description A relation, told from one of its ends. */
         Relation: {
@@ -850,6 +1116,11 @@ export interface components {
             /** @description What another can be to this one. */
             kinds: string[];
             relations: components["schemas"]["Relation"][];
+        };
+        /** @description A private value, told to somebody who may see it. */
+        Revealed: {
+            /** @description Empty when none is kept. */
+            value: string;
         };
         /** @description The section "When we bill them" or "When we pay them". */
         SideTerms: {
@@ -989,10 +1260,42 @@ export interface components {
         PinInput: {
             isPinned: boolean;
         };
+        ListItemInput: {
+            name: string;
+            /** @description How it is told from the other end; empty when that is the same. */
+            inverse: string;
+            /** @description Of an entry that is there. */
+            isRetired?: boolean;
+        };
         OfficeInput: {
             name: string;
             /** @description ISO 3166-1 alpha-2. */
             country: string;
+        };
+        SheetInput: {
+            name: string;
+            /**
+             * @description Null for people and companies alike.
+             * @enum {string|null}
+             */
+            partyKind: "person" | "company" | null;
+            /** @description Only for records of that type; empty for all. */
+            type: string;
+            isRetired: boolean;
+            /** @description In their order. One that is left out is retired when records have filled it in. */
+            fields: components["schemas"]["SheetFieldInput"][];
+        };
+        SheetFieldInput: {
+            /** @description Null for a new one. */
+            id: number | null;
+            name: string;
+            /** @enum {string} */
+            kind: "text" | "long text" | "number" | "date" | "yes or no" | "choice" | "several choices" | "amount" | "secret";
+            options: string[];
+            help: string;
+            /** @enum {string|null} */
+            requiredFor: "write-to" | "bill" | "pay" | null;
+            isRetired: boolean;
         };
         UserInput: {
             name: string;
@@ -1051,6 +1354,37 @@ export interface components {
         ArchiveInput: {
             reason: string;
         };
+        ClassificationInput: {
+            version: number;
+            types: string[];
+            /** @description A new one is put into the office’s list. */
+            tags: string[];
+            ownerId: number | null;
+            /** @description Null takes it over from the company. */
+            accountManagerId: number | null;
+            buyerId: number | null;
+            source: string;
+            /** @description ISO 639, or empty. */
+            language: string;
+            /** @description 1 to 5. */
+            grade: number | null;
+            codes: components["schemas"]["CodeInput"][];
+        };
+        CodeInput: {
+            /** @description Null for a new one. */
+            id: number | null;
+            system: string;
+            value: string;
+        };
+        DetailsInput: {
+            version: number;
+            values: components["schemas"]["FieldValueInput"][];
+        };
+        FieldValueInput: {
+            fieldId: number;
+            /** @description As somebody types it, several choices on a line each; null leaves it as it is. */
+            value: string | null;
+        };
         IdentityInput: {
             version: number;
             prefix?: string;
@@ -1073,6 +1407,16 @@ export interface components {
             isDeceased?: boolean;
             /** @description A date as people type it, or empty when it is not known. */
             deceasedOn?: string;
+            /** @description Of a person: null leaves it as it is. */
+            birthDate?: string | null;
+            /** @description Of a company: the name on a payment, when it is another. */
+            payee?: string;
+            /** @description Of a company. */
+            legalForm?: string;
+            /** @description Of a company. */
+            registrationNumber?: string;
+            /** @description Of a company. */
+            industry?: string;
         };
         PositionsInput: {
             version: number;
@@ -1086,6 +1430,8 @@ export interface components {
             title: string;
             department: string;
             duties: string[];
+            /** @description Those of the duties that this person is the first to be asked about. */
+            firstFor: string[];
             isPrimary: boolean;
             /** @description A date as people type it, or empty. */
             since: string;
@@ -1099,7 +1445,7 @@ export interface components {
             /** @description Null for a new one. */
             id: number | null;
             /** @enum {string} */
-            kind: "phone" | "email" | "website";
+            kind: "phone" | "email" | "website" | "handle" | "profile";
             value: string;
             label: string;
             uses: string[];
@@ -1118,6 +1464,10 @@ export interface components {
             /** @description A date as people type it, or empty. */
             since: string;
             until: string;
+        };
+        RevealInput: {
+            /** @description A secret of a detail sheet; null for the birth date. */
+            fieldId: number | null;
         };
         TermsInput: {
             version: number;
@@ -1559,6 +1909,96 @@ export interface operations {
             };
         };
     };
+    readLists: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Every list */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OfficeList"][];
+                };
+            };
+        };
+    };
+    addListItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ListItemInput"];
+            };
+        };
+        responses: {
+            /** @description Added; every list */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OfficeList"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveListItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ListItemInput"];
+            };
+        };
+        responses: {
+            /** @description Saved; every list */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OfficeList"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     saveOffice: {
         parameters: {
             query?: never;
@@ -1667,6 +2107,94 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["User"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readSheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Every sheet */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet"][];
+                };
+            };
+        };
+    };
+    addSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SheetInput"];
+            };
+        };
+        responses: {
+            /** @description Added; every sheet */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SheetInput"];
+            };
+        };
+        responses: {
+            /** @description Saved; every sheet */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet"][];
                 };
             };
             /** @description Refused */
@@ -1932,6 +2460,41 @@ export interface operations {
             };
         };
     };
+    reveal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["RevealInput"];
+            };
+        };
+        responses: {
+            /** @description The value */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Revealed"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     saveIdentity: {
         parameters: {
             query?: never;
@@ -2120,6 +2683,94 @@ export interface operations {
         requestBody?: {
             content: {
                 "application/json": components["schemas"]["RelationsInput"];
+            };
+        };
+        responses: {
+            /** @description Saved; the whole record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Saved by somebody else since that version */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveClassification: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ClassificationInput"];
+            };
+        };
+        responses: {
+            /** @description Saved; the whole record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Saved by somebody else since that version */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveDetails: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["DetailsInput"];
             };
         };
         responses: {

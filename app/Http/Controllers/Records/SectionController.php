@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Records;
 
 use App\Actions\Records\AddressesSection;
+use App\Actions\Records\ClassificationSection;
+use App\Actions\Records\DetailsSection;
 use App\Actions\Records\IdentitySection;
 use App\Actions\Records\PositionsSection;
 use App\Actions\Records\ReachSection;
@@ -14,6 +16,8 @@ use App\Actions\Records\Section;
 use App\Actions\Records\TermsSection;
 use App\Http\OpenApi\SavesSection;
 use App\Http\Requests\Records\AddressesRequest;
+use App\Http\Requests\Records\ClassificationRequest;
+use App\Http\Requests\Records\DetailsRequest;
 use App\Http\Requests\Records\IdentityRequest;
 use App\Http\Requests\Records\PositionsRequest;
 use App\Http\Requests\Records\ReachRequest;
@@ -58,6 +62,18 @@ final readonly class SectionController
 
     #[SavesSection('relations', 'saveRelations', 'RelationsInput')]
     public function relations(RelationsRequest $request, Party $party, RelationsSection $section): JsonResponse
+    {
+        return $this->save($section, $party, $request);
+    }
+
+    #[SavesSection('classification', 'saveClassification', 'ClassificationInput')]
+    public function classification(ClassificationRequest $request, Party $party, ClassificationSection $section): JsonResponse
+    {
+        return $this->save($section, $party, $request);
+    }
+
+    #[SavesSection('details', 'saveDetails', 'DetailsInput')]
+    public function details(DetailsRequest $request, Party $party, DetailsSection $section): JsonResponse
     {
         return $this->save($section, $party, $request);
     }

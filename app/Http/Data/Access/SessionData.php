@@ -22,6 +22,8 @@ final readonly class SessionData
         public ?string $role,
         #[OA\Property]
         public bool $mayChangeRecords,
+        #[OA\Property(description: 'Birth dates and secret details.')]
+        public bool $maySeePrivate,
         #[OA\Property]
         public bool $mayRunOffice,
         #[OA\Property(nullable: true)]
@@ -40,6 +42,7 @@ final readonly class SessionData
             $user?->name,
             $user?->officeRole()->value,
             $user?->can(Permission::ChangeRecords->value) ?? false,
+            $user?->can(Permission::SeePrivate->value) ?? false,
             $user?->can(Permission::RunOffice->value) ?? false,
             $user === null ? null : $office?->name,
             $user === null ? null : $office?->country,

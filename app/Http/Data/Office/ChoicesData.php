@@ -16,10 +16,9 @@ final readonly class ChoicesData
      * @param list<AddressLayoutData> $layouts
      * @param list<string> $addressUses
      * @param list<string> $contactUses
-     * @param list<string> $phoneLabels
-     * @param list<string> $emailLabels
-     * @param list<string> $websiteLabels
-     * @param list<string> $duties
+     * @param list<OfferedData> $lists
+     * @param list<NamedCodeData> $languages
+     * @param list<ColleagueData> $colleagues
      * @param list<ListedTermsData> $terms
      */
     public function __construct(
@@ -31,14 +30,12 @@ final readonly class ChoicesData
         public array $addressUses,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $contactUses,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
-        public array $phoneLabels,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
-        public array $emailLabels,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
-        public array $websiteLabels,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
-        public array $duties,
+        #[OA\Property(description: 'The office’s own lists, without what is retired.', items: new OA\Items(ref: '#/components/schemas/Offered'))]
+        public array $lists,
+        #[OA\Property(description: 'ISO 639.', items: new OA\Items(ref: '#/components/schemas/NamedCode'))]
+        public array $languages,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Colleague'))]
+        public array $colleagues,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/ListedTerms'))]
         public array $terms,
     ) {

@@ -14,13 +14,13 @@ final readonly class ContactPointData
     private function __construct(
         #[OA\Property]
         public int $id,
-        #[OA\Property(enum: ['phone', 'email', 'website'])]
+        #[OA\Property(enum: ['phone', 'email', 'website', 'handle', 'profile'])]
         public string $kind,
         #[OA\Property(description: 'As somebody typed it.')]
         public string $value,
         #[OA\Property(description: 'For reading.')]
         public string $display,
-        #[OA\Property(description: 'To call, write or open it.')]
+        #[OA\Property(description: 'To call, write or open it; empty for what no address leads to.')]
         public string $uri,
         #[OA\Property]
         public string $label,

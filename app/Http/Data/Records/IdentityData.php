@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
+use Almanac\Calendar\Day;
 use App\Models\Party;
 use OpenApi\Attributes as OA;
 
@@ -44,10 +45,22 @@ final readonly class IdentityData
         public bool $isDeceased,
         #[OA\Property(description: 'As it is typed again when it is edited; empty when it is not known.')]
         public string $deceasedOn,
+        #[OA\Property(description: 'A birth date is kept; it is private, and told when it is asked for.')]
+        public bool $hasBirthDate,
+        #[OA\Property(description: 'In whole years today, or on the day of death.', nullable: true)]
+        public ?int $age,
+        #[OA\Property(description: 'Of a company: the name on a payment, when it is another.')]
+        public string $payee,
+        #[OA\Property]
+        public string $legalForm,
+        #[OA\Property]
+        public string $registrationNumber,
+        #[OA\Property]
+        public string $industry,
     ) {
     }
 
-    public static function of(Party $party, int $version): self
+    public static function of(Party $party, int $version, Day $today): self
     {
         return new self(
             $version,
@@ -66,6 +79,12 @@ final readonly class IdentityData
             $party->is_informal,
             $party->is_deceased,
             $party->deceased_on?->toText() ?? '',
+            $party->birth_date !== null,
+            $party->birthDay()?->yearsUntil($party->deceased_on ?? $today),
+            $party->payee_name,
+            $party->legal_form,
+            $party->registration_number,
+            $party->industry,
         );
     }
 }

@@ -13,7 +13,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Position')]
 final readonly class PositionData
 {
-    /** @param  list<string>  $duties */
+    /**
+     * @param list<string> $duties
+     * @param list<string> $firstFor
+     */
     private function __construct(
         #[OA\Property]
         public int $id,
@@ -25,6 +28,8 @@ final readonly class PositionData
         public string $department,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $duties,
+        #[OA\Property(description: 'Those of the duties that this person is the first to be asked about.', items: new OA\Items(type: 'string'))]
+        public array $firstFor,
         #[OA\Property(description: 'Whether the company is reached through this person.')]
         public bool $isPrimary,
         #[OA\Property(ref: '#/components/schemas/Period')]
@@ -39,7 +44,8 @@ final readonly class PositionData
             PartyRowData::of($position->otherThan($seenFrom)),
             $position->title,
             $position->department,
-            array_values($position->duties->map(fn ($duty) => $duty->value)->all()),
+            $position->dutyNames(),
+            $position->firstFor(),
             $position->is_primary,
             PeriodData::of($position->period(), $today),
         );

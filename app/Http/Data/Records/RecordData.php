@@ -38,6 +38,10 @@ final readonly class RecordData
         public PositionsData $positions,
         #[OA\Property(ref: '#/components/schemas/Relations')]
         public RelationsData $relations,
+        #[OA\Property(ref: '#/components/schemas/Classification')]
+        public ClassificationData $classification,
+        #[OA\Property(ref: '#/components/schemas/Details')]
+        public DetailsData $details,
         #[OA\Property(ref: '#/components/schemas/SideTerms')]
         public SideTermsData $clientTerms,
         #[OA\Property(ref: '#/components/schemas/SideTerms')]

@@ -29,7 +29,7 @@ final readonly class RelationData
     {
         return new self(
             $relation->id,
-            $relation->seenFrom($seenFrom)->value,
+            $relation->seenFrom($seenFrom)->name,
             PartyRowData::of($relation->otherThan($seenFrom)),
             PeriodData::of($relation->period(), $today),
         );

@@ -44,7 +44,7 @@ final class AddressesRequest extends SectionRequest
             'addresses.*.region' => self::text(),
             'addresses.*.postcode' => self::text(),
             'addresses.*.uses' => ['present', new ItemList],
-            'addresses.*.uses.*' => ['required', Rule::enum(AddressUse::class), 'distinct'],
+            'addresses.*.uses.*' => ['required', Rule::enum(AddressUse::class)],
             'addresses.*.isPrimary' => ['required', 'boolean:strict'],
             'addresses.*.since' => self::text(),
             'addresses.*.until' => self::text(),

@@ -23,6 +23,11 @@ use OpenApi\Attributes as OA;
     new OA\Property('isInformal', description: 'Of a person: on first-name terms.', type: 'boolean'),
     new OA\Property('isDeceased', description: 'Of a person.', type: 'boolean'),
     new OA\Property('deceasedOn', description: 'A date as people type it, or empty when it is not known.', type: 'string'),
+    new OA\Property('birthDate', description: 'Of a person: null leaves it as it is.', type: 'string', nullable: true),
+    new OA\Property('payee', description: 'Of a company: the name on a payment, when it is another.', type: 'string'),
+    new OA\Property('legalForm', description: 'Of a company.', type: 'string'),
+    new OA\Property('registrationNumber', description: 'Of a company.', type: 'string'),
+    new OA\Property('industry', description: 'Of a company.', type: 'string'),
 ])]
 final class IdentityRequest extends SectionRequest
 {
@@ -34,6 +39,11 @@ final class IdentityRequest extends SectionRequest
             'isInformal' => ['sometimes', 'boolean:strict'],
             'isDeceased' => ['sometimes', 'boolean:strict'],
             'deceasedOn' => ['sometimes', 'string', self::LINE],
+            'birthDate' => ['sometimes', 'nullable', 'string', self::LINE],
+            'payee' => ['sometimes', 'string', self::LINE],
+            'legalForm' => ['sometimes', 'string', self::LINE],
+            'registrationNumber' => ['sometimes', 'string', self::LINE],
+            'industry' => ['sometimes', 'string', self::LINE],
         ];
     }
 }

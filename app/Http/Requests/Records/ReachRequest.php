@@ -17,7 +17,7 @@ use OpenApi\Attributes as OA;
 ])]
 #[OA\Schema(schema: 'ContactPointInput', required: ['id', 'kind', 'value', 'label', 'uses', 'isPrimary'], properties: [
     new OA\Property('id', description: 'Null for a new one.', type: 'integer', nullable: true),
-    new OA\Property('kind', type: 'string', enum: ['phone', 'email', 'website']),
+    new OA\Property('kind', type: 'string', enum: ['phone', 'email', 'website', 'handle', 'profile']),
     new OA\Property('value', type: 'string'),
     new OA\Property('label', type: 'string'),
     new OA\Property('uses', type: 'array', items: new OA\Items(type: 'string')),
@@ -35,7 +35,7 @@ final class ReachRequest extends SectionRequest
             'contactPoints.*.value' => self::text(),
             'contactPoints.*.label' => ['present', 'string', 'max:40'],
             'contactPoints.*.uses' => ['present', new ItemList],
-            'contactPoints.*.uses.*' => ['required', Rule::enum(ContactUse::class), 'distinct'],
+            'contactPoints.*.uses.*' => ['required', Rule::enum(ContactUse::class)],
             'contactPoints.*.isPrimary' => ['required', 'boolean:strict'],
         ];
     }

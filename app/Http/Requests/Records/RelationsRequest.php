@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Records;
 
-use Almanac\Relations\RelationKind;
 use App\Http\Requests\Rules\IdOrNull;
 use App\Http\Requests\Rules\ItemList;
-use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'RelationsInput', required: ['version', 'relations'], properties: [
@@ -30,7 +28,7 @@ final class RelationsRequest extends SectionRequest
             'relations.*' => ['array'],
             'relations.*.id' => ['present', new IdOrNull],
             'relations.*.partyId' => ['required', 'integer'],
-            'relations.*.kind' => ['required', Rule::enum(RelationKind::class)],
+            'relations.*.kind' => ['required', 'string', 'max:200'],
             'relations.*.since' => self::text(),
             'relations.*.until' => self::text(),
         ];

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Records;
+
+use Almanac\Names\NamePart;
+use Almanac\Records\Fact;
+use Almanac\Records\Grade;
+use Almanac\Records\OfficeList;
+use App\Models\Party;
+use App\Models\PartyCode;
+use App\Models\User;
+use App\Support\FieldProblems;
+use App\Support\ListedNames;
+use App\Support\SectionName;
+use Symfony\Component\Intl\Languages;
+
+/** What somebody is to the office: types, tags, who looks after them, where they came from. */
+final class ClassificationSection implements Section
+{
+    private const COLLEAGUES = ['ownerId' => 'owner_id', 'accountManagerId' => 'account_manager_id', 'buyerId' => 'buyer_id'];
+
+    public function name(): SectionName
+    {
+        return SectionName::Classification;
+    }
+
+    public function snapshot(Party $party): array
+    {
+        $party->load('listItems', 'codes', 'owner', 'accountManager', 'buyer');
+        $facts = [
+            'types' => new Fact('Types', implode(', ', $party->listed(OfficeList::Types))),
+            'tags' => new Fact('Tags', implode(', ', $party->listed(OfficeList::Tags))),
+            'owner' => new Fact('Looked after by', $party->owner->name ?? ''),
+            'accountManager' => new Fact('Account manager', $party->accountManager->name ?? ''),
+            'buyer' => new Fact('Buyer', $party->buyer->name ?? ''),
+            'source' => new Fact('Came from', $party->source),
+            'language' => new Fact('Language', $party->language === '' ? '' : Languages::getName($party->language, 'en')),
+            'grade' => new Fact('Grade', (string) $party->grade),
+        ];
+        foreach ($party->codes as $code) {
+            $facts['code:'.$code->id] = new Fact(ucfirst($code->system), $code->value);
+        }
+
+        return $facts;
+    }
+
+    public function neighbours(Party $party): array
+    {
+        return [];
+    }
+
+    public function write(Party $party, array $input): void
+    {
+        /** @var array{types: list<string>, tags: list<string>, ownerId: int|null, accountManagerId: int|null, buyerId: int|null, source: string, language: string, grade: int|null, codes: list<array{id: int|null, system: string, value: string}>} $input */
+        $problems = new FieldProblems;
+        $types = $problems->at('types', fn () => ListedNames::ids(OfficeList::Types, $input['types'])) ?? [];
+        $tags = $problems->at('tags', fn () => ListedNames::idsOfOldAndNew(OfficeList::Tags, $input['tags'])) ?? [];
+        foreach (self::COLLEAGUES as $field => $column) {
+            if ($input[$field] !== null && ! User::query()->whereKey($input[$field])->exists()) {
+                $problems->add($field, 'Choose a colleague.');
+            }
+            $party->setAttribute($column, $input[$field]);
+        }
+        if ($input['language'] !== '' && ! Languages::exists($input['language'])) {
+            $problems->add('language', 'Choose a language.');
+        }
+        $party->language = $input['language'];
+        $party->source = $problems->at('source', fn () => NamePart::tidy($input['source'])) ?? '';
+        $party->grade = $input['grade'] === null ? null : $problems->at('grade', fn () => Grade::of($input['grade']));
+        $codes = $this->codes($party, $input['codes'], $problems);
+        $problems->throwIfAny();
+
+        $party->save();
+        $party->listItems()->sync([...$types, ...$tags]);
+        $party->codes()->whereNotIn('id', array_filter(array_column($input['codes'], 'id')))->delete();
+        foreach ($codes as $code) {
+            $code->save();
+        }
+    }
+
+    /**
+     * @param list<array{id: int|null, system: string, value: string}> $rows
+     *
+     * @return list<PartyCode>
+     */
+    private function codes(Party $party, array $rows, FieldProblems $problems): array
+    {
+        $kept = $party->codes()->get()->keyBy('id');
+        $codes = [];
+        foreach ($rows as $rank => $row) {
+            $system = $problems->at("codes.$rank.system", fn () => ListedNames::tidy($row['system']));
+            $value = $problems->at("codes.$rank.value", fn () => NamePart::tidy($row['value']));
+            if ($value === '') {
+                $problems->add("codes.$rank.value", 'Type the number, or remove this line.');
+            }
+            $codes[] = ($kept->get($row['id'] ?? 0) ?? new PartyCode(['party_id' => $party->id]))
+                ->fill(['system' => $system, 'value' => $value, 'rank' => $rank]);
+        }
+
+        return $codes;
+    }
+}

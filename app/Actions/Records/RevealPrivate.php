@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Records;
+
+use Almanac\Records\Difference;
+use Almanac\Records\Fact;
+use App\Models\DetailField;
+use App\Models\Party;
+use App\Models\User;
+use App\Support\SectionName;
+use App\Support\Sheets;
+use Illuminate\Support\Facades\DB;
+
+/** Tells a private value to somebody who may see it, and writes into the log that they did. */
+final readonly class RevealPrivate
+{
+    public function __construct(private LogChanges $log)
+    {
+    }
+
+    /** @return string empty when none is kept */
+    public function birthDate(Party $party, User $by): string
+    {
+        return $this->tell($party, SectionName::Identity, 'Birth date', $party->birthDay()?->toText() ?? '', $by);
+    }
+
+    /** @return string empty when none is kept */
+    public function detail(Party $party, int $fieldId, User $by): string
+    {
+        $field = DetailField::query()->find($fieldId);
+        $party->load('listItems', 'detailValues');
+
+        return $field === null ? '' : $this->tell($party, SectionName::Details, $field->name, Sheets::of($party)->text($field), $by);
+    }
+
+    private function tell(Party $party, SectionName $section, string $label, string $text, User $by): string
+    {
+        if ($text !== '') {
+            DB::transaction(fn () => $this->log->handle($party, $section, Difference::between([], [
+                'seen' => new Fact($label, 'shown, though private'),
+            ]), $by));
+        }
+
+        return $text;
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Records;
+
+use App\Http\Data\Office\ColleagueData;
+use OpenApi\Attributes as OA;
+
+/** The section "Classification". */
+#[OA\Schema(schema: 'Classification')]
+final readonly class ClassificationData
+{
+    /**
+     * @param list<string> $types
+     * @param list<string> $tags
+     * @param list<CodeData> $codes
+     */
+    public function __construct(
+        #[OA\Property]
+        public int $version,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $types,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $tags,
+        #[OA\Property(description: 'Who looks after the record.', ref: '#/components/schemas/Colleague', nullable: true)]
+        public ?ColleagueData $owner,
+        #[OA\Property(ref: '#/components/schemas/InheritedColleague')]
+        public InheritedColleagueData $accountManager,
+        #[OA\Property(ref: '#/components/schemas/InheritedColleague')]
+        public InheritedColleagueData $buyer,
+        #[OA\Property]
+        public string $source,
+        #[OA\Property(description: 'ISO 639; empty for the office’s own.')]
+        public string $language,
+        #[OA\Property]
+        public string $languageName,
+        #[OA\Property(description: '1 to 5, the best; it never leaves the office.', nullable: true)]
+        public ?int $grade,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Code'))]
+        public array $codes,
+    ) {
+    }
+}

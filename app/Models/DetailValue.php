@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\Crypt;
+
+/**
+ * What a record holds in a field of a detail sheet; a secret is encrypted.
+ *
+ * @property int $id
+ * @property int $party_id
+ * @property int $field_id
+ * @property string $value as the core keeps it; see text()
+ */
+final class DetailValue extends Model
+{
+    protected $guarded = [];
+
+    public static function kept(DetailField $field, string $text): string
+    {
+        return $field->isSecret() ? Crypt::encryptString($text) : $text;
+    }
+
+    public function text(DetailField $field): string
+    {
+        return $field->isSecret() ? Crypt::decryptString($this->value) : $this->value;
+    }
+}

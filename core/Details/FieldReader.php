@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Details;
+
+use Almanac\Calendar\Day;
+use Almanac\Calendar\TypedDay;
+use Almanac\Money\BadAmount;
+use Almanac\Money\Money;
+use Almanac\Records\Wording;
+use Almanac\Refusal;
+use Brick\Math\BigDecimal;
+
+/**
+ * Reads what is typed into a field of a detail sheet into the form in which it is kept, and shows
+ * what is kept. Nothing typed is kept as nothing, whatever the kind.
+ */
+final readonly class FieldReader
+{
+    private const LINE = 500;
+
+    private const PARAGRAPHS = 5000;
+
+    private const DIGITS = 30;
+
+    private function __construct(private TypedDay $dates, private string $currency)
+    {
+    }
+
+    /** @param  string  $currency ISO 4217, of amounts typed without one */
+    public static function of(TypedDay $dates, string $currency): self
+    {
+        return new self($dates, $currency);
+    }
+
+    /**
+     * @param string $typed several choices stand on a line each
+     * @param list<string> $options of a choice
+     * @param string $kept what the field held before: a choice that is no longer offered may stay
+     *
+     * @return string empty when nothing was typed
+     *
+     * @throws Refusal when it cannot be read as that kind
+     */
+    public function read(FieldKind $kind, string $typed, array $options = [], string $kept = ''): string
+    {
+        $text = trim($typed);
+        if ($text === '') {
+            return '';
+        }
+
+        return match ($kind) {
+            FieldKind::Text, FieldKind::Secret => Wording::line($text, self::LINE, ''),
+            FieldKind::LongText => Wording::paragraphs($text, self::PARAGRAPHS, ''),
+            FieldKind::Number => $this->number($text),
+            FieldKind::Date => $this->dates->read($text)->toIso(),
+            FieldKind::YesNo => $this->yesOrNo($text),
+            FieldKind::Choice => $this->choice($text, [...$options, $kept]),
+            FieldKind::Choices => implode("\n", array_unique(array_map(
+                fn (string $one) => $this->choice(trim($one), [...$options, ...explode("\n", $kept)]),
+                array_filter(explode("\n", $text), fn (string $one) => trim($one) !== ''),
+            ))),
+            FieldKind::Amount => $this->amount($text),
+        };
+    }
+
+    /** For reading: a date the office's way, an amount with its currency. */
+    public function show(FieldKind $kind, string $kept): string
+    {
+        return match (true) {
+            $kept === '' => '',
+            $kind === FieldKind::Date => Day::fromIso($kept)->toText(),
+            $kind === FieldKind::Choices => str_replace("\n", ', ', $kept),
+            default => $kept,
+        };
+    }
+
+    /** Thousands may be set off by commas or spaces. */
+    private function number(string $text): string
+    {
+        $plain = $this->withoutGroups($text);
+        if (preg_match('/^-?\d+(\.\d+)?$/', $plain) !== 1 || strlen($plain) > self::DIGITS) {
+            throw FieldRefused::notANumber(mb_substr($text, 0, self::DIGITS));
+        }
+
+        return (string) BigDecimal::of($plain);
+    }
+
+    private function withoutGroups(string $text): string
+    {
+        return preg_match('/^-?\d{1,3}([, ]\d{3})+(\.\d+)?$/', $text) === 1 ? str_replace([',', ' '], '', $text) : $text;
+    }
+
+    private function yesOrNo(string $text): string
+    {
+        return match (mb_strtolower($text)) {
+            'yes', 'y' => 'yes',
+            'no', 'n' => 'no',
+            default => throw FieldRefused::notYesOrNo($text),
+        };
+    }
+
+    /** @param  list<string>  $options */
+    private function choice(string $text, array $options): string
+    {
+        foreach ($options as $option) {
+            if ($option !== '' && mb_strtolower($option) === mb_strtolower($text)) {
+                return $option;
+            }
+        }
+
+        throw FieldRefused::notOffered($text);
+    }
+
+    /** "1,250.50", or with its currency before or after it: "CHF 1250". */
+    private function amount(string $text): string
+    {
+        if (preg_match('/^(?:(?<before>[A-Za-z]{3})\s*)?(?<number>-?[\d., ]+?)(?:\s*(?<after>[A-Za-z]{3}))?$/', $text, $part) !== 1) {
+            throw FieldRefused::notAnAmount($text);
+        }
+        $currency = strtoupper($part['before'] ?: ($part['after'] ?? '') ?: $this->currency);
+        try {
+            return Money::of($this->withoutGroups(trim($part['number'])), $currency)->toDecimal().' '.$currency;
+        } catch (BadAmount) {
+            throw FieldRefused::notAnAmount($text);
+        }
+    }
+}
