@@ -72,6 +72,7 @@ final readonly class FieldReader
             $kept === '' => '',
             $kind === FieldKind::Date => Day::fromIso($kept)->toText(),
             $kind === FieldKind::Choices => str_replace("\n", ', ', $kept),
+            $kind === FieldKind::Amount => $this->inGroups($kept),
             default => $kept,
         };
     }
@@ -90,6 +91,12 @@ final readonly class FieldReader
     private function withoutGroups(string $text): string
     {
         return preg_match('/^-?\d{1,3}([, ]\d{3})+(\.\d+)?$/', $text) === 1 ? str_replace([',', ' '], '', $text) : $text;
+    }
+
+    /** 240,000.00 USD */
+    private function inGroups(string $amount): string
+    {
+        return preg_replace('/\B(?=(\d{3})+(?!\d)(?:\.|\s))/', ',', $amount) ?? $amount;
     }
 
     private function yesOrNo(string $text): string

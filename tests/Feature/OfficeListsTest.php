@@ -78,9 +78,9 @@ final class OfficeListsTest extends TestCase
         [$silas, $ada] = [$this->addPerson('Silas', 'Wren'), $this->addPerson('Ada', 'Finch')];
         $rows = [$this->position($silas, ['duties' => ['billing']]), $this->position($ada, ['duties' => ['billing', 'site']])];
         $saved = $this->saveSection($company, 'positions', ['positions' => $rows])->assertOk()->json('positions.positions');
-        $this->assertSame([['billing'], ['site']], array_column($saved, 'firstFor'));
+        $this->assertSame([['billing'], []], array_column($saved, 'firstFor'));
         $this->saveSection($ada, 'positions', ['positions' => [$this->position($company, ['id' => $saved[1]['id'], 'duties' => ['billing', 'site'], 'firstFor' => ['billing']])]], 1)->assertOk()
-            ->assertJsonPath('positions.positions.0.firstFor', ['billing', 'site']);
+            ->assertJsonPath('positions.positions.0.firstFor', ['billing']);
         $this->getJson("/api/parties/{$silas->id}")->assertJsonPath('positions.positions.0.firstFor', []);
     }
 

@@ -116,6 +116,7 @@ final readonly class PositionsSection implements Section
     {
         $positions = Position::query()->where('company_id', $companyId)->orderByRaw('until is not null')->orderBy('id')->get()->keyBy('id');
         $isAnyMarked = $positions->contains(fn (Position $position) => $marked[$position->id] ?? false);
+        $holders = $ordered->countBy('list_item_id');
         $settled = Primaries::settle($positions->map(fn (Position $position) => [
             'position',
             $isAnyMarked ? $marked[$position->id] ?? false : $position->is_primary,
@@ -144,7 +145,7 @@ final readonly class PositionsSection implements Section
     }
 
     /**
-     * One person at each company is the first to be asked about a duty; what was just marked wins.
+     * One person at each company is the first to be asked about a duty that several have; what was just marked wins.
      *
      * @param array<int> $justSaved positions
      */
@@ -156,10 +157,11 @@ final readonly class PositionsSection implements Section
             ->get(['position_id', 'list_item_id', 'position_duties.is_primary']);
         // Those just marked first, then those marked before; the order stays otherwise.
         $ordered = $rows->sortBy(fn (\stdClass $row) => (int) ! ($row->is_primary && in_array($row->position_id, $justSaved, true)))->values();
+        $holders = $ordered->countBy('list_item_id');
         $settled = Primaries::settle($ordered->map(fn (\stdClass $row) => ["duty $row->list_item_id", (bool) $row->is_primary])->all());
         foreach ($ordered as $at => $row) {
             DB::table('position_duties')->where('position_id', $row->position_id)->where('list_item_id', $row->list_item_id)
-                ->update(['is_primary' => $settled[$at]]);
+                ->update(['is_primary' => $settled[$at] && $holders[$row->list_item_id] > 1]);
         }
     }
 }

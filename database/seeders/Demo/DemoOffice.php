@@ -7,18 +7,25 @@ namespace Database\Seeders\Demo;
 use App\Actions\Access\SetUpOffice;
 use App\Actions\Notes\SetCaution;
 use App\Actions\Notes\WriteLogEntry;
+use App\Actions\Office\KeepSheets;
 use App\Actions\Office\KeepUsers;
 use App\Actions\Records\AddParty;
 use App\Actions\Records\AddressesSection;
 use App\Actions\Records\ArchiveParty;
+use App\Actions\Records\ClassificationSection;
+use App\Actions\Records\DetailsSection;
+use App\Actions\Records\IdentitySection;
 use App\Actions\Records\PositionsSection;
 use App\Actions\Records\ReachSection;
 use App\Actions\Records\RelationsSection;
 use App\Actions\Records\SaveSection;
 use App\Actions\Records\Section;
 use App\Actions\Records\TermsSection;
+use App\Models\DetailField;
+use App\Models\DetailSheet;
 use App\Models\Party;
 use App\Models\User;
+use App\Queries\Records\ReadRecord;
 use App\Support\Clock;
 use App\Support\Role;
 use App\Support\SectionVersions;
@@ -49,6 +56,11 @@ final class DemoOffice
         private readonly AddressesSection $addresses,
         private readonly PositionsSection $positions,
         private readonly RelationsSection $relations,
+        private readonly IdentitySection $identity,
+        private readonly ClassificationSection $classification,
+        private readonly DetailsSection $details,
+        private readonly KeepSheets $sheets,
+        private readonly ReadRecord $read,
         private readonly ArchiveParty $archive,
         private readonly WriteLogEntry $log,
         private readonly SetCaution $cautions,
@@ -83,6 +95,8 @@ final class DemoOffice
         $this->section('edith', $this->relations, ['relations' => [
             ['id' => null, 'partyId' => $this->parties['walter']->id, 'kind' => 'spouse', 'since' => '', 'until' => ''],
         ]]);
+        $this->classify($users);
+        $this->fillSheets();
         $this->keepNotes();
         $this->archive->archive($this->parties['crane'], 'sold its cranes and closed', $administrator);
     }
@@ -133,6 +147,41 @@ final class DemoOffice
                 'since' => $this->daysAgo($position['since']),
                 'until' => $this->daysAgo($position['until'] ?? null),
             ], $positions)]);
+        }
+    }
+
+    /** @param  list<User>  $users */
+    private function classify(array $users): void
+    {
+        $id = fn (?int $user) => $user === null ? null : $users[$user]->id;
+        foreach (DemoRecords::CLASSIFICATIONS as $key => [$types, $tags, $owner, $manager, $buyer, $source, $language, $grade, $codes]) {
+            $this->section($key, $this->classification, [
+                'types' => $types, 'tags' => $tags, 'source' => $source, 'language' => $language, 'grade' => $grade,
+                'ownerId' => $id($owner), 'accountManagerId' => $id($manager), 'buyerId' => $id($buyer),
+                'codes' => array_map(fn (string $system, string $value) => ['id' => null, 'system' => $system, 'value' => $value], array_keys($codes), $codes),
+            ]);
+        }
+        foreach (DemoRecords::BIRTH_DATES as $key => $day) {
+            $kept = json_decode((string) json_encode($this->read->handle($this->parties[$key])->identity), true);
+            $this->section($key, $this->identity, ['birthDate' => $day] + (array) $kept);
+        }
+    }
+
+    private function fillSheets(): void
+    {
+        foreach (DemoRecords::SHEETS as [$name, $kind, $fields]) {
+            $this->sheets->save(new DetailSheet, ['name' => $name, 'partyKind' => $kind, 'type' => '', 'isRetired' => false, 'fields' => array_map(
+                fn (array $field) => ['id' => null, 'name' => $field[0], 'kind' => $field[1], 'options' => $field[2], 'help' => $field[3], 'requiredFor' => $field[4], 'isRetired' => false],
+                $fields,
+            )]);
+        }
+        $ids = DetailField::query()->pluck('id', 'name');
+        foreach (DemoRecords::DETAILS as $key => $values) {
+            $this->section($key, $this->details, ['values' => array_map(
+                fn (string $field, string $value) => ['fieldId' => $ids[$field], 'value' => $value],
+                array_keys($values),
+                $values,
+            )]);
         }
     }
 

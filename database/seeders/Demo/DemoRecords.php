@@ -167,6 +167,42 @@ final class DemoRecords
         'misaki' => [['at' => 'observatory', 'title' => 'Curator of instruments', 'duties' => ['technical', 'site'], 'since' => 200]],
     ];
 
+    /** Record; types, tags, owner (of the users), account manager, buyer, source, language, grade, codes. */
+    public const CLASSIFICATIONS = [
+        'observatory' => [['authority'], ['telescopes', 'museum'], 0, 0, null, 'recommended', '', 5, ['their number with us' => 'OBS-1897']],
+        'town' => [['authority'], ['tower clocks'], 1, 1, null, 'came by', '', 4, []],
+        'parish' => [[], ['tower clocks', 'bells'], 1, 1, null, 'recommended', '', 4, []],
+        'insurer' => [['insurer'], ['claims'], 0, 0, null, '', '', 3, ['our number with them' => 'PRV-20417']],
+        'foundry' => [['contractor'], ['bells'], 1, null, 1, 'trade fair', '', 4, ['our number with them' => '7714']],
+        'gearcutter' => [['subcontractor'], ['gears'], 1, null, 1, 'trade fair', 'de', 5, ['our number with them' => 'K-3308']],
+        'isolde' => [['subcontractor'], ['gilding'], 1, null, 1, 'recommended', '', 5, []],
+        'regula' => [['subcontractor'], ['dials'], 1, null, 1, 'recommended', 'de', 5, []],
+        'edith' => [[], ['barometers', 'claims'], 0, 0, null, 'recommended', '', 4, []],
+    ];
+
+    /** Sheet, for whom, fields: name, kind, choices, help, needed for. */
+    public const SHEETS = [
+        ['Works and keys', 'company', [
+            ['Keeper of the key', 'text', [], 'Whom to ring before a visit', null],
+            ['Clocks and instruments', 'several choices', ['tower clock', 'barometers', 'telescope', 'chimes'], '', null],
+            ['Insured for', 'amount', [], '', null],
+            ['Alarm code', 'secret', [], 'Said to nobody outside the office', null],
+        ]],
+        ['About them', 'person', [
+            ['Interests', 'several choices', ['astronomy', 'bells', 'horology', 'music'], 'For invitations', null],
+            ['Likes to be called', 'choice', ['in the morning', 'in the afternoon', 'not at all'], '', null],
+        ]],
+    ];
+
+    /** Record, and its values by field. */
+    public const DETAILS = [
+        'observatory' => ['Keeper of the key' => 'The porter, at the east gate', 'Clocks and instruments' => "telescope\nbarometers", 'Insured for' => '240,000', 'Alarm code' => '1897-star'],
+        'parish' => ['Keeper of the key' => 'The verger; ring twice', 'Clocks and instruments' => "tower clock\nchimes"],
+        'augusta' => ['Interests' => "astronomy\nhorology", 'Likes to be called' => 'in the morning'],
+    ];
+
+    public const BIRTH_DATES = ['edith' => '3 Feb 1948', 'walter' => '19 Oct 1944'];
+
     /** Record, kind, days ago, with whom, what was said, pinned. */
     public const ENTRIES = [
         ['town', 'call', 3, 'henry', 'The tower clock stops at ten past four every Tuesday. Wants somebody to look before the fair.', false],

@@ -57,10 +57,25 @@ export const choicesQuery = queryOptions({
     staleTime: 300_000,
 });
 
+export const listsQuery = queryOptions({
+    queryKey: ['lists'],
+    queryFn: () => ask(api.GET('/api/lists')),
+});
+
+export const sheetsQuery = queryOptions({
+    queryKey: ['sheets'],
+    queryFn: () => ask(api.GET('/api/sheets')),
+});
+
+/** After the office's own words or sheets have changed: everything that offers or shows them. */
+export function forgetChoices(): void {
+    void queryClient.invalidateQueries({ predicate: ({ queryKey: [what] }) => what !== 'session' && what !== 'lists' && what !== 'sheets' });
+}
+
 /** After a record has changed: lists, answers and other records may show some of it. */
 export function forgetLists(exceptRecord: number): void {
     void queryClient.invalidateQueries({
-        predicate: ({ queryKey: [what, id] }) => what === 'directory' || what === 'find' || what === 'changes'
+        predicate: ({ queryKey: [what, id] }) => what === 'directory' || what === 'find' || what === 'changes' || what === 'today'
             || (what === 'record' && id !== exceptRecord),
     });
 }

@@ -1,5 +1,5 @@
 import { ChevronDown } from 'lucide-react';
-import type { Key } from 'react';
+import type { Key, KeyboardEvent } from 'react';
 import { Button, ComboBox, Input } from 'react-aria-components';
 import styled from 'styled-components';
 import { Panel, PanelItem, PanelList, type Option } from './Choose';
@@ -37,13 +37,15 @@ interface Props {
     onType: (text: string) => void;
     /** When one of the options was picked; its name has been typed already. */
     onPick?: (id: string) => void;
+    onKeyDown?: (event: KeyboardEvent) => void;
+    onLeave?: () => void;
     problem?: string | undefined;
     placeholder?: string;
     width?: string;
 }
 
 /** A line of text that offers usual answers, and takes any other. */
-export function Suggest({ label, options, value, onType, onPick, problem, placeholder, width }: Props) {
+export function Suggest({ label, options, value, onType, onPick, onKeyDown, onLeave, problem, placeholder, width }: Props) {
     return (
         <Root
             allowsCustomValue
@@ -58,7 +60,7 @@ export function Suggest({ label, options, value, onType, onPick, problem, placeh
         >
             <FieldLabel>{label}</FieldLabel>
             <Line>
-                <StyledInput placeholder={placeholder} />
+                <StyledInput placeholder={placeholder} onKeyDown={onKeyDown} onBlur={onLeave} />
                 <Opener><ChevronDown size={15} aria-hidden /></Opener>
             </Line>
             <Problem>{problem}</Problem>

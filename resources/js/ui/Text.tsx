@@ -21,6 +21,34 @@ export const Heading = styled.h2`
     line-height: 1.35;
 `;
 
+export const SubHeading = styled.h3`
+    color: var(--quiet);
+    font: 600 ${type.small}/1.5 ${type.sans};
+`;
+
+/** Names and values, a line each. */
+export const Facts = styled.dl`
+    display: grid;
+    grid-template-columns: minmax(110px, max-content) minmax(0, 1fr);
+    gap: ${space.hair} ${space.medium};
+    width: 100%;
+    margin: 0;
+    > div { display: contents; }
+    dt { color: var(--quiet); }
+    dd { margin: 0; overflow-wrap: anywhere; }
+`;
+
+/** Words in a row, such as tags. */
+export const Chips = styled.ul`
+    display: inline-flex;
+    flex-wrap: wrap;
+    gap: ${space.tight};
+    margin: 0;
+    padding: 0;
+    list-style: none;
+    li { padding: 0 8px; border: 1px solid var(--rule); border-radius: 3px; background: var(--wash); font-size: ${type.small}; }
+`;
+
 export const Stack = styled.div<{ $gap?: keyof typeof space }>`
     display: grid;
     gap: ${({ $gap }) => space[$gap ?? 'medium']};

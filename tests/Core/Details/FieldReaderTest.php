@@ -28,9 +28,9 @@ final class FieldReaderTest extends TestCase
         yield 'no' => [FieldKind::YesNo, 'NO', 'no', 'no'];
         yield 'a choice in other letters' => [FieldKind::Choice, 'dark GREEN', 'Dark green', 'Dark green'];
         yield 'several choices' => [FieldKind::Choices, "red\nblue\n\nred", "Red\nBlue", 'Red, Blue'];
-        yield 'an amount of the office' => [FieldKind::Amount, '1,250.5', '1250.50 USD', '1250.50 USD'];
+        yield 'an amount of the office' => [FieldKind::Amount, '1,250.5', '1250.50 USD', '1,250.50 USD'];
         yield 'an amount of elsewhere' => [FieldKind::Amount, 'chf 12', '12.00 CHF', '12.00 CHF'];
-        yield 'an amount without decimals' => [FieldKind::Amount, '5000 JPY', '5000 JPY', '5000 JPY'];
+        yield 'an amount without decimals' => [FieldKind::Amount, '5000 JPY', '5000 JPY', '5,000 JPY'];
         yield 'a secret' => [FieldKind::Secret, ' safe: 4-8-15 ', 'safe: 4-8-15', 'safe: 4-8-15'];
     }
 

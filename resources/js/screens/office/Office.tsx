@@ -5,7 +5,9 @@ import { sessionQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { Sheet } from '../../ui/Page';
 import { Stack, Title } from '../../ui/Text';
+import { Lists } from './Lists';
 import { OfficeForm } from './OfficeForm';
+import { Sheets } from './Sheets';
 import { Users } from './Users';
 
 /** The settings of the office, for its administrators. */
@@ -26,6 +28,8 @@ export function Office() {
                 <Title>Office</Title>
                 <OfficeForm session={session} onSaved={(saved) => client.setQueryData(sessionQuery.queryKey, saved)} />
                 <Users />
+                <Lists />
+                <Sheets />
             </Stack>
         </Sheet>
     );

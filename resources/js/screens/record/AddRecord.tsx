@@ -18,6 +18,7 @@ import type { IdentityDraft } from './sections';
 const BLANK: IdentityDraft = {
     prefix: '', given: '', middle: '', family: '', suffix: '', preferred: '', pronouns: '', postNominals: '',
     name: '', legal: '', isClient: false, isVendor: false, isInformal: false, isDeceased: false, deceasedOn: '',
+    birthDate: null, payee: '', legalForm: '', registrationNumber: '', industry: '',
 };
 
 /** What adding begins with, and what the program is not sure of. */

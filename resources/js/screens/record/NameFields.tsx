@@ -1,8 +1,11 @@
 import type { PartyKind } from '../../api/queries';
+import { useSession } from '../../api/session';
+import { useListed } from '../../api/useListed';
 import { Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Suggest } from '../../ui/Suggest';
 import { FieldRow } from '../../ui/Text';
+import { PrivateField } from './PrivateValue';
 import type { IdentityDraft } from './sections';
 
 const PREFIXES = ['Mr.', 'Mrs.', 'Ms.', 'Mx.', 'Dr.', 'Prof.', 'Rev.'].map((name) => ({ id: name, name }));
@@ -20,10 +23,12 @@ interface Props {
     suggestedPronouns?: string;
     /** Asked for once the record is there. */
     withLife?: boolean;
+    /** A birth date is kept; it is not told here. */
+    hasBirthDate?: boolean;
 }
 
 /** The name of a person or a company, and its roles. */
-export function NameFields({ kind, draft, problems, onChange, doubtful = [], suggestedPronouns = '', withLife = false }: Props) {
+export function NameFields({ kind, draft, problems, onChange, doubtful = [], suggestedPronouns = '', withLife = false, hasBirthDate = false }: Props) {
     const text = (field: TextField) => ({
         value: draft[field],
         problem: problems[field],
@@ -42,6 +47,7 @@ export function NameFields({ kind, draft, problems, onChange, doubtful = [], sug
                 <>
                     <Field label="Name" {...text('name')} />
                     <Field label="Legal name, if it differs" {...text('legal')} />
+                    {withLife && <FirmFields text={text} suggest={suggest} />}
                 </>
             ) : (
                 <>
@@ -65,15 +71,48 @@ export function NameFields({ kind, draft, problems, onChange, doubtful = [], sug
                 <Tick isSelected={draft.isClient} onChange={(isClient) => onChange({ ...draft, isClient })}>Client: we bill them</Tick>
                 <Tick isSelected={draft.isVendor} onChange={(isVendor) => onChange({ ...draft, isVendor })}>Vendor: they bill us</Tick>
             </FieldRow>
-            {kind === 'person' && withLife && <LifeFields draft={draft} problems={problems} onChange={onChange} />}
+            {kind === 'person' && withLife && <LifeFields draft={draft} problems={problems} onChange={onChange} hasBirthDate={hasBirthDate} />}
+        </>
+    );
+}
+
+interface FirmProps {
+    text: (field: TextField) => { value: string; problem: string | undefined; onChange: (value: string) => void };
+    suggest: (field: TextField) => { value: string; problem: string | undefined; onType: (value: string) => void };
+}
+
+/** What a company is besides its name. */
+function FirmFields({ text, suggest }: FirmProps) {
+    const legalForms = useListed('legal-forms').map((name) => ({ id: name, name }));
+    const industries = useListed('industries').map((name) => ({ id: name, name }));
+    return (
+        <>
+            <Field label="Payee name, if payments are made out to another" {...text('payee')} />
+            <FieldRow>
+                <Suggest label="Legal form" width="220px" options={legalForms} {...suggest('legalForm')} />
+                <Field label="Registration number" width="200px" {...text('registrationNumber')} />
+                <Suggest label="Industry" width="180px" options={industries} {...suggest('industry')} />
+            </FieldRow>
         </>
     );
 }
 
 /** What changes how a person is written to. */
-function LifeFields({ draft, problems, onChange }: Pick<Props, 'draft' | 'problems' | 'onChange'>) {
+function LifeFields({ draft, problems, onChange, hasBirthDate }: Pick<Props, 'draft' | 'problems' | 'onChange'> & { hasBirthDate: boolean }) {
+    const { maySeePrivate } = useSession();
     return (
         <>
+            {maySeePrivate && (
+                <PrivateField
+                    label="Birth date"
+                    width="200px"
+                    placeholder="3 Feb 1950"
+                    value={draft.birthDate}
+                    isKept={hasBirthDate}
+                    onChange={(birthDate) => onChange({ ...draft, birthDate: birthDate === '' && !hasBirthDate ? null : birthDate })}
+                    problem={problems.birthDate}
+                />
+            )}
             <FieldRow>
                 <Tick isSelected={draft.isInformal} onChange={(isInformal) => onChange({ ...draft, isInformal })}>On first-name terms</Tick>
                 <Tick isSelected={draft.isDeceased} onChange={(isDeceased) => onChange({ ...draft, isDeceased, deceasedOn: isDeceased ? draft.deceasedOn : '' })}>Has died</Tick>

@@ -1,6 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
 import { X } from 'lucide-react';
-import { choicesQuery } from '../../api/queries';
+import { useListed } from '../../api/useListed';
 import { Button } from '../../ui/Button';
 import { ChooseSeveral, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
@@ -10,6 +9,8 @@ import type { PositionRow } from './sections';
 interface Props {
     row: PositionRow;
     isAtCompany: boolean;
+    /** Duties that somebody else may have there too. */
+    shared: string[];
     problemAt: (field: string) => string | undefined;
     onChange: (part: Partial<PositionRow>) => void;
     onMakePrimary: (isPrimary: boolean) => void;
@@ -17,8 +18,8 @@ interface Props {
 }
 
 /** One position: title, department, duties, since and until. */
-export function PositionFields({ row, isAtCompany, problemAt, onChange, onMakePrimary, onRemove }: Props) {
-    const { data: choices } = useQuery(choicesQuery);
+export function PositionFields({ row, isAtCompany, shared, problemAt, onChange, onMakePrimary, onRemove }: Props) {
+    const duties = useListed('duties', row.duties);
     const missing = problemAt('partyId');
     return (
         <FieldGroup>
@@ -28,7 +29,10 @@ export function PositionFields({ row, isAtCompany, problemAt, onChange, onMakePr
                 <Field label="Title" width="220px" value={row.title} onChange={(title) => onChange({ title })} problem={problemAt('title')} />
                 <Field label="Department" width="180px" value={row.department} onChange={(department) => onChange({ department })} problem={problemAt('department')} />
             </FieldRow>
-            <ChooseSeveral label="Duties" options={choices?.duties ?? []} value={row.duties} onChange={(duties) => onChange({ duties })} />
+            <ChooseSeveral label="Duties" options={duties} value={row.duties} onChange={(chosen) => onChange({ duties: chosen, firstFor: row.firstFor.filter((duty) => chosen.includes(duty)) })} />
+            {shared.length > 0 && (
+                <ChooseSeveral label="First to ask about" options={shared} value={row.firstFor} onChange={(firstFor) => onChange({ firstFor })} />
+            )}
             <FieldRow style={{ alignItems: 'flex-end' }}>
                 <Field label="Since" width="140px" placeholder="1 Mar" value={row.since} onChange={(since) => onChange({ since })} problem={problemAt('since')} />
                 <Field label="Until" width="140px" placeholder="30 Jun 2027" value={row.until} onChange={(until) => onChange({ until })} problem={problemAt('until')} />

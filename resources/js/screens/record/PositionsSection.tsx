@@ -28,7 +28,7 @@ const Line = styled.div`
 function positionOf(party: Schemas['PartyRow'], isPrimary: boolean): PositionRow {
     return {
         key: newKey(), id: null, partyId: party.id, partyName: party.displayName,
-        title: '', department: '', duties: [], isPrimary, since: '', until: '',
+        title: '', department: '', duties: [], firstFor: [], isPrimary, since: '', until: '',
     };
 }
 
@@ -59,7 +59,7 @@ export function PositionsSection({ record }: { record: RecordData }) {
 function PositionView({ position }: { position: PositionData }) {
     const { party, period } = position;
     const Sign = party.kind === 'person' ? User : Building2;
-    const notes = [position.department, ...position.duties, position.isPrimary && 'primary', period.text];
+    const notes = [position.department, ...position.duties.map((duty) => position.firstFor.includes(duty) ? `first for ${duty}` : duty), position.isPrimary && 'primary', period.text];
     return (
         <Line>
             <Sign size={15} aria-label={party.kind} />
@@ -113,6 +113,7 @@ function PositionList({ record, rows, problems, onChange }: ListProps) {
                     key={row.key}
                     row={row}
                     isAtCompany={!isPerson}
+                    shared={isPerson ? row.duties : row.duties.filter((duty) => rows.some((other) => other !== row && other.duties.includes(duty)))}
                     problemAt={(field) => problems[`positions.${index}.${field}`]}
                     onChange={(part) => onChange(rows.map((other, at) => at === index ? { ...other, ...part } : other))}
                     onMakePrimary={(isPrimary) => onChange(rows.map((other, at) => ({

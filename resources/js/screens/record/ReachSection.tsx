@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import { Globe, Mail, Phone, X } from 'lucide-react';
+import { AtSign, Contact, Globe, Mail, Phone, X } from 'lucide-react';
 import styled from 'styled-components';
 import { choicesQuery } from '../../api/queries';
+import { useListed } from '../../api/useListed';
 import { useLookAlikes } from '../../api/useLookAlikes';
 import { AlikeNotice } from '../../ui/AlikeNotice';
 import { Button, QuietButton } from '../../ui/Button';
@@ -14,8 +15,9 @@ import { SectionFrame } from './SectionFrame';
 import { newKey, reachSpec, type ContactRow, type RecordData } from './sections';
 import { useSection } from './useSection';
 
-const SIGNS = { phone: Phone, email: Mail, website: Globe };
-const NAMES = { phone: 'Phone', email: 'Email', website: 'Website' };
+const SIGNS = { phone: Phone, email: Mail, website: Globe, handle: AtSign, profile: Contact };
+const NAMES = { phone: 'Phone', email: 'Email', website: 'Website', handle: 'Messaging handle', profile: 'Profile page' };
+const OPENS = ['website', 'profile'];
 
 const Line = styled.div`
     display: grid;
@@ -55,7 +57,9 @@ export function ReachSection({ record, startsOpen }: { record: RecordData; start
                     return (
                         <Line key={point.id}>
                             <Sign size={15} aria-label={NAMES[point.kind]} />
-                            <a href={point.uri} {...(point.kind === 'website' ? { target: '_blank', rel: 'noreferrer' } : {})}>{point.display}</a>
+                            {point.uri === '' ? <span>{point.display}</span> : (
+                                <a href={point.uri} {...(OPENS.includes(point.kind) ? { target: '_blank', rel: 'noreferrer' } : {})}>{point.display}</a>
+                            )}
                             <Row $gap="small">
                                 <Small>{[point.label, point.isPrimary && 'primary', ...point.uses.map((use) => `for ${use}`)].filter(Boolean).join(', ')}</Small>
                                 {point.isUnusual && <Mark tone="look">unusual, worth a second look</Mark>}
@@ -91,7 +95,10 @@ interface FieldsProps {
 
 function ReachFields({ rows, problems, onChange }: FieldsProps) {
     const { data: choices } = useQuery(choicesQuery);
-    const labels = { phone: choices?.phoneLabels, email: choices?.emailLabels, website: choices?.websiteLabels };
+    const labels = {
+        phone: useListed('phone-labels'), email: useListed('email-labels'), website: useListed('website-labels'),
+        handle: useListed('handle-labels'), profile: useListed('handle-labels'),
+    };
     const change = (index: number, change: Partial<ContactRow>) =>
         onChange(rows.map((row, at) => at === index ? { ...row, ...change } : row));
     const makePrimary = (index: number, isPrimary: boolean) => onChange(rows.map((row, at) =>
@@ -115,7 +122,7 @@ function ReachFields({ rows, problems, onChange }: FieldsProps) {
                             <Suggest
                                 label="Label"
                                 width="150px"
-                                options={(labels[row.kind] ?? []).map((name) => ({ id: name, name }))}
+                                options={labels[row.kind].map((name) => ({ id: name, name }))}
                                 value={row.label}
                                 onType={(label) => change(index, { label })}
                                 problem={problems[`contactPoints.${index}.label`]}

@@ -45,8 +45,10 @@ export function RecordMargin({ record }: { record: RecordData }) {
         ['addresses', 'Addresses'],
         ['positions', party.kind === 'person' ? 'Positions' : 'People'],
         ['relations', 'Relations'],
+        ['classification', 'Classification'],
         ['client-terms', 'When we bill them'],
         ['vendor-terms', 'When we pay them'],
+        ...(record.details.sheets.length > 0 ? [['details', 'Details'] as const] : []),
         ['log', 'Log'],
     ] as const;
 

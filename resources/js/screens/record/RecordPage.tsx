@@ -8,6 +8,8 @@ import { Sheet, Spread } from '../../ui/Page';
 import { useShortcut } from '../../ui/shortcuts';
 import { Empty, Title } from '../../ui/Text';
 import { AddressesSection } from './AddressesSection';
+import { ClassificationSection } from './ClassificationSection';
+import { DetailsSection } from './DetailsSection';
 import { EditsContext } from './edits';
 import { LogSection } from './LogSection';
 import { PositionsSection } from './PositionsSection';
@@ -62,8 +64,10 @@ function OneRecord({ record }: { record: RecordData }) {
                     <AddressesSection record={record} />
                     <PositionsSection record={record} />
                     <RelationsSection record={record} />
+                    <ClassificationSection record={record} />
                     <TermsSection record={record} side="client" />
                     <TermsSection record={record} side="vendor" />
+                    <DetailsSection record={record} />
                     <LogSection record={record} />
                 </Sheet>
                 <RecordMargin record={record} />

@@ -6,6 +6,7 @@ import { print, space } from '../../ui/tokens';
 import { Cautions } from './Cautions';
 import { PinnedEntry } from './LogSection';
 import { NameFields } from './NameFields';
+import { PrivateValue } from './PrivateValue';
 import { ArchivedNotice, RecordLife } from './RecordLife';
 import { SectionForm } from './SectionFrame';
 import { identitySpec, type RecordData } from './sections';
@@ -32,7 +33,7 @@ export function RecordTitle({ record }: { record: RecordData }) {
             <Root id="identity" data-section tabIndex={-1} role="region" aria-label="Name and roles">
                 <Title>{party.displayName}</Title>
                 <SectionForm edit={edit} saveLabel="Save name">
-                    <NameFields kind={party.kind} draft={draft} problems={edit.problems} onChange={edit.change} withLife />
+                    <NameFields kind={party.kind} draft={draft} problems={edit.problems} onChange={edit.change} withLife hasBirthDate={identity.hasBirthDate} />
                 </SectionForm>
             </Root>
         );
@@ -54,8 +55,14 @@ export function RecordTitle({ record }: { record: RecordData }) {
                     identity.preferred !== '' && `goes by ${identity.preferred}`,
                     identity.pronouns,
                     identity.legal !== '' && `legally ${identity.legal}`,
+                    identity.payee !== '' && `paid as ${identity.payee}`,
+                    identity.legalForm,
+                    identity.industry,
+                    identity.registrationNumber !== '' && `registered ${identity.registrationNumber}`,
+                    identity.age !== null && (identity.isDeceased ? `aged ${identity.age}` : `${identity.age} years old`),
                 ].filter(Boolean).join(' · ')}
             </Quiet>
+            {identity.hasBirthDate && <Row $gap="small"><Quiet>Birth date:</Quiet><PrivateValue partyId={party.id} name="birth date" fieldId={null} /></Row>}
             <ArchivedNotice record={record} />
             <Cautions record={record} />
             {record.pinned.map((entry) => <PinnedEntry key={entry.id} record={record} entry={entry} />)}

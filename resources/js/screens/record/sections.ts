@@ -9,6 +9,8 @@ export interface SectionSpec<D> {
     version: (record: RecordData) => number;
     draft: (record: RecordData) => D;
     put: (id: number, version: number, draft: D) => Promise<RecordData>;
+    /** False where the draft has replaced what is not known here, and cannot be put back. */
+    isUndoable?: (draft: D) => boolean;
 }
 
 /** A row of a list that is being edited: the key stays while rows come and go. */
@@ -35,7 +37,8 @@ export const identitySpec: SectionSpec<IdentityDraft> = {
     name: 'identity',
     title: () => 'Name and roles',
     version: (record) => record.identity.version,
-    draft: ({ identity: { version, ...names } }) => names,
+    draft: ({ identity: { version, hasBirthDate, age, ...names } }) => ({ ...names, birthDate: null }),
+    isUndoable: ({ birthDate }) => birthDate === null,
     put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/identity', {
         params: { path: { id } }, body: { version, ...draft },
     })),
@@ -99,6 +102,7 @@ export const positionsSpec: SectionSpec<PositionRow[]> = {
         title: position.title,
         department: position.department,
         duties: position.duties,
+        firstFor: position.firstFor,
         isPrimary: position.isPrimary,
         since: position.period.sinceText,
         until: position.period.untilText,
@@ -121,6 +125,42 @@ export const relationsSpec: SectionSpec<RelationRow[]> = {
     put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/relations', {
         params: { path: { id } },
         body: { version, relations: bare(draft).map(({ partyName, ...row }) => row) },
+    })),
+};
+
+export type CodeRow = Keyed<Schemas['CodeInput']>;
+
+export type ClassificationDraft = Omit<Schemas['ClassificationInput'], 'version' | 'codes'> & { codes: CodeRow[] };
+
+export const classificationSpec: SectionSpec<ClassificationDraft> = {
+    name: 'classification',
+    title: () => 'Classification',
+    version: (record) => record.classification.version,
+    draft: ({ classification: { types, tags, owner, accountManager, buyer, source, language, grade, codes } }) => ({
+        types, tags, source, language, grade,
+        ownerId: owner?.id ?? null,
+        accountManagerId: accountManager.own?.id ?? null,
+        buyerId: buyer.own?.id ?? null,
+        codes: codes.map(keyed),
+    }),
+    put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/classification', {
+        params: { path: { id } }, body: { ...draft, version, codes: bare(draft.codes) },
+    })),
+};
+
+/** By field; null for a secret that stays as it is. */
+export type DetailsDraft = Record<string, string | null>;
+
+export const detailsSpec: SectionSpec<DetailsDraft> = {
+    name: 'details',
+    title: () => 'Details',
+    version: (record) => record.details.version,
+    draft: (record) => Object.fromEntries(record.details.sheets.flatMap(({ fields }) => fields)
+        .filter(({ isAskedFor }) => isAskedFor)
+        .map(({ id, kind, value }) => [String(id), kind === 'secret' ? null : value])),
+    put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/details', {
+        params: { path: { id } },
+        body: { version, values: Object.entries(draft).map(([fieldId, value]) => ({ fieldId: Number(fieldId), value })) },
     })),
 };
 

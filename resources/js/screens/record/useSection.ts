@@ -94,7 +94,11 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
             const saved = await spec.put(id, version, draft);
             keep(saved);
             close();
-            say(`${title} saved.`, () => void undoTo(before, saved)());
+            if (spec.isUndoable?.(draft) ?? true) {
+                say(`${title} saved.`, () => void undoTo(before, saved)());
+            } else {
+                say(`${title} saved.`);
+            }
         } catch (error) {
             if (error instanceof Refused && error.isSignedOut && await ensureSignedIn()) {
                 return attempt(draft, version);

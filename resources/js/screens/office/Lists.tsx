@@ -1,0 +1,123 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState, type FormEvent } from 'react';
+import styled from 'styled-components';
+import { api, ask, Refused, type Schemas } from '../../api/client';
+import { forgetChoices, listsQuery } from '../../api/queries';
+import { Button, MainButton, QuietButton } from '../../ui/Button';
+import { ChooseOne, Tick } from '../../ui/Choose';
+import { Field } from '../../ui/Field';
+import { Form } from '../../ui/Page';
+import { useSay } from '../../ui/StatusLine';
+import { FieldRow, Heading, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
+import { space } from '../../ui/tokens';
+
+type List = Schemas['OfficeList'];
+type Item = Schemas['ListItem'];
+
+const Items = styled.ul`
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+    gap: 0 ${space.large};
+    width: 100%;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+    li { display: flex; gap: ${space.small}; align-items: baseline; padding: 2px 0; border-bottom: 1px solid var(--rule); }
+    li > span:first-child { flex: 1; overflow-wrap: anywhere; }
+`;
+
+/** The lists of words that the office keeps for itself, one at a time. */
+export function Lists() {
+    const { data: lists } = useQuery(listsQuery);
+    const [shown, setShown] = useState('types');
+    const [edited, setEdited] = useState<Item | 'new'>();
+    const client = useQueryClient();
+    const list = lists?.find((one) => one.list === shown);
+    const keep = (saved: List[]) => {
+        client.setQueryData(listsQuery.queryKey, saved);
+        forgetChoices();
+        setEdited(undefined);
+    };
+
+    return (
+        <Stack as="section" aria-label="Our own words" style={{ justifyItems: 'stretch' }}>
+            <Heading>Our own words</Heading>
+            <ChooseOne
+                label="List"
+                width="300px"
+                options={(lists ?? []).map(({ list: id, title }) => ({ id, name: title }))}
+                value={shown}
+                onChange={(id) => {
+                    setShown(id);
+                    setEdited(undefined);
+                }}
+            />
+            {list !== undefined && (
+                <>
+                    {list.items.length === 0 && <Quiet>Nothing in this list yet.</Quiet>}
+                    <Items>
+                        {list.items.map((item) => (
+                            <li key={item.id}>
+                                <span>
+                                    {item.name}
+                                    {item.inverse !== '' && <Small> · from the other end: {item.inverse}</Small>}
+                                    {item.isRetired && <Small> · retired</Small>}
+                                </span>
+                                <Small>{item.uses === 0 ? 'not used' : item.uses === 1 ? 'used once' : `used ${item.uses} times`}</Small>
+                                <QuietButton aria-label={`Change ${item.name}`} onPress={() => setEdited(item)}>Change</QuietButton>
+                            </li>
+                        ))}
+                    </Items>
+                    {edited === undefined
+                        ? <div><Button onPress={() => setEdited('new')}>Add to this list</Button></div>
+                        : <ItemForm key={edited === 'new' ? `new-${shown}` : edited.id} list={list} item={edited === 'new' ? undefined : edited} onSaved={keep} onClose={() => setEdited(undefined)} />}
+                </>
+            )}
+        </Stack>
+    );
+}
+
+interface FormProps {
+    list: List;
+    item: Item | undefined;
+    onSaved: (lists: List[]) => void;
+    onClose: () => void;
+}
+
+function ItemForm({ list, item, onSaved, onClose }: FormProps) {
+    const [name, setName] = useState(item?.name ?? '');
+    const [inverse, setInverse] = useState(item?.inverse ?? '');
+    const [isRetired, setRetired] = useState(item?.isRetired ?? false);
+    const [failure, setFailure] = useState<Error>();
+    const say = useSay();
+
+    const save = async (event: FormEvent) => {
+        event.preventDefault();
+        setFailure(undefined);
+        try {
+            onSaved(await ask(item === undefined
+                ? api.POST('/api/lists/{list}', { params: { path: { list: list.list } }, body: { name, inverse } })
+                : api.PUT('/api/list-items/{item}', { params: { path: { item: item.id } }, body: { name, inverse, isRetired } })));
+            say(item === undefined ? `${name} added.` : `${name} saved.`);
+        } catch (error) {
+            setFailure(error as Error);
+        }
+    };
+    const problems = failure instanceof Refused ? failure.fields : {};
+
+    return (
+        <Form aria-label={item === undefined ? `Add to ${list.title}` : `Change ${item.name}`} onSubmit={(event) => void save(event)}>
+            <FieldRow style={{ alignItems: 'flex-end' }}>
+                <Field label="Name" autoFocus width="240px" value={name} onChange={setName} problem={problems.name} />
+                {list.hasInverse && <Field label="From the other end, if it differs" width="240px" value={inverse} onChange={setInverse} problem={problems.inverse} />}
+                {item !== undefined && <Tick isSelected={isRetired} onChange={setRetired}>retired: offered no more</Tick>}
+            </FieldRow>
+            {item !== undefined && item.uses > 0 && <Quiet>Renaming it renames it wherever it is used.</Quiet>}
+            {failure !== undefined && Object.keys(problems).length === 0 && <Notice tone="stop" title="Not saved">{failure.message}</Notice>}
+            <Row $gap="small">
+                <MainButton type="submit">{item === undefined ? 'Add it' : 'Save it'}</MainButton>
+                <Button onPress={onClose}>Cancel</Button>
+            </Row>
+        </Form>
+    );
+}

@@ -1,0 +1,77 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, ask } from '../../api/client';
+import { useSession } from '../../api/session';
+import { QuietButton } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { useSay } from '../../ui/StatusLine';
+import { FieldRow, Quiet, Row } from '../../ui/Text';
+
+interface ValueProps {
+    partyId: number;
+    /** What it is, for the button. */
+    name: string;
+    /** Of a detail sheet; null for the birth date. */
+    fieldId: number | null;
+}
+
+/** A value that is kept private: shown to those who may see it, and each time is written into the log. */
+export function PrivateValue({ partyId, name, fieldId }: ValueProps) {
+    const [shown, setShown] = useState<string>();
+    const { maySeePrivate } = useSession();
+    const client = useQueryClient();
+    const say = useSay();
+
+    const show = async () => {
+        try {
+            const { value } = await ask(api.POST('/api/parties/{id}/reveal', { params: { path: { id: partyId } }, body: { fieldId } }));
+            setShown(value);
+            void client.invalidateQueries({ queryKey: ['changes', partyId] });
+        } catch (error) {
+            say(`Not shown. ${(error as Error).message}`);
+        }
+    };
+
+    if (shown !== undefined) {
+        return <Row $gap="small"><span>{shown}</span><QuietButton aria-label={`Hide the ${name}`} onPress={() => setShown(undefined)}>Hide</QuietButton></Row>;
+    }
+    return (
+        <Row $gap="small">
+            <Quiet>kept, private</Quiet>
+            {maySeePrivate && <QuietButton aria-label={`Show the ${name}`} onPress={() => void show()}>Show</QuietButton>}
+        </Row>
+    );
+}
+
+interface FieldProps {
+    label: string;
+    /** Null leaves what is kept as it is. */
+    value: string | null;
+    isKept: boolean;
+    onChange: (value: string | null) => void;
+    problem?: string | undefined;
+    hint?: string;
+    width?: string;
+    placeholder?: string;
+}
+
+/** A private value while it is edited: what is kept is not shown, but can be replaced or removed. */
+export function PrivateField({ label, value, isKept, onChange, ...props }: FieldProps) {
+    if (!isKept) {
+        return <Field label={label} value={value ?? ''} onChange={onChange} {...props} />;
+    }
+    if (value === null) {
+        return (
+            <Row $gap="small">
+                <Quiet>{label}: kept, private</Quiet>
+                <QuietButton aria-label={`Replace the ${label.toLowerCase()}`} onPress={() => onChange('')}>Replace or remove</QuietButton>
+            </Row>
+        );
+    }
+    return (
+        <FieldRow style={{ alignItems: 'flex-end' }}>
+            <Field label={`${label}, anew`} value={value} onChange={onChange} {...props} hint={value === '' ? 'Left empty, what is kept is removed.' : undefined} autoFocus />
+            <QuietButton onPress={() => onChange(null)}>Keep what is kept</QuietButton>
+        </FieldRow>
+    );
+}
