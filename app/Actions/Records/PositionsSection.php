@@ -116,7 +116,6 @@ final readonly class PositionsSection implements Section
     {
         $positions = Position::query()->where('company_id', $companyId)->orderByRaw('until is not null')->orderBy('id')->get()->keyBy('id');
         $isAnyMarked = $positions->contains(fn (Position $position) => $marked[$position->id] ?? false);
-        $holders = $ordered->countBy('list_item_id');
         $settled = Primaries::settle($positions->map(fn (Position $position) => [
             'position',
             $isAnyMarked ? $marked[$position->id] ?? false : $position->is_primary,
