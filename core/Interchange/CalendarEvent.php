@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Interchange;
+
+use Almanac\Calendar\Day;
+use Almanac\Calendar\Recurrence;
+use Almanac\Calendar\TimeOfDay;
+
+/** Something at a time, as it goes into a calendar. */
+final readonly class CalendarEvent
+{
+    public function __construct(
+        public string $uid,
+        public Day $day,
+        public TimeOfDay $time,
+        public string $summary,
+        public ?Recurrence $recurrence = null,
+        public string $url = '',
+    ) {
+    }
+}

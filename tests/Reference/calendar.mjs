@@ -1,0 +1,15 @@
+// What a calendar program finds in a feed, by the npm package ical.js.
+import { readFileSync, writeSync } from 'node:fs';
+import ICAL from 'ical.js';
+
+const calendar = new ICAL.Component(ICAL.parse(JSON.parse(readFileSync(0, 'utf8'))));
+writeSync(1, JSON.stringify(calendar.getAllSubcomponents('vevent').map((component) => {
+    const event = new ICAL.Event(component);
+    return {
+        uid: event.uid,
+        summary: event.summary,
+        start: event.startDate.toString(),
+        rule: component.getFirstPropertyValue('rrule')?.toString() ?? '',
+        url: component.getFirstPropertyValue('url') ?? '',
+    };
+})));
