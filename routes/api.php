@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\Access\SessionController;
+use App\Http\Controllers\Files\FilesController;
 use App\Http\Controllers\Finding\FindController;
 use App\Http\Controllers\LookAlikes\LookAlikesController;
 use App\Http\Controllers\Notes\NotesController;
@@ -16,7 +17,9 @@ use App\Http\Controllers\Records\NameController;
 use App\Http\Controllers\Records\PartyController;
 use App\Http\Controllers\Records\PrivateController;
 use App\Http\Controllers\Records\SectionController;
+use App\Http\Controllers\Reminders\RemindersController;
 use App\Http\Controllers\Terms\PreviewController;
+use App\Http\Controllers\Today\TodayController;
 use App\Http\Middleware\InOffice;
 use App\Support\Permission;
 use Illuminate\Support\Facades\Route;
@@ -30,6 +33,10 @@ Route::get('countries', [ChoicesController::class, 'countries']);
 Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::get('choices', [ChoicesController::class, 'index']);
+    Route::get('today', [TodayController::class, 'index']);
+    Route::get('reminders', [TodayController::class, 'due']);
+    Route::post('calendar', [RemindersController::class, 'open']);
+    Route::get('files/{file}', [FilesController::class, 'read'])->whereNumber('file');
     Route::get('find', FindController::class);
     Route::get('gaps', GapsController::class);
     Route::get('look-alikes', [LookAlikesController::class, 'index']);
@@ -58,8 +65,15 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
     Route::middleware('can:'.Permission::ChangeRecords->value)->group(function (): void {
         Route::delete('look-alikes/{pair}', [LookAlikesController::class, 'settle'])->whereNumber('pair');
         Route::post('parties', [PartyController::class, 'store']);
+        Route::post('reminders/{reminder}/done', [RemindersController::class, 'done'])->whereNumber('reminder');
+        Route::put('reminders/{reminder}', [RemindersController::class, 'putOff'])->whereNumber('reminder');
+        Route::delete('reminders/{reminder}', [RemindersController::class, 'remove'])->whereNumber('reminder');
+        Route::put('files/{file}', [FilesController::class, 'change'])->whereNumber('file');
+        Route::delete('files/{file}', [FilesController::class, 'remove'])->whereNumber('file');
         Route::prefix('parties/{party}')->whereNumber('party')->scopeBindings()->group(function (): void {
             Route::delete('/', [ArchiveController::class, 'destroy']);
+            Route::post('reminders', [RemindersController::class, 'add']);
+            Route::post('files', [FilesController::class, 'add']);
             Route::post('entries', [NotesController::class, 'write']);
             Route::put('entries/{logEntry}', [NotesController::class, 'pin']);
             Route::delete('entries/{logEntry}', [NotesController::class, 'remove']);

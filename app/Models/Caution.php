@@ -24,6 +24,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property \Almanac\Calendar\Day|null $until
  * @property int $user_id
  * @property-read User $user
+ * @property-read Party $party
  */
 final class Caution extends Model
 {
@@ -47,6 +48,12 @@ final class Caution extends Model
     public function mayBeLiftedBy(User $user): bool
     {
         return $this->value()->mayBeLifted($user->id === $this->user_id, $user->isAdministrator());
+    }
+
+    /** @return BelongsTo<Party, $this> */
+    public function party(): BelongsTo
+    {
+        return $this->belongsTo(Party::class);
     }
 
     /** @return BelongsTo<User, $this> */

@@ -270,6 +270,18 @@ final class Party extends Model
         return $this->belongsTo(User::class, 'buyer_id');
     }
 
+    /** @return HasMany<Reminder, $this> */
+    public function reminders(): HasMany
+    {
+        return $this->hasMany(Reminder::class);
+    }
+
+    /** @return HasMany<File, $this> */
+    public function files(): HasMany
+    {
+        return $this->hasMany(File::class)->orderByDesc('id');
+    }
+
     /** @return HasMany<LogEntry, $this> */
     public function logEntries(): HasMany
     {

@@ -16,6 +16,8 @@ enum SectionName: string
     case VendorTerms = 'vendor-terms';
     case Classification = 'classification';
     case Details = 'details';
+    case Files = 'files';
+    case Reminders = 'reminders';
     case Cautions = 'cautions';
     case Log = 'log';
 
@@ -32,6 +34,8 @@ enum SectionName: string
             self::VendorTerms => 'When we pay them',
             self::Classification => 'Classification',
             self::Details => 'Details',
+            self::Files => 'Files',
+            self::Reminders => 'Reminders',
             self::Cautions => 'Cautions',
             self::Log => 'Log',
         };

@@ -7,7 +7,9 @@ namespace Tests\Feature;
 use App\Models\Office;
 use App\Models\Party;
 use App\Support\Role;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Storage;
 use Tests\TestCase;
 
 final class AccessTest extends TestCase
@@ -15,7 +17,7 @@ final class AccessTest extends TestCase
     private const SITE = ['Referer' => 'http://localhost/'];
 
     /** Routes that change nothing in the book, or only the session of whoever asks. */
-    private const OPEN_TO_READERS = ['POST api/session', 'DELETE api/session', 'POST api/setup', 'POST api/tokens', 'POST api/terms/preview', 'POST api/look-alikes'];
+    private const OPEN_TO_READERS = ['POST api/session', 'DELETE api/session', 'POST api/setup', 'POST api/tokens', 'POST api/terms/preview', 'POST api/look-alikes', 'POST api/calendar'];
 
     private const FOR_ADMINISTRATORS = ['GET api/users', 'GET api/lists', 'GET api/sheets'];
 
@@ -101,6 +103,9 @@ final class AccessTest extends TestCase
         $this->postJson('/api/parties/1/cautions', ['level' => 'stop', 'use' => 'any', 'text' => 'A stop', 'since' => '', 'until' => ''])->assertCreated()->assertJsonPath('cautions.0.id', 1);
         $this->addCompany('Brass Lantern Foundry Inc.');
         $this->postJson('/api/sheets', ['name' => 'Own', 'partyKind' => null, 'type' => '', 'isRetired' => false, 'fields' => []])->assertCreated()->assertJsonPath('0.id', 1);
+        $this->postJson('/api/parties/1/reminders', ['text' => 'T', 'day' => '', 'time' => '', 'rule' => '', 'userId' => 1])->assertCreated()->assertJsonPath('reminders.0.id', 1);
+        Storage::fake('local');
+        $this->post('/api/parties/1/files', ['file' => UploadedFile::fake()->createWithContent('a.txt', 'Ring twice.'), 'kind' => 'photo'], ['Accept' => 'application/json'])->assertCreated()->assertJsonPath('files.0.id', 1);
         $this->actingAs($this->user(Role::Reader));
         $checked = 0;
         foreach ($this->routes() as $route => [$method, $uri]) {

@@ -45,6 +45,7 @@ final class ContractTest extends TestCase
         $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('email', 'a@b.example', ['uses' => ['orders']])]])->assertOk();
         $this->saveSection($company, 'client-terms', ['listedId' => null, 'shorthand' => '2/10 net 30'])->assertOk();
         $person = $this->addPerson('Silas', 'Wren', ['companyId' => $company->id]);
+        $this->postJson("/api/parties/{$company->id}/reminders", ['text' => 'T', 'day' => '', 'time' => '', 'rule' => 'every day', 'userId' => 1])->assertCreated();
         $this->postJson('/api/sheets', ['name' => 'Own', 'partyKind' => null, 'type' => '', 'isRetired' => false, 'fields' => [
             ['id' => null, 'name' => 'Colour', 'kind' => 'choice', 'options' => ['blue'], 'help' => '', 'requiredFor' => 'pay', 'isRetired' => false],
         ]])->assertCreated();
@@ -52,7 +53,7 @@ final class ContractTest extends TestCase
         foreach ([
             ['Record', "/api/parties/{$company->id}"], ['Record', "/api/parties/{$person->id}"], ['PartyPage', '/api/parties'],
             ['Changes', "/api/parties/{$company->id}/changes"], ['Found', '/api/find?q=wren'], ['Choices', '/api/choices'],
-            ['Session', '/api/session'], ['OfficeList', '/api/lists', '0'], ['Sheet', '/api/sheets', '0'], ['PersonName', '/api/names?typed=Silas+Wren'],
+            ['Session', '/api/session'], ['OfficeList', '/api/lists', '0'], ['Sheet', '/api/sheets', '0'], ['Today', '/api/today'], ['Reminder', '/api/reminders', '0'], ['PersonName', '/api/names?typed=Silas+Wren'],
         ] as $expected) {
             [$schema, $path, $key] = $expected + [2 => null];
             $this->assertShape(['$ref' => "#/components/schemas/$schema"], $this->getJson($path)->assertOk()->json($key), $path);

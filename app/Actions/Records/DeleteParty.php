@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Records\ArchiveRefused;
+use App\Actions\Files\KeepFiles;
 use App\Actions\Finding\IndexParties;
 use App\Models\AddressUse;
 use App\Models\Change;
@@ -16,7 +17,7 @@ use Illuminate\Support\Facades\DB;
 /** Deletes a record that nothing refers to. One that something refers to can only be archived. */
 final readonly class DeleteParty
 {
-    public function __construct(private IndexParties $index)
+    public function __construct(private IndexParties $index, private KeepFiles $files)
     {
     }
 
@@ -32,6 +33,10 @@ final readonly class DeleteParty
             $party->logEntries()->delete();
             $party->cautions()->delete();
             $party->contactPoints()->delete();
+            $party->reminders()->delete();
+            $contents = $party->files()->pluck('sha256')->all();
+            $party->files()->delete();
+            DB::afterCommit(fn () => array_map($this->files->letGo(...), $contents));
             $party->codes()->delete();
             $party->listItems()->detach();
             $party->detailValues()->delete();

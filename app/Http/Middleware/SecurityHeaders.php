@@ -17,7 +17,7 @@ final class SecurityHeaders
         $nonce = Vite::useCspNonce();
         /** @var Response $response */
         $response = $next($request);
-        $response->headers->add([
+        $headers = [
             'Content-Security-Policy' => implode('; ', [
                 "default-src 'self'",
                 "script-src 'self'",
@@ -32,7 +32,13 @@ final class SecurityHeaders
             'X-Frame-Options' => 'DENY',
             'Referrer-Policy' => 'same-origin',
             'Cross-Origin-Opener-Policy' => 'same-origin',
-        ]);
+        ];
+        foreach ($headers as $name => $value) {
+            // What is shown in a frame of a page, such as a PDF, has said so itself.
+            if (! $response->headers->has($name)) {
+                $response->headers->set($name, $value);
+            }
+        }
 
         return $response;
     }

@@ -20,13 +20,15 @@ final readonly class ListGaps
     {
     }
 
-    public function handle(int $page): GapPageData
+    /** @param  int|null  $ownerId only the records that this colleague looks after */
+    public function handle(int $page, ?int $ownerId = null): GapPageData
     {
         $today = $this->clock->today();
         $parties = Party::query()
             ->join('record_gaps', 'record_gaps.party_id', '=', 'parties.id')
             ->select('parties.*')
             ->whereNull('archived_on')
+            ->when($ownerId !== null, fn ($parties) => $parties->where('owner_id', $ownerId))
             ->where('record_gaps.gaps', '>', 0)
             ->orderByDesc('record_gaps.gaps')->orderBy('parties.updated_at')->orderBy('parties.id')
             ->with([...SearchValues::RELATIONS, ...RecordFacts::RELATIONS])

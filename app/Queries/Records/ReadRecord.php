@@ -13,6 +13,7 @@ use Almanac\Cautions\CautionUse;
 use Almanac\Names\Addressing;
 use Almanac\Readiness\Readiness;
 use Almanac\Terms\Shorthand;
+use App\Http\Data\Files\FileData;
 use App\Http\Data\Notes\CautionData;
 use App\Http\Data\Notes\LogEntryData;
 use App\Http\Data\Readiness\ReadinessData;
@@ -27,15 +28,18 @@ use App\Http\Data\Records\RecordData;
 use App\Http\Data\Records\RelationData;
 use App\Http\Data\Records\RelationsData;
 use App\Http\Data\Records\SideTermsData;
+use App\Http\Data\Reminders\ReminderData;
 use App\Models\AddressUse;
 use App\Models\Caution;
 use App\Models\Change;
+use App\Models\File;
 use App\Models\ListedTerms;
 use App\Models\LogEntry;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\Position;
 use App\Models\Relation;
+use App\Models\Reminder;
 use App\Models\SideTerms;
 use App\Queries\Finding\SearchValues;
 use App\Queries\Readiness\RecordFacts;
@@ -89,12 +93,21 @@ final readonly class ReadRecord
             $this->details->handle($party, $version(SectionName::Details)),
             $this->side($party->clientTerms, 'is_client_default', $version(SectionName::ClientTerms), $today),
             $this->side($party->vendorTerms, 'is_vendor_default', $version(SectionName::VendorTerms), $today),
+            array_values($party->files()->with('user', 'party')->get()->map(fn (File $file) => FileData::of($file, $today))->all()),
+            $this->reminders($party),
             array_map(ReadinessData::of(...), Readiness::of(RecordFacts::of($party, $today))),
             $envelope,
             Formatter::fits($envelope),
             $party->isPerson() ? $party->addressing()->salutation() : Addressing::salutationToCompany(),
             $this->lastChange($party),
         );
+    }
+
+    /** @return list<ReminderData> */
+    private function reminders(Party $party): array
+    {
+        return array_values($party->reminders()->open()->with('party', 'user', 'by')->get()
+            ->map(fn (Reminder $reminder) => ReminderData::of($reminder, $this->clock->now()))->all());
     }
 
     private function relations(Party $party, int $version, Day $today): RelationsData

@@ -170,10 +170,10 @@ final class DemoOffice
     private function fillSheets(): void
     {
         foreach (DemoRecords::SHEETS as [$name, $kind, $fields]) {
-            $this->sheets->save(new DetailSheet, ['name' => $name, 'partyKind' => $kind, 'type' => '', 'isRetired' => false, 'fields' => array_map(
+            $this->sheets->save(new DetailSheet, ['name' => $name, 'partyKind' => $kind, 'type' => '', 'isRetired' => false, 'fields' => array_values(array_map(
                 fn (array $field) => ['id' => null, 'name' => $field[0], 'kind' => $field[1], 'options' => $field[2], 'help' => $field[3], 'requiredFor' => $field[4], 'isRetired' => false],
                 $fields,
-            )]);
+            ))]);
         }
         $ids = DetailField::query()->pluck('id', 'name');
         foreach (DemoRecords::DETAILS as $key => $values) {

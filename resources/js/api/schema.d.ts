@@ -57,6 +57,42 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/{id}/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a file in */
+        post: operations["addFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/files/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The content of a file */
+        get: operations["readFile"];
+        /** Name a file, say what it is and when it expires */
+        put: operations["saveFile"];
+        post?: never;
+        /** Remove a file */
+        delete: operations["removeFile"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/find": {
         parameters: {
             query?: never;
@@ -625,6 +661,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/{id}/reminders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Set a reminder, for oneself or a colleague */
+        post: operations["addReminder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reminders/{reminder}/done": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Mark a reminder done; one that repeats goes on to its next day */
+        post: operations["doneReminder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reminders/{reminder}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put a reminder off */
+        put: operations["putOffReminder"];
+        post?: never;
+        /** Remove a reminder; what it said stays in the log */
+        delete: operations["removeReminder"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make a secret address at which a calendar program finds one’s reminders; the one before stops working */
+        post: operations["openCalendar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/terms/preview": {
         parameters: {
             query?: never;
@@ -636,6 +741,40 @@ export interface paths {
         put?: never;
         /** When a document would be due, and why */
         post: operations["previewTerms"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/today": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What needs doing, for whoever asks */
+        get: operations["readToday"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reminders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The reminders whose day has come, for whoever asks */
+        get: operations["dueReminders"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -668,6 +807,26 @@ export interface components {
         /** @description A token with which a script uses the same API. It is shown once. */
         Token: {
             token: string;
+        };
+        /** @description A file on a record. */
+        File: {
+            id: number;
+            party: components["schemas"]["PartyLink"];
+            name: string;
+            /** @enum {string} */
+            kind: "contract" | "certificate" | "form" | "photo" | "letter" | "other";
+            /** @description For reading: 1.2 MB. */
+            sizeText: string;
+            /** @description As it is typed again; empty when it does not expire. */
+            expiresOn: string;
+            isExpired: boolean;
+            /** @description Only for those who may see private values. */
+            isPrivate: boolean;
+            isPicture: boolean;
+            /** @description A browser shows it. */
+            canBeShown: boolean;
+            /** @description For reading. */
+            addedText: string;
         };
         /** @description A record that answers what was typed, and why. */
         FindResult: {
@@ -1070,6 +1229,10 @@ export interface components {
             details: components["schemas"]["Details"];
             clientTerms: components["schemas"]["SideTerms"];
             vendorTerms: components["schemas"]["SideTerms"];
+            /** @description The newest first. */
+            files: components["schemas"]["File"][];
+            /** @description Those that are not done, the earliest first. */
+            reminders: components["schemas"]["Reminder"][];
             readiness: components["schemas"]["Readiness"][];
             /** @description What stands on an envelope sent today; empty without an address. */
             envelope: string[];
@@ -1137,6 +1300,26 @@ export interface components {
             inForce: string;
             today: components["schemas"]["TermsPreview"] | null;
         };
+        CalendarAddress: {
+            /** @description For a calendar program; told only this once. */
+            address: string;
+        };
+        /** @description Something to do at a time, for a record. */
+        Reminder: {
+            id: number;
+            text: string;
+            party: components["schemas"]["PartyLink"];
+            /** @description For whom. */
+            for: string;
+            /** @description Who set it. */
+            by: string;
+            /** @description For reading: Wed 25 Nov 2026, 09:00. */
+            whenText: string;
+            /** @description For reading; empty for once. */
+            repeatText: string;
+            /** @description Its time has come. */
+            isDue: boolean;
+        };
         /** @description A discount for early payment, as it stands for one document. */
         DiscountOffer: {
             /** @description As in "2 %". */
@@ -1183,6 +1366,44 @@ export interface components {
             /** @description How the date, or the dates, came about. */
             sentence: string;
         };
+        /** @description A caution that ends soon. */
+        EndingCaution: {
+            id: number;
+            party: components["schemas"]["PartyLink"];
+            /** @enum {string} */
+            level: "note" | "stop";
+            text: string;
+            untilText: string;
+        };
+        /** @description What needs doing, for whoever asks. */
+        Today: {
+            /** @description The day, for reading. */
+            dayText: string;
+            /** @description Reminders whose day has come. */
+            due: components["schemas"]["Reminder"][];
+            /** @description Reminders of the next seven days. */
+            soon: components["schemas"]["Reminder"][];
+            /** @description Records that I touched lately. */
+            mine: components["schemas"]["Touched"][];
+            /** @description Records that anybody touched lately. */
+            everybodys: components["schemas"]["Touched"][];
+            /** @description Cautions that end within two weeks. */
+            cautions: components["schemas"]["EndingCaution"][];
+            /** @description Files that expire within two months, or have. */
+            files: components["schemas"]["File"][];
+            /** @description The records that I look after with the most gaps. */
+            gaps: components["schemas"]["GapRow"][];
+            /** @description How many records that I look after have gaps. */
+            gapCount: number;
+        };
+        /** @description A record that somebody changed lately. */
+        Touched: {
+            party: components["schemas"]["PartyRow"];
+            section: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+        };
         /** @description Problem details by RFC 9457. */
         Problem: {
             /** @description The shape of every error, as the contract shows it. */
@@ -1224,6 +1445,21 @@ export interface components {
             password: string;
             /** @description What the token is for. */
             name: string;
+        };
+        FileUpload: {
+            /** Format: binary */
+            file: string;
+            /** @enum {string} */
+            kind: "contract" | "certificate" | "form" | "photo" | "letter" | "other";
+        };
+        FileInput: {
+            name: string;
+            /** @enum {string} */
+            kind: "contract" | "certificate" | "form" | "photo" | "letter" | "other";
+            /** @description A date as people type it; empty when it does not. */
+            expiresOn: string;
+            /** @description Only for those who may see private values. */
+            isPrivate: boolean;
         };
         LookAlikesInput: {
             /** @enum {string} */
@@ -1476,6 +1712,23 @@ export interface components {
             /** @description Terms as they are typed, such as 2/10 net 30. */
             shorthand: string | null;
         };
+        PutOffInput: {
+            /** @description A date as people type it. */
+            day: string;
+            /** @description Empty leaves it. */
+            time: string;
+        };
+        ReminderInput: {
+            text: string;
+            /** @description A date as people type it; empty for today. */
+            day: string;
+            /** @description As people type it; empty for nine in the morning. */
+            time: string;
+            /** @description A rule of RFC 5545, or words such as “every week”; empty for once. */
+            rule: string;
+            /** @description For whom. */
+            userId: number;
+        };
         PreviewInput: {
             /** @description Shorthand, such as 2/10 net 30. */
             terms: string;
@@ -1624,6 +1877,132 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": components["schemas"]["FileUpload"];
+            };
+        };
+        responses: {
+            /** @description Kept; the whole record */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readFile: {
+        parameters: {
+            query?: {
+                /** @description To be shown in the page instead of saved; only pictures and PDF. */
+                show?: boolean;
+            };
+            header?: never;
+            path: {
+                file: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The content */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["FileInput"];
+            };
+        };
+        responses: {
+            /** @description Saved; the whole record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Removed; the whole record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
                 };
             };
         };
@@ -2891,6 +3270,134 @@ export interface operations {
             };
         };
     };
+    addReminder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ReminderInput"];
+            };
+        };
+        responses: {
+            /** @description Set; the whole record */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    doneReminder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                reminder: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    putOffReminder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                reminder: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PutOffInput"];
+            };
+        };
+        responses: {
+            /** @description Put off */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeReminder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                reminder: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Removed */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    openCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The address, told only now */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarAddress"];
+                };
+            };
+        };
+    };
     previewTerms: {
         parameters: {
             query?: never;
@@ -2920,6 +3427,46 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readToday: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Reminders, records touched lately, what ends or expires, gaps */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Today"];
+                };
+            };
+        };
+    };
+    dueReminders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The earliest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Reminder"][];
                 };
             };
         };

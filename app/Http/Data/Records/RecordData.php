@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
+use App\Http\Data\Files\FileData;
 use App\Http\Data\Notes\CautionData;
 use App\Http\Data\Notes\LogEntryData;
 use App\Http\Data\Readiness\ReadinessData;
+use App\Http\Data\Reminders\ReminderData;
 use OpenApi\Attributes as OA;
 
 /** A whole record, section by section. */
@@ -16,6 +18,8 @@ final readonly class RecordData
     /**
      * @param list<CautionData> $cautions
      * @param list<LogEntryData> $pinned
+     * @param list<FileData> $files
+     * @param list<ReminderData> $reminders
      * @param list<ReadinessData> $readiness
      * @param list<string> $envelope
      */
@@ -46,6 +50,10 @@ final readonly class RecordData
         public SideTermsData $clientTerms,
         #[OA\Property(ref: '#/components/schemas/SideTerms')]
         public SideTermsData $vendorTerms,
+        #[OA\Property(description: 'The newest first.', items: new OA\Items(ref: '#/components/schemas/File'))]
+        public array $files,
+        #[OA\Property(description: 'Those that are not done, the earliest first.', items: new OA\Items(ref: '#/components/schemas/Reminder'))]
+        public array $reminders,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Readiness'))]
         public array $readiness,
         #[OA\Property(description: 'What stands on an envelope sent today; empty without an address.', items: new OA\Items(type: 'string'))]

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Files;
+
+use Almanac\Files\FileKind;
+use Almanac\Files\FileType;
+use Almanac\Names\NamePart;
+use Almanac\Records\Difference;
+use Almanac\Records\Fact;
+use App\Actions\Records\LogChanges;
+use App\Actions\Reminders\KeepReminders;
+use App\Models\File;
+use App\Models\Party;
+use App\Models\User;
+use App\Support\Clock;
+use App\Support\FieldProblems;
+use App\Support\SectionName;
+use App\Support\TypedDates;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Validation\ValidationException;
+
+/** Takes files in, names them, and lets them go. The same content is stored once, under its hash. */
+final readonly class KeepFiles
+{
+    public function __construct(private LogChanges $log, private KeepReminders $reminders, private TypedDates $dates, private Clock $clock)
+    {
+    }
+
+    /** @throws ValidationException when it is empty, too large, or of a type that is not kept */
+    public function add(Party $party, UploadedFile $upload, FileKind $kind, User $by): void
+    {
+        $party->assertInUse();
+        $problems = new FieldProblems;
+        $name = $problems->at('file', fn () => NamePart::tidy(basename(str_replace('\\', '/', $upload->getClientOriginalName()))));
+        $type = $problems->at('file', fn () => FileType::of((string) $name, (string) (new \finfo(FILEINFO_MIME_TYPE))->file($upload->getRealPath()), (int) $upload->getSize()));
+        $problems->throwIfAny();
+        $sha256 = (string) hash_file('sha256', $upload->getRealPath());
+        // The content first: a record never points to what is not there.
+        $this->store($upload, $sha256);
+        DB::transaction(function () use ($party, $upload, $kind, $name, $type, $sha256, $by): void {
+            $file = File::query()->create([
+                'party_id' => $party->id, 'name' => $name === '' ? 'unnamed' : $name, 'kind' => $kind, 'sha256' => $sha256, 'size' => (int) $upload->getSize(),
+                'media_type' => $type->mediaType ?? '', 'user_id' => $by->id, 'added_at' => $this->clock->now(),
+            ]);
+            $this->write($party, '', $this->told($file), $by);
+        });
+    }
+
+    /**
+     * @param array{name: string, kind: string, expiresOn: string, isPrivate: bool} $input
+     *
+     * @throws ValidationException with each refusal at its field
+     */
+    public function change(File $file, array $input, User $by): void
+    {
+        $file->party->assertInUse();
+        $problems = new FieldProblems;
+        $name = $problems->at('name', fn () => NamePart::tidy($input['name']));
+        if ($name === '') {
+            $problems->add('name', 'Type a name for the file.');
+        }
+        $expires = $this->dates->day($input['expiresOn'], 'expiresOn', $problems);
+        $problems->throwIfAny();
+        DB::transaction(function () use ($file, $input, $name, $expires, $by): void {
+            $was = $this->told($file);
+            $hadSet = $file->expires_on?->toIso();
+            $file->update(['name' => $name, 'kind' => FileKind::from($input['kind']), 'expires_on' => $expires, 'is_private' => $input['isPrivate']]);
+            if ($hadSet !== $expires?->toIso()) {
+                $this->reminders->ofExpiry($file, $by);
+            }
+            $this->write($file->party, $was, $this->told($file), $by);
+        });
+    }
+
+    public function remove(File $file, User $by): void
+    {
+        $file->party->assertInUse();
+        DB::transaction(function () use ($file, $by): void {
+            $this->write($file->party, $this->told($file), '', $by);
+            $file->expires_on = null;
+            $this->reminders->ofExpiry($file, $by);
+            $file->delete();
+        });
+        $this->letGo($file->sha256);
+    }
+
+    /** Takes the content away once no record has it any more. */
+    public function letGo(string $sha256): void
+    {
+        if (! File::query()->where('sha256', $sha256)->exists()) {
+            Storage::delete(File::pathOf($sha256));
+        }
+    }
+
+    private function store(UploadedFile $upload, string $sha256): void
+    {
+        $path = File::pathOf($sha256);
+        if (! Storage::exists($path)) {
+            // Written beside it and moved into place, so that nobody reads half a file.
+            $partial = $path.'.'.bin2hex(random_bytes(6)).'.part';
+            Storage::putFileAs(dirname($partial), $upload, basename($partial));
+            Storage::move($partial, $path);
+        }
+    }
+
+    private function told(File $file): string
+    {
+        return implode(', ', array_filter([
+            $file->name,
+            $file->kind->value,
+            $file->expires_on === null ? '' : 'expires on '.$file->expires_on->toText(),
+            $file->is_private ? 'private' : '',
+        ]));
+    }
+
+    private function write(Party $party, string $from, string $to, User $by): void
+    {
+        $this->log->handle($party, SectionName::Files, Difference::between(['file' => new Fact('File', $from)], ['file' => new Fact('File', $to)]), $by);
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Reminders;
+
+use App\Models\User;
+use Illuminate\Support\Str;
+
+/** Gives a colleague a secret address at which a calendar program finds the reminders. Only its hash is kept. */
+final class OpenCalendar
+{
+    private const LENGTH = 40;
+
+    /** @return string the secret; the one before is worth nothing any more */
+    public function handle(User $user): string
+    {
+        $secret = Str::random(self::LENGTH);
+        $user->forceFill(['calendar_hash' => self::hash($secret)])->save();
+
+        return $secret;
+    }
+
+    public static function hash(string $secret): string
+    {
+        return hash('sha256', $secret);
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Today;
+
+use App\Http\Data\Files\FileData;
+use App\Http\Data\Readiness\GapRowData;
+use App\Http\Data\Reminders\ReminderData;
+use OpenApi\Attributes as OA;
+
+/** What needs doing, for whoever asks. */
+#[OA\Schema(schema: 'Today')]
+final readonly class TodayData
+{
+    /**
+     * @param list<ReminderData> $due
+     * @param list<ReminderData> $soon
+     * @param list<TouchedData> $mine
+     * @param list<TouchedData> $everybodys
+     * @param list<EndingCautionData> $cautions
+     * @param list<FileData> $files
+     * @param list<GapRowData> $gaps
+     */
+    public function __construct(
+        #[OA\Property(description: 'The day, for reading.')]
+        public string $dayText,
+        #[OA\Property(description: 'Reminders whose day has come.', items: new OA\Items(ref: '#/components/schemas/Reminder'))]
+        public array $due,
+        #[OA\Property(description: 'Reminders of the next seven days.', items: new OA\Items(ref: '#/components/schemas/Reminder'))]
+        public array $soon,
+        #[OA\Property(description: 'Records that I touched lately.', items: new OA\Items(ref: '#/components/schemas/Touched'))]
+        public array $mine,
+        #[OA\Property(description: 'Records that anybody touched lately.', items: new OA\Items(ref: '#/components/schemas/Touched'))]
+        public array $everybodys,
+        #[OA\Property(description: 'Cautions that end within two weeks.', items: new OA\Items(ref: '#/components/schemas/EndingCaution'))]
+        public array $cautions,
+        #[OA\Property(description: 'Files that expire within two months, or have.', items: new OA\Items(ref: '#/components/schemas/File'))]
+        public array $files,
+        #[OA\Property(description: 'The records that I look after with the most gaps.', items: new OA\Items(ref: '#/components/schemas/GapRow'))]
+        public array $gaps,
+        #[OA\Property(description: 'How many records that I look after have gaps.')]
+        public int $gapCount,
+    ) {
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Reminders;
+
+use Almanac\Calendar\TimeOfDay;
+use Almanac\Interchange\CalendarEvent;
+use Almanac\Interchange\CalendarFeed;
+use App\Actions\Reminders\OpenCalendar;
+use App\Models\Reminder;
+use App\Models\User;
+use App\Support\Clock;
+use Illuminate\Support\Facades\URL;
+
+/** Writes somebody's open reminders as a calendar. */
+final readonly class WriteFeed
+{
+    public function __construct(private Clock $clock)
+    {
+    }
+
+    /** @return string|null null when nobody has that secret */
+    public function handle(string $secret): ?string
+    {
+        $user = User::query()->whereNull('retired_at')->firstWhere('calendar_hash', OpenCalendar::hash($secret));
+        if ($user === null) {
+            return null;
+        }
+        $reminders = Reminder::query()->open()->where('user_id', $user->id)->with('party')->get();
+
+        return CalendarFeed::write('Reminders of '.$user->name, $this->clock->now()->toDateTimeImmutable(), array_values($reminders->map(fn (Reminder $reminder) => new CalendarEvent(
+            "reminder-{$reminder->id}@".parse_url(URL::to('/'), PHP_URL_HOST),
+            $reminder->day,
+            TimeOfDay::read($reminder->time),
+            $reminder->text.' – '.$reminder->party->display_name,
+            $reminder->recurrence(),
+            URL::to("/records/{$reminder->party_id}"),
+        ))->all()));
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Today;
+
+use Almanac\Calendar\Day;
+use App\Http\Data\Files\FileData;
+use App\Http\Data\Reminders\ReminderData;
+use App\Http\Data\Today\EndingCautionData;
+use App\Http\Data\Today\TodayData;
+use App\Http\Data\Today\TouchedData;
+use App\Models\Caution;
+use App\Models\Change;
+use App\Models\File;
+use App\Models\Party;
+use App\Models\Reminder;
+use App\Models\User;
+use App\Queries\Finding\SearchValues;
+use App\Queries\Readiness\ListGaps;
+use App\Support\Clock;
+use Illuminate\Database\Eloquent\Builder;
+
+/** Reads what needs doing, for one colleague. */
+final readonly class ReadToday
+{
+    private const DAYS_SOON = 7;
+
+    private const DAYS_OF_CAUTIONS = 14;
+
+    private const DAYS_OF_FILES = 60;
+
+    private const MOST = 20;
+
+    /** Records touched lately are looked for among so many changes. */
+    private const CHANGES = 300;
+
+    private const MOST_TOUCHED = 8;
+
+    private const MOST_GAPS = 5;
+
+    public function __construct(private Clock $clock, private ListGaps $gaps)
+    {
+    }
+
+    public function handle(User $user): TodayData
+    {
+        $today = $this->clock->today();
+        $gaps = $this->gaps->handle(1, $user->id);
+
+        return new TodayData(
+            $today->toTextWithWeekday(),
+            $this->due($user),
+            $this->reminders($user, fn (Builder $open) => $open->where('day', '>', $today->toIso())->where('day', '<=', $today->plusDays(self::DAYS_SOON)->toIso())),
+            $this->touched(Change::query()->where('user_id', $user->id)),
+            $this->touched(Change::query()),
+            $this->cautions($today),
+            $this->files($today),
+            array_slice($gaps->rows, 0, self::MOST_GAPS),
+            $gaps->total,
+        );
+    }
+
+    /** @return list<ReminderData> those whose day has come */
+    public function due(User $user): array
+    {
+        return $this->reminders($user, fn (Builder $open) => $open->where('day', '<=', $this->clock->today()->toIso()));
+    }
+
+    /**
+     * @param \Closure(Builder<Reminder>): mixed $narrow
+     *
+     * @return list<ReminderData>
+     */
+    private function reminders(User $user, \Closure $narrow): array
+    {
+        $now = $this->clock->now();
+
+        return array_values(Reminder::query()->open()->where('user_id', $user->id)->tap($narrow)->with('party', 'user', 'by')->limit(self::MOST)->get()
+            ->map(fn (Reminder $reminder) => ReminderData::of($reminder, $now))->all());
+    }
+
+    /**
+     * @param Builder<Change> $changes
+     *
+     * @return list<TouchedData>
+     */
+    private function touched(Builder $changes): array
+    {
+        $latest = $changes->with('user')->orderByDesc('id')->limit(self::CHANGES)->get()->unique('party_id')->take(self::MOST_TOUCHED);
+        $parties = Party::query()->with(SearchValues::RELATIONS)->findMany($latest->pluck('party_id'))->keyBy('id');
+
+        return array_values($latest->map(fn (Change $change) => ($party = $parties->get($change->party_id)) === null ? null : TouchedData::of($party, $change))
+            ->filter()->all());
+    }
+
+    /** @return list<EndingCautionData> */
+    private function cautions(Day $today): array
+    {
+        return array_values(Caution::query()->with('party')
+            ->whereBetween('until', [$today->toIso(), $today->plusDays(self::DAYS_OF_CAUTIONS)->toIso()])
+            ->orderBy('until')->limit(self::MOST)->get()
+            ->map(fn (Caution $caution) => EndingCautionData::of($caution))->all());
+    }
+
+    /** @return list<FileData> */
+    private function files(Day $today): array
+    {
+        return array_values(File::query()->with('party', 'user')
+            ->whereBetween('expires_on', [$today->plusDays(-self::DAYS_OF_FILES)->toIso(), $today->plusDays(self::DAYS_OF_FILES)->toIso()])
+            ->whereHas('party', fn (Builder $party) => $party->whereNull('archived_on'))
+            ->orderBy('expires_on')->limit(self::MOST)->get()
+            ->map(fn (File $file) => FileData::of($file, $today))->all());
+    }
+}
