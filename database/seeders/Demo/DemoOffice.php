@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
+use Almanac\Files\FileKind;
 use App\Actions\Access\SetUpOffice;
+use App\Actions\Files\KeepFiles;
 use App\Actions\Notes\SetCaution;
 use App\Actions\Notes\WriteLogEntry;
 use App\Actions\Office\KeepSheets;
@@ -21,6 +23,7 @@ use App\Actions\Records\RelationsSection;
 use App\Actions\Records\SaveSection;
 use App\Actions\Records\Section;
 use App\Actions\Records\TermsSection;
+use App\Actions\Reminders\KeepReminders;
 use App\Models\DetailField;
 use App\Models\DetailSheet;
 use App\Models\Party;
@@ -29,6 +32,7 @@ use App\Queries\Records\ReadRecord;
 use App\Support\Clock;
 use App\Support\Role;
 use App\Support\SectionVersions;
+use Illuminate\Http\UploadedFile;
 
 /** Fills the book of Orrery & Vane through the same actions that the screens use. Everything is made up. */
 final class DemoOffice
@@ -61,6 +65,8 @@ final class DemoOffice
         private readonly DetailsSection $details,
         private readonly KeepSheets $sheets,
         private readonly ReadRecord $read,
+        private readonly KeepFiles $files,
+        private readonly KeepReminders $reminders,
         private readonly ArchiveParty $archive,
         private readonly WriteLogEntry $log,
         private readonly SetCaution $cautions,
@@ -98,6 +104,8 @@ final class DemoOffice
         $this->classify($users);
         $this->fillSheets();
         $this->keepNotes();
+        $this->keepFiles();
+        $this->remind($users);
         $this->archive->archive($this->parties['crane'], 'sold its cranes and closed', $administrator);
     }
 
@@ -196,8 +204,31 @@ final class DemoOffice
                 'isPinned' => $isPinned,
             ], $this->by);
         }
-        foreach (DemoRecords::CAUTIONS as [$key, $level, $use, $text]) {
-            $this->cautions->set($this->parties[$key], ['level' => $level, 'use' => $use, 'text' => $text, 'since' => '', 'until' => ''], $this->by);
+        foreach (DemoRecords::CAUTIONS as [$key, $level, $use, $text, $days]) {
+            $this->cautions->set($this->parties[$key], ['level' => $level, 'use' => $use, 'text' => $text, 'since' => '', 'until' => $days === null ? '' : $this->daysAgo(-$days)], $this->by);
+        }
+    }
+
+    private function keepFiles(): void
+    {
+        foreach (DemoRecords::FILES as [$key, $name, $kind, $days, $content]) {
+            $path = (string) tempnam(sys_get_temp_dir(), 'demo');
+            file_put_contents($path, $content);
+            $this->files->add($this->parties[$key], new UploadedFile($path, $name, test: true), FileKind::from($kind), $this->by);
+            $this->files->change($this->parties[$key]->files()->firstOrFail(), [
+                'name' => $name, 'kind' => $kind, 'expiresOn' => $this->daysAgo(-$days), 'isPrivate' => false,
+            ], $this->by);
+            unlink($path);
+        }
+    }
+
+    /** @param  list<User>  $users */
+    private function remind(array $users): void
+    {
+        foreach (DemoRecords::REMINDERS as [$key, $user, $days, $time, $rule, $text]) {
+            $this->reminders->add($this->parties[$key], [
+                'text' => $text, 'day' => $this->daysAgo(-$days), 'time' => $time, 'rule' => $rule, 'userId' => $users[$user]->id,
+            ], $users[0]);
         }
     }
 

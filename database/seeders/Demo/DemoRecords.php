@@ -210,9 +210,24 @@ final class DemoRecords
         ['parish', 'note', 20, null, 'The key to the belfry is with the verger; ring twice.', true],
     ];
 
-    /** Record, level, use, text. */
+    /** Record, for which of the users, days from now, time, rule, text. */
+    public const REMINDERS = [
+        ['parish', 0, 0, '9:00', 'every week', 'Ask the verger whether the chime has stopped again'],
+        ['town', 0, -1, '14:00', '', 'Send the estimate for the winding gear'],
+        ['insurer', 0, 2, '10:00', '', 'Ring about the claim for the barometers'],
+        ['edith', 0, 3, '9:30', '', 'Fetch the second barometer'],
+        ['foundry', 1, 1, '9:00', 'FREQ=MONTHLY;BYDAY=2TU', 'Order castings for the month'],
+    ];
+
+    /** Record, name, kind, days from now until it expires, what is in it. */
+    public const FILES = [
+        ['isolde', 'Certificate of insurance.txt', 'certificate', 25, "Certificate of insurance\n\nQuill Gilding, Studio 6, 40 Flat Street, Brattleboro\nMade up for the demo office."],
+        ['observatory', 'Loan of the transit telescope.txt', 'contract', 400, "Loan agreement\n\nBetween the Penhallow Observatory Trust and Orrery & Vane.\nMade up for the demo office."],
+    ];
+
+    /** Record, level, use, text, days from now until it ends. */
     public const CAUTIONS = [
-        ['gearcutter', 'note', 'paying', 'Quotes are net of packing; check the bill against the order.'],
-        ['courier', 'stop', 'paying', 'A parcel was damaged in August; pay nothing until the claim is settled.'],
+        ['gearcutter', 'note', 'paying', 'Quotes are net of packing; check the bill against the order.', 6],
+        ['courier', 'stop', 'paying', 'A parcel was damaged in August; pay nothing until the claim is settled.', null],
     ];
 }

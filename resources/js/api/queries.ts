@@ -57,6 +57,29 @@ export const choicesQuery = queryOptions({
     staleTime: 300_000,
 });
 
+export const todayQuery = queryOptions({
+    queryKey: ['today'],
+    queryFn: () => ask(api.GET('/api/today')),
+    staleTime: 0,
+});
+
+const MINUTE = 60_000;
+
+/** Reminders whose day has come; asked for again every minute. */
+export const dueQuery = queryOptions({
+    queryKey: ['due'],
+    queryFn: () => ask(api.GET('/api/reminders')),
+    refetchInterval: MINUTE,
+    staleTime: 0,
+});
+
+/** After something was done about a reminder of a record. */
+export function forgetReminders(partyId: number): void {
+    void queryClient.invalidateQueries({
+        predicate: ({ queryKey: [what, id] }) => what === 'today' || what === 'due' || ((what === 'record' || what === 'changes') && id === partyId),
+    });
+}
+
 export const listsQuery = queryOptions({
     queryKey: ['lists'],
     queryFn: () => ask(api.GET('/api/lists')),
@@ -75,7 +98,7 @@ export function forgetChoices(): void {
 /** After a record has changed: lists, answers and other records may show some of it. */
 export function forgetLists(exceptRecord: number): void {
     void queryClient.invalidateQueries({
-        predicate: ({ queryKey: [what, id] }) => what === 'directory' || what === 'find' || what === 'changes' || what === 'today'
+        predicate: ({ queryKey: [what, id] }) => what === 'directory' || what === 'find' || what === 'changes' || what === 'today' || what === 'due'
             || (what === 'record' && id !== exceptRecord),
     });
 }

@@ -789,6 +789,7 @@ export interface components {
         Session: {
             /** @description True while nobody can sign in yet, and the first administrator is asked for. */
             needsSetup: boolean;
+            userId: number | null;
             userName: string | null;
             /** @enum {string|null} */
             role: "administrator" | "clerk" | "approver" | "reader" | null;

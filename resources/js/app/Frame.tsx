@@ -1,8 +1,8 @@
-import { useQueryClient } from '@tanstack/react-query';
-import { useContext, useEffect, useState } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useContext, useEffect, useRef, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { api, ask } from '../api/client';
-import { sessionQuery } from '../api/queries';
+import { dueQuery, sessionQuery } from '../api/queries';
 import { useSession } from '../api/session';
 import { FindLine } from '../screens/find/FindLine';
 import { currentLight, setLight, type Light } from '../ui/light';
@@ -10,6 +10,7 @@ import { Menu } from '../ui/Menu';
 import { Body, Places, Shell, SkipLink, TopLine, Wordmark } from '../ui/Page';
 import { ShortcutContext, useShortcut } from '../ui/shortcuts';
 import { useSay } from '../ui/StatusLine';
+import { Small } from '../ui/Text';
 import { SignInAgain } from './SignInAgain';
 
 const LIGHTS: Record<Light, string> = { system: 'Light: as the computer', paper: 'Light: by day', lamp: 'Light: by lamp' };
@@ -18,7 +19,8 @@ const LIGHTS: Record<Light, string> = { system: 'Light: as the computer', paper:
 export function Frame() {
     const navigate = useNavigate();
     const { mayRunOffice } = useSession();
-    useShortcut('g d', 'Go to the directory', () => void navigate('/'));
+    useShortcut('g t', 'Go to today', () => void navigate('/'));
+    useShortcut('g d', 'Go to the directory', () => void navigate('/directory'));
     useShortcut('g u', 'Go to upkeep', () => void navigate('/upkeep'));
     useShortcut('g o', 'Go to the office, for administrators', () => mayRunOffice && void navigate('/office'));
     useFocusOnNewPage();
@@ -33,7 +35,8 @@ export function Frame() {
             </TopLine>
             <Body>
                 <Places aria-label="Places">
-                    <NavLink to="/" end>Directory</NavLink>
+                    <NavLink to="/" end>Today <DueCount /></NavLink>
+                    <NavLink to="/directory">Directory</NavLink>
                     <NavLink to="/upkeep">Upkeep</NavLink>
                     {mayRunOffice && <NavLink to="/office">Office</NavLink>}
                 </Places>
@@ -80,6 +83,27 @@ function You() {
             ]}
         />
     );
+}
+
+/** How many reminders are due; one that becomes due is said at the foot of the page. */
+function DueCount() {
+    const { data } = useQuery(dueQuery);
+    const say = useSay();
+    const known = useRef<Set<number>>(undefined);
+    const due = data?.filter(({ isDue }) => isDue);
+
+    useEffect(() => {
+        if (due === undefined) {
+            return;
+        }
+        const fresh = known.current === undefined ? [] : due.filter(({ id }) => !known.current?.has(id));
+        known.current = new Set(due.map(({ id }) => id));
+        if (fresh[0] !== undefined) {
+            say(`Reminder: ${fresh[0].text} – ${fresh[0].party.name}`);
+        }
+    }, [due, say]);
+
+    return due !== undefined && due.length > 0 ? <Small aria-label={`${due.length} due`}>{due.length}</Small> : null;
 }
 
 /** After a change of page the keyboard goes on from the page, unless the page has put it somewhere itself. */

@@ -7,7 +7,7 @@ export function Lost() {
         <Empty>
             <Title>There is nothing here</Title>
             <p>The address does not lead to a page or a record. Press / and search for what you need.</p>
-            <ButtonLink href="/">Open the directory</ButtonLink>
+            <ButtonLink href="/directory">Open the directory</ButtonLink>
         </Empty>
     );
 }

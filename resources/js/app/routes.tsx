@@ -15,7 +15,8 @@ export const router = createBrowserRouter([
             {
                 element: <SessionGate><Frame /></SessionGate>,
                 children: [
-                    { index: true, lazy: async () => ({ Component: (await import('../screens/directory/Directory')).Directory }) },
+                    { index: true, lazy: async () => ({ Component: (await import('../screens/today/Today')).Today }) },
+                    { path: 'directory', lazy: async () => ({ Component: (await import('../screens/directory/Directory')).Directory }) },
                     { path: 'records/:id', lazy: async () => ({ Component: (await import('../screens/record/RecordPage')).RecordPage }) },
                     { path: 'add/:kind', lazy: async () => ({ Component: (await import('../screens/record/AddRecord')).AddRecord }) },
                     { path: 'office', lazy: async () => ({ Component: (await import('../screens/office/Office')).Office }) },

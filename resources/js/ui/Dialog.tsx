@@ -14,8 +14,8 @@ const Veil = styled(ModalOverlay)`
     overflow: auto;
 `;
 
-const Card = styled(Modal)`
-    width: min(480px, 100%);
+const Card = styled(Modal)<{ $isWide: boolean }>`
+    width: min(${({ $isWide }) => $isWide ? '960px' : '480px'}, 100%);
     padding: ${space.large};
     border: 1px solid var(--edge);
     border-radius: 4px;
@@ -45,10 +45,11 @@ interface Props {
     onClose?: () => void;
     children: ReactNode;
     role?: 'dialog' | 'alertdialog';
+    isWide?: boolean;
 }
 
 /** Something that has to be answered before anything else. Without onClose it cannot be put aside. */
-export function Dialog({ title, onClose, children, role = 'dialog' }: Props) {
+export function Dialog({ title, onClose, children, role = 'dialog', isWide = false }: Props) {
     return (
         <Veil
             isOpen
@@ -56,7 +57,7 @@ export function Dialog({ title, onClose, children, role = 'dialog' }: Props) {
             isKeyboardDismissDisabled={onClose === undefined}
             onOpenChange={(isOpen) => !isOpen && onClose?.()}
         >
-            <Card>
+            <Card $isWide={isWide}>
                 <Content role={role}>
                     <Title slot="title">{title}</Title>
                     {children}

@@ -17,6 +17,8 @@ final readonly class SessionData
         #[OA\Property(description: 'True while nobody can sign in yet, and the first administrator is asked for.')]
         public bool $needsSetup,
         #[OA\Property(nullable: true)]
+        public ?int $userId,
+        #[OA\Property(nullable: true)]
         public ?string $userName,
         #[OA\Property(nullable: true, enum: ['administrator', 'clerk', 'approver', 'reader'])]
         public ?string $role,
@@ -39,6 +41,7 @@ final readonly class SessionData
     {
         return new self(
             $office === null,
+            $user?->id,
             $user?->name,
             $user?->officeRole()->value,
             $user?->can(Permission::ChangeRecords->value) ?? false,

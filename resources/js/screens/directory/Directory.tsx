@@ -3,8 +3,8 @@ import { useEffect, useRef } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { directoryQuery } from '../../api/queries';
-import { useSession } from '../../api/session';
-import { Button, ButtonLink, MainButton } from '../../ui/Button';
+import { EmptyDesk } from '../../app/EmptyDesk';
+import { Button, MainButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
 import { Sheet } from '../../ui/Page';
 import { rolesOf } from '../../ui/PartyLine';
@@ -30,7 +30,6 @@ export function Directory() {
     const page = Math.max(1, Number(search.get('page')) || 1);
     const withArchived = search.get('archived') === '1';
     const { data, error, refetch } = useQuery({ ...directoryQuery(page, withArchived), placeholderData: keepPreviousData });
-    const { officeName, mayChangeRecords } = useSession();
     const body = useRef<HTMLTableSectionElement>(null);
 
     useEffect(() => {
@@ -58,23 +57,7 @@ export function Directory() {
         );
     }
     if (data?.total === 0 && data.archived === 0) {
-        return (
-            <Sheet id="sheet" tabIndex={-1}>
-                <Title>An empty desk</Title>
-                <Empty>
-                    <p>
-                        The people and companies that {officeName} deals with belong here. Press <kbd>/</kbd> and type a name:
-                        what is not in the book yet can be added from there.
-                    </p>
-                    {mayChangeRecords && (
-                        <Row>
-                            <ButtonLink href="/add/company">Add the first company</ButtonLink>
-                            <ButtonLink href="/add/person">Add a person</ButtonLink>
-                        </Row>
-                    )}
-                </Empty>
-            </Sheet>
-        );
+        return <EmptyDesk />;
     }
 
     return (

@@ -41,7 +41,7 @@ function useLife(record: RecordData) {
         },
         remove: async () => {
             await ask(api.DELETE('/api/parties/{id}', path));
-            await navigate('/');
+            await navigate('/directory');
             client.removeQueries({ queryKey: recordQuery(id).queryKey });
             forgetLists(id);
             say(`${displayName} deleted.`);

@@ -49,6 +49,8 @@ export function RecordMargin({ record }: { record: RecordData }) {
         ['client-terms', 'When we bill them'],
         ['vendor-terms', 'When we pay them'],
         ...(record.details.sheets.length > 0 ? [['details', 'Details'] as const] : []),
+        ['files', 'Files'],
+        ['reminders', 'Reminders'],
         ['log', 'Log'],
     ] as const;
 
@@ -79,6 +81,13 @@ export function RecordMargin({ record }: { record: RecordData }) {
             </section>
             {party.isClient && <DueToday title="Billed today" terms={clientTerms} />}
             {party.isVendor && <DueToday title="Their bill of today" terms={vendorTerms} />}
+            {record.reminders[0] !== undefined && (
+                <section>
+                    <h2>Next to do</h2>
+                    <p>{record.reminders[0].text}</p>
+                    <p><Quiet>{record.reminders[0].whenText}</Quiet></p>
+                </section>
+            )}
             {lastChange !== null && (
                 <section>
                     <h2>Last change</h2>

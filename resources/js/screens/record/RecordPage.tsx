@@ -11,12 +11,14 @@ import { AddressesSection } from './AddressesSection';
 import { ClassificationSection } from './ClassificationSection';
 import { DetailsSection } from './DetailsSection';
 import { EditsContext } from './edits';
+import { FilesSection } from './FilesSection';
 import { LogSection } from './LogSection';
 import { PositionsSection } from './PositionsSection';
 import { ReachSection } from './ReachSection';
 import { RecordMargin } from './RecordMargin';
 import { RecordTitle } from './RecordTitle';
 import { RelationsSection } from './RelationsSection';
+import { RemindersSection } from './RemindersSection';
 import type { RecordData } from './sections';
 import { TermsSection } from './TermsSection';
 
@@ -33,7 +35,7 @@ export function RecordPage() {
                 <Empty role="alert">
                     <Title>No such record</Title>
                     <p>It is not in the book, or no longer is. Press / and search for the name.</p>
-                    <ButtonLink href="/">Open the directory</ButtonLink>
+                    <ButtonLink href="/directory">Open the directory</ButtonLink>
                 </Empty>
             ) : (
                 <Empty role="alert">
@@ -68,6 +70,8 @@ function OneRecord({ record }: { record: RecordData }) {
                     <TermsSection record={record} side="client" />
                     <TermsSection record={record} side="vendor" />
                     <DetailsSection record={record} />
+                    <FilesSection record={record} />
+                    <RemindersSection record={record} />
                     <LogSection record={record} />
                 </Sheet>
                 <RecordMargin record={record} />

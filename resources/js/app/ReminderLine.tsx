@@ -1,0 +1,107 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { api, ask, Refused, type Schemas } from '../api/client';
+import { forgetReminders } from '../api/queries';
+import { useSession } from '../api/session';
+import { Button, QuietButton } from '../ui/Button';
+import { Field } from '../ui/Field';
+import { Menu } from '../ui/Menu';
+import { Form } from '../ui/Page';
+import { useSay } from '../ui/StatusLine';
+import { FieldRow, Mark, Row, Small } from '../ui/Text';
+import { print, space } from '../ui/tokens';
+
+type Reminder = Schemas['Reminder'];
+
+const Root = styled.div`
+    display: grid;
+    gap: ${space.hair};
+    width: 100%;
+    padding: ${space.tight} 0;
+    button { ${print} { display: none; } }
+`;
+
+/** A reminder, with what can be done about it. */
+export function ReminderLine({ reminder, withParty = false }: { reminder: Reminder; withParty?: boolean }) {
+    const { mayChangeRecords, userName } = useSession();
+    const [isAsking, setAsking] = useState(false);
+    const say = useSay();
+    const path = { params: { path: { reminder: reminder.id } } };
+
+    const act = async (done: string, call: () => Promise<unknown>) => {
+        try {
+            await call();
+            forgetReminders(reminder.party.id);
+            say(done);
+        } catch (error) {
+            say(`Not done. ${error instanceof Refused ? Object.values(error.fields)[0] ?? error.message : (error as Error).message}`);
+        }
+    };
+    const putOff = (day: string) => act('Put off.', () => ask(api.PUT('/api/reminders/{reminder}', { ...path, body: { day, time: '' } })));
+
+    return (
+        <Root>
+            <Row $gap="small">
+                <span>{reminder.text}</span>
+                {reminder.isDue && <Mark tone="look">due</Mark>}
+            </Row>
+            <Row $gap="small">
+                <Small>
+                    {[reminder.whenText, reminder.repeatText, reminder.for !== userName && `for ${reminder.for}`, reminder.by !== reminder.for && `set by ${reminder.by}`].filter(Boolean).join(' · ')}
+                    {withParty && <> · <Link to={`/records/${reminder.party.id}`}>{reminder.party.name}</Link></>}
+                </Small>
+                {mayChangeRecords && (
+                    <>
+                        <QuietButton aria-label={`Done: ${reminder.text}`} onPress={() => void act('Done.', () => ask(api.POST('/api/reminders/{reminder}/done', path)))}>Done</QuietButton>
+                        <Menu
+                            label="Put off"
+                            items={[
+                                { id: 'tomorrow', name: 'Until tomorrow', onChoose: () => void putOff('tomorrow') },
+                                { id: 'week', name: 'For a week', onChoose: () => void putOff('+7') },
+                                { id: 'other', name: 'Until another day …', onChoose: () => setAsking(true) },
+                                { id: 'remove', name: 'Remove it', onChoose: () => void act('Removed; what it said stays in the log.', () => ask(api.DELETE('/api/reminders/{reminder}', path))) },
+                            ]}
+                        />
+                    </>
+                )}
+            </Row>
+            {isAsking && <PutOff reminder={reminder} onClose={() => setAsking(false)} />}
+        </Root>
+    );
+}
+
+function PutOff({ reminder, onClose }: { reminder: Reminder; onClose: () => void }) {
+    const [day, setDay] = useState('');
+    const [time, setTime] = useState('');
+    const [failure, setFailure] = useState<Error>();
+    const say = useSay();
+    const problems = failure instanceof Refused ? failure.fields : {};
+
+    const save = async () => {
+        try {
+            await ask(api.PUT('/api/reminders/{reminder}', { params: { path: { reminder: reminder.id } }, body: { day, time } }));
+            onClose();
+            forgetReminders(reminder.party.id);
+            say('Put off.');
+        } catch (error) {
+            setFailure(error as Error);
+        }
+    };
+    return (
+        <Form
+            aria-label={`Put off ${reminder.text}`}
+            onSubmit={(event) => {
+                event.preventDefault();
+                void save();
+            }}
+        >
+            <FieldRow style={{ alignItems: 'flex-end' }}>
+                <Field label="Until" autoFocus width="140px" placeholder="1 Dec" value={day} onChange={setDay} problem={problems.day ?? (Object.keys(problems).length === 0 ? failure?.message : undefined)} />
+                <Field label="At" width="90px" placeholder="9:30" value={time} onChange={setTime} problem={problems.time} />
+                <Button type="submit">Put off</Button>
+                <QuietButton onPress={onClose}>Cancel</QuietButton>
+            </FieldRow>
+        </Form>
+    );
+}

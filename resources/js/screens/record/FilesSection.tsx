@@ -1,0 +1,190 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { FileText, Image } from 'lucide-react';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { api, ask, Refused, type Schemas } from '../../api/client';
+import { forgetLists, recordQuery } from '../../api/queries';
+import { useSession } from '../../api/session';
+import { useEnsureSignedIn } from '../../api/signIn';
+import { upload } from '../../api/upload';
+import { Button, MainButton, QuietButton } from '../../ui/Button';
+import { ChooseOne, Tick } from '../../ui/Choose';
+import { Dialog, DialogButtons } from '../../ui/Dialog';
+import { DropPlace, Progress } from '../../ui/DropPlace';
+import { Field } from '../../ui/Field';
+import { Form } from '../../ui/Page';
+import { useSay } from '../../ui/StatusLine';
+import { FieldRow, Mark, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
+import { print, space } from '../../ui/tokens';
+import { PlainSection } from './SectionFrame';
+import { newKey, type RecordData } from './sections';
+import { useMayEdit } from './useMayEdit';
+import { useRecordAction } from './useRecordAction';
+
+type FileData = Schemas['File'];
+type Kind = FileData['kind'];
+
+const KINDS: Kind[] = ['contract', 'certificate', 'form', 'photo', 'letter', 'other'];
+
+const Line = styled.div`
+    display: grid;
+    grid-template-columns: 18px minmax(0, 1fr);
+    gap: 0 ${space.small};
+    width: 100%;
+    > svg { margin-top: 4px; color: var(--quiet); }
+    button { ${print} { display: none; } }
+`;
+
+const Picture = styled.img`max-width: 100%; max-height: 62vh; object-fit: contain;`;
+const Pages = styled.iframe`width: 100%; height: 62vh; border: 1px solid var(--rule);`;
+
+interface Sending {
+    key: string;
+    name: string;
+    part: number;
+    problem?: string;
+}
+
+/** Files on the record: dragged in, named, shown, saved. */
+export function FilesSection({ record }: { record: RecordData }) {
+    const { sending, send, dismiss } = useSending(record);
+    const mayEdit = useMayEdit(record);
+
+    return (
+        <PlainSection id="files" title="Files">
+            <Stack $gap="small">
+                {record.files.length === 0 && <Quiet>No files yet.</Quiet>}
+                {record.files.map((file) => <FileLine key={file.id} record={record} file={file} />)}
+                {sending.map(({ key, name, part, problem }) => (
+                    <Row key={key} $gap="small">
+                        <span>{name}</span>
+                        {problem === undefined
+                            ? <><Progress aria-label={`Sending ${name}`} max={1} value={part} /><Small>{Math.round(part * 100)} %</Small></>
+                            : <><Mark tone="stop">{problem}</Mark><QuietButton onPress={() => dismiss(key)}>Dismiss</QuietButton></>}
+                    </Row>
+                ))}
+                {mayEdit && (
+                    <DropPlace label="Choose files" onFiles={(files) => void send(files)}>
+                        <span>or drag them here: pictures, PDF, text, tables, letters, emails, up to 25 MB each</span>
+                    </DropPlace>
+                )}
+            </Stack>
+        </PlainSection>
+    );
+}
+
+/** Sends files one after the other; one that is refused holds up none of the others. */
+function useSending(record: RecordData) {
+    const [sending, setSending] = useState<Sending[]>([]);
+    const client = useQueryClient();
+    const ensureSignedIn = useEnsureSignedIn();
+    const say = useSay();
+    const { id } = record.party;
+    const change = (key: string, part: Partial<Sending>) => setSending((all) => all.map((one) => one.key === key ? { ...one, ...part } : one));
+    const dismiss = (key: string) => setSending((all) => all.filter((one) => one.key !== key));
+
+    const sendOne = async (key: string, file: File): Promise<boolean> => {
+        try {
+            const kind = file.type.startsWith('image/') ? 'photo' : 'other';
+            client.setQueryData(recordQuery(id).queryKey, await upload(id, file, kind, (part) => change(key, { part })));
+            forgetLists(id);
+            dismiss(key);
+            return true;
+        } catch (error) {
+            if (error instanceof Refused && error.isSignedOut && await ensureSignedIn()) {
+                return sendOne(key, file);
+            }
+            change(key, { problem: error instanceof Refused ? error.fields.file ?? error.message : (error as Error).message });
+            return false;
+        }
+    };
+    const send = async (files: File[]) => {
+        const queue = files.map((file) => ({ key: newKey(), file }));
+        setSending((all) => [...all, ...queue.map(({ key, file }) => ({ key, name: file.name, part: 0 }))]);
+        let kept = 0;
+        for (const { key, file } of queue) {
+            kept += await sendOne(key, file) ? 1 : 0;
+        }
+        if (kept > 0) {
+            say(kept === 1 ? '1 file kept.' : `${kept} files kept.`);
+        }
+    };
+    return { sending, send, dismiss };
+}
+
+function FileLine({ record, file }: { record: RecordData; file: FileData }) {
+    const [open, setOpen] = useState<'show' | 'change'>();
+    const mayEdit = useMayEdit(record);
+    const { maySeePrivate } = useSession();
+    const maySee = !file.isPrivate || maySeePrivate;
+    const Sign = file.isPicture ? Image : FileText;
+    const notes = [file.kind, file.sizeText, file.addedText, file.isPrivate && 'private'];
+    return (
+        <Line>
+            <Sign size={15} aria-hidden />
+            <Stack $gap="hair">
+                <Row $gap="small">
+                    {maySee ? <a href={`/api/files/${file.id}`} download>{file.name}</a> : <span>{file.name}</span>}
+                    {file.expiresOn !== '' && (file.isExpired ? <Mark tone="look">expired on {file.expiresOn}</Mark> : <Small>until {file.expiresOn}</Small>)}
+                    {file.canBeShown && maySee && <QuietButton aria-label={`Show ${file.name}`} onPress={() => setOpen('show')}>Show</QuietButton>}
+                    {mayEdit && <QuietButton aria-label={`Change ${file.name}`} onPress={() => setOpen('change')}>Change</QuietButton>}
+                </Row>
+                <Small>{notes.filter(Boolean).join(' · ')}</Small>
+            </Stack>
+            {open === 'show' && (
+                <Dialog title={file.name} onClose={() => setOpen(undefined)} isWide>
+                    {file.isPicture
+                        ? <Picture src={`/api/files/${file.id}?show=1`} alt={file.name} />
+                        : <Pages src={`/api/files/${file.id}?show=1`} title={file.name} />}
+                    <DialogButtons><MainButton onPress={() => setOpen(undefined)}>Close</MainButton></DialogButtons>
+                </Dialog>
+            )}
+            {open === 'change' && <FileDialog record={record} file={file} onClose={() => setOpen(undefined)} />}
+        </Line>
+    );
+}
+
+function FileDialog({ record, file, onClose }: { record: RecordData; file: FileData; onClose: () => void }) {
+    const [draft, setDraft] = useState<Schemas['FileInput']>({ name: file.name, kind: file.kind, expiresOn: file.expiresOn, isPrivate: file.isPrivate });
+    const [failure, setFailure] = useState<Error>();
+    const act = useRecordAction(record.party.id);
+    const say = useSay();
+    const path = { params: { path: { file: file.id } } };
+    const problems = failure instanceof Refused ? failure.fields : {};
+    const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part });
+
+    const run = async (done: string, call: () => Promise<RecordData>) => {
+        setFailure(undefined);
+        try {
+            await act(call);
+            say(done);
+            onClose();
+        } catch (error) {
+            setFailure(error as Error);
+        }
+    };
+
+    return (
+        <Dialog title={`The file ${file.name}`} onClose={onClose}>
+            <Form
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    void run('File saved.', () => ask(api.PUT('/api/files/{file}', { ...path, body: draft })));
+                }}
+            >
+                <Field label="Name" autoFocus value={draft.name} onChange={(name) => set({ name })} problem={problems.name} />
+                <FieldRow>
+                    <ChooseOne label="What it is" width="160px" options={KINDS.map((id) => ({ id, name: id }))} value={draft.kind} onChange={(kind) => set({ kind: kind as Kind })} />
+                    <Field label="Expires on" width="160px" placeholder="31 Dec 2027" value={draft.expiresOn} onChange={(expiresOn) => set({ expiresOn })} problem={problems.expiresOn} hint="You are reminded 30 days before." />
+                </FieldRow>
+                <Tick isSelected={draft.isPrivate} onChange={(isPrivate) => set({ isPrivate })}>private: only for those who may see private values</Tick>
+                {failure !== undefined && Object.keys(problems).length === 0 && <Notice tone="stop" title="Not saved">{failure.message}</Notice>}
+                <DialogButtons>
+                    <MainButton type="submit">Save it</MainButton>
+                    <Button onPress={() => void run('File removed.', () => ask(api.DELETE('/api/files/{file}', path)))}>Remove the file</Button>
+                    <Button onPress={onClose}>Cancel</Button>
+                </DialogButtons>
+            </Form>
+        </Dialog>
+    );
+}

@@ -1,0 +1,101 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState, type FormEvent, type KeyboardEvent } from 'react';
+import { api, ask, Refused, type Schemas } from '../../api/client';
+import { choicesQuery } from '../../api/queries';
+import { useSession } from '../../api/session';
+import { ReminderLine } from '../../app/ReminderLine';
+import { Button, MainButton, QuietButton } from '../../ui/Button';
+import { ChooseOne } from '../../ui/Choose';
+import { Field } from '../../ui/Field';
+import { Form } from '../../ui/Page';
+import { useSay } from '../../ui/StatusLine';
+import { Suggest } from '../../ui/Suggest';
+import { FieldRow, Notice, Quiet, Row, Stack } from '../../ui/Text';
+import { PlainSection } from './SectionFrame';
+import type { RecordData } from './sections';
+import { useMayEdit } from './useMayEdit';
+import { useRecordAction } from './useRecordAction';
+
+const REPEATS = ['every day', 'every weekday', 'every week', 'every 2 weeks', 'every month', 'every quarter', 'every year'].map((name) => ({ id: name, name }));
+
+/** What is to be done for the record. */
+export function RemindersSection({ record }: { record: RecordData }) {
+    const [isAdding, setAdding] = useState(false);
+    const mayEdit = useMayEdit(record);
+    const { reminders } = record;
+
+    return (
+        <PlainSection
+            id="reminders"
+            title="Reminders"
+            tools={mayEdit && !isAdding && <QuietButton data-edit onPress={() => setAdding(true)}>Set a reminder</QuietButton>}
+        >
+            <Stack $gap="small">
+                {isAdding && <ReminderForm id={record.party.id} onClose={() => setAdding(false)} />}
+                {reminders.length === 0 && !isAdding && <Quiet>Nothing is to be done.</Quiet>}
+                {reminders.map((reminder) => <ReminderLine key={reminder.id} reminder={reminder} />)}
+            </Stack>
+        </PlainSection>
+    );
+}
+
+function ReminderForm({ id, onClose }: { id: number; onClose: () => void }) {
+    const { userId } = useSession();
+    const { data: choices } = useQuery(choicesQuery);
+    const [draft, setDraft] = useState<Schemas['ReminderInput']>({ text: '', day: '', time: '', rule: '', userId: userId ?? 0 });
+    const [failure, setFailure] = useState<Error>();
+    const act = useRecordAction(id);
+    const say = useSay();
+    const set = (part: Partial<Schemas['ReminderInput']>) => setDraft({ ...draft, ...part });
+    const problems = failure instanceof Refused ? failure.fields : {};
+
+    const save = async () => {
+        setFailure(undefined);
+        try {
+            await act(() => ask(api.POST('/api/parties/{id}/reminders', { params: { path: { id } }, body: draft })));
+            say('Reminder set.');
+            onClose();
+        } catch (error) {
+            setFailure(error as Error);
+        }
+    };
+
+    return (
+        <Form
+            aria-label="Set a reminder"
+            style={{ width: '100%' }}
+            onSubmit={(event: FormEvent) => {
+                event.preventDefault();
+                void save();
+            }}
+            onKeyDown={(event: KeyboardEvent) => {
+                if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+                    event.preventDefault();
+                    void save();
+                } else if (event.key === 'Escape' && !event.defaultPrevented && draft.text === '') {
+                    onClose();
+                }
+            }}
+        >
+            <Field label="What is to be done" autoFocus value={draft.text} onChange={(text) => set({ text })} problem={problems.text} />
+            <FieldRow>
+                <Field label="On" width="130px" placeholder="today" value={draft.day} onChange={(day) => set({ day })} problem={problems.day} />
+                <Field label="At" width="90px" placeholder="9:00" value={draft.time} onChange={(time) => set({ time })} problem={problems.time} />
+                <Suggest label="Again" width="180px" placeholder="once" options={REPEATS} value={draft.rule} onType={(rule) => set({ rule })} problem={problems.rule} />
+                <ChooseOne
+                    label="For"
+                    width="180px"
+                    options={(choices?.colleagues ?? []).map(({ id: colleague, name }) => ({ id: String(colleague), name }))}
+                    value={draft.userId === 0 ? '' : String(draft.userId)}
+                    onChange={(chosen) => set({ userId: Number(chosen) })}
+                    problem={problems.userId}
+                />
+            </FieldRow>
+            {failure !== undefined && Object.keys(problems).length === 0 && <Notice tone="stop" title="Not set yet">{failure.message} What you typed is still here.</Notice>}
+            <Row $gap="small">
+                <MainButton type="submit">Set this reminder</MainButton>
+                <Button onPress={onClose}>Cancel</Button>
+            </Row>
+        </Form>
+    );
+}

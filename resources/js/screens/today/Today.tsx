@@ -1,0 +1,134 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import type { Schemas } from '../../api/client';
+import { todayQuery } from '../../api/queries';
+import { EmptyDesk } from '../../app/EmptyDesk';
+import { ReminderLine } from '../../app/ReminderLine';
+import { MainButton } from '../../ui/Button';
+import { momentText } from '../../ui/moment';
+import { Sheet } from '../../ui/Page';
+import { Empty, Heading, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
+import { narrow, space } from '../../ui/tokens';
+import { CalendarAddress } from './CalendarAddress';
+
+type TodayData = Schemas['Today'];
+
+const Columns = styled.div`
+    display: grid;
+    grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
+    gap: ${space.wide};
+    ${narrow} { grid-template-columns: minmax(0, 1fr); }
+`;
+
+const List = styled.ul`
+    width: 100%;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+    li { padding: 3px 0; border-top: 1px solid var(--rule); }
+    li:first-child { border-top: 0; }
+`;
+
+/** What needs doing: the first screen. */
+export function Today() {
+    const { data, error, refetch } = useQuery(todayQuery);
+
+    useEffect(() => {
+        document.title = 'Today – Neat Almanac';
+    }, []);
+
+    if (error !== null && data === undefined) {
+        return (
+            <Sheet id="sheet" tabIndex={-1}>
+                <Empty role="alert">
+                    <p>Today could not be read. {error.message}</p>
+                    <MainButton onPress={() => void refetch()}>Try again</MainButton>
+                </Empty>
+            </Sheet>
+        );
+    }
+    if (data?.everybodys.length === 0) {
+        return <EmptyDesk />;
+    }
+    return (
+        <Sheet id="sheet" tabIndex={-1} aria-busy={data === undefined}>
+            <Stack $gap="large" style={{ justifyItems: 'stretch' }}>
+                <Row>
+                    <Title>Today</Title>
+                    {data !== undefined && <Quiet>{data.dayText}</Quiet>}
+                </Row>
+                {data !== undefined && <Day today={data} />}
+            </Stack>
+        </Sheet>
+    );
+}
+
+function Day({ today }: { today: TodayData }) {
+    return (
+        <Columns>
+            <Stack $gap="wide" style={{ justifyItems: 'stretch' }}>
+                <Part title="To do" empty="Nothing is due. Reminders are set on the page of a record." items={today.due.map((reminder) => <ReminderLine key={reminder.id} reminder={reminder} withParty />)} />
+                <Part title="In the next seven days" empty="Nothing yet." items={today.soon.map((reminder) => <ReminderLine key={reminder.id} reminder={reminder} withParty />)} />
+                <CalendarAddress />
+                <Part
+                    title={today.gapCount > today.gaps.length ? `Gaps in my records, ${today.gaps.length} of ${today.gapCount}` : 'Gaps in my records'}
+                    empty="The records that you look after lack nothing."
+                    items={today.gaps.map(({ party, readiness }) => (
+                        <div key={party.id}>
+                            <Link to={`/records/${party.id}`}>{party.displayName}</Link>{' '}
+                            <Small>
+                                {readiness.flatMap(({ checks }) => checks).filter(({ state }) => state !== 'passed').slice(0, 2).map(({ name, todo, section }) => (
+                                    <span key={name}>{todo} <Link to={`/records/${party.id}#${section}`}>Go there</Link> </span>
+                                ))}
+                            </Small>
+                        </div>
+                    ))}
+                />
+            </Stack>
+            <Stack $gap="wide" style={{ justifyItems: 'stretch' }}>
+                {(today.cautions.length > 0 || today.files.length > 0) && (
+                    <Part
+                        title="Ending and expiring"
+                        empty=""
+                        items={[
+                            ...today.cautions.map(({ id, party, level, text, untilText }) => (
+                                <div key={`caution-${id}`}>
+                                    <Mark tone={level === 'stop' ? 'stop' : 'look'}>{level === 'stop' ? 'Stop' : 'Note'} ends on {untilText}</Mark>
+                                    <div><Small>{text} · <Link to={`/records/${party.id}`}>{party.name}</Link></Small></div>
+                                </div>
+                            )),
+                            ...today.files.map(({ id, party, name, expiresOn, isExpired }) => (
+                                <div key={`file-${id}`}>
+                                    <Mark tone="look">{isExpired ? 'expired' : 'expires'} on {expiresOn}</Mark>
+                                    <div><Small>{name} · <Link to={`/records/${party.id}#files`}>{party.name}</Link></Small></div>
+                                </div>
+                            )),
+                        ]}
+                    />
+                )}
+                <Part title="Where I was last" empty="You have changed nothing yet." items={today.mine.map((touched) => <Touched key={touched.party.id} touched={touched} />)} />
+                <Part title="Where anybody was last" empty="Nobody has changed anything." items={today.everybodys.map((touched) => <Touched key={touched.party.id} touched={touched} withWho />)} />
+            </Stack>
+        </Columns>
+    );
+}
+
+function Part({ title, empty, items }: { title: string; empty: string; items: ReactNode[] }) {
+    return (
+        <Stack as="section" $gap="small" aria-label={title} style={{ justifyItems: 'stretch' }}>
+            <Heading>{title}</Heading>
+            {items.length === 0 ? <Quiet>{empty}</Quiet> : <List>{items.map((item, index) => <li key={index}>{item}</li>)}</List>}
+        </Stack>
+    );
+}
+
+function Touched({ touched: { party, section, by, at }, withWho = false }: { touched: Schemas['Touched']; withWho?: boolean }) {
+    return (
+        <>
+            <Link to={`/records/${party.id}`}>{party.displayName}</Link>{' '}
+            <Small>{section.toLowerCase()}, {withWho && `${by}, `}{momentText(at)}</Small>
+        </>
+    );
+}
