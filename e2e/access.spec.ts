@@ -23,7 +23,7 @@ test('an empty database asks for the first administrator and opens on an empty d
     await page.keyboard.press('Control+Enter');
     await expect(page.getByRole('heading', { level: 1, name: 'First & Only' })).toBeVisible();
     await page.goto(`${server.empty.url}/set-up`);
-    await expect(page.getByRole('heading', { name: 'Directory' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
 });
 
 test('sign-in says what is wrong, lets in, and lets out', async ({ desk, page }) => {
@@ -61,6 +61,6 @@ test('a reader sees a record without a single way to edit it', async ({ desk, pa
     await desk.section('When we bill them').getByLabel('An invoice dated').fill('+10');
     await expect(desk.section('When we bill them')).toContainText('An invoice of 4 Dec 2026 is due Sun 3 Jan 2027.');
     await page.goto('/add/company?name=Sneaked');
-    await expect(page.getByRole('heading', { name: 'Directory' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
     await desk.expectAccessible();
 });

@@ -12,9 +12,9 @@ export class Desk {
         await this.page.getByLabel('Email').fill(`${name}@orreryvane.example`);
         await this.page.getByLabel('Password').fill(PASSWORD);
         await this.page.keyboard.press('Enter');
-        // The directory has been read, and nothing is on its way any more.
+        // The day has been read, and nothing is on its way any more.
         await expect(this.page.getByRole('main')).toHaveAttribute('aria-busy', 'false');
-        await expect(this.page.getByRole('heading', { name: 'Directory' })).toBeVisible();
+        await expect(this.page.getByRole('heading', { name: 'Today', level: 1 })).toBeVisible();
     }
 
     get find(): Locator {
@@ -57,6 +57,12 @@ export class Desk {
     async edit(title: string): Promise<Locator> {
         await this.page.getByRole('button', { name: `Edit ${title}`, exact: true }).click();
         return this.section(title);
+    }
+
+    /** Chooses one of the options of a field that opens. */
+    async choose(label: string | RegExp, option: string, within: Locator | Page = this.page): Promise<void> {
+        await within.getByRole('button', { name: label }).click();
+        await this.page.getByRole('option', { name: option, exact: true }).click();
     }
 
     async save(said: string): Promise<void> {

@@ -27,7 +27,7 @@ test('a colleague is added, signs in, and is retired', async ({ desk, page, brow
     await other.getByLabel('Email').fill(email);
     await other.getByLabel('Password').fill('anchor-escapement');
     await other.keyboard.press('Enter');
-    await expect(other.getByRole('heading', { name: 'Directory' })).toBeVisible();
+    await expect(other.getByRole('heading', { name: 'Today' })).toBeVisible();
     await expect(other.getByRole('link', { name: 'Office' })).toHaveCount(0);
 
     await page.getByRole('button', { name: `Change ${name}` }).click();
@@ -43,5 +43,5 @@ test('only an administrator comes in', async ({ desk, page }) => {
     await desk.signIn('tobias');
     await expect(page.getByRole('link', { name: 'Office' })).toHaveCount(0);
     await page.goto('/office');
-    await expect(page.getByRole('heading', { name: 'Directory' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
 });

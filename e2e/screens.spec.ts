@@ -67,7 +67,7 @@ test('the light can be chosen and is kept', async ({ desk, page }) => {
     await page.getByRole('menuitem', { name: 'Light: by lamp' }).click();
     await expect.poll(paper).not.toBe(byDay);
     await page.reload();
-    await expect(page.getByRole('heading', { name: 'Directory' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
     expect(await paper()).not.toBe(byDay);
 });
 

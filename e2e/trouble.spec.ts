@@ -72,7 +72,7 @@ test('two people save one section: the second sees both values and chooses', asy
     await other.getByLabel('Email').fill('tobias@orreryvane.example');
     await other.getByLabel('Password').fill(PASSWORD);
     await other.getByRole('button', { name: 'Sign in' }).click();
-    await expect(other.getByRole('heading', { name: 'Directory' })).toBeVisible();
+    await expect(other.getByRole('heading', { name: 'Today' })).toBeVisible();
     await other.goto(page.url().replace(/\?.*/, ''));
     await other.getByRole('button', { name: 'Edit Reach' }).click();
 

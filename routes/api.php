@@ -12,6 +12,7 @@ use App\Http\Controllers\Office\ListsController;
 use App\Http\Controllers\Office\OfficeController;
 use App\Http\Controllers\Office\SheetsController;
 use App\Http\Controllers\Readiness\GapsController;
+use App\Http\Controllers\Records\AddressController;
 use App\Http\Controllers\Records\ArchiveController;
 use App\Http\Controllers\Records\NameController;
 use App\Http\Controllers\Records\PartyController;
@@ -44,6 +45,7 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
     Route::get('names', NameController::class);
     Route::get('parties', [PartyController::class, 'index']);
     Route::get('parties/{party}', [PartyController::class, 'show'])->whereNumber('party');
+    Route::get('parties/{party}/addresses', [AddressController::class, 'apart'])->whereNumber('party');
     Route::get('parties/{party}/changes', [PartyController::class, 'changes'])->whereNumber('party');
     Route::post('terms/preview', PreviewController::class);
 
@@ -84,6 +86,7 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
             Route::put('identity', [SectionController::class, 'identity']);
             Route::put('reach', [SectionController::class, 'reach']);
             Route::put('addresses', [SectionController::class, 'addresses']);
+            Route::post('addresses/{addressUse}/move', [AddressController::class, 'move'])->whereNumber('addressUse');
             Route::put('positions', [SectionController::class, 'positions']);
             Route::put('relations', [SectionController::class, 'relations']);
             Route::put('classification', [SectionController::class, 'classification']);

@@ -81,7 +81,7 @@ abstract class TestCase extends LaravelTestCase
     {
         return $more + [
             'id' => null, 'linkedAddressId' => null, 'country' => 'US', 'lines' => '14 Meridian Lane', 'locality' => 'Brattleboro',
-            'region' => 'VT', 'postcode' => '05301', 'uses' => [], 'isPrimary' => false, 'since' => '', 'until' => '',
+            'region' => 'VT', 'postcode' => '05301', 'attention' => '', 'careOf' => '', 'uses' => [], 'isPrimary' => false, 'since' => '', 'until' => '',
         ];
     }
 

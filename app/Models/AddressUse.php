@@ -22,6 +22,8 @@ use Illuminate\Support\Collection;
  * @property Collection<int, Purpose> $uses
  * @property \Almanac\Calendar\Day|null $since
  * @property \Almanac\Calendar\Day|null $until
+ * @property string $attention a desk or a person whom post is for
+ * @property string $care_of who takes it in for them
  * @property bool $is_primary
  * @property int $rank
  * @property-read Party $party
@@ -30,6 +32,8 @@ use Illuminate\Support\Collection;
 final class AddressUse extends Model
 {
     protected $guarded = [];
+
+    protected $attributes = ['attention' => '', 'care_of' => ''];
 
     protected function casts(): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Almanac\Names\TogetherAs;
 use Almanac\Records\Period;
 use Almanac\Relations\RelationKind;
 use Almanac\Relations\Tie;
@@ -20,6 +21,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $to_id
  * @property string $kind what the second party is to the first; empty for a kind of the office's own
  * @property int|null $list_item_id the office's own kind
+ * @property TogetherAs $together of spouses: how they are written to
  * @property \Almanac\Calendar\Day|null $since
  * @property \Almanac\Calendar\Day|null $until
  * @property-read Party $from
@@ -30,9 +32,11 @@ final class Relation extends Model
 {
     protected $guarded = [];
 
+    protected $attributes = ['together' => TogetherAs::Alone->value];
+
     protected function casts(): array
     {
-        return ['since' => DayCast::class, 'until' => DayCast::class];
+        return ['together' => TogetherAs::class, 'since' => DayCast::class, 'until' => DayCast::class];
     }
 
     /**

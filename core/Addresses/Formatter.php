@@ -54,6 +54,24 @@ final class Formatter
     }
 
     /**
+     * For a label: lines that are too long go on in the next one, cut between words where there are any.
+     *
+     * @param list<string> $envelope
+     *
+     * @return list<string>
+     */
+    public static function onLabel(array $envelope): array
+    {
+        $lines = [];
+        foreach ($envelope as $line) {
+            $line = preg_replace('/(\X{1,'.self::MAX_CHARACTERS.'})(?:\s+|$)|(\X{'.self::MAX_CHARACTERS.'})/u', "\$1\$2\n", $line) ?? $line;
+            $lines = [...$lines, ...explode("\n", rtrim($line, "\n"))];
+        }
+
+        return $lines;
+    }
+
+    /**
      * @param \Closure(AddressPart): string $text
      *
      * @return list<string>

@@ -9,7 +9,8 @@ use Symfony\Component\Intl\Countries;
 /** A postal address: free lines, then the parts that the country's post sorts by. */
 final readonly class PostalAddress
 {
-    private const MAX_LINES = 4;
+    /** With the recipient and the place, eight lines print whole. */
+    private const MAX_LINES = 6;
 
     private const MAX_LENGTH = 100;
 

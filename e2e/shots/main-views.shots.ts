@@ -27,6 +27,9 @@ test('pictures', async ({ desk, page, browser }) => {
     await shoot('empty-desk');
 
     await desk.signIn();
+    await expect(page.getByText('Ask the verger')).toBeVisible();
+    await shoot('today');
+    await page.goto('/directory');
     await expect(page.getByRole('link', { name: 'Wren, Silas A., III' })).toBeVisible();
     await shoot('directory');
     await desk.search('wren brass');
@@ -59,7 +62,7 @@ test('pictures', async ({ desk, page, browser }) => {
     await colleague.getByLabel('Email').fill('tobias@orreryvane.example');
     await colleague.getByLabel('Password').fill(PASSWORD);
     await colleague.keyboard.press('Enter');
-    await colleague.getByRole('heading', { name: 'Directory' }).waitFor();
+    await colleague.getByRole('heading', { name: 'Today' }).waitFor();
     await colleague.goto('/records/8');
     await colleague.getByRole('button', { name: 'Edit Reach' }).click();
     await colleague.getByRole('textbox', { name: 'Phone' }).fill('802-555-0181');

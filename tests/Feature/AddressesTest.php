@@ -17,8 +17,8 @@ final class AddressesTest extends TestCase
             ->assertOk()
             ->assertJsonPath('addresses.addresses.0.text', ['14 Meridian Lane', 'Brattleboro, VT 05301-1234'])
             ->assertJsonPath('addresses.addresses.0.isPrimary', true)
-            ->assertJsonPath('envelope', ['Penhallow Observatory', '14 Meridian Lane', 'BRATTLEBORO, VT 05301-1234'])
-            ->assertJsonPath('envelopeFits', true);
+            ->assertJsonPath('letter.envelope', ['Penhallow Observatory', '14 Meridian Lane', 'BRATTLEBORO, VT 05301-1234'])
+            ->assertJsonPath('letter.fits', true);
     }
 
     public function test_what_is_wrong_is_told_at_its_part(): void
@@ -52,7 +52,7 @@ final class AddressesTest extends TestCase
         ]])->assertOk()
             ->assertJsonPath('addresses.addresses.*.period.isInForce', [false, true])
             ->assertJsonPath('addresses.addresses.1.period.text', 'since 24 Nov 2026')
-            ->assertJsonPath('envelope.1', 'New Road 2');
+            ->assertJsonPath('letter.envelope.1', 'New Road 2');
     }
 
     public function test_a_change_at_the_owner_shows_at_everybody_who_uses_the_address(): void
@@ -86,7 +86,7 @@ final class AddressesTest extends TestCase
     public function test_an_address_that_its_owner_gives_up_passes_to_who_still_uses_it(): void
     {
         [$edith, $walter] = $this->household();
-        $this->saveSection($edith, 'addresses', ['addresses' => []], 1)->assertOk()->assertJsonPath('envelope', []);
+        $this->saveSection($edith, 'addresses', ['addresses' => []], 1)->assertOk()->assertJsonPath('letter.envelope', []);
         $this->getJson("/api/parties/{$walter->id}")
             ->assertJsonPath('addresses.addresses.0.sameAs', null)
             ->assertJsonPath('addresses.addresses.0.lines', '14 Meridian Lane');

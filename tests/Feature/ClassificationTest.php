@@ -50,7 +50,7 @@ final class ClassificationTest extends TestCase
         $group = $this->addCompany('Lantern Group');
         $company = $this->addCompany('Brass Lantern Foundry');
         $person = $this->addPerson('Silas', 'Wren', ['companyId' => $company->id]);
-        $this->saveSection($company, 'relations', ['relations' => [['id' => null, 'partyId' => $group->id, 'kind' => 'parent company', 'since' => '', 'until' => '']]])->assertOk();
+        $this->saveSection($company, 'relations', ['relations' => [['id' => null, 'partyId' => $group->id, 'kind' => 'parent company', 'together' => 'each alone', 'since' => '', 'until' => '']]])->assertOk();
         $this->classify($group, ['accountManagerId' => $clerk->id])->assertOk();
         $this->getJson("/api/parties/{$person->id}")
             ->assertJsonPath('classification.accountManager.inForce.name', 'Clerk')
@@ -70,8 +70,8 @@ final class ClassificationTest extends TestCase
         $one = $this->addCompany('One');
         $two = $this->addCompany('Two');
         foreach ([[$one, $two], [$two, $one]] as $n => [$from, $to]) {
-            $rows = $n === 0 ? [] : [['id' => 1, 'partyId' => $one->id, 'kind' => 'subsidiary', 'since' => '', 'until' => '']];
-            $this->saveSection($from, 'relations', ['relations' => [...$rows, ['id' => null, 'partyId' => $to->id, 'kind' => 'parent company', 'since' => '', 'until' => '']]], $n)->assertOk();
+            $rows = $n === 0 ? [] : [['id' => 1, 'partyId' => $one->id, 'kind' => 'subsidiary', 'together' => 'each alone', 'since' => '', 'until' => '']];
+            $this->saveSection($from, 'relations', ['relations' => [...$rows, ['id' => null, 'partyId' => $to->id, 'kind' => 'parent company', 'together' => 'each alone', 'since' => '', 'until' => '']]], $n)->assertOk();
         }
         $this->getJson("/api/parties/{$one->id}")->assertOk()->assertJsonPath('classification.buyer.inForce', null);
     }

@@ -52,11 +52,11 @@ final class OfficeListsTest extends TestCase
         $this->asAdministrator()->postJson('/api/lists/relation-kinds', ['name' => 'landlord', 'inverse' => 'tenant'])->assertCreated();
         $shop = $this->addCompany('Shop');
         $owner = $this->addPerson('Ada', 'Finch');
-        $this->saveSection($shop, 'relations', ['relations' => [['id' => null, 'partyId' => $owner->id, 'kind' => 'landlord', 'since' => '', 'until' => '']]])->assertOk();
+        $this->saveSection($shop, 'relations', ['relations' => [['id' => null, 'partyId' => $owner->id, 'kind' => 'landlord', 'together' => 'each alone', 'since' => '', 'until' => '']]])->assertOk();
         $this->getJson("/api/parties/{$owner->id}")->assertJsonPath('relations.relations.0.kind', 'tenant');
         $this->getJson("/api/parties/{$shop->id}")->assertJsonPath('relations.relations.0.kind', 'landlord');
         // Told again from the other end, it stays one relation.
-        $this->saveSection($owner, 'relations', ['relations' => [['id' => 1, 'partyId' => $shop->id, 'kind' => 'tenant', 'since' => '1 May', 'until' => '']]], 1)->assertOk();
+        $this->saveSection($owner, 'relations', ['relations' => [['id' => 1, 'partyId' => $shop->id, 'kind' => 'tenant', 'together' => 'each alone', 'since' => '1 May', 'until' => '']]], 1)->assertOk();
         $this->getJson("/api/parties/{$shop->id}")->assertJsonPath('relations.relations.0.kind', 'landlord')
             ->assertJsonPath('relations.relations.0.period.text', 'since 1 May 2026');
         $this->rename('relation-kinds', 'landlord', 'lets to us', 'rents');

@@ -19,10 +19,10 @@ final class PeopleTest extends TestCase
         $silas = $this->addPerson('Silas', 'Wren');
         $this->saveSection($silas, 'addresses', ['addresses' => [$this->address()]])->assertOk();
         $this->saveSection($silas, 'identity', self::SILAS)->assertOk()
-            ->assertJsonPath('salutation', 'Dear Mr. Wren:')
-            ->assertJsonPath('envelope.0', 'Mr. Silas A. Wren III, CPA')
+            ->assertJsonPath('letter.salutation', 'Dear Mr. Wren:')
+            ->assertJsonPath('letter.envelope.0', 'Mr. Silas A. Wren III, CPA')
             ->assertJsonPath('identity.pronouns', 'he/him');
-        $this->saveSection($silas, 'identity', ['isInformal' => true] + self::SILAS, 1)->assertOk()->assertJsonPath('salutation', 'Dear Si:');
+        $this->saveSection($silas, 'identity', ['isInformal' => true] + self::SILAS, 1)->assertOk()->assertJsonPath('letter.salutation', 'Dear Si:');
         $this->assertSame('On first-name terms: no -> yes', $this->changesOf($silas)[0]);
     }
 
@@ -33,8 +33,8 @@ final class PeopleTest extends TestCase
         $this->saveSection($silas, 'identity', ['deceasedOn' => '1 Nov 2026'] + self::SILAS)->assertOk()
             ->assertJsonPath('identity.isDeceased', true)
             ->assertJsonPath('identity.deceasedOn', '1 Nov 2026')
-            ->assertJsonPath('salutation', null)
-            ->assertJsonPath('envelope.0', 'Estate of Silas A. Wren III');
+            ->assertJsonPath('letter.salutation', null)
+            ->assertJsonPath('letter.envelope.0', 'Estate of Silas A. Wren III');
         $this->assertContains('Deceased: no -> on 1 Nov 2026', $this->changesOf($silas));
         $this->saveSection($silas, 'identity', ['isDeceased' => true, 'deceasedOn' => '+3'] + self::SILAS, 1)
             ->assertUnprocessable()->assertJsonPath('errors.0', ['field' => 'deceasedOn', 'message' => 'That day is still to come. Check the year.']);

@@ -33,7 +33,7 @@ final class ReachTest extends TestCase
             $this->contact('phone', '802-555-0142'),
             $this->contact('website', 'javascript:alert(1)'),
         ]])->assertUnprocessable()->assertJsonPath('errors.*.field', ['contactPoints.0.value', 'contactPoints.1.value', 'contactPoints.3.value']);
-        $this->getJson("/api/parties/{$company->id}")->assertJsonPath('reach', ['version' => 0, 'contactPoints' => []]);
+        $this->getJson("/api/parties/{$company->id}")->assertJsonPath('reach', ['version' => 0, 'contactPoints' => [], 'localTime' => null]);
     }
 
     public function test_the_region_comes_from_the_address(): void
@@ -86,7 +86,7 @@ final class ReachTest extends TestCase
         $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0142', ['isPrimary' => 'yes'])]])->assertUnprocessable();
         $this->saveSection($company, 'reach', ['contactPoints' => array_fill(0, 51, $this->contact('phone', '802-555-0142'))])->assertUnprocessable();
         $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('email', str_repeat('a', 5000).'@b.example')]])->assertUnprocessable();
-        $this->putJson("/api/parties/{$company->id}/reach", ['contactPoints' => []])->assertUnprocessable()->assertJsonPath('errors.0.field', 'version');
+        $this->putJson("/api/parties/{$company->id}/reach", ['contactPoints' => [], 'localTime' => null])->assertUnprocessable()->assertJsonPath('errors.0.field', 'version');
     }
 
     public function test_two_emails_may_have_the_same_use_and_a_use_is_kept_once(): void

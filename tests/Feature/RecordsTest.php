@@ -35,7 +35,7 @@ final class RecordsTest extends TestCase
             ->assertJsonPath('positions.positions.0.title', 'Foundry manager')
             ->assertJsonPath('positions.positions.0.isPrimary', true)
             ->assertJsonPath('addresses.addresses.0.sameAs.name', 'Brass Lantern Foundry')
-            ->assertJsonPath('envelope', ['Silas Wren', 'Brass Lantern Foundry', '14 Meridian Lane', 'BRATTLEBORO, VT 05301']);
+            ->assertJsonPath('letter.envelope', ['Silas Wren', 'Brass Lantern Foundry', '14 Meridian Lane', 'BRATTLEBORO, VT 05301']);
         $this->getJson("/api/parties/{$company->id}")
             ->assertJsonPath('positions.positions.0.party.id', $person->id)
             ->assertJsonPath('addresses.addresses.0.sharedWith.0.name', 'Silas Wren');

@@ -76,7 +76,7 @@ final class RelationsTest extends TestCase
     private function relate(Party $party, array $relations, int $version = 0): TestResponse
     {
         return $this->saveSection($party, 'relations', ['relations' => array_map(
-            fn (array $one) => ($one[2] ?? []) + ['id' => null, 'partyId' => $one[0]->id, 'kind' => $one[1], 'since' => '', 'until' => ''],
+            fn (array $one) => ($one[2] ?? []) + ['id' => null, 'partyId' => $one[0]->id, 'kind' => $one[1], 'together' => 'each alone', 'since' => '', 'until' => ''],
             $relations,
         )], $version);
     }

@@ -23,7 +23,7 @@ final class WrongInputTest extends TestCase
     {
         $address = [
             'id' => null, 'linkedAddressId' => null, 'country' => 'US', 'lines' => '1 Street', 'locality' => 'Putney', 'region' => 'VT',
-            'postcode' => '05346', 'uses' => ['postal'], 'isPrimary' => true, 'since' => '1 Mar', 'until' => '+30',
+            'postcode' => '05346', 'attention' => 'A', 'careOf' => 'B', 'uses' => ['postal'], 'isPrimary' => true, 'since' => '1 Mar', 'until' => '+30',
         ];
         $contact = ['id' => null, 'kind' => 'email', 'value' => 'a@b.example', 'label' => 'office', 'uses' => ['invoices'], 'isPrimary' => true];
         $position = ['id' => null, 'partyId' => 2, 'title' => 'T', 'department' => 'D', 'duties' => ['site'], 'firstFor' => ['site'], 'isPrimary' => true, 'since' => '', 'until' => ''];
@@ -34,8 +34,9 @@ final class WrongInputTest extends TestCase
         ]];
         yield 'reach' => ['PUT', '/api/parties/1/reach', ['version' => 0, 'contactPoints' => [$contact, ['kind' => 'phone', 'value' => '802-555-0142'] + $contact]]];
         yield 'addresses' => ['PUT', '/api/parties/1/addresses', ['version' => 0, 'addresses' => [$address]]];
+        yield 'move' => ['POST', '/api/parties/1/addresses/1/move', ['since' => '+9', 'everybody' => true, 'country' => 'US', 'lines' => '2 Street', 'locality' => 'Putney', 'region' => 'VT', 'postcode' => '05346']];
         yield 'positions' => ['PUT', '/api/parties/1/positions', ['version' => 0, 'positions' => [$position]]];
-        yield 'relations' => ['PUT', '/api/parties/1/relations', ['version' => 0, 'relations' => [['id' => null, 'partyId' => 2, 'kind' => 'ward', 'since' => '', 'until' => '']]]];
+        yield 'relations' => ['PUT', '/api/parties/1/relations', ['version' => 0, 'relations' => [['id' => null, 'partyId' => 2, 'kind' => 'ward', 'together' => 'each alone', 'since' => '', 'until' => '']]]];
         yield 'classification' => ['PUT', '/api/parties/1/classification', [
             'version' => 0, 'types' => ['doctor'], 'tags' => ['bells', 'new one'], 'ownerId' => 1, 'accountManagerId' => null, 'buyerId' => 1, 'source' => 'web',
             'language' => 'de', 'grade' => 3, 'codes' => [['id' => null, 'system' => 'our number with them', 'value' => '77']],
@@ -68,6 +69,7 @@ final class WrongInputTest extends TestCase
         config(['almanac.sign_in_attempts' => 1000]);
         $this->addCompany('Brass');
         $this->addPerson('Silas', 'Wren');
+        $this->saveSection(Party::query()->findOrFail(1), 'addresses', ['addresses' => [$this->address()]]);
         $field = fn (string $name, string $kind) => ['id' => null, 'name' => $name, 'kind' => $kind, 'options' => [], 'help' => '', 'requiredFor' => null, 'isRetired' => false];
         $this->postJson('/api/sheets', ['name' => 'Own', 'partyKind' => null, 'type' => '', 'isRetired' => false, 'fields' => [$field('A', 'number'), $field('B', 'date')]])->assertCreated();
         $this->postJson('/api/parties/1/reminders', ['text' => 'T', 'day' => '', 'time' => '', 'rule' => '', 'userId' => 1])->assertCreated();
@@ -99,7 +101,7 @@ final class WrongInputTest extends TestCase
         foreach ([
             'find?q[]=x', 'find?q=x&kind[]=person', 'find?q=x&archived[]=1', 'find?q=%ff%fe', 'find?q=%00', 'find',
             'names?typed[]=x', 'names', 'parties?page[]=1', 'parties?page=-1', 'parties?page=x', 'parties?page=99999999999999999999',
-            'parties/1/changes?before[]=x&show[]=y', 'parties/1/changes?before=x', 'parties/0', 'parties/99999999999999999999', 'gaps?page[]=1', 'gaps?page=0',
+            'parties/1/addresses?typed[]=x', 'parties/1/addresses', 'parties/1/changes?before[]=x&show[]=y', 'parties/1/changes?before=x', 'parties/0', 'parties/99999999999999999999', 'gaps?page[]=1', 'gaps?page=0',
         ] as $address) {
             $status = $this->asAdministrator()->getJson("/api/$address")->status();
             $this->assertContains($status, [200, 404, 422], $address);

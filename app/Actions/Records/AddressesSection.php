@@ -8,6 +8,7 @@ use Almanac\Addresses\AddressRefused;
 use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Addresses\Formatter;
 use Almanac\Addresses\PostalAddress;
+use Almanac\Names\NamePart;
 use Almanac\Reach\Primaries;
 use Almanac\Records\Fact;
 use App\Models\Address;
@@ -37,6 +38,8 @@ final readonly class AddressesSection implements Section
         $facts = [];
         foreach ($party->addressUses as $use) {
             $facts['address:'.$use->id] = new Fact('Address', implode(', ', array_filter([
+                $use->attention === '' ? '' : 'to the attention of '.$use->attention,
+                $use->care_of === '' ? '' : 'in care of '.$use->care_of,
                 ...Formatter::onScreen($use->address->postal(), $home),
                 ...$use->uses->map(fn (Purpose $purpose) => 'for '.$purpose->value)->all(),
                 $use->is_primary ? 'primary' : '',
@@ -62,7 +65,7 @@ final readonly class AddressesSection implements Section
 
     public function write(Party $party, array $input): void
     {
-        /** @var list<array{id: int|null, linkedAddressId: int|null, country: string, lines: string, locality: string, region: string, postcode: string, uses: list<string>, isPrimary: bool, since: string, until: string}> $rows */
+        /** @var list<array{id: int|null, linkedAddressId: int|null, country: string, lines: string, locality: string, region: string, postcode: string, attention: string, careOf: string, uses: list<string>, isPrimary: bool, since: string, until: string}> $rows */
         $rows = $input['addresses'];
         $kept = $party->addressUses()->with('address')->get()->keyBy('id');
         $problems = new FieldProblems;
@@ -78,6 +81,8 @@ final readonly class AddressesSection implements Section
                 : $this->linked($row['linkedAddressId'], $field, $problems);
             $use->fill([
                 'uses' => array_map(Purpose::from(...), array_values(array_unique($row['uses']))),
+                'attention' => NamePart::tidy($row['attention']),
+                'care_of' => NamePart::tidy($row['careOf']),
                 'since' => $period?->since,
                 'until' => $period?->until,
                 'is_primary' => $primaries[$rank],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Records;
 
+use Almanac\Names\TogetherAs;
 use Almanac\Records\Fact;
 use Almanac\Records\WordingRefused;
 use Almanac\Relations\RelationKind;
@@ -33,6 +34,7 @@ final readonly class RelationsSection implements Section
         foreach ($this->relations($party) as $relation) {
             $facts['relation:'.$relation->id] = new Fact('Relation', implode(', ', array_filter([
                 $relation->seenFrom($party)->name.': '.$relation->otherThan($party)->display_name,
+                $relation->together === TogetherAs::Alone ? '' : 'on an envelope: '.$relation->together->value,
                 $relation->period()->toText(),
             ])));
         }
@@ -49,7 +51,7 @@ final readonly class RelationsSection implements Section
 
     public function write(Party $party, array $input): void
     {
-        /** @var list<array{id: int|null, partyId: int, kind: string, since: string, until: string}> $rows */
+        /** @var list<array{id: int|null, partyId: int, kind: string, together: string, since: string, until: string}> $rows */
         $rows = $input['relations'];
         $kept = $this->relations($party)->keyBy('id');
         $problems = new FieldProblems;
@@ -74,6 +76,7 @@ final readonly class RelationsSection implements Section
             }
             $period = $this->dates->read($row['since'], $row['until'], $field, $problems);
             $relations[] = ($kept->get($row['id']) ?? new Relation)->fill($ends + [
+                'together' => $row['kind'] === RelationKind::Spouse->value ? TogetherAs::from($row['together']) : TogetherAs::Alone,
                 'since' => $period?->since,
                 'until' => $period?->until,
             ]);

@@ -44,7 +44,7 @@ final class RecordFacts
             self::address($party, Purpose::Billing, $today),
             self::addressSetFor($party, Purpose::RemitTo, $today),
             self::stops($party, $today),
-            $party->is_deceased ? self::standIn($party, $today) : '',
+            $party->is_deceased ? self::standInText($party, $today) : '',
             self::missingDetails($party),
         );
     }
@@ -84,13 +84,18 @@ final class RecordFacts
             ?->address->postal();
     }
 
-    /** The executor before the next of kin. */
-    private static function standIn(Party $party, Day $today): string
+    /** Who is written to in place of somebody who has died: the executor before the next of kin. */
+    public static function standIn(Party $party, Day $today): ?Relation
     {
-        $relation = Relation::of($party)->with('from', 'to')->get()
+        return Relation::of($party)->with('from', 'to')->get()
             ->filter(fn (Relation $one) => $one->seenFrom($party)->standsIn() && $one->period()->includes($today))
             ->sortBy(fn (Relation $one) => $one->seenFrom($party)->kind === RelationKind::Executor ? 0 : 1)
             ->first();
+    }
+
+    private static function standInText(Party $party, Day $today): string
+    {
+        $relation = self::standIn($party, $today);
 
         return $relation === null ? '' : 'the '.$relation->seenFrom($party)->name.', '.$relation->otherThan($party)->display_name;
     }

@@ -4,13 +4,10 @@ declare(strict_types=1);
 
 namespace App\Queries\Records;
 
-use Almanac\Addresses\AddressUse as Purpose;
-use Almanac\Addresses\DatedUse;
-use Almanac\Addresses\Formatter;
-use Almanac\Addresses\Recipient;
 use Almanac\Calendar\Day;
 use Almanac\Cautions\CautionUse;
-use Almanac\Names\Addressing;
+use Almanac\Reach\ContactKind;
+use Almanac\Reach\LocalTime;
 use Almanac\Readiness\Readiness;
 use Almanac\Terms\Shorthand;
 use App\Http\Data\Files\FileData;
@@ -21,6 +18,7 @@ use App\Http\Data\Records\AddressesData;
 use App\Http\Data\Records\ArchiveData;
 use App\Http\Data\Records\ChangeData;
 use App\Http\Data\Records\IdentityData;
+use App\Http\Data\Records\LocalTimeData;
 use App\Http\Data\Records\PartyRowData;
 use App\Http\Data\Records\PositionsData;
 use App\Http\Data\Records\ReachData;
@@ -32,12 +30,12 @@ use App\Http\Data\Reminders\ReminderData;
 use App\Models\AddressUse;
 use App\Models\Caution;
 use App\Models\Change;
+use App\Models\ContactPoint;
 use App\Models\File;
 use App\Models\ListedTerms;
 use App\Models\LogEntry;
 use App\Models\Office;
 use App\Models\Party;
-use App\Models\Position;
 use App\Models\Relation;
 use App\Models\Reminder;
 use App\Models\SideTerms;
@@ -67,6 +65,7 @@ final readonly class ReadRecord
         private PreviewTerms $preview,
         private ReadClassification $classification,
         private ReadDetails $details,
+        private ReadLetter $letters,
     ) {
     }
 
@@ -77,7 +76,7 @@ final readonly class ReadRecord
         $home = Office::current()->country;
         $versions = SectionVersions::all($party);
         $version = fn (SectionName $section) => $versions[$section->value] ?? 0;
-        $envelope = $this->envelope($party, $home, $today);
+        $letter = $this->letters->handle($party, $today);
 
         return new RecordData(
             PartyRowData::of($party),
@@ -85,8 +84,8 @@ final readonly class ReadRecord
             $this->cautions($party, $today),
             $this->pinned($party),
             IdentityData::of($party, $version(SectionName::Identity), $today),
-            ReachData::of($party, $version(SectionName::Reach), $home),
-            AddressesData::of($party, $version(SectionName::Addresses), $home, $today),
+            ReachData::of($party, $version(SectionName::Reach), $home, $this->localTime($party)),
+            AddressesData::of($party, $version(SectionName::Addresses), fn (AddressUse $use) => $this->letters->envelope($party, $use, $today), $home, $today),
             PositionsData::of($party, $version(SectionName::Positions), $today),
             $this->relations($party, $version(SectionName::Relations), $today),
             $this->classification->handle($party, $version(SectionName::Classification), $today),
@@ -96,9 +95,7 @@ final readonly class ReadRecord
             array_values($party->files()->with('user', 'party')->get()->map(fn (File $file) => FileData::of($file, $today))->all()),
             $this->reminders($party),
             array_map(ReadinessData::of(...), Readiness::of(RecordFacts::of($party, $today))),
-            $envelope,
-            Formatter::fits($envelope),
-            $party->isPerson() ? $party->addressing()->salutation() : Addressing::salutationToCompany(),
+            $letter,
             $this->lastChange($party),
         );
     }
@@ -108,6 +105,19 @@ final readonly class ReadRecord
     {
         return array_values($party->reminders()->open()->with('party', 'user', 'by')->get()
             ->map(fn (Reminder $reminder) => ReminderData::of($reminder, $this->clock->now()))->all());
+    }
+
+    private function localTime(Party $party): ?LocalTimeData
+    {
+        $address = ($party->addressUses->firstWhere('is_primary', true) ?? $party->addressUses->first())?->address;
+        $phone = $party->contactPoints->first(fn (ContactPoint $point) => $point->kind === ContactKind::Phone);
+
+        return LocalTimeData::orNull(LocalTime::of(
+            $address->country ?? '',
+            $address->region ?? '',
+            $phone->value ?? '',
+            $this->clock->now()->toDateTimeImmutable(),
+        ));
     }
 
     private function relations(Party $party, int $version, Day $today): RelationsData
@@ -160,32 +170,6 @@ final readonly class ReadRecord
             $inForce,
             $inForce === '' ? null : $this->preview->of(Shorthand::read($inForce), $today),
         );
-    }
-
-    /** @return list<string> */
-    private function envelope(Party $party, string $home, Day $today): array
-    {
-        $chosen = DatedUse::inForce(
-            array_values($party->addressUses->map(fn (AddressUse $use) => $use->dated())->all()),
-            Purpose::Postal,
-            $today,
-        );
-        $use = $chosen === null ? null : $party->addressUses->firstWhere('id', $chosen->id);
-
-        return $use === null ? [] : Formatter::onEnvelope($use->address->postal(), $this->recipient($party, $use), $home);
-    }
-
-    /** A person written to at a company's address is written to at the company. */
-    private function recipient(Party $party, AddressUse $use): Recipient
-    {
-        if (! $party->isPerson()) {
-            return Recipient::organisation($party->display_name);
-        }
-        $company = $party->heldPositions
-            ->map(fn (Position $position) => $position->company)
-            ->firstWhere('id', $use->address->owner_id);
-
-        return Recipient::person($party->addressing()->envelopeLine(), $company->display_name ?? '');
     }
 
     private function lastChange(Party $party): ?ChangeData

@@ -99,7 +99,7 @@ final class DemoOffice
         }
         $this->placePeople();
         $this->section('edith', $this->relations, ['relations' => [
-            ['id' => null, 'partyId' => $this->parties['walter']->id, 'kind' => 'spouse', 'since' => '', 'until' => ''],
+            ['id' => null, 'partyId' => $this->parties['walter']->id, 'kind' => 'spouse', 'together' => 'both names', 'since' => '', 'until' => ''],
         ]]);
         $this->classify($users);
         $this->fillSheets();
@@ -248,7 +248,7 @@ final class DemoOffice
 
         return [
             'id' => null, 'linkedAddressId' => null,
-            'country' => $country, 'lines' => $lines, 'locality' => $locality, 'region' => $region, 'postcode' => $postcode,
+            'country' => $country, 'lines' => $lines, 'locality' => $locality, 'region' => $region, 'postcode' => $postcode, 'attention' => '', 'careOf' => '',
             'uses' => $uses, 'isPrimary' => true, 'since' => '', 'until' => '',
         ];
     }

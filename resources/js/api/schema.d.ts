@@ -403,6 +403,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/{id}/addresses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Take a whole address apart */
+        get: operations["takeAddressApart"];
+        /** Save the section addresses */
+        put: operations["saveAddresses"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/addresses/{addressUse}/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Move to a new address from a day on, alone or with everybody there */
+        post: operations["moveAddress"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/parties/{id}/archive": {
         parameters: {
             query?: never;
@@ -535,23 +570,6 @@ export interface paths {
         get?: never;
         /** Save the section reach */
         put: operations["saveReach"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/parties/{id}/addresses": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** Save the section addresses */
-        put: operations["saveAddresses"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1018,6 +1036,14 @@ export interface components {
             locality: string;
             region: string;
             postcode: string;
+            /** @description For a map. */
+            countryName: string;
+            /** @description For a map; empty where the region has no code. */
+            regionName: string;
+            /** @description A desk or a person whom post is for. */
+            attention: string;
+            /** @description Who takes it in for them. */
+            careOf: string;
             uses: string[];
             isPrimary: boolean;
             period: components["schemas"]["Period"];
@@ -1025,6 +1051,20 @@ export interface components {
             text: string[];
             /** @description Parts without which post does not arrive. */
             missing: string[];
+            /** @description As it stands on an envelope. */
+            envelope: string[];
+            /** @description As it prints on a label of 8 lines of 41 characters. */
+            label: string[];
+        };
+        /** @description A whole address, taken apart. */
+        AddressParts: {
+            country: string;
+            lines: string;
+            locality: string;
+            region: string;
+            postcode: string;
+            /** @description Parts to be looked at. */
+            doubtful: string[];
         };
         /** @description The section "Addresses". */
         Addresses: {
@@ -1134,6 +1174,25 @@ export interface components {
             /** @description The record it is taken over from; empty for its own. */
             from: string;
         };
+        /** @description How a letter is addressed today. */
+        Letter: {
+            /** @description What stands on the envelope; empty without an address. */
+            envelope: string[];
+            /** @description Whether the lines print whole on a label. */
+            fits: boolean;
+            /** @description How it begins; null for somebody who has died and has nobody to stand in. */
+            salutation: string | null;
+            also: components["schemas"]["PartyLink"] | null;
+        };
+        /** @description What the clock shows where they are. */
+        LocalTime: {
+            /** @description For reading: Tue 15:30. */
+            text: string;
+            /** @description By whose time: Zurich. */
+            place: string;
+            /** @description From 9 to 17 there. */
+            isWorkingHours: boolean;
+        };
         /** @description Enough of a party to name it and to open it. */
         PartyLink: {
             id: number;
@@ -1213,6 +1272,7 @@ export interface components {
         Reach: {
             version: number;
             contactPoints: components["schemas"]["ContactPoint"][];
+            localTime: components["schemas"]["LocalTime"] | null;
         };
         /** @description A whole record, section by section. */
         Record: {
@@ -1235,12 +1295,7 @@ export interface components {
             /** @description Those that are not done, the earliest first. */
             reminders: components["schemas"]["Reminder"][];
             readiness: components["schemas"]["Readiness"][];
-            /** @description What stands on an envelope sent today; empty without an address. */
-            envelope: string[];
-            /** @description Whether the envelope’s lines print whole on a label. */
-            envelopeFits: boolean;
-            /** @description How a letter begins; null for somebody who has died, who is never greeted. */
-            salutation: string | null;
+            letter: components["schemas"]["Letter"];
             lastChange: components["schemas"]["Change"] | null;
         };
         /** @description A field of a detail sheet, with what the record holds in it. */
@@ -1271,6 +1326,11 @@ export interface components {
             id: number;
             /** @description What the other is to this one. */
             kind: string;
+            /**
+             * @description Of spouses: how they are written to.
+             * @enum {string}
+             */
+            together: "each alone" | "both names" | "Mr. and Mrs.";
             party: components["schemas"]["PartyRow"];
             period: components["schemas"]["Period"];
         };
@@ -1582,6 +1642,10 @@ export interface components {
             locality: string;
             region: string;
             postcode: string;
+            /** @description A desk or a person whom post is for. */
+            attention: string;
+            /** @description Who takes it in for them. */
+            careOf: string;
             uses: string[];
             isPrimary: boolean;
             /** @description A date as people type it, or empty. */
@@ -1655,6 +1719,18 @@ export interface components {
             /** @description Of a company. */
             industry?: string;
         };
+        MoveInput: {
+            /** @description The first day at the new address, as people type it; empty for today. */
+            since: string;
+            /** @description Whether all who use the old address move. */
+            everybody: boolean;
+            /** @description ISO 3166-1 alpha-2. */
+            country: string;
+            lines: string;
+            locality: string;
+            region: string;
+            postcode: string;
+        };
         PositionsInput: {
             version: number;
             positions: components["schemas"]["PositionInput"][];
@@ -1698,6 +1774,11 @@ export interface components {
             partyId: number;
             /** @description What the other is to this one. */
             kind: string;
+            /**
+             * @description Of spouses: how they are written to.
+             * @enum {string}
+             */
+            together: "each alone" | "both names" | "Mr. and Mrs.";
             /** @description A date as people type it, or empty. */
             since: string;
             until: string;
@@ -2610,6 +2691,110 @@ export interface operations {
             };
         };
     };
+    takeAddressApart: {
+        parameters: {
+            query: {
+                typed: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Its parts, and which to look at */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddressParts"];
+                };
+            };
+        };
+    };
+    saveAddresses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["AddressesInput"];
+            };
+        };
+        responses: {
+            /** @description Saved; the whole record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Saved by somebody else since that version */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    moveAddress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                addressUse: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["MoveInput"];
+            };
+        };
+        responses: {
+            /** @description Moved; the whole record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     archiveRecord: {
         parameters: {
             query?: never;
@@ -2931,50 +3116,6 @@ export interface operations {
         requestBody?: {
             content: {
                 "application/json": components["schemas"]["ReachInput"];
-            };
-        };
-        responses: {
-            /** @description Saved; the whole record */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Record"];
-                };
-            };
-            /** @description Saved by somebody else since that version */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    saveAddresses: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "application/json": components["schemas"]["AddressesInput"];
             };
         };
         responses: {

@@ -95,7 +95,7 @@ final class PostalAddressTest extends TestCase
         yield 'no country' => [['', '1 Street', '', '', ''], AddressPart::Country, 'Choose the country.'];
         yield 'a country that is none' => [['XX', '1 Street', '', '', ''], AddressPart::Country, 'There is no country with the code “XX”.'];
         yield 'a state that is none' => [['US', '1 Street', 'Putney', 'Vermonty', ''], AddressPart::Region, '“Vermonty” is not a state we know. Type its name or its letters, such as VT.'];
-        yield 'five lines' => [['US', "1\n2\n3\n4\n5", 'Putney', '', ''], AddressPart::Lines, 'At most 4 lines before the place.'];
+        yield 'seven lines' => [['US', "1\n2\n3\n4\n5\n6\n7", 'Putney', '', ''], AddressPart::Lines, 'At most 6 lines before the place.'];
         yield 'a line too long' => [['US', str_repeat('x', 101), 'Putney', '', ''], AddressPart::Lines, 'That is too long: at most 100 characters a line.'];
     }
 

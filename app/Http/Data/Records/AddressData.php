@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
+use Almanac\Addresses\CountryNames;
 use Almanac\Addresses\Formatter;
 use Almanac\Calendar\Day;
 use App\Models\AddressUse;
@@ -18,6 +19,8 @@ final readonly class AddressData
      * @param list<string> $text
      * @param list<string> $missing
      * @param list<PartyLinkData> $sharedWith
+     * @param list<string> $envelope
+     * @param list<string> $label
      */
     private function __construct(
         #[OA\Property]
@@ -38,6 +41,14 @@ final readonly class AddressData
         public string $region,
         #[OA\Property]
         public string $postcode,
+        #[OA\Property(description: 'For a map.')]
+        public string $countryName,
+        #[OA\Property(description: 'For a map; empty where the region has no code.')]
+        public string $regionName,
+        #[OA\Property(description: 'A desk or a person whom post is for.')]
+        public string $attention,
+        #[OA\Property(description: 'Who takes it in for them.')]
+        public string $careOf,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $uses,
         #[OA\Property]
@@ -48,10 +59,15 @@ final readonly class AddressData
         public array $text,
         #[OA\Property(description: 'Parts without which post does not arrive.', items: new OA\Items(type: 'string'))]
         public array $missing,
+        #[OA\Property(description: 'As it stands on an envelope.', items: new OA\Items(type: 'string'))]
+        public array $envelope,
+        #[OA\Property(description: 'As it prints on a label of 8 lines of 41 characters.', items: new OA\Items(type: 'string'))]
+        public array $label,
     ) {
     }
 
-    public static function of(AddressUse $use, string $homeCountry, Day $today): self
+    /** @param  list<string>  $envelope */
+    public static function of(AddressUse $use, array $envelope, string $homeCountry, Day $today): self
     {
         $postal = $use->address->postal();
         $layout = $postal->layout();
@@ -68,11 +84,17 @@ final readonly class AddressData
             $postal->locality,
             $postal->region,
             $postal->postcode,
+            CountryNames::of($postal->country),
+            $layout->regions[$postal->region] ?? '',
+            $use->attention,
+            $use->care_of,
             array_values($use->uses->map(fn ($purpose) => $purpose->value)->all()),
             $use->is_primary,
             PeriodData::of($use->period(), $today),
             Formatter::onScreen($postal, $homeCountry),
             array_map($layout->nameOf(...), $postal->missing()),
+            $envelope,
+            Formatter::onLabel($envelope),
         );
     }
 }

@@ -22,10 +22,11 @@ final readonly class AddressesData
     ) {
     }
 
-    public static function of(Party $party, int $version, string $homeCountry, Day $today): self
+    /** @param  \Closure(AddressUse): list<string>  $envelope */
+    public static function of(Party $party, int $version, \Closure $envelope, string $homeCountry, Day $today): self
     {
         return new self($version, array_values(
-            $party->addressUses->map(fn (AddressUse $use) => AddressData::of($use, $homeCountry, $today))->all(),
+            $party->addressUses->map(fn (AddressUse $use) => AddressData::of($use, $envelope($use), $homeCountry, $today))->all(),
         ));
     }
 }

@@ -17,13 +17,15 @@ final readonly class ReachData
         public int $version,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/ContactPoint'))]
         public array $contactPoints,
+        #[OA\Property(ref: '#/components/schemas/LocalTime', nullable: true)]
+        public ?LocalTimeData $localTime,
     ) {
     }
 
-    public static function of(Party $party, int $version, string $homeCountry): self
+    public static function of(Party $party, int $version, string $homeCountry, ?LocalTimeData $localTime): self
     {
         return new self($version, array_values(
             $party->contactPoints->map(fn ($point) => ContactPointData::of($point, $homeCountry))->all(),
-        ));
+        ), $localTime);
     }
 }

@@ -21,7 +21,6 @@ final readonly class RecordData
      * @param list<FileData> $files
      * @param list<ReminderData> $reminders
      * @param list<ReadinessData> $readiness
-     * @param list<string> $envelope
      */
     public function __construct(
         #[OA\Property(ref: '#/components/schemas/PartyRow')]
@@ -56,12 +55,8 @@ final readonly class RecordData
         public array $reminders,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Readiness'))]
         public array $readiness,
-        #[OA\Property(description: 'What stands on an envelope sent today; empty without an address.', items: new OA\Items(type: 'string'))]
-        public array $envelope,
-        #[OA\Property(description: 'Whether the envelope’s lines print whole on a label.')]
-        public bool $envelopeFits,
-        #[OA\Property(description: 'How a letter begins; null for somebody who has died, who is never greeted.', nullable: true)]
-        public ?string $salutation,
+        #[OA\Property(ref: '#/components/schemas/Letter')]
+        public LetterData $letter,
         #[OA\Property(ref: '#/components/schemas/Change', nullable: true)]
         public ?ChangeData $lastChange,
     ) {

@@ -18,6 +18,8 @@ final readonly class RelationData
         public int $id,
         #[OA\Property(description: 'What the other is to this one.')]
         public string $kind,
+        #[OA\Property(description: 'Of spouses: how they are written to.', enum: ['each alone', 'both names', 'Mr. and Mrs.'])]
+        public string $together,
         #[OA\Property(ref: '#/components/schemas/PartyRow')]
         public PartyRowData $party,
         #[OA\Property(ref: '#/components/schemas/Period')]
@@ -30,6 +32,7 @@ final readonly class RelationData
         return new self(
             $relation->id,
             $relation->seenFrom($seenFrom)->name,
+            $relation->together->value,
             PartyRowData::of($relation->otherThan($seenFrom)),
             PeriodData::of($relation->period(), $today),
         );

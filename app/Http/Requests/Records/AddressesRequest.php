@@ -15,7 +15,7 @@ use OpenApi\Attributes as OA;
     new OA\Property('addresses', type: 'array', items: new OA\Items(ref: '#/components/schemas/AddressInput')),
 ])]
 #[OA\Schema(schema: 'AddressInput', required: [
-    'id', 'linkedAddressId', 'country', 'lines', 'locality', 'region', 'postcode', 'uses', 'isPrimary', 'since', 'until',
+    'id', 'linkedAddressId', 'country', 'lines', 'locality', 'region', 'postcode', 'attention', 'careOf', 'uses', 'isPrimary', 'since', 'until',
 ], properties: [
     new OA\Property('id', description: 'Null for a new one.', type: 'integer', nullable: true),
     new OA\Property('linkedAddressId', description: 'An address to be used by link, instead of one typed here.', type: 'integer', nullable: true),
@@ -24,6 +24,8 @@ use OpenApi\Attributes as OA;
     new OA\Property('locality', type: 'string'),
     new OA\Property('region', type: 'string'),
     new OA\Property('postcode', type: 'string'),
+    new OA\Property('attention', description: 'A desk or a person whom post is for.', type: 'string'),
+    new OA\Property('careOf', description: 'Who takes it in for them.', type: 'string'),
     new OA\Property('uses', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property('isPrimary', type: 'boolean'),
     new OA\Property('since', description: 'A date as people type it, or empty.', type: 'string'),
@@ -43,6 +45,8 @@ final class AddressesRequest extends SectionRequest
             'addresses.*.locality' => self::text(),
             'addresses.*.region' => self::text(),
             'addresses.*.postcode' => self::text(),
+            'addresses.*.attention' => ['present', 'string', 'max:100'],
+            'addresses.*.careOf' => ['present', 'string', 'max:100'],
             'addresses.*.uses' => ['present', new ItemList],
             'addresses.*.uses.*' => ['required', Rule::enum(AddressUse::class)],
             'addresses.*.isPrimary' => ['required', 'boolean:strict'],

@@ -4,18 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Records;
 
+use Almanac\Names\TogetherAs;
 use App\Http\Requests\Rules\IdOrNull;
 use App\Http\Requests\Rules\ItemList;
+use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(schema: 'RelationsInput', required: ['version', 'relations'], properties: [
     new OA\Property('version', type: 'integer'),
     new OA\Property('relations', type: 'array', items: new OA\Items(ref: '#/components/schemas/RelationInput')),
 ])]
-#[OA\Schema(schema: 'RelationInput', required: ['id', 'partyId', 'kind', 'since', 'until'], properties: [
+#[OA\Schema(schema: 'RelationInput', required: ['id', 'partyId', 'kind', 'together', 'since', 'until'], properties: [
     new OA\Property('id', description: 'Null for a new one.', type: 'integer', nullable: true),
     new OA\Property('partyId', type: 'integer'),
     new OA\Property('kind', description: 'What the other is to this one.', type: 'string'),
+    new OA\Property('together', description: 'Of spouses: how they are written to.', type: 'string', enum: ['each alone', 'both names', 'Mr. and Mrs.']),
     new OA\Property('since', description: 'A date as people type it, or empty.', type: 'string'),
     new OA\Property('until', type: 'string'),
 ])]
@@ -29,6 +32,7 @@ final class RelationsRequest extends SectionRequest
             'relations.*.id' => ['present', new IdOrNull],
             'relations.*.partyId' => ['required', 'integer'],
             'relations.*.kind' => ['required', 'string', 'max:200'],
+            'relations.*.together' => ['required', Rule::enum(TogetherAs::class)],
             'relations.*.since' => self::text(),
             'relations.*.until' => self::text(),
         ];

@@ -2,13 +2,14 @@ import { useQuery } from '@tanstack/react-query';
 import { X } from 'lucide-react';
 import { choicesQuery } from '../../api/queries';
 import { Button, QuietButton } from '../../ui/Button';
-import { ChooseOne, ChooseSeveral, Tick } from '../../ui/Choose';
+import { ChooseSeveral, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
-import { Suggest } from '../../ui/Suggest';
 import { FieldGroup, FieldRow, Small, Stack } from '../../ui/Text';
+import { PlaceFields } from './PlaceFields';
 import type { AddressRow } from './sections';
 
 interface Props {
+    partyId: number;
     row: AddressRow;
     sharedWith: { name: string }[];
     problemAt: (field: string) => string | undefined;
@@ -19,12 +20,12 @@ interface Props {
 }
 
 /** One address, typed in the order of its country or used by link, with its uses and dates. */
-export function AddressFields({ row, sharedWith, problemAt, hasOthers, onChange, onMakePrimary, onRemove }: Props) {
+export function AddressFields({ partyId, row, sharedWith, problemAt, hasOthers, onChange, onMakePrimary, onRemove }: Props) {
     const { data: choices } = useQuery(choicesQuery);
 
     return (
         <FieldGroup aria-label={row.linkedAddressId === null ? 'Address' : `Address, same as ${row.linkedTo}`}>
-            {row.linkedAddressId === null ? <OwnAddress row={row} problemAt={problemAt} onChange={onChange} /> : (
+            {row.linkedAddressId === null ? <PlaceFields partyId={partyId} place={row} problemAt={problemAt} onChange={onChange} /> : (
                 <Stack $gap="tight">
                     <span>{row.text.join(', ')}</span>
                     <FieldRow>
@@ -36,6 +37,10 @@ export function AddressFields({ row, sharedWith, problemAt, hasOthers, onChange,
             {sharedWith.length > 0 && row.linkedAddressId === null && (
                 <Small>also used by {sharedWith.map(({ name }) => name).join(', ')}: a change here shows there</Small>
             )}
+            <FieldRow>
+                <Field label="To the attention of" width="220px" placeholder="Accounts payable" value={row.attention} onChange={(attention) => onChange({ attention })} problem={problemAt('attention')} />
+                <Field label="In care of" width="220px" value={row.careOf} onChange={(careOf) => onChange({ careOf })} problem={problemAt('careOf')} />
+            </FieldRow>
             <ChooseSeveral label="Use for" options={choices?.addressUses ?? []} value={row.uses} onChange={(uses) => onChange({ uses })} />
             <FieldRow style={{ alignItems: 'flex-end' }}>
                 <Field label="Since" width="140px" placeholder="1 May" value={row.since} onChange={(since) => onChange({ since })} problem={problemAt('since')} />
@@ -45,49 +50,4 @@ export function AddressFields({ row, sharedWith, problemAt, hasOthers, onChange,
             </FieldRow>
         </FieldGroup>
     );
-}
-
-function OwnAddress({ row, problemAt, onChange }: Pick<Props, 'row' | 'problemAt' | 'onChange'>) {
-    const { data: choices } = useQuery(choicesQuery);
-    const layout = choices?.layouts.find(({ country }) => country === row.country) ?? choices?.layouts.find(({ country }) => country === '');
-
-    const places = (layout?.order ?? []).filter((part) => part !== 'lines').map((part) => {
-        const text = {
-            value: row[part as 'locality' | 'region' | 'postcode'],
-            problem: problemAt(part),
-        };
-        const onType = (value: string) => onChange({ [part]: value });
-        switch (part) {
-            case 'region':
-                return (layout?.regions.length ?? 0) > 0
-                    ? <Suggest key={part} label={layout?.regionName ?? ''} width="120px" options={(layout?.regions ?? []).map(({ code, name }) => ({ id: code, name: `${code} ${name}` }))} onType={(value) => onType(regionCode(value))} {...text} />
-                    : <Field key={part} label={layout?.regionName ?? ''} width="180px" onChange={onType} {...text} />;
-            case 'postcode':
-                return <Field key={part} label={layout?.postcodeName ?? ''} width="130px" onChange={onType} placeholder={layout?.postcodeExample.split(' or ')[0] ?? ''} {...text} />;
-            default:
-                return <Field key={part} label={layout?.localityName ?? ''} width="220px" onChange={onType} {...text} />;
-        }
-    });
-
-    return (
-        <>
-            <FieldRow>
-                <Field label="Street, building, floor: one to a line" lines={2} width="380px" value={row.lines} onChange={(lines) => onChange({ lines })} problem={problemAt('lines')} />
-                <ChooseOne
-                    label="Country"
-                    width="200px"
-                    options={(choices?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
-                    value={row.country}
-                    onChange={(country) => onChange({ country })}
-                    problem={problemAt('country')}
-                />
-            </FieldRow>
-            <FieldRow>{places}</FieldRow>
-        </>
-    );
-}
-
-/** A region that was picked from the list stands as its code; one that is being typed stays as typed. */
-function regionCode(text: string): string {
-    return /^([A-Z]{2,3}) [A-Z]/.exec(text)?.[1] ?? text;
 }

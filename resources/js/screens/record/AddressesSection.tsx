@@ -1,13 +1,19 @@
+import { useState } from 'react';
 import styled from 'styled-components';
 import { useSession } from '../../api/session';
 import { Button } from '../../ui/Button';
+import { Menu } from '../../ui/Menu';
+import { useSay } from '../../ui/StatusLine';
 import { Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
-import { space } from '../../ui/tokens';
+import { print, space } from '../../ui/tokens';
 import { AddressFields } from './AddressFields';
+import { MapDialog } from './MapDialog';
+import { MoveDialog } from './MoveDialog';
 import { PartyLinks } from './PartyLinks';
 import { SameAs } from './SameAs';
 import { SectionFrame } from './SectionFrame';
 import { addressesSpec, newKey, type AddressRow, type RecordData } from './sections';
+import { useMayEdit } from './useMayEdit';
 import { useSection } from './useSection';
 
 type AddressData = RecordData['addresses']['addresses'][number];
@@ -19,10 +25,15 @@ const Lines = styled.address<{ $isPast: boolean }>`
     color: ${({ $isPast }) => $isPast ? 'var(--quiet)' : 'inherit'};
 `;
 
+const Tools = styled.div`
+    margin-left: -8px;
+    ${print} { display: none; }
+`;
+
 function blank(country: string, isPrimary: boolean): AddressRow {
     return {
         key: newKey(), id: null, linkedAddressId: null, linkedTo: '', text: [],
-        country, lines: '', locality: '', region: '', postcode: '',
+        country, lines: '', locality: '', region: '', postcode: '', attention: '', careOf: '',
         uses: [], isPrimary, since: '', until: '',
     };
 }
@@ -46,7 +57,7 @@ export function AddressesSection({ record }: { record: RecordData }) {
             saveLabel="Save addresses"
             read={addresses.length === 0
                 ? <Quiet>No address yet: letters and invoices cannot be posted.</Quiet>
-                : addresses.map((address) => <AddressView key={address.id} address={address} isOnly={addresses.length === 1} />)}
+                : addresses.map((address) => <AddressView key={address.id} record={record} address={address} isOnly={addresses.length === 1} />)}
             fields={(draft) => (
                 <AddressList record={record} rows={draft} problems={edit.problems} onChange={edit.change} home={home} />
             )}
@@ -54,8 +65,12 @@ export function AddressesSection({ record }: { record: RecordData }) {
     );
 }
 
-function AddressView({ address, isOnly }: { address: AddressData; isOnly: boolean }) {
-    const notes = [!isOnly && address.isPrimary && 'primary', ...address.uses, address.period.text].filter(Boolean).join(', ');
+function AddressView({ record, address, isOnly }: { record: RecordData; address: AddressData; isOnly: boolean }) {
+    const [open, setOpen] = useState<'map' | 'move'>();
+    const mayEdit = useMayEdit(record);
+    const say = useSay();
+    const copy = (lines: string[]) => void navigator.clipboard.writeText(lines.join('\n')).then(() => say('Copied.'), () => say('Not copied: the browser does not allow it here.'));
+    const notes = [address.attention !== '' && `to the attention of ${address.attention}`, address.careOf !== '' && `in care of ${address.careOf}`, !isOnly && address.isPrimary && 'primary', ...address.uses, address.period.text].filter(Boolean).join(', ');
     return (
         <Stack $gap="hair" style={{ paddingBottom: space.small }}>
             <Lines $isPast={!address.period.isInForce}>
@@ -66,6 +81,20 @@ function AddressView({ address, isOnly }: { address: AddressData; isOnly: boolea
                 {!address.period.isInForce && <Small>not in use today</Small>}
                 {address.missing.length > 0 && <Mark tone="look">incomplete: {address.missing.join(', ')} missing</Mark>}
             </Row>
+            <Tools>
+                <Menu
+                    label="Use it"
+                    items={[
+                        { id: 'copy', name: 'Copy the address', onChoose: () => copy(address.text) },
+                        { id: 'envelope', name: 'Copy for an envelope', onChoose: () => copy(address.envelope) },
+                        { id: 'label', name: 'Copy for a label', onChoose: () => copy(address.label) },
+                        { id: 'map', name: 'Show on a map', onChoose: () => setOpen('map') },
+                        ...(mayEdit && address.period.isInForce ? [{ id: 'move', name: 'They move …', onChoose: () => setOpen('move') }] : []),
+                    ]}
+                />
+            </Tools>
+            {open === 'map' && <MapDialog address={address} onClose={() => setOpen(undefined)} />}
+            {open === 'move' && <MoveDialog record={record} address={address} onClose={() => setOpen(undefined)} />}
             {address.sameAs !== null
                 ? <Small>same as <PartyLinks parties={[address.sameAs]} />, by link</Small>
                 : address.sharedWith.length > 0 && <Small>also used by <PartyLinks parties={address.sharedWith} /></Small>}
@@ -91,6 +120,7 @@ function AddressList({ record, rows, problems, onChange, home }: ListProps) {
             {rows.map((row, index) => (
                 <AddressFields
                     key={row.key}
+                    partyId={record.party.id}
                     row={row}
                     sharedWith={record.addresses.addresses.find(({ id }) => id === row.id)?.sharedWith ?? []}
                     problemAt={(field) => problems[`addresses.${index}.${field}`]}

@@ -52,7 +52,7 @@ export function ReachSection({ record, startsOpen }: { record: RecordData; start
             saveLabel="Save reach"
             read={contactPoints.length === 0
                 ? <Quiet>No phone, email or website yet.</Quiet>
-                : contactPoints.map((point) => {
+                : <>{contactPoints.map((point) => {
                     const Sign = SIGNS[point.kind];
                     return (
                         <Line key={point.id}>
@@ -66,7 +66,7 @@ export function ReachSection({ record, startsOpen }: { record: RecordData; start
                             </Row>
                         </Line>
                     );
-                })}
+                })}<LocalTime time={record.reach.localTime} /></>}
             fields={(draft) => (
                 <>
                     <ReachFields rows={draft} problems={edit.problems} onChange={edit.change} />
@@ -74,6 +74,16 @@ export function ReachSection({ record, startsOpen }: { record: RecordData; start
                 </>
             )}
         />
+    );
+}
+
+/** What the clock shows there, when it is not what it shows here. */
+function LocalTime({ time }: { time: RecordData['reach']['localTime'] }) {
+    return time !== null && (
+        <Row $gap="small" className="internal">
+            <Small>{time.text} by the time of {time.place}</Small>
+            {!time.isWorkingHours && <Mark tone="look">outside 9 to 17</Mark>}
+        </Row>
     );
 }
 
@@ -150,6 +160,8 @@ function ReachFields({ rows, problems, onChange }: FieldsProps) {
                 <Button onPress={() => onChange([...rows, blank('phone', '')])}>Add a phone</Button>
                 <Button onPress={() => onChange([...rows, blank('email', '')])}>Add an email</Button>
                 <Button onPress={() => onChange([...rows, blank('website', '')])}>Add a website</Button>
+                <Button onPress={() => onChange([...rows, blank('handle', '')])}>Add a handle</Button>
+                <Button onPress={() => onChange([...rows, blank('profile', '')])}>Add a profile page</Button>
             </Row>
         </Stack>
     );

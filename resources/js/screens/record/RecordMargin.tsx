@@ -38,7 +38,7 @@ const How = styled.details`
 
 /** What the program works out from the record. It never takes input. */
 export function RecordMargin({ record }: { record: RecordData }) {
-    const { party, readiness, clientTerms, vendorTerms, envelope, envelopeFits, salutation, lastChange } = record;
+    const { party, readiness, clientTerms, vendorTerms, letter, lastChange } = record;
     const gaps = new Set(readiness.flatMap(({ checks }) => checks).filter(({ state }) => state !== 'passed').map(({ section }) => section));
     const sections = [
         ['reach', 'Reach'],
@@ -68,16 +68,17 @@ export function RecordMargin({ record }: { record: RecordData }) {
             </section>
             <section>
                 <h2>On an envelope today</h2>
-                {envelope.length === 0
+                {letter.envelope.length === 0
                     ? <Quiet>Nothing to post to yet.</Quiet>
-                    : <Envelope>{envelope.map((line, index) => <span key={index}>{line}</span>)}</Envelope>}
-                {!envelopeFits && <Mark tone="look">too long for a label: 8 lines of 41 characters print whole</Mark>}
+                    : <Envelope>{letter.envelope.map((line, index) => <span key={index}>{line}</span>)}</Envelope>}
+                {!letter.fits && <Mark tone="look">too long for a label: 8 lines of 41 characters print whole</Mark>}
             </section>
             <section>
                 <h2>A letter begins</h2>
-                {salutation === null
+                {letter.also !== null && <p><Quiet>{record.identity.isDeceased ? 'written to in their place' : 'written to together'}:</Quiet> <a href={`/records/${letter.also.id}`}>{letter.also.name}</a></p>}
+                {letter.salutation === null
                     ? <Mark tone="look">nobody is greeted: {party.displayName} has died</Mark>
-                    : <p>{salutation}</p>}
+                    : <p>{letter.salutation}</p>}
             </section>
             {party.isClient && <DueToday title="Billed today" terms={clientTerms} />}
             {party.isVendor && <DueToday title="Their bill of today" terms={vendorTerms} />}

@@ -34,6 +34,8 @@ export function RelationsSection({ record }: { record: RecordData }) {
     );
 }
 
+const TOGETHER = ['each alone', 'both names', 'Mr. and Mrs.'].map((id) => ({ id, name: id }));
+
 interface ListProps {
     record: RecordData;
     rows: RelationRow[];
@@ -46,7 +48,7 @@ function RelationList({ record, rows, problems, onChange }: ListProps) {
     const kinds = record.relations.kinds.map((id) => ({ id, name: id }));
     const change = (index: number, part: Partial<RelationRow>) => onChange(rows.map((row, at) => at === index ? { ...row, ...part } : row));
     const add = (party: Pick<Party, 'id' | 'displayName'>) => onChange([...rows, {
-        key: newKey(), id: null, partyId: party.id, partyName: party.displayName, kind: record.relations.kinds[0] ?? '', since: '', until: '',
+        key: newKey(), id: null, partyId: party.id, partyName: party.displayName, kind: record.relations.kinds[0] ?? '', together: 'each alone', since: '', until: '',
     }]);
 
     /** Somebody who is not in the book yet gets a record with just the name. */
@@ -74,6 +76,9 @@ function RelationList({ record, rows, problems, onChange }: ListProps) {
                         {missing !== undefined && <Mark tone="stop">{missing}</Mark>}
                         <FieldRow style={{ alignItems: 'flex-end' }}>
                             <ChooseOne label="is their" width="170px" options={kinds} value={row.kind} onChange={(kind) => change(index, { kind })} problem={problemAt('kind')} />
+                            {row.kind === 'spouse' && (
+                                <ChooseOne label="On an envelope" width="150px" options={TOGETHER} value={row.together} onChange={(together) => change(index, { together: together as RelationRow['together'] })} />
+                            )}
                             <Field label="Since" width="120px" value={row.since} onChange={(since) => change(index, { since })} problem={problemAt('since')} />
                             <Field label="Until" width="120px" value={row.until} onChange={(until) => change(index, { until })} problem={problemAt('until')} />
                             <Button aria-label={`Remove the relation to ${row.partyName}`} onPress={() => onChange(rows.filter((_, at) => at !== index))}>

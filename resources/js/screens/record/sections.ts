@@ -78,6 +78,8 @@ export const addressesSpec: SectionSpec<AddressRow[]> = {
         locality: address.locality,
         region: address.region,
         postcode: address.postcode,
+        attention: address.attention,
+        careOf: address.careOf,
         uses: address.uses,
         isPrimary: address.isPrimary,
         since: address.period.sinceText,
@@ -119,8 +121,8 @@ export const relationsSpec: SectionSpec<RelationRow[]> = {
     name: 'relations',
     title: () => 'Relations',
     version: (record) => record.relations.version,
-    draft: (record) => record.relations.relations.map(({ id, kind, party, period }) => ({
-        ...keyed({ id }), partyId: party.id, partyName: party.displayName, kind, since: period.sinceText, until: period.untilText,
+    draft: (record) => record.relations.relations.map(({ id, kind, together, party, period }) => ({
+        ...keyed({ id }), partyId: party.id, partyName: party.displayName, kind, together, since: period.sinceText, until: period.untilText,
     })),
     put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/relations', {
         params: { path: { id } },

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Records;
+
+use Almanac\Addresses\AddressRefused;
+use Almanac\Addresses\PostalAddress;
+use Almanac\Calendar\Day;
+use Almanac\Records\Difference;
+use App\Actions\Finding\IndexParties;
+use App\Models\Address;
+use App\Models\AddressUse;
+use App\Models\Party;
+use App\Models\User;
+use App\Support\FieldProblems;
+use App\Support\SectionVersions;
+use App\Support\TypedDates;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/** Moves a party, or everybody at its address, to a new one from a day on; the old one is kept until the day before. */
+final readonly class MoveAddress
+{
+    public function __construct(private AddressesSection $section, private LogChanges $log, private IndexParties $index, private TypedDates $dates)
+    {
+    }
+
+    /**
+     * @param array{since: string, everybody: bool, country: string, lines: string, locality: string, region: string, postcode: string} $input
+     *
+     * @throws ValidationException with each refusal at its field
+     */
+    public function handle(Party $party, AddressUse $use, array $input, User $by): void
+    {
+        $party->assertInUse();
+        $problems = new FieldProblems;
+        $since = $this->dates->day($input['since'], 'since', $problems) ?? $this->dates->today();
+        $postal = $this->postal($input, $problems);
+        if ($use->since !== null && ! $use->since->isBefore($since)) {
+            $problems->add('since', 'They have been at the old address only since '.$use->since->toText().'. Choose a later day.');
+        }
+        $problems->throwIfAny();
+        if ($postal === null) {
+            return;
+        }
+        DB::transaction(function () use ($party, $use, $input, $since, $postal, $by): void {
+            $address = new Address(['owner_id' => $input['everybody'] ? $use->address->owner_id : $party->id]);
+            $address->setPostal($postal);
+            $address->save();
+            foreach ($this->whoMoves($use, $input['everybody'], $since) as $one) {
+                $this->move($one, $address, $since, $by);
+            }
+        });
+        $party->refresh();
+    }
+
+    /** @param  array{country: string, lines: string, locality: string, region: string, postcode: string, ...}  $input */
+    private function postal(array $input, FieldProblems $problems): ?PostalAddress
+    {
+        try {
+            return PostalAddress::of($input['country'], $input['lines'], $input['locality'], $input['region'], $input['postcode']);
+        } catch (AddressRefused $refusal) {
+            $problems->add($refusal->part->value, $refusal->getMessage());
+
+            return null;
+        }
+    }
+
+    /** @return list<AddressUse> those who are at the address when the day comes */
+    private function whoMoves(AddressUse $use, bool $everybody, Day $since): array
+    {
+        return $everybody
+            ? array_values($use->address->users()->with('party')->get()->filter(fn (AddressUse $one) => $one->period()->includes($since) && ! $one->party->isArchived())->all())
+            : [$use->load('party')];
+    }
+
+    private function move(AddressUse $use, Address $address, Day $since, User $by): void
+    {
+        $party = $use->party;
+        $before = $this->section->snapshot($party);
+        $new = $use->replicate()->fill(['address_id' => $address->id, 'since' => $since, 'until' => $use->until]);
+        $use->update(['until' => $since->plusDays(-1), 'is_primary' => false, 'rank' => $use->rank + 1]);
+        $party->addressUses()->where('rank', '>', $use->rank - 1)->whereKeyNot($use->id)->increment('rank');
+        $new->save();
+        $party->unsetRelations();
+        $this->log->handle($party, $this->section->name(), Difference::between($before, $this->section->snapshot($party)), $by);
+        SectionVersions::advance($party, $this->section->name());
+        $this->index->withNeighbours($party);
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Records;
+
+use Almanac\Addresses\AddressUse as Purpose;
+use Almanac\Addresses\DatedUse;
+use Almanac\Addresses\Formatter;
+use Almanac\Addresses\Recipient;
+use Almanac\Calendar\Day;
+use Almanac\Names\Addressing;
+use Almanac\Names\Couple;
+use Almanac\Names\TogetherAs;
+use App\Http\Data\Records\LetterData;
+use App\Http\Data\Records\PartyLinkData;
+use App\Models\AddressUse;
+use App\Models\Office;
+use App\Models\Party;
+use App\Models\Position;
+use App\Models\Relation;
+use App\Queries\Readiness\RecordFacts;
+
+/** Reads how a letter to a party is addressed: alone, with a spouse, or, for somebody who has died, to who stands in. */
+final class ReadLetter
+{
+    public function handle(Party $party, Day $today): LetterData
+    {
+        $standIn = $party->is_deceased ? RecordFacts::standIn($party, $today)?->otherThan($party) : null;
+        $spouse = $this->spouse($party, $today);
+        $use = $this->inForce($party, $today);
+        $envelope = match (true) {
+            $standIn !== null => $this->toStandIn($party, $standIn, $today),
+            $use !== null => $this->envelope($party, $use, $today),
+            default => [],
+        };
+
+        return new LetterData(
+            $envelope,
+            Formatter::fits($envelope),
+            match (true) {
+                $standIn !== null => $this->salutation($standIn),
+                $spouse !== null => $this->couple($party, $spouse)->salutation(),
+                default => $this->salutation($party),
+            },
+            match (true) {
+                $standIn !== null => PartyLinkData::of($standIn),
+                $spouse !== null => PartyLinkData::of($spouse->otherThan($party)),
+                default => null,
+            },
+        );
+    }
+
+    /** @return list<string> as one of its addresses stands on an envelope */
+    public function envelope(Party $party, AddressUse $use, Day $today): array
+    {
+        $spouse = $this->spouse($party, $today);
+        $recipient = $spouse !== null && $this->usesToo($spouse->otherThan($party), $use)
+            ? Recipient::people($this->couple($party, $spouse)->envelopeLines())
+            : $this->recipient($party, $use);
+
+        return Formatter::onEnvelope($use->address->postal(), $recipient->attention($use->attention)->inCareOf($use->care_of), Office::current()->country);
+    }
+
+    /** @return list<string> */
+    private function toStandIn(Party $party, Party $standIn, Day $today): array
+    {
+        $use = $this->inForce($standIn->load('addressUses.address', 'heldPositions.company'), $today);
+
+        return $use === null ? [] : Formatter::onEnvelope(
+            $use->address->postal(),
+            Recipient::person($party->addressing()->envelopeLine())
+                ->inCareOf($standIn->isPerson() ? $standIn->addressing()->envelopeLine() : $standIn->display_name),
+            Office::current()->country,
+        );
+    }
+
+    private function inForce(Party $party, Day $today): ?AddressUse
+    {
+        $chosen = DatedUse::inForce(array_values($party->addressUses->map(fn (AddressUse $use) => $use->dated())->all()), Purpose::Postal, $today);
+
+        return $chosen === null ? null : $party->addressUses->firstWhere('id', $chosen->id);
+    }
+
+    /** A person written to at a company's address is written to at the company. */
+    private function recipient(Party $party, AddressUse $use): Recipient
+    {
+        if (! $party->isPerson()) {
+            return Recipient::organisation($party->display_name);
+        }
+        $company = $party->heldPositions
+            ->map(fn (Position $position) => $position->company)
+            ->firstWhere('id', $use->address->owner_id);
+
+        return Recipient::person($party->addressing()->envelopeLine(), $company->display_name ?? '');
+    }
+
+    private function salutation(Party $party): ?string
+    {
+        return $party->isPerson() ? $party->addressing()->salutation() : Addressing::salutationToCompany();
+    }
+
+    /** The spouse with whom a living person is written to together. */
+    private function spouse(Party $party, Day $today): ?Relation
+    {
+        return ! $party->isPerson() || $party->is_deceased ? null : once(fn () => Relation::of($party)->with('from', 'to')
+            ->where('together', '!=', TogetherAs::Alone)->get()
+            ->first(fn (Relation $relation) => $relation->period()->includes($today)
+                && ! $relation->otherThan($party)->is_deceased && ! $relation->otherThan($party)->isArchived()));
+    }
+
+    private function couple(Party $party, Relation $relation): Couple
+    {
+        $spouse = $relation->otherThan($party);
+
+        return Couple::of($party->personName(), $spouse->personName(), $relation->together, $party->is_informal && $spouse->is_informal);
+    }
+
+    private function usesToo(Party $spouse, AddressUse $use): bool
+    {
+        return $spouse->addressUses()->where('address_id', $use->address_id)->exists();
+    }
+}

@@ -1,0 +1,109 @@
+import { expect, test, unique } from './desk';
+
+test.beforeEach(async ({ desk }) => {
+    await desk.signIn();
+});
+
+test('a firm’s own sheet with a secret is defined, filled in, shown when asked for, and retired', async ({ desk, page }) => {
+    const sheet = unique('Keys');
+    await page.goto('/office');
+    await page.getByRole('button', { name: 'Add a detail sheet' }).click();
+    const form = page.getByRole('form', { name: 'A new detail sheet' });
+    await form.getByLabel('Name of the sheet').fill(sheet);
+    await desk.choose(/^For/, 'companies', form);
+    await desk.choose(/Only of the type/, 'landlord', form);
+    const first = form.getByRole('group').nth(0);
+    await first.getByLabel('Field', { exact: true }).fill('Safe code');
+    await desk.choose(/Holds/, 'secret', first);
+    await form.getByRole('button', { name: 'Add a field' }).click();
+    const second = form.getByRole('group').nth(1);
+    await second.getByLabel('Field', { exact: true }).fill('Floors');
+    await desk.choose(/Holds/, 'several choices', second);
+    await form.getByRole('button', { name: 'Save the sheet' }).click();
+    await expect(form.getByText('Type what there is to choose from, one on a line.')).toBeVisible();
+    await second.getByLabel('To choose from, one on a line').fill('cellar\nattic');
+    await desk.expectAccessible();
+    await form.getByRole('button', { name: 'Save the sheet' }).click();
+    await expect(page.getByText('for companies of the type landlord')).toBeVisible();
+
+    await desk.addCompany(unique('Letting'));
+    await page.keyboard.press('Escape');
+    await expect(desk.section('Details')).not.toContainText(sheet);
+    await desk.edit('Classification');
+    await page.getByRole('combobox', { name: 'Types' }).fill('landl');
+    await page.getByRole('option', { name: 'landlord' }).click();
+    await page.getByRole('combobox', { name: 'Tags' }).fill(`town house ${sheet}`);
+    await page.keyboard.press('Enter');
+    await desk.choose(/Grade/, '4 of 5', desk.section('Classification'));
+    await desk.expectAccessible();
+    await desk.save('Classification saved.');
+    await expect(desk.section('Classification')).toContainText('4 of 5 stays in the office');
+
+    const details = desk.section('Details');
+    await expect(details).toContainText(sheet);
+    await desk.edit('Details');
+    await page.getByLabel('Safe code').fill('4-8-15');
+    await details.getByText('attic').click();
+    await desk.save('Details saved.');
+    await expect(page.getByRole('button', { name: 'Undo' })).toHaveCount(0);
+    await expect(details).toContainText('kept, private');
+    await expect(page.getByText('4-8-15')).toHaveCount(0);
+    await details.getByRole('button', { name: 'Show the Safe code' }).click();
+    await expect(details).toContainText('4-8-15');
+    await expect(desk.section('Log')).toContainText('Safe code: shown, though private');
+    await details.getByRole('button', { name: 'Hide the Safe code' }).click();
+    await expect(page.getByText('4-8-15')).toHaveCount(0);
+    const address = page.url().replace(/\?.*/, '');
+
+    await page.goto('/office');
+    await page.getByRole('button', { name: `Change the sheet ${sheet}` }).click();
+    await page.getByText('retire the whole sheet').click();
+    await page.getByRole('button', { name: 'Save the sheet' }).click();
+    await expect(page.getByText('for companies of the type landlord · retired')).toBeVisible();
+    await page.goto(address);
+    await expect(desk.section('Details')).toContainText('attic no longer asked for');
+});
+
+test('a birth date is kept private, and the age is told', async ({ desk, page }) => {
+    await desk.open('quill isolde');
+    await page.getByRole('button', { name: 'Edit name and roles' }).click();
+    await page.getByLabel('Birth date').fill('25 Nov 2050');
+    await page.keyboard.press('Control+Enter');
+    await expect(page.getByText('That day is still to come. Check the year.')).toBeVisible();
+    await page.getByLabel('Birth date').fill('25 Nov 1980');
+    await desk.save('Name and roles saved.');
+    const head = desk.section('Name and roles');
+    await expect(head).toContainText('45 years old');
+    await expect(head).toContainText('kept, private');
+    await head.getByRole('button', { name: 'Show the birth date' }).click();
+    await expect(head).toContainText('25 Nov 1980');
+    await expect(desk.section('Log')).toContainText('Birth date: shown, though private');
+});
+
+test('a word of the office is renamed where it is used, and retired', async ({ desk, page }) => {
+    const label = unique('works');
+    await page.goto('/office');
+    await desk.choose(/^List/, 'Labels of phones', page.getByRole('region', { name: 'Our own words' }));
+    await page.getByRole('button', { name: 'Add to this list' }).click();
+    await page.getByLabel('Name', { exact: true }).fill(label);
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(label)).toBeVisible();
+    await desk.addCompany(unique('Renamed'));
+    await page.getByRole('textbox', { name: 'Phone' }).fill('802-555-0199');
+    await page.getByRole('combobox', { name: 'Label' }).first().fill(label);
+    await page.getByRole('option', { name: label }).click();
+    await desk.save('Reach saved.');
+    const address = page.url().replace(/\?.*/, '');
+
+    await page.goto('/office');
+    await desk.choose(/^List/, 'Labels of phones', page.getByRole('region', { name: 'Our own words' }));
+    await page.getByRole('button', { name: `Change ${label}` }).click();
+    await expect(page.getByText('Renaming it renames it wherever it is used.')).toBeVisible();
+    await page.getByLabel('Name', { exact: true }).fill(`${label} yard`);
+    await page.getByText('retired: offered no more').click();
+    await desk.expectAccessible();
+    await page.getByRole('button', { name: 'Save it' }).click();
+    await expect(page.getByText(`${label} yard · retired`)).toBeVisible();
+    await page.goto(address);
+    await expect(desk.section('Reach')).toContainText(`${label} yard, primary`);
+});
