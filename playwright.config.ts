@@ -8,11 +8,12 @@ export default defineConfig({
     forbidOnly: true,
     retries: 0,
     workers: 2,
-    timeout: 30_000,
+    timeout: 60_000,
     expect: { timeout: 8_000 },
     reporter: [['list']],
     use: {
         baseURL: server.demo.url,
+        timezoneId: 'America/New_York',
         viewport: { width: 1280, height: 800 },
         trace: 'retain-on-failure',
         launchOptions: CHROMIUM,

@@ -59,7 +59,7 @@ export class Desk {
         return this.section(title);
     }
 
-    /** Chooses one of the options of a field that opens. */
+    /** Chooses one of the options of a field that opens; its name is what is chosen, then the label. */
     async choose(label: string | RegExp, option: string, within: Locator | Page = this.page): Promise<void> {
         await within.getByRole('button', { name: label }).click();
         await this.page.getByRole('option', { name: option, exact: true }).click();

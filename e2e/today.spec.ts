@@ -23,9 +23,10 @@ test('a reminder is set, seen today, put off, and done', async ({ desk, page }) 
     await page.keyboard.press('Control+Enter');
     await expect(page.getByText('“half past” is not a time.')).toBeVisible();
     await page.getByLabel('At', { exact: true }).fill('8:30');
+    await page.evaluate(() => window.scrollTo(0, 0));
+    await desk.expectAccessible();
     await desk.save('Reminder set.');
     await expect(section).toContainText('Tue 3 Nov 2026, 08:30 · every week');
-    await desk.expectAccessible();
 
     await page.keyboard.press('g');
     await page.keyboard.press('t');

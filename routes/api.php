@@ -14,9 +14,11 @@ use App\Http\Controllers\Office\SheetsController;
 use App\Http\Controllers\Readiness\GapsController;
 use App\Http\Controllers\Records\AddressController;
 use App\Http\Controllers\Records\ArchiveController;
+use App\Http\Controllers\Records\KinController;
 use App\Http\Controllers\Records\NameController;
 use App\Http\Controllers\Records\PartyController;
 use App\Http\Controllers\Records\PrivateController;
+use App\Http\Controllers\Records\ReplaceController;
 use App\Http\Controllers\Records\SectionController;
 use App\Http\Controllers\Reminders\RemindersController;
 use App\Http\Controllers\Terms\PreviewController;
@@ -46,6 +48,7 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
     Route::get('parties', [PartyController::class, 'index']);
     Route::get('parties/{party}', [PartyController::class, 'show'])->whereNumber('party');
     Route::get('parties/{party}/addresses', [AddressController::class, 'apart'])->whereNumber('party');
+    Route::get('parties/{party}/kin', [KinController::class, 'index'])->whereNumber('party');
     Route::get('parties/{party}/changes', [PartyController::class, 'changes'])->whereNumber('party');
     Route::post('terms/preview', PreviewController::class);
 
@@ -70,6 +73,7 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
         Route::post('reminders/{reminder}/done', [RemindersController::class, 'done'])->whereNumber('reminder');
         Route::put('reminders/{reminder}', [RemindersController::class, 'putOff'])->whereNumber('reminder');
         Route::delete('reminders/{reminder}', [RemindersController::class, 'remove'])->whereNumber('reminder');
+        Route::post('positions/{position}/replace', ReplaceController::class)->whereNumber('position');
         Route::put('files/{file}', [FilesController::class, 'change'])->whereNumber('file');
         Route::delete('files/{file}', [FilesController::class, 'remove'])->whereNumber('file');
         Route::prefix('parties/{party}')->whereNumber('party')->scopeBindings()->group(function (): void {
@@ -81,6 +85,7 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
             Route::delete('entries/{logEntry}', [NotesController::class, 'remove']);
             Route::post('cautions', [NotesController::class, 'caution']);
             Route::delete('cautions/{caution}', [NotesController::class, 'lift']);
+            Route::post('take-over', [KinController::class, 'takeOver']);
             Route::put('archive', [ArchiveController::class, 'store']);
             Route::delete('archive', [ArchiveController::class, 'restore']);
             Route::put('identity', [SectionController::class, 'identity']);

@@ -12,6 +12,7 @@ use Almanac\Reach\PhoneNumber;
 use Almanac\Reach\WebAddress;
 use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Collection;
 
 /**
@@ -28,6 +29,9 @@ use Illuminate\Support\Collection;
  * @property bool $is_primary of its kind
  * @property bool $is_unusual taken, but worth a second look
  * @property int $rank
+ * @property int|null $same_as_id the one of another record that it is used from by link
+ * @property-read ContactPoint|null $source
+ * @property-read Party $party
  */
 final class ContactPoint extends Model
 {
@@ -41,6 +45,18 @@ final class ContactPoint extends Model
             'is_primary' => 'boolean',
             'is_unusual' => 'boolean',
         ];
+    }
+
+    /** @return BelongsTo<self, $this> */
+    public function source(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'same_as_id');
+    }
+
+    /** @return BelongsTo<Party, $this> */
+    public function party(): BelongsTo
+    {
+        return $this->belongsTo(Party::class);
     }
 
     public function setPhone(PhoneNumber $phone): void

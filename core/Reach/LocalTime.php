@@ -70,6 +70,12 @@ final readonly class LocalTime
         return $zone === null ? null : new self($now->setTimezone(new \DateTimeZone($zone)));
     }
 
+    /** Whether the clock shows the same there as on another. */
+    public function isThatOf(\DateTimeImmutable $here): bool
+    {
+        return $this->there->getOffset() === $here->getOffset();
+    }
+
     /** For reading: "Tue 15:30". */
     public function toText(): string
     {

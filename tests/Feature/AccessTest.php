@@ -104,6 +104,7 @@ final class AccessTest extends TestCase
         $this->addCompany('Brass Lantern Foundry Inc.');
         $this->postJson('/api/sheets', ['name' => 'Own', 'partyKind' => null, 'type' => '', 'isRetired' => false, 'fields' => []])->assertCreated()->assertJsonPath('0.id', 1);
         $this->postJson('/api/parties/1/reminders', ['text' => 'T', 'day' => '', 'time' => '', 'rule' => '', 'userId' => 1])->assertCreated()->assertJsonPath('reminders.0.id', 1);
+        $this->addPerson('Ada', 'Finch', ['companyId' => 1]);
         $this->saveSection($company, 'addresses', ['addresses' => [$this->address()]])->assertOk()->assertJsonPath('addresses.addresses.0.id', 1);
         Storage::fake('local');
         $this->post('/api/parties/1/files', ['file' => UploadedFile::fake()->createWithContent('a.txt', 'Ring twice.'), 'kind' => 'photo'], ['Accept' => 'application/json'])->assertCreated()->assertJsonPath('files.0.id', 1);
@@ -120,7 +121,7 @@ final class AccessTest extends TestCase
             }
         }
         $this->assertGreaterThanOrEqual(15, $checked);
-        $this->assertSame(2, Party::query()->count());
+        $this->assertSame(3, Party::query()->count());
     }
 
     public function test_clerks_and_approvers_may_change_records(): void

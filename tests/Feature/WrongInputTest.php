@@ -25,7 +25,7 @@ final class WrongInputTest extends TestCase
             'id' => null, 'linkedAddressId' => null, 'country' => 'US', 'lines' => '1 Street', 'locality' => 'Putney', 'region' => 'VT',
             'postcode' => '05346', 'attention' => 'A', 'careOf' => 'B', 'uses' => ['postal'], 'isPrimary' => true, 'since' => '1 Mar', 'until' => '+30',
         ];
-        $contact = ['id' => null, 'kind' => 'email', 'value' => 'a@b.example', 'label' => 'office', 'uses' => ['invoices'], 'isPrimary' => true];
+        $contact = ['id' => null, 'kind' => 'email', 'value' => 'a@b.example', 'label' => 'office', 'uses' => ['invoices'], 'isPrimary' => true, 'isLinked' => false];
         $position = ['id' => null, 'partyId' => 2, 'title' => 'T', 'department' => 'D', 'duties' => ['site'], 'firstFor' => ['site'], 'isPrimary' => true, 'since' => '', 'until' => ''];
 
         yield 'identity' => ['PUT', '/api/parties/2/identity', [
@@ -48,7 +48,10 @@ final class WrongInputTest extends TestCase
         ]]];
         yield 'list item' => ['POST', '/api/lists/relation-kinds', ['name' => 'N', 'inverse' => 'I']];
         yield 'terms' => ['PUT', '/api/parties/1/client-terms', ['version' => 0, 'listedId' => 1, 'shorthand' => '2/10 net 30']];
-        yield 'adding' => ['POST', '/api/parties', ['kind' => 'person', 'given' => 'New', 'family' => 'One', 'isClient' => true, 'isVendor' => true, 'companyId' => 1, 'title' => 'T']];
+        yield 'adding' => ['POST', '/api/parties', ['kind' => 'person', 'given' => 'New', 'family' => 'One', 'isClient' => true, 'isVendor' => true, 'companyId' => 1, 'companyName' => '', 'title' => 'T']];
+        yield 'adding a company' => ['POST', '/api/parties', ['kind' => 'company', 'name' => 'New', 'isClient' => true, 'isVendor' => true, 'people' => [['name' => 'Ada Finch', 'title' => 'T']]]];
+        yield 'replacing' => ['POST', '/api/positions/1/replace', ['successorId' => 2, 'since' => '+9', 'contactPointIds' => [1]]];
+        yield 'taking over' => ['POST', '/api/parties/1/take-over', ['fromId' => 2, 'address' => true, 'phone' => true]];
         yield 'preview' => ['POST', '/api/terms/preview', ['terms' => '30% on receipt, 70% net 30', 'documentDate' => 'jan 31']];
         yield 'look-alikes' => ['POST', '/api/look-alikes', ['kind' => 'person', 'given' => 'A', 'family' => 'B', 'name' => 'C', 'phones' => ['1'], 'emails' => ['a@b'], 'exceptId' => 1]];
         yield 'log entry' => ['POST', '/api/parties/1/entries', ['kind' => 'call', 'day' => 'today', 'withPartyId' => 2, 'text' => 'T', 'isPinned' => true]];
@@ -69,6 +72,7 @@ final class WrongInputTest extends TestCase
         config(['almanac.sign_in_attempts' => 1000]);
         $this->addCompany('Brass');
         $this->addPerson('Silas', 'Wren');
+        $this->addPerson('Ada', 'Finch', ['companyId' => 1]);
         $this->saveSection(Party::query()->findOrFail(1), 'addresses', ['addresses' => [$this->address()]]);
         $field = fn (string $name, string $kind) => ['id' => null, 'name' => $name, 'kind' => $kind, 'options' => [], 'help' => '', 'requiredFor' => null, 'isRetired' => false];
         $this->postJson('/api/sheets', ['name' => 'Own', 'partyKind' => null, 'type' => '', 'isRetired' => false, 'fields' => [$field('A', 'number'), $field('B', 'date')]])->assertCreated();

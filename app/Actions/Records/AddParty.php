@@ -6,6 +6,8 @@ namespace App\Actions\Records;
 
 use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Addresses\DatedUse;
+use Almanac\Names\CompanyName;
+use Almanac\Names\TypedPersonName;
 use Almanac\Records\Difference;
 use Almanac\Records\Fact;
 use Almanac\Records\PartyKind;
@@ -48,8 +50,9 @@ final readonly class AddParty
         return DB::transaction(function () use ($input, $by): Party {
             $problems = new FieldProblems;
             $party = new Party(['kind' => PartyKind::from(is_string($input['kind']) ? $input['kind'] : '')]);
+            $people = $this->people($party, $input, $problems);
             $this->naming->handle($party, $input, $problems);
-            $company = $this->company($party, $input['companyId'] ?? null, $problems);
+            $company = $this->company($party, $input['companyId'] ?? null, $problems) ?? $this->newCompany($party, $input, $problems, $by);
             $problems->throwIfAny();
 
             $last = Party::query()->max('number');
@@ -63,9 +66,55 @@ final readonly class AddParty
             }
             $this->index->withNeighbours($party);
             $this->logAdded($party, $this->pairs->handle($party, $by), $by);
+            foreach ($people as $person) {
+                $this->handle($person + ['companyId' => $party->id], $by);
+            }
 
             return $party;
         });
+    }
+
+    /**
+     * The people who are added with a company, their names taken apart.
+     *
+     * @param array<string, mixed> $input
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function people(Party $party, array $input, FieldProblems $problems): array
+    {
+        /** @var list<array{name: string, title: string}> $rows */
+        $rows = $party->isPerson() ? [] : $input['people'] ?? [];
+        $people = [];
+        foreach ($rows as $at => ['name' => $name, 'title' => $title]) {
+            $read = $problems->at("people.$at.name", fn () => TypedPersonName::read($name)->name);
+            if ($read !== null) {
+                $people[] = [
+                    'kind' => PartyKind::Person->value, 'prefix' => $read->prefix, 'given' => $read->given, 'middle' => $read->middle, 'family' => $read->family,
+                    'suffix' => $read->suffix, 'postNominals' => $read->postNominals, 'isClient' => false, 'isVendor' => false, 'title' => $title,
+                ];
+            }
+        }
+
+        return $people;
+    }
+
+    /**
+     * The company that is added on the way, with a person who works there.
+     *
+     * @param array<string, mixed> $input
+     */
+    private function newCompany(Party $party, array $input, FieldProblems $problems, User $by): ?Party
+    {
+        $name = $input['companyName'] ?? '';
+        if (! $party->isPerson() || ! is_string($name) || trim($name) === '') {
+            return null;
+        }
+        $problems->at('companyName', fn () => CompanyName::of($name));
+        // Nothing is added while anything else is to be corrected.
+        $problems->throwIfAny();
+
+        return $this->handle(['kind' => PartyKind::Company->value, 'name' => $name, 'isClient' => false, 'isVendor' => false], $by);
     }
 
     private function company(Party $party, mixed $id, FieldProblems $problems): ?Party

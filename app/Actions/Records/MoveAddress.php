@@ -7,14 +7,11 @@ namespace App\Actions\Records;
 use Almanac\Addresses\AddressRefused;
 use Almanac\Addresses\PostalAddress;
 use Almanac\Calendar\Day;
-use Almanac\Records\Difference;
-use App\Actions\Finding\IndexParties;
 use App\Models\Address;
 use App\Models\AddressUse;
 use App\Models\Party;
 use App\Models\User;
 use App\Support\FieldProblems;
-use App\Support\SectionVersions;
 use App\Support\TypedDates;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -22,7 +19,7 @@ use Illuminate\Validation\ValidationException;
 /** Moves a party, or everybody at its address, to a new one from a day on; the old one is kept until the day before. */
 final readonly class MoveAddress
 {
-    public function __construct(private AddressesSection $section, private LogChanges $log, private IndexParties $index, private TypedDates $dates)
+    public function __construct(private AddressesSection $section, private LogDifferences $log, private TypedDates $dates)
     {
     }
 
@@ -48,9 +45,12 @@ final readonly class MoveAddress
             $address = new Address(['owner_id' => $input['everybody'] ? $use->address->owner_id : $party->id]);
             $address->setPostal($postal);
             $address->save();
-            foreach ($this->whoMoves($use, $input['everybody'], $since) as $one) {
-                $this->move($one, $address, $since, $by);
-            }
+            $movers = $this->whoMoves($use, $input['everybody'], $since);
+            $this->log->around(array_map(fn (AddressUse $one) => [$this->section, $one->party], $movers), $by, function () use ($movers, $address, $since): void {
+                foreach ($movers as $one) {
+                    $this->move($one, $address, $since);
+                }
+            });
         });
         $party->refresh();
     }
@@ -75,17 +75,11 @@ final readonly class MoveAddress
             : [$use->load('party')];
     }
 
-    private function move(AddressUse $use, Address $address, Day $since, User $by): void
+    private function move(AddressUse $use, Address $address, Day $since): void
     {
-        $party = $use->party;
-        $before = $this->section->snapshot($party);
         $new = $use->replicate()->fill(['address_id' => $address->id, 'since' => $since, 'until' => $use->until]);
         $use->update(['until' => $since->plusDays(-1), 'is_primary' => false, 'rank' => $use->rank + 1]);
-        $party->addressUses()->where('rank', '>', $use->rank - 1)->whereKeyNot($use->id)->increment('rank');
+        $use->party->addressUses()->where('rank', '>', $use->rank - 1)->whereKeyNot($use->id)->increment('rank');
         $new->save();
-        $party->unsetRelations();
-        $this->log->handle($party, $this->section->name(), Difference::between($before, $this->section->snapshot($party)), $by);
-        SectionVersions::advance($party, $this->section->name());
-        $this->index->withNeighbours($party);
     }
 }

@@ -30,12 +30,14 @@ final class ReachSection implements Section
     {
         $home = Office::current()->country;
         $facts = [];
+        $party->load('contactPoints.source.party');
         foreach ($party->contactPoints as $point) {
             $facts['contact:'.$point->id] = new Fact($point->kind->label(), implode(', ', array_filter([
                 $point->display($home),
                 $point->label,
                 $point->is_primary ? 'primary' : '',
                 ...$point->uses->map(fn (ContactUse $use) => 'for '.$use->value)->all(),
+                $point->source === null ? '' : 'same as '.$point->source->party->display_name,
             ])));
         }
 
@@ -44,12 +46,14 @@ final class ReachSection implements Section
 
     public function neighbours(Party $party): array
     {
-        return [];
+        $own = ContactPoint::query()->select('id')->where('party_id', $party->id);
+
+        return array_values(Party::query()->whereIn('id', ContactPoint::query()->select('party_id')->whereIn('same_as_id', $own))->get()->all());
     }
 
     public function write(Party $party, array $input): void
     {
-        /** @var list<array{id: int|null, kind: string, value: string, label: string, uses: list<string>, isPrimary: bool}> $rows */
+        /** @var list<array{id: int|null, kind: string, value: string, label: string, uses: list<string>, isPrimary: bool, isLinked: bool}> $rows */
         $rows = $input['contactPoints'];
         $kept = $party->contactPoints->keyBy('id');
         $region = $this->region($party);
@@ -60,6 +64,9 @@ final class ReachSection implements Section
         foreach ($rows as $rank => $row) {
             $point = $kept->get($row['id']) ?? new ContactPoint(['party_id' => $party->id]);
             $this->setValue($point, ContactKind::from($row['kind']), $row['value'], $region, "contactPoints.$rank.value", $problems);
+            if (! $row['isLinked'] || $point->isDirty('value')) {
+                $point->same_as_id = null;
+            }
             $points[] = $point->fill([
                 'label' => trim($row['label']),
                 'uses' => array_map(ContactUse::from(...), array_values(array_unique($row['uses']))),
@@ -72,6 +79,8 @@ final class ReachSection implements Section
         $party->contactPoints()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
         foreach ($points as $point) {
             $point->save();
+            // Whoever uses it by link has it as it is now.
+            ContactPoint::query()->where('same_as_id', $point->id)->update($point->only('typed', 'value', 'extension', 'is_unusual'));
         }
     }
 

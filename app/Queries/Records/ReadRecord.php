@@ -53,7 +53,7 @@ final readonly class ReadRecord
 {
     private const RELATIONS = [
         ...SearchValues::RELATIONS,
-        'addressUses.address.owner', 'addressUses.address.users.party',
+        'contactPoints.source.party', 'addressUses.address.owner', 'addressUses.address.users.party',
         'heldPositions.person', 'heldPositions.company.contactPoints', 'heldPositions.company.addressUses.address',
         'staffPositions.company', 'staffPositions.person.contactPoints', 'staffPositions.person.addressUses.address',
         'staffPositions.person.heldPositions.company', 'heldPositions.duties', 'staffPositions.duties',
@@ -107,17 +107,21 @@ final readonly class ReadRecord
             ->map(fn (Reminder $reminder) => ReminderData::of($reminder, $this->clock->now()))->all());
     }
 
+    /** Only where it is another than at the office. */
     private function localTime(Party $party): ?LocalTimeData
     {
+        $now = $this->clock->now()->toDateTimeImmutable();
         $address = ($party->addressUses->firstWhere('is_primary', true) ?? $party->addressUses->first())?->address;
         $phone = $party->contactPoints->first(fn (ContactPoint $point) => $point->kind === ContactKind::Phone);
 
-        return LocalTimeData::orNull(LocalTime::of(
+        $there = LocalTime::of(
             $address->country ?? '',
             $address->region ?? '',
             $phone->value ?? '',
-            $this->clock->now()->toDateTimeImmutable(),
-        ));
+            $now,
+        );
+
+        return LocalTimeData::orNull($there?->isThatOf($now) === true ? null : $there);
     }
 
     private function relations(Party $party, int $version, Day $today): RelationsData

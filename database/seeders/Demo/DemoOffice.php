@@ -129,6 +129,7 @@ final class DemoOffice
                 'label' => $point[2],
                 'uses' => $point[3] ?? [],
                 'isPrimary' => false,
+                'isLinked' => false,
             ], $record['reach'])]);
         }
         if (isset($record['clientTerms'])) {

@@ -98,7 +98,7 @@ export function forgetChoices(): void {
 /** After a record has changed: lists, answers and other records may show some of it. */
 export function forgetLists(exceptRecord: number): void {
     void queryClient.invalidateQueries({
-        predicate: ({ queryKey: [what, id] }) => what === 'directory' || what === 'find' || what === 'changes' || what === 'today' || what === 'due'
+        predicate: ({ queryKey: [what, id] }) => what === 'directory' || what === 'find' || what === 'changes' || what === 'today'
             || (what === 'record' && id !== exceptRecord),
     });
 }
@@ -107,6 +107,15 @@ export function recordQuery(id: number) {
     return queryOptions({
         queryKey: ['record', id],
         queryFn: () => ask(api.GET('/api/parties/{id}', { params: { path: { id } } })),
+    });
+}
+
+/** Who is likely to be related: at the same address, or of the same family name. */
+export function kinQuery(id: number) {
+    return queryOptions({
+        queryKey: ['kin', id],
+        queryFn: () => ask(api.GET('/api/parties/{id}/kin', { params: { path: { id } } })),
+        staleTime: 0,
     });
 }
 

@@ -474,6 +474,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/{id}/kin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who is likely to be related: at the same address, or of the same family name */
+        get: operations["listKin"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/take-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Use the address or the phone of another record by link */
+        post: operations["takeOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/names": {
         parameters: {
             query?: never;
@@ -537,6 +571,23 @@ export interface paths {
         put?: never;
         /** Tell a private value, and write into the log that it was told */
         post: operations["reveal"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/positions/{position}/replace": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** End one position and begin the next, with its duties and, where wanted, phone and mailbox */
+        post: operations["replacePerson"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1131,6 +1182,7 @@ export interface components {
             isPrimary: boolean;
             /** @description Taken, but in no range known to be in use. */
             isUnusual: boolean;
+            sameAs: components["schemas"]["PartyLink"] | null;
         };
         /** @description The section "Details": the firm's own fields. */
         Details: {
@@ -1624,8 +1676,18 @@ export interface components {
             isVendor: boolean;
             /** @description The company at which a person gets a position. */
             companyId?: number | null;
+            /** @description Of a person: a company that is added on the way. */
+            companyName?: string;
+            /** @description Of a company: who works there, added with it. */
+            people?: components["schemas"]["NewPersonInput"][];
             /** @description The title of that position. */
             title?: string;
+        };
+        NewPersonInput: {
+            /** @description In one run; it is taken apart. */
+            name: string;
+            /** @description Of the position. */
+            title: string;
         };
         AddressesInput: {
             version: number;
@@ -1763,6 +1825,8 @@ export interface components {
             label: string;
             uses: string[];
             isPrimary: boolean;
+            /** @description Whether one that is used by link stays so; another value ends the link. */
+            isLinked: boolean;
         };
         RelationsInput: {
             version: number;
@@ -1783,9 +1847,23 @@ export interface components {
             since: string;
             until: string;
         };
+        ReplaceInput: {
+            /** @description The person who follows. */
+            successorId: number;
+            /** @description The first day, as people type it; empty for today. */
+            since: string;
+            /** @description Phones and mailboxes that are handed over. */
+            contactPointIds: number[];
+        };
         RevealInput: {
             /** @description A secret of a detail sheet; null for the birth date. */
             fieldId: number | null;
+        };
+        TakeOverInput: {
+            /** @description The record whose address or phone is used. */
+            fromId: number;
+            address: boolean;
+            phone: boolean;
         };
         TermsInput: {
             version: number;
@@ -2912,6 +2990,63 @@ export interface operations {
             };
         };
     };
+    listKin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Those at the same address first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartyRow"][];
+                };
+            };
+        };
+    };
+    takeOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["TakeOverInput"];
+            };
+        };
+        responses: {
+            /** @description The whole record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     takeNameApart: {
         parameters: {
             query: {
@@ -3047,6 +3182,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Revealed"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    replacePerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                position: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ReplaceInput"];
+            };
+        };
+        responses: {
+            /** @description The whole record of the company */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
                 };
             };
             /** @description Refused */

@@ -30,6 +30,8 @@ final readonly class ContactPointData
         public bool $isPrimary,
         #[OA\Property(description: 'Taken, but in no range known to be in use.')]
         public bool $isUnusual,
+        #[OA\Property(description: 'Whose it is, when it is used here by link.', ref: '#/components/schemas/PartyLink', nullable: true)]
+        public ?PartyLinkData $sameAs,
     ) {
     }
 
@@ -45,6 +47,7 @@ final readonly class ContactPointData
             array_values($point->uses->map(fn ($use) => $use->value)->all()),
             $point->is_primary,
             $point->is_unusual,
+            $point->source === null ? null : PartyLinkData::of($point->source->party),
         );
     }
 }

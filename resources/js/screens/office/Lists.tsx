@@ -42,18 +42,18 @@ export function Lists() {
     return (
         <Stack as="section" aria-label="Our own words" style={{ justifyItems: 'stretch' }}>
             <Heading>Our own words</Heading>
-            <ChooseOne
-                label="List"
-                width="300px"
-                options={(lists ?? []).map(({ list: id, title }) => ({ id, name: title }))}
-                value={shown}
-                onChange={(id) => {
-                    setShown(id);
-                    setEdited(undefined);
-                }}
-            />
             {list !== undefined && (
                 <>
+                    <ChooseOne
+                        label="List"
+                        width="300px"
+                        options={lists?.map(({ list: id, title }) => ({ id, name: title })) ?? []}
+                        value={shown}
+                        onChange={(id) => {
+                            setShown(id);
+                            setEdited(undefined);
+                        }}
+                    />
                     {list.items.length === 0 && <Quiet>Nothing in this list yet.</Quiet>}
                     <Items>
                         {list.items.map((item) => (

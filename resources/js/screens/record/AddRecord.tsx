@@ -10,8 +10,10 @@ import { AlikeNotice } from '../../ui/AlikeNotice';
 import { Button, MainButton } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Form, Sheet } from '../../ui/Page';
+import { onSaveKeys } from '../../ui/saveKeys';
 import { useSay } from '../../ui/StatusLine';
 import { Notice, Quiet, Row, Stack, Title } from '../../ui/Text';
+import { EmployerFields, PeopleFields, type Employer, type NewPerson } from './AddOnTheWay';
 import { NameFields } from './NameFields';
 import type { IdentityDraft } from './sections';
 
@@ -73,6 +75,8 @@ export function AddRecord() {
 function AddForm({ kind, start, companyId }: { kind: PartyKind; start: Start; companyId: number | undefined }) {
     const [draft, setDraft] = useState(start.draft);
     const [title, setTitle] = useState('');
+    const [employer, setEmployer] = useState<Employer>();
+    const [people, setPeople] = useState<NewPerson[]>([]);
     const [failure, setFailure] = useState<Error>();
     const [isBusy, setBusy] = useState(false);
     const alikes = useLookAlikes({
@@ -98,7 +102,12 @@ function AddForm({ kind, start, companyId }: { kind: PartyKind; start: Start; co
 
     const add = async (): Promise<void> => {
         try {
-            const record = await ask(api.POST('/api/parties', { body: { kind, ...draft, companyId: companyId ?? null, title } }));
+            const record = await ask(api.POST('/api/parties', { body: {
+                kind, ...draft, title,
+                companyId: companyId ?? employer?.id ?? null,
+                companyName: employer?.id === undefined ? employer?.name ?? '' : '',
+                people: people.filter(({ name }) => name.trim() !== '').map(({ name, title: held }) => ({ name, title: held })),
+            } }));
             client.setQueryData(recordQuery(record.party.id).queryKey, record);
             void client.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' && queryKey[1] !== record.party.id });
             say(`${record.party.displayName} added.`);
@@ -139,11 +148,9 @@ function AddForm({ kind, start, companyId }: { kind: PartyKind; start: Start; co
                         event.preventDefault();
                         void save();
                     }}
+                    {...onSaveKeys(save)}
                     onKeyDown={(event: KeyboardEvent) => {
-                        if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
-                            event.preventDefault();
-                            void save();
-                        } else if (event.key === 'Escape' && !event.defaultPrevented && JSON.stringify(draft) === JSON.stringify(start.draft)) {
+                        if (event.key === 'Escape' && !event.defaultPrevented && JSON.stringify(draft) === JSON.stringify(start.draft)) {
                             leave();
                         }
                     }}
@@ -160,6 +167,10 @@ function AddForm({ kind, start, companyId }: { kind: PartyKind; start: Start; co
                     {companyId !== undefined && (
                         <Field label={`Title at ${company?.party.displayName ?? 'the company'}`} width="320px" placeholder="Site manager" value={title} onChange={setTitle} problem={problems.title ?? problems.companyId} />
                     )}
+                    {kind === 'person' && companyId === undefined && (
+                        <EmployerFields employer={employer} onEmployer={setEmployer} title={title} onTitle={setTitle} problem={problems.companyId ?? problems.companyName} titleProblem={problems.title} />
+                    )}
+                    {kind === 'company' && <PeopleFields people={people} onChange={setPeople} problems={problems} />}
                     {failure !== undefined && Object.keys(problems).length === 0 && (
                         <Notice tone="stop" title="Not added yet">
                             <span>{failure.message} What you typed is still here.</span>

@@ -83,7 +83,7 @@ function AddressView({ record, address, isOnly }: { record: RecordData; address:
             </Row>
             <Tools>
                 <Menu
-                    label="Use it"
+                    label="This address"
                     items={[
                         { id: 'copy', name: 'Copy the address', onChoose: () => copy(address.text) },
                         { id: 'envelope', name: 'Copy for an envelope', onChoose: () => copy(address.envelope) },

@@ -4,6 +4,7 @@ import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Page';
+import { onSaveKeys } from '../../ui/saveKeys';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Notice, Quiet, Row } from '../../ui/Text';
 import { RecordPicker } from './RecordPicker';
@@ -46,11 +47,9 @@ export function EntryForm({ id, onClose }: { id: number; onClose: () => void }) 
                 event.preventDefault();
                 void save();
             }}
+            {...onSaveKeys(save)}
             onKeyDown={(event: KeyboardEvent) => {
-                if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
-                    event.preventDefault();
-                    void save();
-                } else if (event.key === 'Escape' && !event.defaultPrevented && text === '') {
+                if (event.key === 'Escape' && !event.defaultPrevented && text === '') {
                     onClose();
                 }
             }}

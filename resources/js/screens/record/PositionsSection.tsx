@@ -3,11 +3,12 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
-import { Button } from '../../ui/Button';
+import { Button, QuietButton } from '../../ui/Button';
 import { Quiet, Row, Small, Stack } from '../../ui/Text';
-import { space, type } from '../../ui/tokens';
+import { print, space, type } from '../../ui/tokens';
 import { PositionFields } from './PositionFields';
 import { RecordPicker } from './RecordPicker';
+import { ReplaceDialog } from './ReplaceDialog';
 import { SectionFrame } from './SectionFrame';
 import { newKey, positionsSpec, type PositionRow, type RecordData } from './sections';
 import { useMayEdit } from './useMayEdit';
@@ -22,6 +23,7 @@ const Line = styled.div`
     width: 100%;
     padding-bottom: ${space.small};
     > svg { margin-top: 4px; color: var(--quiet); }
+    button { ${print} { display: none; } }
     a.name { font-family: ${type.serif}; font-weight: 500; }
 `;
 
@@ -45,7 +47,7 @@ export function PositionsSection({ record }: { record: RecordData }) {
             read={(
                 <>
                     {positions.length === 0 && <Quiet>{isPerson ? 'No position at a company.' : 'Nobody is known here yet.'}</Quiet>}
-                    {positions.map((position) => <PositionView key={position.id} position={position} />)}
+                    {positions.map((position) => <PositionView key={position.id} record={record} position={position} />)}
                     {!isPerson && mayEdit && (
                         <AddPersonHere record={record} onPick={(party) => edit.beginWith((rows) => [...rows, positionOf(party, rows.length === 0)])} />
                     )}
@@ -56,7 +58,9 @@ export function PositionsSection({ record }: { record: RecordData }) {
     );
 }
 
-function PositionView({ position }: { position: PositionData }) {
+function PositionView({ record, position }: { record: RecordData; position: PositionData }) {
+    const [isReplacing, setReplacing] = useState(false);
+    const mayEdit = useMayEdit(record);
     const { party, period } = position;
     const Sign = party.kind === 'person' ? User : Building2;
     const notes = [position.department, ...position.duties.map((duty) => position.firstFor.includes(duty) ? `first for ${duty}` : duty), position.isPrimary && 'primary', period.text];
@@ -70,7 +74,13 @@ function PositionView({ position }: { position: PositionData }) {
                 {!period.isInForce && <Small>not today</Small>}
             </Row>
             <span />
-            <Small>{[party.phone, party.email].filter((text) => text !== '').join(' · ')}</Small>
+            <Row $gap="small">
+                <Small>{[party.phone, party.email].filter((text) => text !== '').join(' · ')}</Small>
+                {mayEdit && party.kind === 'person' && period.isInForce && (
+                    <QuietButton aria-label={`Replace ${party.displayName}`} onPress={() => setReplacing(true)}>Replace</QuietButton>
+                )}
+            </Row>
+            {isReplacing && <ReplaceDialog record={record} position={position} onClose={() => setReplacing(false)} />}
         </Line>
     );
 }

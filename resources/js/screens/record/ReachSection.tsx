@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { AtSign, Contact, Globe, Mail, Phone, X } from 'lucide-react';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { choicesQuery } from '../../api/queries';
 import { useListed } from '../../api/useListed';
@@ -29,7 +30,7 @@ const Line = styled.div`
 `;
 
 function blank(kind: ContactRow['kind'], label: string): ContactRow {
-    return { key: newKey(), id: null, kind, value: '', label, uses: [], isPrimary: false };
+    return { key: newKey(), id: null, kind, value: '', label, uses: [], isPrimary: false, isLinked: false };
 }
 
 /** An empty section begins with what is most often filled in. */
@@ -62,6 +63,7 @@ export function ReachSection({ record, startsOpen }: { record: RecordData; start
                             )}
                             <Row $gap="small">
                                 <Small>{[point.label, point.isPrimary && 'primary', ...point.uses.map((use) => `for ${use}`)].filter(Boolean).join(', ')}</Small>
+                                {point.sameAs !== null && <Small>same as <Link to={`/records/${point.sameAs.id}`}>{point.sameAs.name}</Link>, by link</Small>}
                                 {point.isUnusual && <Mark tone="look">unusual, worth a second look</Mark>}
                             </Row>
                         </Line>
@@ -126,7 +128,8 @@ function ReachFields({ rows, problems, onChange }: FieldsProps) {
                                 type={row.kind === 'phone' ? 'tel' : 'text'}
                                 width="290px"
                                 value={row.value}
-                                onChange={(value) => change(index, { value })}
+                                onChange={(value) => change(index, { value, isLinked: false })}
+                                hint={row.isLinked ? 'by link: typing another number here ends the link' : undefined}
                                 problem={problems[`contactPoints.${index}.value`]}
                             />
                             <Suggest

@@ -1,8 +1,11 @@
+import { useQuery } from '@tanstack/react-query';
 import { X } from 'lucide-react';
 import { Link } from 'react-router';
-import { api, ask, type Schemas } from '../../api/client';
+import { addPersonByName } from '../../api/addByName';
+import type { Schemas } from '../../api/client';
+import { kinQuery } from '../../api/queries';
 import { Button } from '../../ui/Button';
-import { ChooseOne } from '../../ui/Choose';
+import { ChooseOne, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { useSay } from '../../ui/StatusLine';
 import { FieldGroup, FieldRow, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
@@ -45,19 +48,17 @@ interface ListProps {
 
 function RelationList({ record, rows, problems, onChange }: ListProps) {
     const say = useSay();
+    const { data: kin } = useQuery(kinQuery(record.party.id));
     const kinds = record.relations.kinds.map((id) => ({ id, name: id }));
     const change = (index: number, part: Partial<RelationRow>) => onChange(rows.map((row, at) => at === index ? { ...row, ...part } : row));
     const add = (party: Pick<Party, 'id' | 'displayName'>) => onChange([...rows, {
-        key: newKey(), id: null, partyId: party.id, partyName: party.displayName, kind: record.relations.kinds[0] ?? '', together: 'each alone', since: '', until: '',
+        key: newKey(), id: null, partyId: party.id, partyName: party.displayName, kind: record.relations.kinds[0] ?? '', together: 'each alone', takesAddress: false, takesPhone: false, since: '', until: '',
     }]);
 
     /** Somebody who is not in the book yet gets a record with just the name. */
     const addByName = async (typed: string) => {
         try {
-            const { given, family, prefix, middle, suffix } = await ask(api.GET('/api/names', { params: { query: { typed } } }));
-            const { party } = await ask(api.POST('/api/parties', {
-                body: { kind: 'person', given, family, prefix, middle, suffix, isClient: false, isVendor: false },
-            }));
+            const party = await addPersonByName(typed);
             say(`${party.displayName} added, with just the name.`);
             add(party);
         } catch (error) {
@@ -85,9 +86,23 @@ function RelationList({ record, rows, problems, onChange }: ListProps) {
                                 <X size={16} aria-hidden />Remove
                             </Button>
                         </FieldRow>
+                        {row.id === null && (
+                            <FieldRow>
+                                <Tick isSelected={row.takesAddress} onChange={(takesAddress) => change(index, { takesAddress })}>use the same address, by link</Tick>
+                                <Tick isSelected={row.takesPhone} onChange={(takesPhone) => change(index, { takesPhone })}>use the same phone, by link</Tick>
+                            </FieldRow>
+                        )}
                     </FieldGroup>
                 );
             })}
+            {kin !== undefined && kin.length > 0 && (
+                <Row $gap="small">
+                    <Quiet>At the same address, or of the same name:</Quiet>
+                    {kin.filter(({ id }) => !rows.some(({ partyId }) => partyId === id)).map((party) => (
+                        <Button key={party.id} onPress={() => add(party)}>{party.displayName}</Button>
+                    ))}
+                </Row>
+            )}
             <RecordPicker label="A relation to whom?" onPick={add} onAdd={(name) => void addByName(name)} addsKind="person" />
         </Stack>
     );

@@ -8,6 +8,7 @@ import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Page';
+import { onSaveKeys } from '../../ui/saveKeys';
 import { useSay } from '../../ui/StatusLine';
 import { Suggest } from '../../ui/Suggest';
 import { FieldRow, Notice, Quiet, Row, Stack } from '../../ui/Text';
@@ -68,11 +69,9 @@ function ReminderForm({ id, onClose }: { id: number; onClose: () => void }) {
                 event.preventDefault();
                 void save();
             }}
+            {...onSaveKeys(save)}
             onKeyDown={(event: KeyboardEvent) => {
-                if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
-                    event.preventDefault();
-                    void save();
-                } else if (event.key === 'Escape' && !event.defaultPrevented && draft.text === '') {
+                if (event.key === 'Escape' && !event.defaultPrevented && draft.text === '') {
                     onClose();
                 }
             }}

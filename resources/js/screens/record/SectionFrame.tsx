@@ -6,6 +6,7 @@ import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { Heading, Quiet, Row, Stack } from '../../ui/Text';
 import { narrow, print, space } from '../../ui/tokens';
 import { SaveFailure } from './SaveFailure';
+import { onSaveKeys } from '../../ui/saveKeys';
 import { useMayEdit } from './useMayEdit';
 import type { SectionEdit } from './useSection';
 
@@ -104,7 +105,8 @@ export function SectionForm<D>({ edit, saveLabel, children }: { edit: SectionEdi
     const { failure, isBusy, isDirty, leave, save } = edit;
 
     useEffect(() => {
-        form.current?.querySelector<HTMLElement>('input, textarea, button')?.focus();
+        const first = form.current?.querySelector<HTMLElement>('input, textarea') ?? form.current?.querySelector('button');
+        first?.focus();
     }, []);
 
     useEffect(() => {
@@ -118,13 +120,7 @@ export function SectionForm<D>({ edit, saveLabel, children }: { edit: SectionEdi
     const tryToLeave = () => isDirty ? setAsking(true) : leave();
 
     const onKeyDown = (event: KeyboardEvent) => {
-        if (event.defaultPrevented) {
-            return;
-        }
-        if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
-            event.preventDefault();
-            void save();
-        } else if (event.key === 'Escape' && !isAsking) {
+        if (event.key === 'Escape' && !event.defaultPrevented && !isAsking) {
             event.preventDefault();
             tryToLeave();
         }
@@ -134,6 +130,7 @@ export function SectionForm<D>({ edit, saveLabel, children }: { edit: SectionEdi
         <EditForm
             ref={form}
             noValidate
+            {...onSaveKeys(save)}
             onKeyDown={onKeyDown}
             onSubmit={(event: FormEvent) => {
                 event.preventDefault();

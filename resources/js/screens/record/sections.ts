@@ -50,8 +50,8 @@ export const reachSpec: SectionSpec<ContactRow[]> = {
     name: 'reach',
     title: () => 'Reach',
     version: (record) => record.reach.version,
-    draft: (record) => record.reach.contactPoints.map(({ id, kind, value, label, uses, isPrimary }) =>
-        keyed({ id, kind, value, label, uses, isPrimary })),
+    draft: (record) => record.reach.contactPoints.map(({ id, kind, value, label, uses, isPrimary, sameAs }) =>
+        keyed({ id, kind, value, label, uses, isPrimary, isLinked: sameAs !== null })),
     put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/reach', {
         params: { path: { id } }, body: { version, contactPoints: bare(draft) },
     })),
@@ -115,19 +115,30 @@ export const positionsSpec: SectionSpec<PositionRow[]> = {
     })),
 };
 
-export type RelationRow = Keyed<Schemas['RelationInput']> & { partyName: string };
+export type RelationRow = Keyed<Schemas['RelationInput']> & {
+    partyName: string;
+    /** Of a new one: whether the other's address and phone are used here by link. */
+    takesAddress: boolean;
+    takesPhone: boolean;
+};
 
 export const relationsSpec: SectionSpec<RelationRow[]> = {
     name: 'relations',
     title: () => 'Relations',
     version: (record) => record.relations.version,
     draft: (record) => record.relations.relations.map(({ id, kind, together, party, period }) => ({
-        ...keyed({ id }), partyId: party.id, partyName: party.displayName, kind, together, since: period.sinceText, until: period.untilText,
+        ...keyed({ id }), partyId: party.id, partyName: party.displayName, kind, together, takesAddress: false, takesPhone: false, since: period.sinceText, until: period.untilText,
     })),
-    put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/relations', {
-        params: { path: { id } },
-        body: { version, relations: bare(draft).map(({ partyName, ...row }) => row) },
-    })),
+    put: async (id, version, draft) => {
+        let saved = await ask(api.PUT('/api/parties/{id}/relations', {
+            params: { path: { id } },
+            body: { version, relations: bare(draft).map(({ partyName, takesAddress, takesPhone, ...row }) => row) },
+        }));
+        for (const { partyId, takesAddress: address, takesPhone: phone } of draft.filter((row) => row.takesAddress || row.takesPhone)) {
+            saved = await ask(api.POST('/api/parties/{id}/take-over', { params: { path: { id } }, body: { fromId: partyId, address, phone } }));
+        }
+        return saved;
+    },
 };
 
 export type CodeRow = Keyed<Schemas['CodeInput']>;

@@ -1,0 +1,80 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState, type FormEvent } from 'react';
+import { addPersonByName } from '../../api/addByName';
+import { api, ask, Refused } from '../../api/client';
+import { recordQuery } from '../../api/queries';
+import { Button, MainButton, QuietButton } from '../../ui/Button';
+import { Tick } from '../../ui/Choose';
+import { Dialog, DialogButtons } from '../../ui/Dialog';
+import { Field } from '../../ui/Field';
+import { Form } from '../../ui/Page';
+import { useSay } from '../../ui/StatusLine';
+import { Mark, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
+import { RecordPicker } from './RecordPicker';
+import type { RecordData } from './sections';
+import { useRecordAction } from './useRecordAction';
+
+type PositionData = RecordData['positions']['positions'][number];
+
+/** Somebody at a company is followed by somebody else: from when, and what is handed over. */
+export function ReplaceDialog({ record, position, onClose }: { record: RecordData; position: PositionData; onClose: () => void }) {
+    const [successor, setSuccessor] = useState<{ id: number; displayName: string }>();
+    const [since, setSince] = useState('');
+    const [handedOver, setHandedOver] = useState<number[]>([]);
+    const [failure, setFailure] = useState<Error>();
+    const { data: predecessor } = useQuery(recordQuery(position.party.id));
+    const act = useRecordAction(record.party.id);
+    const say = useSay();
+    const problems = failure instanceof Refused ? failure.fields : {};
+    const { displayName } = position.party;
+
+    const addByName = async (name: string) => {
+        try {
+            setSuccessor(await addPersonByName(name));
+        } catch (error) {
+            setFailure(error as Error);
+        }
+    };
+    const save = async (event: FormEvent) => {
+        event.preventDefault();
+        setFailure(undefined);
+        try {
+            await act(() => ask(api.POST('/api/positions/{position}/replace', {
+                params: { path: { position: position.id } },
+                body: { successorId: successor?.id ?? 0, since, contactPointIds: handedOver },
+            })));
+            say(`${displayName} is followed by ${successor?.displayName}.`);
+            onClose();
+        } catch (error) {
+            setFailure(error as Error);
+        }
+    };
+
+    return (
+        <Dialog title={`Who follows ${displayName}?`} onClose={onClose}>
+            <Form onSubmit={(event) => void save(event)}>
+                <Small>{[position.title, ...position.duties].filter(Boolean).join(', ') || 'The position'} passes on; {displayName} stays in the history.</Small>
+                {successor === undefined
+                    ? <RecordPicker label="Followed by" kind="person" onPick={setSuccessor} onAdd={(name) => void addByName(name)} />
+                    : <Row $gap="small">{successor.displayName} <QuietButton onPress={() => setSuccessor(undefined)}>Somebody else</QuietButton></Row>}
+                {problems.successorId !== undefined && <Mark tone="stop">{problems.successorId}</Mark>}
+                <Field label="From" width="160px" placeholder="today" value={since} onChange={setSince} problem={problems.since} />
+                {predecessor !== undefined && predecessor.reach.contactPoints.length > 0 && (
+                    <Stack $gap="tight">
+                        <Quiet>Handed over with it:</Quiet>
+                        {predecessor.reach.contactPoints.map(({ id, display, label }) => (
+                            <Tick key={id} isSelected={handedOver.includes(id)} onChange={(isOver) => setHandedOver(isOver ? [...handedOver, id] : handedOver.filter((one) => one !== id))}>
+                                {label === '' ? display : `${display}, ${label}`}
+                            </Tick>
+                        ))}
+                    </Stack>
+                )}
+                {failure !== undefined && Object.keys(problems).length === 0 && <Notice tone="stop" title="Not replaced">{failure.message}</Notice>}
+                <DialogButtons>
+                    <MainButton type="submit">Replace</MainButton>
+                    <Button onPress={onClose}>Cancel</Button>
+                </DialogButtons>
+            </Form>
+        </Dialog>
+    );
+}
