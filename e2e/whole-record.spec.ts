@@ -61,7 +61,7 @@ test('a new client couple: pasted name, a spouse with the address and the phone 
     await desk.save('Relations saved.');
     await expect(desk.section('Addresses')).toContainText('7 Quarry Road');
     await expect(desk.section('Addresses')).toContainText('by link');
-    await expect(desk.section('Reach')).toContainText(`(802) 555-0144home, primary`.replace('home, ', ''));
+    await expect(desk.section('Reach')).toContainText('(802) 555-0144office, primary');
     await expect(desk.section('Reach')).toContainText('by link');
     await page.getByRole('button', { name: 'Edit name and roles' }).click();
     await page.getByLabel('Birth date').fill('12 Aug 1953');
@@ -173,12 +173,12 @@ test('a vendor that moved, with everybody at its address', async ({ desk, page }
     await dialog.getByRole('button', { name: 'Paste a whole address' }).click();
     await dialog.getByLabel('The whole address').fill('2 New Mill Lane, Grafton, VT 0514');
     await dialog.getByRole('button', { name: 'Take it apart' }).click();
-    await dialog.getByRole('button', { name: 'Move', exact: true }).click();
+    await expect(dialog.getByText('Is this right?').first()).toBeVisible();
     await dialog.getByLabel('Street, building').fill('2 New Mill Lane');
     await dialog.getByRole('textbox', { name: 'City' }).fill('Grafton');
     await dialog.getByLabel('ZIP code').fill('0514');
     await dialog.getByRole('button', { name: 'Move', exact: true }).click();
-    await expect(dialog).toContainText('not a ZIP code');
+    await expect(dialog).toContainText(/ZIP code\b.*05301 or 05301-1234/);
     await dialog.getByLabel('ZIP code').fill('05146');
     await expect(dialog.getByText('everybody here moves: also Nora Wheel')).toBeVisible();
     await dialog.getByRole('button', { name: 'Move', exact: true }).click();

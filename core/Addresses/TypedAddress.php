@@ -52,7 +52,8 @@ final readonly class TypedAddress
         if ($tail === null && $country === null) {
             foreach (array_diff(Layouts::countries(), [$home]) as $other) {
                 $found = self::tail($lines, $other);
-                if ($found !== null && $found[Part::Postcode->value] !== '') {
+                // Only a postcode with letters tells its country.
+                if ($found !== null && preg_match('/[A-Z]/', $found[Part::Postcode->value]) === 1) {
                     [$tail, $country, $isGuess] = [$found, $other, true];
                     break;
                 }

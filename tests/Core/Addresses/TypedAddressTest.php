@@ -32,6 +32,7 @@ final class TypedAddressTest extends TestCase
         yield ["1 Main Street\nTralee\nCo. Kerry\nV92 X2X2\nIreland", ['IE', '1 Main Street', 'Tralee', 'Co. Kerry', 'V92 X2X2']];
         yield ["1 Main Street\nTralee\nIreland", ['IE', '1 Main Street', 'Tralee', '', '']];
         yield ["Via Roma 1\n00184 Roma\nItaly", ['IT', 'Via Roma 1', 'Roma', '', '00184']];
+        yield ['2 New Mill Lane, Grafton, VT 0514', ['US', "2 New Mill Lane\nGrafton\nVT 0514", '', '', ''], ['locality', 'postcode']];
         yield ['12 Harbour Road', ['US', '12 Harbour Road', '', '', ''], ['locality', 'postcode']];
         yield ['Brattleboro, VT 05301', ['US', '', 'Brattleboro', 'VT', '05301'], ['lines']];
         yield ['', ['US', '', '', '', ''], ['locality', 'postcode']];

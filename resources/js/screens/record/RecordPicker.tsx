@@ -28,7 +28,8 @@ export function RecordPicker({ label, kind, onPick, onAdd, onLeave, takesFocus =
     const name = typed.trim();
     const options = [
         ...results.map(({ party, reasons }) => ({ id: String(party.id), content: <PartyLine party={party} reasons={reasons} /> })),
-        ...(onAdd !== undefined && name !== '' && addsKind !== undefined
+        // Whoever adds has seen what is there.
+        ...(onAdd !== undefined && name !== '' && !isBehind && addsKind !== undefined
             ? [{ id: 'add', content: <AddLine what={`a ${addsKind}`} name={name} /> }]
             : []),
     ];
