@@ -71,15 +71,21 @@ test('the light can be chosen and is kept', async ({ desk, page }) => {
     expect(await paper()).not.toBe(byDay);
 });
 
-test('a record prints on a clean sheet', async ({ desk, page }) => {
+test('a record prints on a clean sheet, without what stays in the office', async ({ desk, page }) => {
     await desk.signIn();
-    await page.goto('/records/1');
+    await page.goto('/records/3');
+    await expect(desk.section('Log')).toContainText('ring twice');
+    await expect(page.getByText('The key to the belfry is with the verger; ring twice.').first()).toBeVisible();
     await expect(desk.section('When we bill them')).toContainText('is due');
     await page.emulateMedia({ media: 'print' });
     await expect(desk.find).toBeHidden();
     await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden();
     await expect(page.getByRole('button', { name: /Edit/ }).first()).toBeHidden();
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await expect(page.getByText('tower clocks').first()).toBeVisible();
+    for (const internal of ['The key to the belfry', '4 of 5', 'Ask the verger']) {
+        await expect(page.getByText(internal).first()).toBeHidden();
+    }
 });
 
 test('the start of the program is small and its parts come from here', async ({ page }) => {

@@ -53,6 +53,7 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
     Route::post('terms/preview', PreviewController::class);
 
     Route::middleware('can:'.Permission::RunOffice->value)->group(function (): void {
+        Route::get('office', [OfficeController::class, 'show']);
         Route::put('office', [OfficeController::class, 'save']);
         Route::get('users', [OfficeController::class, 'users']);
         Route::post('users', [OfficeController::class, 'add']);

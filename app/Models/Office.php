@@ -12,12 +12,24 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $id
  * @property string $name
  * @property string $country ISO 3166-1 alpha-2
+ * @property string $lines of its address
+ * @property string $locality
+ * @property string $region
+ * @property string $postcode
+ * @property bool|null $month_first whether 3/4 means March 4; null for as the country does
  */
 final class Office extends Model
 {
     private const MONTH_FIRST = ['US'];
 
-    protected $fillable = ['name', 'country'];
+    protected $fillable = ['name', 'country', 'lines', 'locality', 'region', 'postcode', 'month_first'];
+
+    protected $attributes = ['lines' => '', 'locality' => '', 'region' => '', 'postcode' => '', 'month_first' => null];
+
+    protected function casts(): array
+    {
+        return ['month_first' => 'boolean'];
+    }
 
     public static function current(): self
     {
@@ -35,6 +47,6 @@ final class Office extends Model
     /** Whether 3/4 means March 4 here. */
     public function writesMonthFirst(): bool
     {
-        return in_array($this->country, self::MONTH_FIRST, true);
+        return $this->month_first ?? in_array($this->country, self::MONTH_FIRST, true);
     }
 }

@@ -78,10 +78,17 @@ final class OfficeTest extends TestCase
         }
     }
 
-    public function test_the_office_gets_a_new_name_and_country(): void
+    public function test_the_office_gets_a_new_name_address_and_formats(): void
     {
-        $this->asAdministrator()->putJson('/api/office', ['name' => 'Vane & Daughters', 'country' => 'CA'])->assertOk()
-            ->assertJson(['officeName' => 'Vane & Daughters', 'officeCountry' => 'CA']);
-        $this->putJson('/api/office', ['name' => '', 'country' => 'XX'])->assertUnprocessable()->assertJsonPath('errors.*.field', ['name', 'country']);
+        $office = $this->asAdministrator()->getJson('/api/office')->assertOk()
+            ->assertJson(['name' => 'Orrery & Vane', 'country' => 'US', 'monthFirst' => true, 'currency' => 'USD', 'lines' => ''])->json();
+        $this->putJson('/api/office', ['name' => 'Orrery, Vane & Reed', 'country' => 'GB', 'lines' => "Old Bell Yard\n5 Foundry Row", 'locality' => 'London', 'postcode' => 'e11aa', 'monthFirst' => false] + $office)
+            ->assertOk()->assertJson(['officeName' => 'Orrery, Vane & Reed', 'officeCountry' => 'GB']);
+        $this->getJson('/api/office')->assertJson(['postcode' => 'E1 1AA', 'currency' => 'GBP', 'monthFirst' => false]);
+        $person = $this->addPerson('Edith', 'Larkin');
+        $identity = $this->getJson("/api/parties/{$person->id}")->json('identity');
+        $this->saveSection($person, 'identity', ['deceasedOn' => '3/4/2026'] + $identity)->assertJsonPath('identity.deceasedOn', '3 Apr 2026');
+        $this->putJson('/api/office', ['name' => '', 'postcode' => '05301'] + $office)->assertUnprocessable()->assertJsonPath('errors.0.field', 'name');
+        $this->putJson('/api/office', ['country' => 'GB', 'postcode' => '05301'] + $office)->assertUnprocessable()->assertJsonPath('errors.0.field', 'postcode');
     }
 }

@@ -61,7 +61,7 @@ final class WrongInputTest extends TestCase
         yield 'file' => ['PUT', '/api/files/1', ['name' => 'N', 'kind' => 'photo', 'expiresOn' => '+90', 'isPrivate' => true]];
         yield 'archive' => ['PUT', '/api/parties/2/archive', ['reason' => 'R']];
         yield 'user' => ['POST', '/api/users', ['name' => 'N', 'email' => 'n@b.example', 'role' => 'clerk', 'password' => 'long-enough-1']];
-        yield 'office' => ['PUT', '/api/office', ['name' => 'N', 'country' => 'US']];
+        yield 'office' => ['PUT', '/api/office', ['name' => 'N', 'country' => 'US', 'lines' => '1 Street', 'locality' => 'Putney', 'region' => 'VT', 'postcode' => '05346', 'monthFirst' => true]];
         yield 'token' => ['POST', '/api/tokens', ['email' => 'n@b.example', 'password' => 'wrong', 'name' => 'N']];
     }
 

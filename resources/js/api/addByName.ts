@@ -8,3 +8,9 @@ export async function addPersonByName(typed: string): Promise<Schemas['PartyRow'
     }));
     return party;
 }
+
+/** Adds a company with just a name. */
+export async function addCompanyByName(name: string): Promise<Schemas['PartyRow']> {
+    const { party } = await ask(api.POST('/api/parties', { body: { kind: 'company', name, isClient: false, isVendor: false } }));
+    return party;
+}

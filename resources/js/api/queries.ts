@@ -80,6 +80,11 @@ export function forgetReminders(partyId: number): void {
     });
 }
 
+export const officeQuery = queryOptions({
+    queryKey: ['office'],
+    queryFn: () => ask(api.GET('/api/office')),
+});
+
 export const listsQuery = queryOptions({
     queryKey: ['lists'],
     queryFn: () => ask(api.GET('/api/lists')),

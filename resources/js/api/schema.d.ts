@@ -306,8 +306,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
-        /** Save the name and the country of the office */
+        /** The office whose book this is */
+        get: operations["readOffice"];
+        /** Save the name, the address and the formats of the office */
         put: operations["saveOffice"];
         post?: never;
         delete?: never;
@@ -995,6 +996,19 @@ export interface components {
             list: string;
             names: string[];
         };
+        /** @description The office whose book this is. */
+        Office: {
+            name: string;
+            country: string;
+            lines: string;
+            locality: string;
+            region: string;
+            postcode: string;
+            /** @description Whether 3/4 is typed for March 4. */
+            monthFirst: boolean;
+            /** @description Of amounts that are typed without one: ISO 4217, by the country. */
+            currency: string;
+        };
         /** @description One of the lists that the office keeps for itself. */
         OfficeList: {
             list: string;
@@ -1620,6 +1634,12 @@ export interface components {
             name: string;
             /** @description ISO 3166-1 alpha-2. */
             country: string;
+            lines: string;
+            locality: string;
+            region: string;
+            postcode: string;
+            /** @description Whether 3/4 is typed for March 4. */
+            monthFirst: boolean;
         };
         SheetInput: {
             name: string;
@@ -2534,6 +2554,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readOffice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Its name, address and formats */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Office"];
                 };
             };
         };

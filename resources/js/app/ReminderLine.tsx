@@ -10,7 +10,7 @@ import { Menu } from '../ui/Menu';
 import { Form } from '../ui/Page';
 import { useSay } from '../ui/StatusLine';
 import { FieldRow, Mark, Row, Small } from '../ui/Text';
-import { print, space } from '../ui/tokens';
+import { space } from '../ui/tokens';
 
 type Reminder = Schemas['Reminder'];
 
@@ -19,7 +19,6 @@ const Root = styled.div`
     gap: ${space.hair};
     width: 100%;
     padding: ${space.tight} 0;
-    button { ${print} { display: none; } }
 `;
 
 /** A reminder, with what can be done about it. */

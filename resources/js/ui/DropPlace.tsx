@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { DropZone, FileTrigger, isFileDropItem } from 'react-aria-components';
 import styled from 'styled-components';
 import { Button } from './Button';
-import { space, type } from './tokens';
+import { print, space, type } from './tokens';
 
 const Zone = styled(DropZone)`
     display: flex;
@@ -16,6 +16,7 @@ const Zone = styled(DropZone)`
     color: var(--quiet);
     font-size: ${type.small};
     &[data-drop-target] { border-style: solid; background: var(--accent-wash); }
+    ${print} { display: none; }
     &[data-focus-visible] { outline: 2px solid var(--accent); }
 `;
 

@@ -87,7 +87,7 @@ export const Margin = styled.aside`
     h2 { margin-bottom: ${space.tight}; color: var(--quiet); font: 600 ${type.small}/1.4 ${type.sans}; }
     p + p { margin-top: ${space.tight}; }
     ${narrow} { position: static; }
-    ${print} { position: static; margin-top: ${space.large}; }
+    ${print} { display: none; }
 `;
 
 /** A page with nothing but one sheet in the middle. */

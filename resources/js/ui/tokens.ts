@@ -81,7 +81,13 @@ export const GlobalStyle = createGlobalStyle`
     @media (prefers-reduced-motion: reduce) {
         *, *::before, *::after { transition: none !important; animation: none !important; scroll-behavior: auto !important; }
     }
-    ${print} { body { background: none; } }
+    ${print} {
+        @page { margin: 14mm; }
+        body { background: none; zoom: 0.86; }
+        /* Nothing can be pressed on paper, and what stays in the office is not on it. */
+        button, .internal { display: none !important; }
+        a { color: inherit; text-decoration: none; }
+    }
 `;
 
 export const field = css`

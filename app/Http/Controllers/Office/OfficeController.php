@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Office;
 
 use App\Actions\Office\KeepUsers;
+use App\Actions\Office\SaveOffice;
 use App\Http\Data\Access\SessionData;
+use App\Http\Data\Office\OfficeData;
 use App\Http\Requests\Office\OfficeRequest;
 use App\Http\Requests\Office\UserRequest;
 use App\Models\Office;
@@ -23,14 +25,23 @@ final readonly class OfficeController
     {
     }
 
-    #[OA\Put(path: '/api/office', operationId: 'saveOffice', summary: 'Save the name and the country of the office', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/OfficeInput')), tags: ['Office'], responses: [
+    #[OA\Get(path: '/api/office', operationId: 'readOffice', summary: 'The office whose book this is', tags: ['Office'], responses: [
+        new OA\Response(response: 200, description: 'Its name, address and formats', content: new OA\JsonContent(ref: '#/components/schemas/Office')),
+    ])]
+    public function show(): JsonResponse
+    {
+        return new JsonResponse(OfficeData::of(Office::current()));
+    }
+
+    #[OA\Put(path: '/api/office', operationId: 'saveOffice', summary: 'Save the name, the address and the formats of the office', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/OfficeInput')), tags: ['Office'], responses: [
         new OA\Response(response: 200, description: 'Saved', content: new OA\JsonContent(ref: '#/components/schemas/Session')),
         new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
-    public function save(OfficeRequest $request, Clock $clock, #[CurrentUser] User $user): JsonResponse
+    public function save(OfficeRequest $request, SaveOffice $save, Clock $clock, #[CurrentUser] User $user): JsonResponse
     {
-        $office = Office::current();
-        $office->update($request->safe()->only('name', 'country'));
+        /** @var array{name: string, country: string, lines: string, locality: string, region: string, postcode: string, monthFirst: bool} $input */
+        $input = $request->validated();
+        $office = $save->handle($input);
 
         return new JsonResponse(SessionData::of($user, $office, $clock->today()->toIso()));
     }

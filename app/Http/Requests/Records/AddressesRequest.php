@@ -36,7 +36,7 @@ final class AddressesRequest extends SectionRequest
     protected function sectionRules(): array
     {
         return [
-            'addresses' => ['present', new ItemList, 'max:50'],
+            'addresses' => ['present', new ItemList, 'max:100'],
             'addresses.*' => ['array'],
             'addresses.*.id' => ['present', new IdOrNull],
             'addresses.*.linkedAddressId' => ['present', new IdOrNull],

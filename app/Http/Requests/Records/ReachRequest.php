@@ -29,7 +29,7 @@ final class ReachRequest extends SectionRequest
     protected function sectionRules(): array
     {
         return [
-            'contactPoints' => ['present', new ItemList, 'max:50'],
+            'contactPoints' => ['present', new ItemList, 'max:100'],
             'contactPoints.*' => ['array'],
             'contactPoints.*.id' => ['present', new IdOrNull],
             'contactPoints.*.kind' => ['required', Rule::enum(ContactKind::class)],

@@ -26,7 +26,7 @@ export function Office() {
         <Sheet id="sheet" tabIndex={-1}>
             <Stack $gap="wide" style={{ justifyItems: 'stretch' }}>
                 <Title>Office</Title>
-                <OfficeForm session={session} onSaved={(saved) => client.setQueryData(sessionQuery.queryKey, saved)} />
+                <OfficeForm onSaved={(saved) => client.setQueryData(sessionQuery.queryKey, saved)} />
                 <Users />
                 <Lists />
                 <Sheets />

@@ -1,52 +1,71 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { api, ask, Refused } from '../../api/client';
-import { countriesQuery } from '../../api/queries';
+import { api, ask, Refused, type Schemas } from '../../api/client';
+import { countriesQuery, officeQuery } from '../../api/queries';
 import type { Session } from '../../api/session';
 import { MainButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
-import { FieldRow, Heading, Notice } from '../../ui/Text';
+import { FieldRow, Heading, Notice, Quiet } from '../../ui/Text';
 
-/** The name of the office, and the country from which numbers, dates and addresses are read. */
-export function OfficeForm({ session, onSaved }: { session: Session; onSaved: (session: Session) => void }) {
-    const [name, setName] = useState(session.officeName ?? '');
-    const [country, setCountry] = useState(session.officeCountry ?? '');
+type Office = Schemas['Office'];
+
+const ORDERS = [{ id: 'month', name: 'March 4: month first' }, { id: 'day', name: '3 April: day first' }];
+
+/** The name and the address of the office, and how it writes. */
+export function OfficeForm({ onSaved }: { onSaved: (session: Session) => void }) {
+    const { data: office } = useQuery(officeQuery);
+    return office !== undefined && <OneForm key={JSON.stringify(office)} office={office} onSaved={onSaved} />;
+}
+
+function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Session) => void }) {
+    const [draft, setDraft] = useState(office);
     const [failure, setFailure] = useState<Error>();
     const { data: countries } = useQuery(countriesQuery);
+    const client = useQueryClient();
     const say = useSay();
-    const isChanged = name !== session.officeName || country !== session.officeCountry;
+    const set = (part: Partial<Office>) => setDraft({ ...draft, ...part });
+    const problems = failure instanceof Refused ? failure.fields : {};
 
     const save = async (event: FormEvent) => {
         event.preventDefault();
         setFailure(undefined);
+        const { currency, ...body } = draft;
         try {
-            onSaved(await ask(api.PUT('/api/office', { body: { name, country } })));
+            onSaved(await ask(api.PUT('/api/office', { body })));
+            await client.invalidateQueries({ queryKey: officeQuery.queryKey });
             say('Office saved.');
         } catch (error) {
             setFailure(error as Error);
         }
     };
-    const problems = failure instanceof Refused ? failure.fields : {};
 
     return (
         <Form aria-label="Name and country" onSubmit={(event) => void save(event)}>
-            <Heading>Name and country</Heading>
+            <Heading>Name, address and formats</Heading>
             <FieldRow>
-                <Field label="Name of the office" width="300px" value={name} onChange={setName} problem={problems.name} />
+                <Field label="Name of the office" width="300px" value={draft.name} onChange={(name) => set({ name })} problem={problems.name} />
                 <ChooseOne
                     label="Country"
                     width="220px"
-                    options={(countries ?? []).map(({ code, name: country }) => ({ id: code, name: country }))}
-                    value={country}
-                    onChange={setCountry}
+                    options={(countries ?? []).map(({ code, name }) => ({ id: code, name }))}
+                    value={draft.country}
+                    onChange={(country) => set({ country })}
                     problem={problems.country}
                 />
             </FieldRow>
+            <FieldRow>
+                <Field label="Street, building, floor: one to a line" lines={2} width="300px" value={draft.lines} onChange={(lines) => set({ lines })} problem={problems.lines} />
+                <Field label="Town or city" width="180px" value={draft.locality} onChange={(locality) => set({ locality })} problem={problems.locality} />
+                <Field label="State or region" width="110px" value={draft.region} onChange={(region) => set({ region })} problem={problems.region} />
+                <Field label="Postcode" width="110px" value={draft.postcode} onChange={(postcode) => set({ postcode })} problem={problems.postcode} />
+            </FieldRow>
+            <ChooseOne label="What 3/4 means when it is typed" width="220px" options={ORDERS} value={draft.monthFirst ? 'month' : 'day'} onChange={(order) => set({ monthFirst: order === 'month' })} />
+            <Quiet>Amounts typed without a currency are in {office.currency}, by the country.</Quiet>
             {failure !== undefined && Object.keys(problems).length === 0 && <Notice tone="stop" title="Not saved">{failure.message}</Notice>}
-            <MainButton type="submit" isDisabled={!isChanged}>Save the office</MainButton>
+            <MainButton type="submit" isDisabled={JSON.stringify(draft) === JSON.stringify(office)}>Save the office</MainButton>
         </Form>
     );
 }

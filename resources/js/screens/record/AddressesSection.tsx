@@ -2,11 +2,13 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { useSession } from '../../api/session';
 import { Button } from '../../ui/Button';
+import { LongList } from '../../ui/LongList';
 import { Menu } from '../../ui/Menu';
 import { useSay } from '../../ui/StatusLine';
 import { Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
-import { print, space } from '../../ui/tokens';
+import { space } from '../../ui/tokens';
 import { AddressFields } from './AddressFields';
+import { ClosedRow } from './ClosedRow';
 import { MapDialog } from './MapDialog';
 import { MoveDialog } from './MoveDialog';
 import { PartyLinks } from './PartyLinks';
@@ -14,6 +16,7 @@ import { SameAs } from './SameAs';
 import { SectionFrame } from './SectionFrame';
 import { addressesSpec, newKey, type AddressRow, type RecordData } from './sections';
 import { useMayEdit } from './useMayEdit';
+import { useOpenRows } from './useOpenRows';
 import { useSection } from './useSection';
 
 type AddressData = RecordData['addresses']['addresses'][number];
@@ -25,10 +28,7 @@ const Lines = styled.address<{ $isPast: boolean }>`
     color: ${({ $isPast }) => $isPast ? 'var(--quiet)' : 'inherit'};
 `;
 
-const Tools = styled.div`
-    margin-left: -8px;
-    ${print} { display: none; }
-`;
+const Tools = styled.div`margin-left: -8px;`;
 
 function blank(country: string, isPrimary: boolean): AddressRow {
     return {
@@ -57,7 +57,7 @@ export function AddressesSection({ record }: { record: RecordData }) {
             saveLabel="Save addresses"
             read={addresses.length === 0
                 ? <Quiet>No address yet: letters and invoices cannot be posted.</Quiet>
-                : addresses.map((address) => <AddressView key={address.id} record={record} address={address} isOnly={addresses.length === 1} />)}
+                : <LongList items={addresses} noun="addresses" render={(address) => <AddressView key={address.id} record={record} address={address} isOnly={addresses.length === 1} />} />}
             fields={(draft) => (
                 <AddressList record={record} rows={draft} problems={edit.problems} onChange={edit.change} home={home} />
             )}
@@ -113,11 +113,14 @@ interface ListProps {
 function AddressList({ record, rows, problems, onChange, home }: ListProps) {
     const change = (index: number, change: Partial<AddressRow>) =>
         onChange(rows.map((row, at) => at === index ? { ...row, ...change } : row));
+    const { isOpen, open } = useOpenRows(rows, problems, 'addresses');
     const add = (row: AddressRow) => onChange([...withoutBlanks(rows), { ...row, isPrimary: withoutBlanks(rows).length === 0 }]);
 
     return (
         <Stack style={{ width: '100%' }}>
-            {rows.map((row, index) => (
+            {rows.map((row, index) => !isOpen(index) ? (
+                <ClosedRow key={row.key} name={row.text.join(', ')} notes={row.uses.join(', ')} onOpen={() => open(row.key)} onRemove={() => onChange(rows.filter((_, at) => at !== index))} />
+            ) : (
                 <AddressFields
                     key={row.key}
                     partyId={record.party.id}

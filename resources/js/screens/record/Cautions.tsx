@@ -30,7 +30,7 @@ function CautionView({ caution, children }: { caution: Pick<Caution, 'level' | '
     const when = caution.use === 'any' ? '' : ` when ${caution.use}`;
     return (
         <Notice tone={isStop ? 'stop' : 'look'} title={`${isStop ? 'Stop' : 'Note'}${when}: ${caution.text}`}>
-            <Small>{[caution.by, caution.periodText].filter((text) => text !== '').join(', ')}</Small>
+            <Small>{[caution.by, caution.periodText, 'stays in the office'].filter((text) => text !== '').join(', ')}</Small>
             {children}
         </Notice>
     );

@@ -44,13 +44,13 @@ function Read({ record: { classification } }: { record: RecordData }) {
         ['Buyer', inherited(buyer)],
         ['Came from', source],
         ['Language', languageName],
-        ['Grade', grade !== null && <span className="internal">{grade} of 5 <Small>stays in the office</Small></span>],
+        ['Grade', grade !== null && <>{grade} of 5 <Small>stays in the office</Small></>],
         ...codes.map(({ system, value }): [string, string] => [system.charAt(0).toUpperCase() + system.slice(1), value]),
     ];
     const told = facts.filter(([, value]) => Boolean(value));
     return told.length === 0
         ? <Quiet>No type, tag or owner yet.</Quiet>
-        : <Facts>{told.map(([name, value]) => <div key={name}><dt>{name}</dt><dd>{value}</dd></div>)}</Facts>;
+        : <Facts>{told.map(([name, value]) => <div key={name} {...(name === 'Grade' ? { className: 'internal' } : {})}><dt>{name}</dt><dd>{value}</dd></div>)}</Facts>;
 }
 
 function inherited({ inForce, from }: Inherited) {

@@ -15,7 +15,7 @@ import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Mark, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
-import { print, space } from '../../ui/tokens';
+import { space } from '../../ui/tokens';
 import { PlainSection } from './SectionFrame';
 import { newKey, type RecordData } from './sections';
 import { useMayEdit } from './useMayEdit';
@@ -32,7 +32,6 @@ const Line = styled.div`
     gap: 0 ${space.small};
     width: 100%;
     > svg { margin-top: 4px; color: var(--quiet); }
-    button { ${print} { display: none; } }
 `;
 
 const Picture = styled.img`max-width: 100%; max-height: 62vh; object-fit: contain;`;

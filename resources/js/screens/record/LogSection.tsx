@@ -8,7 +8,7 @@ import { ChooseOne } from '../../ui/Choose';
 import { momentText } from '../../ui/moment';
 import { useSay } from '../../ui/StatusLine';
 import { Quiet, Row, Small, Stack } from '../../ui/Text';
-import { print, space } from '../../ui/tokens';
+import { space } from '../../ui/tokens';
 import { EntryForm } from './EntryForm';
 import { PlainSection } from './SectionFrame';
 import type { RecordData } from './sections';
@@ -29,7 +29,6 @@ const Entries = styled.ol`
     li { overflow-wrap: anywhere; }
     del { color: var(--quiet); }
     ins { text-decoration: none; }
-    button { ${print} { display: none; } }
 `;
 
 const Text = styled.p`white-space: pre-wrap;`;
@@ -56,6 +55,7 @@ export function LogSection({ record }: { record: RecordData }) {
         <PlainSection
             id="log"
             title="Log"
+            isInternal
             tools={mayEdit && !isWriting && <QuietButton data-edit onPress={() => setWriting(true)}>Write an entry</QuietButton>}
         >
             <Stack $gap="medium" style={{ justifyItems: 'stretch' }}>
@@ -143,7 +143,7 @@ function EntryHead({ entry }: { entry: Entry }) {
 export function PinnedEntry({ record, entry }: { record: RecordData; entry: Entry }) {
     const { pin } = useEntry(record, entry);
     return (
-        <div>
+        <div className="internal">
             <EntryHead entry={entry} />
             <Text>{entry.text}</Text>
             {useMayEdit(record) && <QuietButton onPress={() => void pin(false)}>Take it down</QuietButton>}

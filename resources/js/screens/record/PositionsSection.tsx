@@ -2,16 +2,21 @@ import { Building2, User } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
+import { addCompanyByName, addPersonByName } from '../../api/addByName';
 import type { Schemas } from '../../api/client';
 import { Button, QuietButton } from '../../ui/Button';
+import { useSay } from '../../ui/StatusLine';
+import { LongList } from '../../ui/LongList';
 import { Quiet, Row, Small, Stack } from '../../ui/Text';
-import { print, space, type } from '../../ui/tokens';
+import { space, type } from '../../ui/tokens';
+import { ClosedRow } from './ClosedRow';
 import { PositionFields } from './PositionFields';
 import { RecordPicker } from './RecordPicker';
 import { ReplaceDialog } from './ReplaceDialog';
 import { SectionFrame } from './SectionFrame';
 import { newKey, positionsSpec, type PositionRow, type RecordData } from './sections';
 import { useMayEdit } from './useMayEdit';
+import { useOpenRows } from './useOpenRows';
 import { useSection } from './useSection';
 
 type PositionData = RecordData['positions']['positions'][number];
@@ -23,7 +28,6 @@ const Line = styled.div`
     width: 100%;
     padding-bottom: ${space.small};
     > svg { margin-top: 4px; color: var(--quiet); }
-    button { ${print} { display: none; } }
     a.name { font-family: ${type.serif}; font-weight: 500; }
 `;
 
@@ -47,7 +51,7 @@ export function PositionsSection({ record }: { record: RecordData }) {
             read={(
                 <>
                     {positions.length === 0 && <Quiet>{isPerson ? 'No position at a company.' : 'Nobody is known here yet.'}</Quiet>}
-                    {positions.map((position) => <PositionView key={position.id} record={record} position={position} />)}
+                    <LongList items={positions} noun={isPerson ? 'positions' : 'people'} render={(position) => <PositionView key={position.id} record={record} position={position} />} />
                     {!isPerson && mayEdit && (
                         <AddPersonHere record={record} onPick={(party) => edit.beginWith((rows) => [...rows, positionOf(party, rows.length === 0)])} />
                     )}
@@ -114,11 +118,25 @@ interface ListProps {
 
 function PositionList({ record, rows, problems, onChange }: ListProps) {
     const isPerson = record.party.kind === 'person';
-    const navigate = useNavigate();
+    const say = useSay();
+    const { isOpen, open } = useOpenRows(rows, problems, 'positions');
+
+    /** Whoever is not in the book yet gets a record with just the name; the rest comes on its own page. */
+    const addByName = async (name: string) => {
+        try {
+            const party = isPerson ? await addCompanyByName(name) : await addPersonByName(name);
+            say(`${party.displayName} added, with just the name.`);
+            onChange([...rows, positionOf(party, rows.length === 0)]);
+        } catch (error) {
+            say(`Not added. ${(error as Error).message}`);
+        }
+    };
 
     return (
         <Stack style={{ width: '100%' }}>
-            {rows.map((row, index) => (
+            {rows.map((row, index) => !isOpen(index) ? (
+                <ClosedRow key={row.key} name={row.partyName} notes={[row.title, ...row.duties].filter(Boolean).join(', ')} onOpen={() => open(row.key)} onRemove={() => onChange(rows.filter((_, at) => at !== index))} />
+            ) : (
                 <PositionFields
                     key={row.key}
                     row={row}
@@ -136,9 +154,7 @@ function PositionList({ record, rows, problems, onChange }: ListProps) {
                 label={isPerson ? 'Add a position at which company?' : 'Add which person?'}
                 kind={isPerson ? 'company' : 'person'}
                 onPick={(party) => onChange([...rows, positionOf(party, rows.length === 0)])}
-                {...(isPerson ? {} : {
-                    onAdd: (name: string) => void navigate(`/add/person?name=${encodeURIComponent(name)}&company=${record.party.id}`),
-                })}
+                onAdd={(name) => void addByName(name)}
             />
         </Stack>
     );

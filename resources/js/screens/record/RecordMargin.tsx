@@ -2,13 +2,12 @@ import styled from 'styled-components';
 import { momentText } from '../../ui/moment';
 import { Margin } from '../../ui/Page';
 import { Mark, Quiet } from '../../ui/Text';
-import { print, space } from '../../ui/tokens';
+import { space } from '../../ui/tokens';
 import type { RecordData } from './sections';
 
 const Contents = styled.nav`
     display: grid;
     gap: ${space.hair};
-    ${print} { display: none; }
     a { min-height: 24px; padding: 1px 0; color: inherit; text-decoration: none; }
     a:hover { text-decoration: underline; }
 `;

@@ -2,7 +2,7 @@ import styled from 'styled-components';
 import { QuietButton } from '../../ui/Button';
 import { rolesOf } from '../../ui/PartyLine';
 import { Quiet, Row, Title } from '../../ui/Text';
-import { print, space } from '../../ui/tokens';
+import { space } from '../../ui/tokens';
 import { Cautions } from './Cautions';
 import { PinnedEntry } from './LogSection';
 import { NameFields } from './NameFields';
@@ -18,7 +18,6 @@ const Root = styled.div`
     gap: ${space.small};
     padding-bottom: ${space.large};
     &:focus-visible { outline: 2px solid var(--accent); outline-offset: 6px; }
-    button { ${print} { display: none; } }
 `;
 
 /** The name of the record at the head of its page, with its roles. */
@@ -64,7 +63,7 @@ export function RecordTitle({ record }: { record: RecordData }) {
             </Quiet>
             {identity.hasBirthDate && <Row $gap="small"><Quiet>Birth date:</Quiet><PrivateValue partyId={party.id} name="birth date" fieldId={null} /></Row>}
             <ArchivedNotice record={record} />
-            <Cautions record={record} />
+            <div className="internal"><Cautions record={record} /></div>
             {record.pinned.map((entry) => <PinnedEntry key={entry.id} record={record} entry={entry} />)}
         </Root>
     );

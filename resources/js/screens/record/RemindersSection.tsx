@@ -29,6 +29,7 @@ export function RemindersSection({ record }: { record: RecordData }) {
         <PlainSection
             id="reminders"
             title="Reminders"
+            isInternal
             tools={mayEdit && !isAdding && <QuietButton data-edit onPress={() => setAdding(true)}>Set a reminder</QuietButton>}
         >
             <Stack $gap="small">

@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { Refused } from '../../api/client';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
-import { Heading, Quiet, Row, Stack } from '../../ui/Text';
+import { Heading, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { narrow, print, space } from '../../ui/tokens';
 import { SaveFailure } from './SaveFailure';
 import { onSaveKeys } from '../../ui/saveKeys';
@@ -21,7 +21,7 @@ const Root = styled.section`
     &:focus { outline: none; }
     &:focus-visible { outline: 2px solid var(--accent); outline-offset: 4px; }
     ${narrow} { grid-template-columns: 1fr; }
-    ${print} { break-inside: avoid; }
+    ${print} { grid-template-columns: 120px minmax(0, 1fr); padding: ${space.small} 0; break-inside: avoid; }
 `;
 
 const Head = styled.div`
@@ -29,7 +29,7 @@ const Head = styled.div`
     flex-direction: column;
     align-items: flex-start;
     gap: ${space.tight};
-    button { margin-left: -6px; ${print} { display: none; } }
+    button { margin-left: -6px; }
 `;
 
 const EditForm = styled.form`
@@ -43,17 +43,20 @@ const EditForm = styled.form`
 interface FrameProps {
     id: string;
     title: string;
+    /** Whether it stays in the office: it is marked, and never printed. */
+    isInternal?: boolean;
     /** What stands below the title, such as Edit. */
     tools?: ReactNode;
     children: ReactNode;
 }
 
 /** A section of the page: its title at the left, what it says beside it. */
-export function PlainSection({ id, title, tools, children }: FrameProps) {
+export function PlainSection({ id, title, tools, children, isInternal = false }: FrameProps) {
     return (
-        <Root id={id} data-section tabIndex={-1} aria-labelledby={`${id}-title`}>
+        <Root id={id} data-section tabIndex={-1} aria-labelledby={`${id}-title`} {...(isInternal ? { className: 'internal' } : {})}>
             <Head>
                 <Heading id={`${id}-title`}>{title}</Heading>
+                {isInternal && <Small>stays in the office</Small>}
                 {tools}
             </Head>
             {children}

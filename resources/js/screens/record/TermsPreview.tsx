@@ -14,7 +14,7 @@ const Root = styled.div`
     width: 100%;
     padding: ${space.small} ${space.medium};
     background: var(--wash);
-    ${print} { background: none; padding: 0; > :first-child { display: none; } }
+    ${print} { display: block; background: none; padding: 0; > :first-child { display: none; } }
 `;
 
 const Answer = styled.div`

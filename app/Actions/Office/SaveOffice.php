@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Office;
+
+use Almanac\Addresses\AddressRefused;
+use Almanac\Addresses\PostalAddress;
+use App\Models\Office;
+use App\Support\FieldProblems;
+use Illuminate\Support\Once;
+use Illuminate\Validation\ValidationException;
+
+/** Saves the name, the address and the formats of the office. */
+final class SaveOffice
+{
+    /**
+     * @param array{name: string, country: string, lines: string, locality: string, region: string, postcode: string, monthFirst: bool} $input
+     *
+     * @throws ValidationException when the address cannot be
+     */
+    public function handle(array $input): Office
+    {
+        $office = Office::current();
+        $office->fill(['name' => trim($input['name']), 'country' => $input['country'], 'month_first' => $input['monthFirst']]);
+        $hasAddress = trim($input['lines'].$input['locality'].$input['postcode']) !== '';
+        $postal = $hasAddress ? $this->postal($input) : null;
+        $office->fill([
+            'lines' => implode("\n", $postal->lines ?? []),
+            'locality' => $postal->locality ?? '',
+            'region' => $postal->region ?? '',
+            'postcode' => $postal->postcode ?? '',
+        ])->save();
+        // What was read of the office before is no longer so.
+        Once::flush();
+
+        return $office;
+    }
+
+    /** @param  array{country: string, lines: string, locality: string, region: string, postcode: string, ...}  $input */
+    private function postal(array $input): PostalAddress
+    {
+        $problems = new FieldProblems;
+        try {
+            return PostalAddress::of($input['country'], $input['lines'], $input['locality'], $input['region'], $input['postcode']);
+        } catch (AddressRefused $refusal) {
+            $problems->add($refusal->part->value, $refusal->getMessage());
+            $problems->throwIfAny();
+            throw $refusal;
+        }
+    }
+}
