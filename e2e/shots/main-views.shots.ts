@@ -88,6 +88,12 @@ test('pictures', async ({ desk, page, browser }) => {
     await expect(desk.section('When we pay them')).toContainText('is due');
     await shoot('caution');
 
+    await page.goto('/records/1#details');
+    await expect(desk.section('Details')).toContainText('The porter');
+    await expect(desk.section('Log')).toContainText('Works and keys');
+    await page.evaluate(() => document.getElementById('details')?.scrollIntoView({ block: 'center' }));
+    await shoot('details');
+
     await page.goto('/office');
     await expect(page.getByRole('row', { name: /Jonas Pike/ })).toBeVisible();
     await shoot('office');

@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { api, ask, Refused, type Schemas } from '../api/client';
 import { forgetReminders } from '../api/queries';
 import { useSession } from '../api/session';
+import { useSaving } from '../api/useSaving';
 import { Button, QuietButton } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Menu } from '../ui/Menu';
@@ -73,20 +74,14 @@ export function ReminderLine({ reminder, withParty = false }: { reminder: Remind
 function PutOff({ reminder, onClose }: { reminder: Reminder; onClose: () => void }) {
     const [day, setDay] = useState('');
     const [time, setTime] = useState('');
-    const [failure, setFailure] = useState<Error>();
+    const { run, problems, message } = useSaving();
     const say = useSay();
-    const problems = failure instanceof Refused ? failure.fields : {};
-
-    const save = async () => {
-        try {
-            await ask(api.PUT('/api/reminders/{reminder}', { params: { path: { reminder: reminder.id } }, body: { day, time } }));
-            onClose();
-            forgetReminders(reminder.party.id);
-            say('Put off.');
-        } catch (error) {
-            setFailure(error as Error);
-        }
-    };
+    const save = () => run(async () => {
+        await ask(api.PUT('/api/reminders/{reminder}', { params: { path: { reminder: reminder.id } }, body: { day, time } }));
+        onClose();
+        forgetReminders(reminder.party.id);
+        say('Put off.');
+    });
     return (
         <Form
             aria-label={`Put off ${reminder.text}`}
@@ -96,7 +91,7 @@ function PutOff({ reminder, onClose }: { reminder: Reminder; onClose: () => void
             }}
         >
             <FieldRow style={{ alignItems: 'flex-end' }}>
-                <Field label="Until" autoFocus width="140px" placeholder="1 Dec" value={day} onChange={setDay} problem={problems.day ?? (Object.keys(problems).length === 0 ? failure?.message : undefined)} />
+                <Field label="Until" autoFocus width="140px" placeholder="1 Dec" value={day} onChange={setDay} problem={problems.day ?? message} />
                 <Field label="At" width="90px" placeholder="9:30" value={time} onChange={setTime} problem={problems.time} />
                 <Button type="submit">Put off</Button>
                 <QuietButton onPress={onClose}>Cancel</QuietButton>

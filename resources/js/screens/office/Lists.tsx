@@ -1,8 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
-import { api, ask, Refused, type Schemas } from '../../api/client';
+import { api, ask, type Schemas } from '../../api/client';
 import { forgetChoices, listsQuery } from '../../api/queries';
+import { useSaving } from '../../api/useSaving';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
@@ -88,22 +89,18 @@ function ItemForm({ list, item, onSaved, onClose }: FormProps) {
     const [name, setName] = useState(item?.name ?? '');
     const [inverse, setInverse] = useState(item?.inverse ?? '');
     const [isRetired, setRetired] = useState(item?.isRetired ?? false);
-    const [failure, setFailure] = useState<Error>();
+    const { run, problems, message } = useSaving();
     const say = useSay();
 
     const save = async (event: FormEvent) => {
         event.preventDefault();
-        setFailure(undefined);
-        try {
+        await run(async () => {
             onSaved(await ask(item === undefined
                 ? api.POST('/api/lists/{list}', { params: { path: { list: list.list } }, body: { name, inverse } })
                 : api.PUT('/api/list-items/{item}', { params: { path: { item: item.id } }, body: { name, inverse, isRetired } })));
             say(item === undefined ? `${name} added.` : `${name} saved.`);
-        } catch (error) {
-            setFailure(error as Error);
-        }
+        });
     };
-    const problems = failure instanceof Refused ? failure.fields : {};
 
     return (
         <Form aria-label={item === undefined ? `Add to ${list.title}` : `Change ${item.name}`} onSubmit={(event) => void save(event)}>
@@ -113,7 +110,7 @@ function ItemForm({ list, item, onSaved, onClose }: FormProps) {
                 {item !== undefined && <Tick isSelected={isRetired} onChange={setRetired}>retired: offered no more</Tick>}
             </FieldRow>
             {item !== undefined && item.uses > 0 && <Quiet>Renaming it renames it wherever it is used.</Quiet>}
-            {failure !== undefined && Object.keys(problems).length === 0 && <Notice tone="stop" title="Not saved">{failure.message}</Notice>}
+            {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
             <Row $gap="small">
                 <MainButton type="submit">{item === undefined ? 'Add it' : 'Save it'}</MainButton>
                 <Button onPress={onClose}>Cancel</Button>

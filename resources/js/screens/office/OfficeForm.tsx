@@ -1,8 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { api, ask, Refused, type Schemas } from '../../api/client';
+import { api, ask, type Schemas } from '../../api/client';
 import { countriesQuery, officeQuery } from '../../api/queries';
 import type { Session } from '../../api/session';
+import { useSaving } from '../../api/useSaving';
 import { MainButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
@@ -22,24 +23,20 @@ export function OfficeForm({ onSaved }: { onSaved: (session: Session) => void })
 
 function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Session) => void }) {
     const [draft, setDraft] = useState(office);
-    const [failure, setFailure] = useState<Error>();
+    const { run, problems, message } = useSaving();
     const { data: countries } = useQuery(countriesQuery);
     const client = useQueryClient();
     const say = useSay();
     const set = (part: Partial<Office>) => setDraft({ ...draft, ...part });
-    const problems = failure instanceof Refused ? failure.fields : {};
 
     const save = async (event: FormEvent) => {
         event.preventDefault();
-        setFailure(undefined);
         const { currency, ...body } = draft;
-        try {
+        await run(async () => {
             onSaved(await ask(api.PUT('/api/office', { body })));
             await client.invalidateQueries({ queryKey: officeQuery.queryKey });
             say('Office saved.');
-        } catch (error) {
-            setFailure(error as Error);
-        }
+        });
     };
 
     return (
@@ -64,7 +61,7 @@ function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Sessi
             </FieldRow>
             <ChooseOne label="What 3/4 means when it is typed" width="220px" options={ORDERS} value={draft.monthFirst ? 'month' : 'day'} onChange={(order) => set({ monthFirst: order === 'month' })} />
             <Quiet>Amounts typed without a currency are in {office.currency}, by the country.</Quiet>
-            {failure !== undefined && Object.keys(problems).length === 0 && <Notice tone="stop" title="Not saved">{failure.message}</Notice>}
+            {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
             <MainButton type="submit" isDisabled={JSON.stringify(draft) === JSON.stringify(office)}>Save the office</MainButton>
         </Form>
     );

@@ -1,7 +1,8 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
-import { api, ask, Refused, type Schemas } from '../../api/client';
+import { api, ask, type Schemas } from '../../api/client';
 import { useListed } from '../../api/useListed';
+import { useSaving } from '../../api/useSaving';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
@@ -39,7 +40,7 @@ interface Props {
 /** Defines one detail sheet: whom it is for, and its fields in their order. */
 export function SheetForm({ sheet, onSaved, onClose }: Props) {
     const [draft, setDraft] = useState(() => draftOf(sheet));
-    const [failure, setFailure] = useState<Error>();
+    const { run, problems, message, failure } = useSaving();
     const form = useRef<HTMLFormElement>(null);
     const types = useListed('types', draft.type === '' ? [] : [draft.type]);
     const say = useSay();
@@ -57,19 +58,15 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
 
     const save = async (event: FormEvent) => {
         event.preventDefault();
-        setFailure(undefined);
         const { name, partyKind, type, isRetired, fields } = draft;
         const body = { name, partyKind, type, isRetired, fields: fields.map(({ key, uses, ...field }) => field) };
-        try {
+        await run(async () => {
             onSaved(await ask(sheet === undefined
                 ? api.POST('/api/sheets', { body })
                 : api.PUT('/api/sheets/{sheet}', { params: { path: { sheet: sheet.id } }, body })));
             say(`${name} saved.`);
-        } catch (error) {
-            setFailure(error as Error);
-        }
+        });
     };
-    const problems = failure instanceof Refused ? failure.fields : {};
 
     return (
         <Form ref={form} aria-label={sheet === undefined ? 'A new detail sheet' : `The sheet ${sheet.name}`} style={{ justifyItems: 'stretch' }} onSubmit={(event) => void save(event)}>
@@ -114,7 +111,7 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
             })}
             <div><Button onPress={() => set({ fields: [...draft.fields, blank()] })}>Add a field</Button></div>
             {sheet !== undefined && <Tick isSelected={draft.isRetired} onChange={(isRetired) => set({ isRetired })}>retire the whole sheet: what is filled in stays</Tick>}
-            {failure !== undefined && Object.keys(problems).length === 0 && <Notice tone="stop" title="Not saved">{failure.message}</Notice>}
+            {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
             <Row $gap="small">
                 <MainButton type="submit">Save the sheet</MainButton>
                 <Button onPress={onClose}>Cancel</Button>

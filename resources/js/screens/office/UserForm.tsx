@@ -1,5 +1,6 @@
 import { useState, type FormEvent, type KeyboardEvent } from 'react';
-import { api, ask, Refused, type Schemas } from '../../api/client';
+import { api, ask, type Schemas } from '../../api/client';
+import { useSaving } from '../../api/useSaving';
 import { Button, MainButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
@@ -25,22 +26,18 @@ export function UserForm({ user, onSaved, onClose }: Props) {
     const [role, setRole] = useState<User['role']>(user?.role ?? 'clerk');
     const [password, setPassword] = useState('');
     const [isRetired, setRetired] = useState(user?.isRetired ?? false);
-    const [failure, setFailure] = useState<Error>();
+    const { run, problems, message } = useSaving();
     const say = useSay();
 
     const save = async (event: FormEvent) => {
         event.preventDefault();
-        setFailure(undefined);
-        try {
+        await run(async () => {
             onSaved(await ask(user === undefined
                 ? api.POST('/api/users', { body: { name, email, role, password } })
                 : api.PUT('/api/users/{user}', { params: { path: { user: user.id } }, body: { name, role, password, isRetired } })));
             say(user === undefined ? `${name} can sign in now.` : `${name} saved.`);
-        } catch (error) {
-            setFailure(error as Error);
-        }
+        });
     };
-    const problems = failure instanceof Refused ? failure.fields : {};
 
     return (
         <Form
@@ -65,7 +62,7 @@ export function UserForm({ user, onSaved, onClose }: Props) {
                 />
             </FieldRow>
             {user !== undefined && <Tick isSelected={isRetired} onChange={setRetired}>no longer at the office</Tick>}
-            {failure !== undefined && Object.keys(problems).length === 0 && <Notice tone="stop" title="Not saved">{failure.message}</Notice>}
+            {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
             <Row $gap="small">
                 <MainButton type="submit">{user === undefined ? 'Add this colleague' : 'Save'}</MainButton>
                 <Button onPress={onClose}>Cancel</Button>

@@ -1,6 +1,7 @@
 import { useState, type FormEvent, type ReactNode } from 'react';
-import { api, ask, Refused, type Schemas } from '../../api/client';
+import { api, ask, type Schemas } from '../../api/client';
 import { useSession } from '../../api/session';
+import { useSaving } from '../../api/useSaving';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
@@ -60,7 +61,7 @@ export function Cautions({ record }: { record: RecordData }) {
 /** Puts a caution on the record, shown meanwhile as colleagues will see it. */
 export function CautionDialog({ record, onClose }: { record: RecordData; onClose: () => void }) {
     const [draft, setDraft] = useState(BLANK);
-    const [failure, setFailure] = useState<Error>();
+    const { run, problems, message } = useSaving();
     const { userName } = useSession();
     const act = useRecordAction(record.party.id);
     const say = useSay();
@@ -68,16 +69,12 @@ export function CautionDialog({ record, onClose }: { record: RecordData; onClose
 
     const save = async (event: FormEvent) => {
         event.preventDefault();
-        setFailure(undefined);
-        try {
+        await run(async () => {
             await act(() => ask(api.POST('/api/parties/{id}/cautions', { params: { path: { id: record.party.id } }, body: draft })));
             say('Caution set.');
             onClose();
-        } catch (error) {
-            setFailure(error as Error);
-        }
+        });
     };
-    const problems = failure instanceof Refused ? failure.fields : {};
 
     return (
         <Dialog title={`A caution on ${record.party.displayName}`} onClose={onClose}>
@@ -97,7 +94,7 @@ export function CautionDialog({ record, onClose }: { record: RecordData; onClose
                         <CautionView caution={{ ...draft, periodText: '', by: userName ?? '' }} />
                     </>
                 )}
-                {failure !== undefined && Object.keys(problems).length === 0 && <Notice tone="stop" title="Not set yet">{failure.message}</Notice>}
+                {message !== undefined && <Notice tone="stop" title="Not set yet">{message}</Notice>}
                 <DialogButtons>
                     <MainButton type="submit">Set this caution</MainButton>
                     <Button onPress={onClose}>Cancel</Button>

@@ -1,5 +1,6 @@
 import { useState, type FormEvent, type KeyboardEvent } from 'react';
-import { api, ask, Refused, type Schemas } from '../../api/client';
+import { api, ask, type Schemas } from '../../api/client';
+import { useSaving } from '../../api/useSaving';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
@@ -21,23 +22,19 @@ export function EntryForm({ id, onClose }: { id: number; onClose: () => void }) 
     const [text, setText] = useState('');
     const [isPinned, setPinned] = useState(false);
     const [withParty, setWithParty] = useState<{ id: number; displayName: string }>();
-    const [failure, setFailure] = useState<Error>();
+    const { run, problems, message } = useSaving();
     const act = useRecordAction(id);
     const say = useSay();
 
     const save = async () => {
-        setFailure(undefined);
-        try {
+        await run(async () => {
             await act(() => ask(api.POST('/api/parties/{id}/entries', {
                 params: { path: { id } }, body: { kind, day, text, isPinned, withPartyId: withParty?.id ?? null },
             })));
             say('Written into the log.');
             onClose();
-        } catch (error) {
-            setFailure(error as Error);
-        }
+        });
     };
-    const problems = failure instanceof Refused ? failure.fields : {};
 
     return (
         <Form
@@ -63,8 +60,8 @@ export function EntryForm({ id, onClose }: { id: number; onClose: () => void }) 
                 ? <RecordPicker label="With whom, if with somebody else" onPick={setWithParty} takesFocus={false} />
                 : <Row $gap="small">With {withParty.displayName} <QuietButton onPress={() => setWithParty(undefined)}>Somebody else</QuietButton></Row>}
             <Tick isSelected={isPinned} onChange={setPinned}>pin it to the head of the record</Tick>
-            {failure !== undefined && Object.keys(problems).length === 0 && (
-                <Notice tone="stop" title="Not written yet">{failure.message} What you typed is still here.</Notice>
+            {message !== undefined && (
+                <Notice tone="stop" title="Not written yet">{message} What you typed is still here.</Notice>
             )}
             <Row $gap="small">
                 <MainButton type="submit">Write into the log</MainButton>

@@ -6,6 +6,7 @@ import { api, ask, Refused, type Schemas } from '../../api/client';
 import { forgetLists, recordQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useEnsureSignedIn } from '../../api/signIn';
+import { useSaving } from '../../api/useSaving';
 import { upload } from '../../api/upload';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
@@ -145,30 +146,24 @@ function FileLine({ record, file }: { record: RecordData; file: FileData }) {
 
 function FileDialog({ record, file, onClose }: { record: RecordData; file: FileData; onClose: () => void }) {
     const [draft, setDraft] = useState<Schemas['FileInput']>({ name: file.name, kind: file.kind, expiresOn: file.expiresOn, isPrivate: file.isPrivate });
-    const [failure, setFailure] = useState<Error>();
+    const { run, problems, message } = useSaving();
     const act = useRecordAction(record.party.id);
     const say = useSay();
     const path = { params: { path: { file: file.id } } };
-    const problems = failure instanceof Refused ? failure.fields : {};
     const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part });
 
-    const run = async (done: string, call: () => Promise<RecordData>) => {
-        setFailure(undefined);
-        try {
-            await act(call);
-            say(done);
-            onClose();
-        } catch (error) {
-            setFailure(error as Error);
-        }
-    };
+    const save = (done: string, call: () => Promise<RecordData>) => run(async () => {
+        await act(call);
+        say(done);
+        onClose();
+    });
 
     return (
         <Dialog title={`The file ${file.name}`} onClose={onClose}>
             <Form
                 onSubmit={(event) => {
                     event.preventDefault();
-                    void run('File saved.', () => ask(api.PUT('/api/files/{file}', { ...path, body: draft })));
+                    void save('File saved.', () => ask(api.PUT('/api/files/{file}', { ...path, body: draft })));
                 }}
             >
                 <Field label="Name" autoFocus value={draft.name} onChange={(name) => set({ name })} problem={problems.name} />
@@ -177,10 +172,10 @@ function FileDialog({ record, file, onClose }: { record: RecordData; file: FileD
                     <Field label="Expires on" width="160px" placeholder="31 Dec 2027" value={draft.expiresOn} onChange={(expiresOn) => set({ expiresOn })} problem={problems.expiresOn} hint="You are reminded 30 days before." />
                 </FieldRow>
                 <Tick isSelected={draft.isPrivate} onChange={(isPrivate) => set({ isPrivate })}>private: only for those who may see private values</Tick>
-                {failure !== undefined && Object.keys(problems).length === 0 && <Notice tone="stop" title="Not saved">{failure.message}</Notice>}
+                {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
                 <DialogButtons>
                     <MainButton type="submit">Save it</MainButton>
-                    <Button onPress={() => void run('File removed.', () => ask(api.DELETE('/api/files/{file}', path)))}>Remove the file</Button>
+                    <Button onPress={() => void save('File removed.', () => ask(api.DELETE('/api/files/{file}', path)))}>Remove the file</Button>
                     <Button onPress={onClose}>Cancel</Button>
                 </DialogButtons>
             </Form>

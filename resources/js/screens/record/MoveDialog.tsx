@@ -1,5 +1,6 @@
 import { useState, type FormEvent } from 'react';
-import { api, ask, Refused } from '../../api/client';
+import { api, ask } from '../../api/client';
+import { useSaving } from '../../api/useSaving';
 import { Button, MainButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
@@ -18,23 +19,19 @@ export function MoveDialog({ record, address, onClose }: { record: RecordData; a
     const [place, setPlace] = useState<Place>({ country: address.country, lines: '', locality: '', region: '', postcode: '' });
     const [since, setSince] = useState('');
     const [everybody, setEverybody] = useState(address.sharedWith.length > 0);
-    const [failure, setFailure] = useState<Error>();
+    const { run, problems, message } = useSaving();
     const act = useRecordAction(record.party.id);
     const say = useSay();
-    const problems = failure instanceof Refused ? failure.fields : {};
 
     const save = async (event: FormEvent) => {
         event.preventDefault();
-        setFailure(undefined);
-        try {
+        await run(async () => {
             await act(() => ask(api.POST('/api/parties/{id}/addresses/{addressUse}/move', {
                 params: { path: { id: record.party.id, addressUse: address.id } }, body: { ...place, since, everybody },
             })));
             say(everybody ? 'Moved, with everybody there.' : 'Moved.');
             onClose();
-        } catch (error) {
-            setFailure(error as Error);
-        }
+        });
     };
 
     return (
@@ -46,7 +43,7 @@ export function MoveDialog({ record, address, onClose }: { record: RecordData; a
                 {address.sharedWith.length > 0 && (
                     <Tick isSelected={everybody} onChange={setEverybody}>{`everybody here moves: also ${address.sharedWith.map(({ name }) => name).join(', ')}`}</Tick>
                 )}
-                {failure !== undefined && Object.keys(problems).length === 0 && <Notice tone="stop" title="Not moved">{failure.message}</Notice>}
+                {message !== undefined && <Notice tone="stop" title="Not moved">{message}</Notice>}
                 <DialogButtons>
                     <MainButton type="submit">Move</MainButton>
                     <Button onPress={onClose}>Cancel</Button>

@@ -1,9 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, ask, Refused } from '../../api/client';
+import { api, ask } from '../../api/client';
 import { forgetLists, recordQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
+import { useSaving } from '../../api/useSaving';
 import { Button, MainButton } from '../../ui/Button';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
@@ -79,17 +80,12 @@ interface DialogProps {
 
 function ArchiveDialog({ record, onClose }: DialogProps) {
     const [reason, setReason] = useState('');
-    const [failure, setFailure] = useState<Error>();
+    const { run, problems, message } = useSaving();
     const { archive } = useLife(record);
-    const save = async () => {
-        try {
-            await archive(reason);
-            onClose();
-        } catch (error) {
-            setFailure(error as Error);
-        }
-    };
-    const problem = failure instanceof Refused ? failure.fields.reason : undefined;
+    const save = () => run(async () => {
+        await archive(reason);
+        onClose();
+    });
 
     return (
         <Dialog title={`Archive ${record.party.displayName}?`} onClose={onClose}>
@@ -100,8 +96,8 @@ function ArchiveDialog({ record, onClose }: DialogProps) {
                     void save();
                 }}
             >
-                <Field label="Why" autoFocus placeholder="closed its business" value={reason} onChange={setReason} problem={problem} />
-                {failure !== undefined && problem === undefined && <Notice tone="stop" title="Not archived">{failure.message}</Notice>}
+                <Field label="Why" autoFocus placeholder="closed its business" value={reason} onChange={setReason} problem={problems.reason} />
+                {message !== undefined && <Notice tone="stop" title="Not archived">{message}</Notice>}
                 <DialogButtons>
                     <MainButton type="submit">Archive</MainButton>
                     <Button onPress={onClose}>Cancel</Button>
@@ -112,7 +108,7 @@ function ArchiveDialog({ record, onClose }: DialogProps) {
 }
 
 function DeleteDialog({ record, onClose, onArchive }: DialogProps & { onArchive: () => void }) {
-    const [failure, setFailure] = useState<Error>();
+    const { run, failure } = useSaving();
     const { remove } = useLife(record);
 
     return (
@@ -122,7 +118,7 @@ function DeleteDialog({ record, onClose, onArchive }: DialogProps & { onArchive:
                 : <Notice tone="stop" title="Not deleted">{failure.message}</Notice>}
             <DialogButtons>
                 {failure === undefined
-                    ? <Button onPress={() => remove().catch((error: unknown) => setFailure(error as Error))}>Delete for good</Button>
+                    ? <Button onPress={() => void run(remove)}>Delete for good</Button>
                     : <MainButton onPress={onArchive}>Archive it instead</MainButton>}
                 <Button autoFocus onPress={onClose}>Cancel</Button>
             </DialogButtons>

@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent, type KeyboardEvent } from 'react';
-import { api, ask, Refused, type Schemas } from '../../api/client';
+import { api, ask, type Schemas } from '../../api/client';
 import { choicesQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
+import { useSaving } from '../../api/useSaving';
 import { ReminderLine } from '../../app/ReminderLine';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
@@ -45,21 +46,17 @@ function ReminderForm({ id, onClose }: { id: number; onClose: () => void }) {
     const { userId } = useSession();
     const { data: choices } = useQuery(choicesQuery);
     const [draft, setDraft] = useState<Schemas['ReminderInput']>({ text: '', day: '', time: '', rule: '', userId: userId ?? 0 });
-    const [failure, setFailure] = useState<Error>();
+    const { run, problems, message } = useSaving();
     const act = useRecordAction(id);
     const say = useSay();
     const set = (part: Partial<Schemas['ReminderInput']>) => setDraft({ ...draft, ...part });
-    const problems = failure instanceof Refused ? failure.fields : {};
 
     const save = async () => {
-        setFailure(undefined);
-        try {
+        await run(async () => {
             await act(() => ask(api.POST('/api/parties/{id}/reminders', { params: { path: { id } }, body: draft })));
             say('Reminder set.');
             onClose();
-        } catch (error) {
-            setFailure(error as Error);
-        }
+        });
     };
 
     return (
@@ -91,7 +88,7 @@ function ReminderForm({ id, onClose }: { id: number; onClose: () => void }) {
                     problem={problems.userId}
                 />
             </FieldRow>
-            {failure !== undefined && Object.keys(problems).length === 0 && <Notice tone="stop" title="Not set yet">{failure.message} What you typed is still here.</Notice>}
+            {message !== undefined && <Notice tone="stop" title="Not set yet">{message} What you typed is still here.</Notice>}
             <Row $gap="small">
                 <MainButton type="submit">Set this reminder</MainButton>
                 <Button onPress={onClose}>Cancel</Button>

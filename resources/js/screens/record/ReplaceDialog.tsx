@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { addPersonByName } from '../../api/addByName';
-import { api, ask, Refused } from '../../api/client';
+import { api, ask } from '../../api/client';
 import { recordQuery } from '../../api/queries';
+import { useSaving } from '../../api/useSaving';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
@@ -21,33 +22,27 @@ export function ReplaceDialog({ record, position, onClose }: { record: RecordDat
     const [successor, setSuccessor] = useState<{ id: number; displayName: string }>();
     const [since, setSince] = useState('');
     const [handedOver, setHandedOver] = useState<number[]>([]);
-    const [failure, setFailure] = useState<Error>();
+    const { run, problems, message } = useSaving();
     const { data: predecessor } = useQuery(recordQuery(position.party.id));
     const act = useRecordAction(record.party.id);
     const say = useSay();
-    const problems = failure instanceof Refused ? failure.fields : {};
     const { displayName } = position.party;
 
     const addByName = async (name: string) => {
-        try {
+        await run(async () => {
             setSuccessor(await addPersonByName(name));
-        } catch (error) {
-            setFailure(error as Error);
-        }
+        });
     };
     const save = async (event: FormEvent) => {
         event.preventDefault();
-        setFailure(undefined);
-        try {
+        await run(async () => {
             await act(() => ask(api.POST('/api/positions/{position}/replace', {
                 params: { path: { position: position.id } },
                 body: { successorId: successor?.id ?? 0, since, contactPointIds: handedOver },
             })));
             say(`${displayName} is followed by ${successor?.displayName}.`);
             onClose();
-        } catch (error) {
-            setFailure(error as Error);
-        }
+        });
     };
 
     return (
@@ -69,7 +64,7 @@ export function ReplaceDialog({ record, position, onClose }: { record: RecordDat
                         ))}
                     </Stack>
                 )}
-                {failure !== undefined && Object.keys(problems).length === 0 && <Notice tone="stop" title="Not replaced">{failure.message}</Notice>}
+                {message !== undefined && <Notice tone="stop" title="Not replaced">{message}</Notice>}
                 <DialogButtons>
                     <MainButton type="submit">Replace</MainButton>
                     <Button onPress={onClose}>Cancel</Button>

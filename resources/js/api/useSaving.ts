@@ -1,0 +1,28 @@
+import { useState } from 'react';
+import { Refused } from './client';
+
+/** Saving one form: what the server says is wrong, at its field or as a whole. What was typed stays. */
+export function useSaving() {
+    const [failure, setFailure] = useState<Error>();
+    const problems: Record<string, string> = failure instanceof Refused ? failure.fields : {};
+
+    /** Runs the work; whether it was done. */
+    const run = async (work: () => Promise<void>): Promise<boolean> => {
+        setFailure(undefined);
+        try {
+            await work();
+            return true;
+        } catch (error) {
+            setFailure(error as Error);
+            return false;
+        }
+    };
+
+    return {
+        run,
+        problems,
+        failure,
+        /** What is wrong and stands at no field. */
+        message: failure !== undefined && Object.keys(problems).length === 0 ? failure.message : undefined,
+    };
+}
