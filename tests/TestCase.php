@@ -69,7 +69,7 @@ abstract class TestCase extends LaravelTestCase
      */
     protected function contact(string $kind, string $value, array $more = []): array
     {
-        return $more + ['id' => null, 'kind' => $kind, 'value' => $value, 'label' => 'office', 'uses' => [], 'isPrimary' => false, 'isLinked' => true];
+        return $more + ['id' => null, 'kind' => $kind, 'value' => $value, 'label' => 'office', 'uses' => [], 'isPrimary' => false, 'isLinked' => true, 'addressUseId' => null];
     }
 
     /**

@@ -30,7 +30,9 @@ use Illuminate\Support\Collection;
  * @property bool $is_unusual taken, but worth a second look
  * @property int $rank
  * @property int|null $same_as_id the one of another record that it is used from by link
+ * @property int|null $address_use_id the address at which they are reached so, of several
  * @property-read ContactPoint|null $source
+ * @property-read AddressUse|null $addressUse
  * @property-read Party $party
  */
 final class ContactPoint extends Model
@@ -51,6 +53,20 @@ final class ContactPoint extends Model
     public function source(): BelongsTo
     {
         return $this->belongsTo(self::class, 'same_as_id');
+    }
+
+    /** @return BelongsTo<AddressUse, $this> */
+    public function addressUse(): BelongsTo
+    {
+        return $this->belongsTo(AddressUse::class);
+    }
+
+    /** The address at which they are reached so, in short; empty for none in particular. */
+    public function at(): string
+    {
+        $address = $this->addressUse?->address;
+
+        return $address === null ? '' : implode(', ', array_filter([explode("\n", $address->lines)[0], $address->locality]));
     }
 
     /** @return BelongsTo<Party, $this> */

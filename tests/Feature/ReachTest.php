@@ -84,7 +84,7 @@ final class ReachTest extends TestCase
         $this->saveSection($company, 'reach', ['contactPoints' => [['kind' => 'phone']]])->assertUnprocessable();
         $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('pager', '1')]])->assertUnprocessable();
         $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0142', ['isPrimary' => 'yes'])]])->assertUnprocessable();
-        $this->saveSection($company, 'reach', ['contactPoints' => array_fill(0, 51, $this->contact('phone', '802-555-0142'))])->assertUnprocessable();
+        $this->saveSection($company, 'reach', ['contactPoints' => array_fill(0, 101, $this->contact('phone', '802-555-0142'))])->assertUnprocessable();
         $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('email', str_repeat('a', 5000).'@b.example')]])->assertUnprocessable();
         $this->putJson("/api/parties/{$company->id}/reach", ['contactPoints' => [], 'localTime' => null])->assertUnprocessable()->assertJsonPath('errors.0.field', 'version');
     }
@@ -110,5 +110,21 @@ final class ReachTest extends TestCase
         $this->saveSection($person, 'reach', ['contactPoints' => [$this->contact('handle', 'two words')]], 1)->assertUnprocessable()
             ->assertJsonPath('errors.0.message', '“two words” is not a handle: there is a space in it. Name the service in the label instead.');
         $this->getJson('/api/find?q=silas.wren')->assertJsonPath('results.0.party.id', $person->id);
+    }
+
+    public function test_a_company_of_several_offices_is_reached_at_each(): void
+    {
+        $company = $this->addCompany('Brass');
+        $uses = $this->saveSection($company, 'addresses', ['addresses' => [$this->address(), $this->address(['lines' => '2 New Street', 'locality' => 'Putney', 'postcode' => '05346'])]])
+            ->assertOk()->json('addresses.addresses');
+        $rows = [$this->contact('phone', '802-555-0142', ['addressUseId' => $uses[1]['id']]), $this->contact('phone', '802-555-0143')];
+        $this->saveSection($company, 'reach', ['contactPoints' => $rows])->assertOk()
+            ->assertJsonPath('reach.contactPoints.*.atText', ['2 New Street, Putney', '']);
+        $this->assertContains('Phone:  -> (802) 555-0142, office, at 2 New Street, Putney, primary', $this->changesOf($company));
+        $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0142', ['addressUseId' => 999])]], 1)->assertUnprocessable()
+            ->assertJsonPath('errors.0', ['field' => 'contactPoints.0.addressUseId', 'message' => 'That address is no longer kept. Choose another.']);
+        // An office that is given up leaves the phone.
+        $this->saveSection($company, 'addresses', ['addresses' => [$this->address(['id' => $uses[0]['id']])]], 1)->assertOk()
+            ->assertJsonPath('reach.contactPoints.0.atText', '');
     }
 }

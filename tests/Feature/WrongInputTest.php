@@ -25,7 +25,7 @@ final class WrongInputTest extends TestCase
             'id' => null, 'linkedAddressId' => null, 'country' => 'US', 'lines' => '1 Street', 'locality' => 'Putney', 'region' => 'VT',
             'postcode' => '05346', 'attention' => 'A', 'careOf' => 'B', 'uses' => ['postal'], 'isPrimary' => true, 'since' => '1 Mar', 'until' => '+30',
         ];
-        $contact = ['id' => null, 'kind' => 'email', 'value' => 'a@b.example', 'label' => 'office', 'uses' => ['invoices'], 'isPrimary' => true, 'isLinked' => false];
+        $contact = ['id' => null, 'kind' => 'email', 'value' => 'a@b.example', 'label' => 'office', 'uses' => ['invoices'], 'isPrimary' => true, 'isLinked' => false, 'addressUseId' => null];
         $position = ['id' => null, 'partyId' => 2, 'title' => 'T', 'department' => 'D', 'duties' => ['site'], 'firstFor' => ['site'], 'isPrimary' => true, 'since' => '', 'until' => ''];
 
         yield 'identity' => ['PUT', '/api/parties/2/identity', [

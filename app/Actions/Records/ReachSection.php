@@ -30,11 +30,12 @@ final class ReachSection implements Section
     {
         $home = Office::current()->country;
         $facts = [];
-        $party->load('contactPoints.source.party');
+        $party->load('contactPoints.source.party', 'contactPoints.addressUse.address');
         foreach ($party->contactPoints as $point) {
             $facts['contact:'.$point->id] = new Fact($point->kind->label(), implode(', ', array_filter([
                 $point->display($home),
                 $point->label,
+                $point->at() === '' ? '' : 'at '.$point->at(),
                 $point->is_primary ? 'primary' : '',
                 ...$point->uses->map(fn (ContactUse $use) => 'for '.$use->value)->all(),
                 $point->source === null ? '' : 'same as '.$point->source->party->display_name,
@@ -53,7 +54,7 @@ final class ReachSection implements Section
 
     public function write(Party $party, array $input): void
     {
-        /** @var list<array{id: int|null, kind: string, value: string, label: string, uses: list<string>, isPrimary: bool, isLinked: bool}> $rows */
+        /** @var list<array{id: int|null, kind: string, value: string, label: string, uses: list<string>, isPrimary: bool, isLinked: bool, addressUseId: int|null}> $rows */
         $rows = $input['contactPoints'];
         $kept = $party->contactPoints->keyBy('id');
         $region = $this->region($party);
@@ -67,7 +68,11 @@ final class ReachSection implements Section
             if (! $row['isLinked'] || $point->isDirty('value')) {
                 $point->same_as_id = null;
             }
+            if ($row['addressUseId'] !== null && ! $party->addressUses->contains('id', $row['addressUseId'])) {
+                $problems->add("contactPoints.$rank.addressUseId", 'That address is no longer kept. Choose another.');
+            }
             $points[] = $point->fill([
+                'address_use_id' => $row['addressUseId'],
                 'label' => trim($row['label']),
                 'uses' => array_map(ContactUse::from(...), array_values(array_unique($row['uses']))),
                 'is_primary' => $primaries[$rank],

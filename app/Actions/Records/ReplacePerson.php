@@ -90,7 +90,7 @@ final readonly class ReplacePerson
     {
         $rank = $to->contactPoints()->count();
         foreach (ContactPoint::query()->where('party_id', $from->id)->whereKey($ids)->orderBy('rank')->get() as $point) {
-            $point->update(['party_id' => $to->id, 'is_primary' => false, 'rank' => $rank++]);
+            $point->update(['party_id' => $to->id, 'is_primary' => false, 'address_use_id' => null, 'rank' => $rank++]);
         }
         foreach ([$from, $to] as $party) {
             $points = $party->contactPoints()->get();

@@ -63,6 +63,7 @@ final readonly class TakeOver
             $phone->replicate()->fill([
                 'party_id' => $party->id,
                 'uses' => [],
+                'address_use_id' => null,
                 'is_primary' => ! $own->contains('kind', ContactKind::Phone),
                 'rank' => $own->count(),
                 // A link to a link is a link to its source.

@@ -53,7 +53,7 @@ final readonly class ReadRecord
 {
     private const RELATIONS = [
         ...SearchValues::RELATIONS,
-        'contactPoints.source.party', 'addressUses.address.owner', 'addressUses.address.users.party',
+        'contactPoints.source.party', 'contactPoints.addressUse.address', 'addressUses.address.owner', 'addressUses.address.users.party',
         'heldPositions.person', 'heldPositions.company.contactPoints', 'heldPositions.company.addressUses.address',
         'staffPositions.company', 'staffPositions.person.contactPoints', 'staffPositions.person.addressUses.address',
         'staffPositions.person.heldPositions.company', 'heldPositions.duties', 'staffPositions.duties',

@@ -130,6 +130,7 @@ final class DemoOffice
                 'uses' => $point[3] ?? [],
                 'isPrimary' => false,
                 'isLinked' => false,
+                'addressUseId' => null,
             ], $record['reach'])]);
         }
         if (isset($record['clientTerms'])) {

@@ -1197,6 +1197,10 @@ export interface components {
             /** @description Taken, but in no range known to be in use. */
             isUnusual: boolean;
             sameAs: components["schemas"]["PartyLink"] | null;
+            /** @description The address at which they are reached so, of several. */
+            addressUseId: number | null;
+            /** @description That address, in short. */
+            atText: string;
         };
         /** @description The section "Details": the firm's own fields. */
         Details: {
@@ -1845,6 +1849,8 @@ export interface components {
             label: string;
             uses: string[];
             isPrimary: boolean;
+            /** @description The address at which they are reached so, of several. */
+            addressUseId: number | null;
             /** @description Whether one that is used by link stays so; another value ends the link. */
             isLinked: boolean;
         };

@@ -1,7 +1,7 @@
 import { ChevronDown } from 'lucide-react';
 import type { Key, KeyboardEvent } from 'react';
 import { Button, ComboBox, Input } from 'react-aria-components';
-import styled from 'styled-components';
+import styled, { css } from 'styled-components';
 import { Panel, PanelItem, PanelList, type Option } from './Choose';
 import { FieldLabel, Problem } from './Field';
 import { field } from './tokens';
@@ -11,14 +11,14 @@ const Root = styled(ComboBox<Option>)<{ $width?: string }>`
     max-width: 100%;
 `;
 
-const Line = styled.div`position: relative;`;
+export const SuggestLine = styled.div`position: relative;`;
 
-const StyledInput = styled(Input)`
+export const SuggestInput = styled(Input)`
     ${field}
     padding-right: 28px;
 `;
 
-const Opener = styled(Button)`
+export const suggestOpener = css`
     position: absolute;
     inset: 0 0 0 auto;
     display: grid;
@@ -29,6 +29,8 @@ const Opener = styled(Button)`
     color: var(--quiet);
     cursor: pointer;
 `;
+
+const Opener = styled(Button)`${suggestOpener}`;
 
 interface Props {
     label: string;
@@ -59,10 +61,10 @@ export function Suggest({ label, options, value, onType, onPick, onKeyDown, onLe
             {...(width === undefined ? {} : { $width: width })}
         >
             <FieldLabel>{label}</FieldLabel>
-            <Line>
-                <StyledInput placeholder={placeholder} onKeyDown={onKeyDown} onBlur={onLeave} />
+            <SuggestLine>
+                <SuggestInput placeholder={placeholder} onKeyDown={onKeyDown} onBlur={onLeave} />
                 <Opener><ChevronDown size={15} aria-hidden /></Opener>
-            </Line>
+            </SuggestLine>
             <Problem>{problem}</Problem>
             <Panel>
                 <PanelList>{(option: Option) => <PanelItem id={option.id} textValue={option.name}>{option.name}</PanelItem>}</PanelList>

@@ -15,13 +15,14 @@ use OpenApi\Attributes as OA;
     new OA\Property('version', type: 'integer'),
     new OA\Property('contactPoints', type: 'array', items: new OA\Items(ref: '#/components/schemas/ContactPointInput')),
 ])]
-#[OA\Schema(schema: 'ContactPointInput', required: ['id', 'kind', 'value', 'label', 'uses', 'isPrimary', 'isLinked'], properties: [
+#[OA\Schema(schema: 'ContactPointInput', required: ['id', 'kind', 'value', 'label', 'uses', 'isPrimary', 'isLinked', 'addressUseId'], properties: [
     new OA\Property('id', description: 'Null for a new one.', type: 'integer', nullable: true),
     new OA\Property('kind', type: 'string', enum: ['phone', 'email', 'website', 'handle', 'profile']),
     new OA\Property('value', type: 'string'),
     new OA\Property('label', type: 'string'),
     new OA\Property('uses', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property('isPrimary', type: 'boolean'),
+    new OA\Property('addressUseId', description: 'The address at which they are reached so, of several.', type: 'integer', nullable: true),
     new OA\Property('isLinked', description: 'Whether one that is used by link stays so; another value ends the link.', type: 'boolean'),
 ])]
 final class ReachRequest extends SectionRequest
@@ -38,6 +39,7 @@ final class ReachRequest extends SectionRequest
             'contactPoints.*.uses' => ['present', new ItemList],
             'contactPoints.*.uses.*' => ['required', Rule::enum(ContactUse::class)],
             'contactPoints.*.isPrimary' => ['required', 'boolean:strict'],
+            'contactPoints.*.addressUseId' => ['present', new IdOrNull],
             'contactPoints.*.isLinked' => ['required', 'boolean:strict'],
         ];
     }

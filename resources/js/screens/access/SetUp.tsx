@@ -4,7 +4,7 @@ import { Navigate } from 'react-router';
 import { api, ask, Refused } from '../../api/client';
 import { countriesQuery, sessionQuery } from '../../api/queries';
 import { MainButton } from '../../ui/Button';
-import { ChooseOne } from '../../ui/Choose';
+import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
 import { Doorway, Form, Wordmark } from '../../ui/Page';
 import { Notice, Quiet, Stack, Title } from '../../ui/Text';
@@ -53,7 +53,7 @@ export function SetUp() {
                     <Notice tone="stop" title="Not set up yet">{refusal.message}</Notice>
                 )}
                 <Field label="Name of your office" {...text('officeName')} autoFocus />
-                <ChooseOne
+                <ChooseFromMany
                     label="Country"
                     options={(countries ?? []).map(({ code, name }) => ({ id: code, name }))}
                     {...text('country')}

@@ -6,6 +6,7 @@ import type { Session } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
 import { MainButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
+import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
@@ -44,7 +45,7 @@ function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Sessi
             <Heading>Name, address and formats</Heading>
             <FieldRow>
                 <Field label="Name of the office" width="300px" value={draft.name} onChange={(name) => set({ name })} problem={problems.name} />
-                <ChooseOne
+                <ChooseFromMany
                     label="Country"
                     width="220px"
                     options={(countries ?? []).map(({ code, name }) => ({ id: code, name }))}

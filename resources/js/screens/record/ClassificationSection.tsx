@@ -4,6 +4,7 @@ import { choicesQuery } from '../../api/queries';
 import { useListed } from '../../api/useListed';
 import { Button, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
+import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
 import { Suggest } from '../../ui/Suggest';
 import { TagPicker } from '../../ui/TagPicker';
@@ -86,7 +87,7 @@ function Fields({ record, draft, problems, onChange }: FieldsProps) {
             </FieldRow>
             <FieldRow>
                 <Suggest label="Came from" width="200px" options={sources.map((name) => ({ id: name, name }))} value={draft.source} onType={(source) => set({ source })} problem={problems.source} />
-                <ChooseOne label="Language" width="200px" options={languages} value={draft.language || 'none'} onChange={(id) => set({ language: id === 'none' ? '' : id })} problem={problems.language} />
+                <ChooseFromMany label="Language" width="200px" options={languages} value={draft.language || 'none'} onChange={(id) => set({ language: id === 'none' ? '' : id })} problem={problems.language} />
                 <ChooseOne label="Grade, for the office only" width="170px" options={GRADES} value={String(draft.grade ?? 0)} onChange={(id) => set({ grade: Number(id) || null })} problem={problems.grade} />
             </FieldRow>
             <Codes rows={draft.codes} problems={problems} onChange={(codes) => set({ codes })} />

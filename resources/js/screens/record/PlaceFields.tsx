@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { choicesQuery } from '../../api/queries';
 import { Button, QuietButton } from '../../ui/Button';
-import { ChooseOne } from '../../ui/Choose';
+import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
 import { useSay } from '../../ui/StatusLine';
 import { Suggest } from '../../ui/Suggest';
@@ -51,7 +51,7 @@ export function PlaceFields({ partyId, place, problemAt, onChange }: Props) {
             />
             <FieldRow>
                 <Field label="Street, building, floor: one to a line" lines={2} width="380px" value={place.lines} onChange={(lines) => onChange({ lines })} problem={problemAt('lines')} {...hint('lines')} />
-                <ChooseOne
+                <ChooseFromMany
                     label="Country"
                     width="200px"
                     options={(choices?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}

@@ -7,7 +7,7 @@ import { useListed } from '../../api/useListed';
 import { useLookAlikes } from '../../api/useLookAlikes';
 import { AlikeNotice } from '../../ui/AlikeNotice';
 import { Button, QuietButton } from '../../ui/Button';
-import { ChooseSeveral, Tick } from '../../ui/Choose';
+import { ChooseOne, ChooseSeveral, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Suggest } from '../../ui/Suggest';
 import { FieldGroup, FieldRow, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
@@ -30,7 +30,7 @@ const Line = styled.div`
 `;
 
 function blank(kind: ContactRow['kind'], label: string): ContactRow {
-    return { key: newKey(), id: null, kind, value: '', label, uses: [], isPrimary: false, isLinked: false };
+    return { key: newKey(), id: null, kind, value: '', label, uses: [], isPrimary: false, isLinked: false, addressUseId: null };
 }
 
 /** An empty section begins with what is most often filled in. */
@@ -62,7 +62,7 @@ export function ReachSection({ record, startsOpen }: { record: RecordData; start
                                 <a href={point.uri} {...(OPENS.includes(point.kind) ? { target: '_blank', rel: 'noreferrer' } : {})}>{point.display}</a>
                             )}
                             <Row $gap="small">
-                                <Small>{[point.label, point.isPrimary && 'primary', ...point.uses.map((use) => `for ${use}`)].filter(Boolean).join(', ')}</Small>
+                                <Small>{[point.label, point.isPrimary && 'primary', point.atText !== '' && `at ${point.atText}`, ...point.uses.map((use) => `for ${use}`)].filter(Boolean).join(', ')}</Small>
                                 {point.sameAs !== null && <Small>same as <Link to={`/records/${point.sameAs.id}`}>{point.sameAs.name}</Link>, by link</Small>}
                                 {point.isUnusual && <Mark tone="look">unusual, worth a second look</Mark>}
                             </Row>
@@ -71,7 +71,7 @@ export function ReachSection({ record, startsOpen }: { record: RecordData; start
                 })}<LocalTime time={record.reach.localTime} /></>}
             fields={(draft) => (
                 <>
-                    <ReachFields rows={draft} problems={edit.problems} onChange={edit.change} />
+                    <ReachFields offices={officesOf(record)} rows={draft} problems={edit.problems} onChange={edit.change} />
                     <ReachAlikes record={record} rows={draft} />
                 </>
             )}
@@ -99,13 +99,20 @@ function ReachAlikes({ record, rows }: { record: RecordData; rows: ContactRow[] 
     return <AlikeNotice alikes={alikes} />;
 }
 
+/** Where a company with several addresses is reached at each. */
+function officesOf(record: RecordData) {
+    const { addresses } = record.addresses;
+    return addresses.length < 2 ? [] : addresses.filter(({ period }) => period.isInForce).map(({ id, text }) => ({ id: String(id), name: text.slice(0, 2).join(', ') }));
+}
+
 interface FieldsProps {
+    offices: { id: string; name: string }[];
     rows: ContactRow[];
     problems: Record<string, string>;
     onChange: (rows: ContactRow[]) => void;
 }
 
-function ReachFields({ rows, problems, onChange }: FieldsProps) {
+function ReachFields({ offices, rows, problems, onChange }: FieldsProps) {
     const { data: choices } = useQuery(choicesQuery);
     const labels = {
         phone: useListed('phone-labels'), email: useListed('email-labels'), website: useListed('website-labels'),
@@ -151,6 +158,15 @@ function ReachFields({ rows, problems, onChange }: FieldsProps) {
                         <FieldRow>
                             {ofKind > 1 && (
                                 <Tick isSelected={row.isPrimary} onChange={(isPrimary) => makePrimary(index, isPrimary)}>primary</Tick>
+                            )}
+                            {offices.length > 0 && (
+                                <ChooseOne
+                                    label="At"
+                                    width="230px"
+                                    options={[{ id: 'none', name: 'no address in particular' }, ...offices]}
+                                    value={row.addressUseId === null ? 'none' : String(row.addressUseId)}
+                                    onChange={(id) => change(index, { addressUseId: id === 'none' ? null : Number(id) })}
+                                />
                             )}
                             {row.kind === 'email' && (
                                 <ChooseSeveral label="Use for" options={choices?.contactUses ?? []} value={row.uses} onChange={(uses) => change(index, { uses })} />

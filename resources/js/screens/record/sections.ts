@@ -50,8 +50,8 @@ export const reachSpec: SectionSpec<ContactRow[]> = {
     name: 'reach',
     title: () => 'Reach',
     version: (record) => record.reach.version,
-    draft: (record) => record.reach.contactPoints.map(({ id, kind, value, label, uses, isPrimary, sameAs }) =>
-        keyed({ id, kind, value, label, uses, isPrimary, isLinked: sameAs !== null })),
+    draft: (record) => record.reach.contactPoints.map(({ id, kind, value, label, uses, isPrimary, sameAs, addressUseId }) =>
+        keyed({ id, kind, value, label, uses, isPrimary, isLinked: sameAs !== null, addressUseId })),
     put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/reach', {
         params: { path: { id } }, body: { version, contactPoints: bare(draft) },
     })),

@@ -1,0 +1,50 @@
+import type { Key } from 'react';
+import { Button, ComboBox } from 'react-aria-components';
+import styled from 'styled-components';
+import { ChevronDown } from 'lucide-react';
+import { Panel, PanelItem, PanelList, type Option } from './Choose';
+import { FieldLabel, Problem } from './Field';
+import { SuggestInput, SuggestLine, suggestOpener } from './Suggest';
+
+const Root = styled(ComboBox<Option>)<{ $width?: string }>`
+    width: ${({ $width }) => $width ?? '100%'};
+    max-width: 100%;
+`;
+
+const Opener = styled(Button)`${suggestOpener}`;
+
+interface Props {
+    label: string;
+    options: Option[];
+    value: string;
+    onChange: (id: string) => void;
+    problem?: string | undefined;
+    width?: string;
+}
+
+/** One of very many, such as the countries: part of the name finds it. Without being opened it costs nothing. */
+export function ChooseFromMany({ label, options, value, onChange, problem, width }: Props) {
+    return (
+        <Root
+            // What is chosen is named once the list has been read.
+            key={options.length === 0 ? 'unread' : 'read'}
+            menuTrigger="input"
+            defaultItems={options}
+            selectedKey={value === '' ? null : value}
+            onSelectionChange={(key: Key | null) => key !== null && onChange(String(key))}
+            isInvalid={problem !== undefined}
+            validationBehavior="aria"
+            {...(width === undefined ? {} : { $width: width })}
+        >
+            <FieldLabel>{label}</FieldLabel>
+            <SuggestLine>
+                <SuggestInput />
+                <Opener><ChevronDown size={15} aria-hidden /></Opener>
+            </SuggestLine>
+            <Problem>{problem}</Problem>
+            <Panel>
+                <PanelList>{(option: Option) => <PanelItem id={option.id} textValue={option.name}>{option.name}</PanelItem>}</PanelList>
+            </Panel>
+        </Root>
+    );
+}
