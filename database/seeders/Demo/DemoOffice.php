@@ -11,6 +11,7 @@ use App\Actions\Notes\SetCaution;
 use App\Actions\Notes\WriteLogEntry;
 use App\Actions\Office\KeepSheets;
 use App\Actions\Office\KeepUsers;
+use App\Actions\Office\SaveOffice;
 use App\Actions\Records\AddParty;
 use App\Actions\Records\AddressesSection;
 use App\Actions\Records\ArchiveParty;
@@ -54,6 +55,7 @@ final class DemoOffice
     public function __construct(
         private readonly SetUpOffice $setUp,
         private readonly KeepUsers $keep,
+        private readonly SaveOffice $office,
         private readonly AddParty $add,
         private readonly SaveSection $save,
         private readonly ReachSection $reach,
@@ -78,6 +80,7 @@ final class DemoOffice
     {
         [$name, $email] = self::USERS[0];
         $administrator = $this->setUp->handle('Orrery & Vane', 'US', $name, $email, self::PASSWORD);
+        $this->office->handle(['name' => 'Orrery & Vane', 'country' => 'US', 'lines' => '3 Escapement Lane', 'locality' => 'Brattleboro', 'region' => 'VT', 'postcode' => '05301', 'monthFirst' => true]);
         $users = [$administrator];
         foreach (array_slice(self::USERS, 1) as [$name, $email, $role]) {
             $users[] = $this->keep->add($name, $email, self::PASSWORD, $role);
