@@ -57,6 +57,7 @@ final class WrongInputTest extends TestCase
         yield 'log entry' => ['POST', '/api/parties/1/entries', ['kind' => 'call', 'day' => 'today', 'withPartyId' => 2, 'text' => 'T', 'isPinned' => true]];
         yield 'caution' => ['POST', '/api/parties/1/cautions', ['level' => 'stop', 'use' => 'any', 'text' => 'T', 'since' => '', 'until' => '+9']];
         yield 'reminder' => ['POST', '/api/parties/1/reminders', ['text' => 'T', 'day' => '+3', 'time' => '9:30', 'rule' => 'FREQ=MONTHLY;BYDAY=2TU', 'userId' => 1]];
+        yield 'done' => ['POST', '/api/reminders/1/done', ['day' => '2026-11-24']];
         yield 'putting off' => ['PUT', '/api/reminders/1', ['day' => '+3', 'time' => '14']];
         yield 'file' => ['PUT', '/api/files/1', ['name' => 'N', 'kind' => 'photo', 'expiresOn' => '+90', 'isPrivate' => true]];
         yield 'archive' => ['PUT', '/api/parties/2/archive', ['reason' => 'R']];

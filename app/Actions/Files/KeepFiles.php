@@ -35,7 +35,7 @@ final readonly class KeepFiles
     {
         $party->assertInUse();
         $problems = new FieldProblems;
-        $name = $problems->at('file', fn () => NamePart::tidy(basename(str_replace('\\', '/', $upload->getClientOriginalName()))));
+        $name = $problems->at('file', fn () => $this->name($upload->getClientOriginalName()));
         $type = $problems->at('file', fn () => FileType::of((string) $name, (string) (new \finfo(FILEINFO_MIME_TYPE))->file($upload->getRealPath()), (int) $upload->getSize()));
         $problems->throwIfAny();
         $sha256 = (string) hash_file('sha256', $upload->getRealPath());
@@ -59,7 +59,7 @@ final readonly class KeepFiles
     {
         $file->party->assertInUse();
         $problems = new FieldProblems;
-        $name = $problems->at('name', fn () => NamePart::tidy($input['name']));
+        $name = $problems->at('name', fn () => $this->name($input['name']));
         if ($name === '') {
             $problems->add('name', 'Type a name for the file.');
         }
@@ -94,6 +94,12 @@ final readonly class KeepFiles
         if (! File::query()->where('sha256', $sha256)->exists()) {
             Storage::delete(File::pathOf($sha256));
         }
+    }
+
+    /** Of a whole path only its last part: a name leads nowhere. */
+    private function name(string $typed): string
+    {
+        return NamePart::tidy(basename(str_replace('\\', '/', $typed)));
     }
 
     private function store(UploadedFile $upload, string $sha256): void

@@ -44,7 +44,8 @@ final readonly class ReplacePerson
         if ($position->since !== null && ! $position->since->isBefore($since)) {
             $problems->add('since', 'The position began on '.$position->since->toText().'. Choose a later day.');
         }
-        if ($position->until !== null && $position->until->isBefore($since->plusDays(-1))) {
+        // Who has left has been followed, or is no longer to be; a planned end is met or cut short.
+        if ($position->until?->isBefore($this->dates->today())) {
             $problems->add('since', 'The position ended on '.$position->until->toText().' already.');
         }
         $problems->throwIfAny();

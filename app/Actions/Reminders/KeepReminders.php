@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Reminders;
 
+use Almanac\Calendar\Day;
 use Almanac\Calendar\Recurrence;
 use Almanac\Calendar\TimeOfDay;
 use Almanac\Records\Difference;
@@ -61,11 +62,12 @@ final readonly class KeepReminders
         });
     }
 
-    public function done(Reminder $reminder, User $by): void
+    /** @param  Day  $seen the day it was due when somebody saw it; what a colleague has done since is not done twice */
+    public function done(Reminder $reminder, Day $seen, User $by): void
     {
-        DB::transaction(function () use ($reminder, $by): void {
+        DB::transaction(function () use ($reminder, $seen, $by): void {
             $reminder->refresh();
-            if ($reminder->done_at !== null) {
+            if ($reminder->done_at !== null || ! $reminder->day->equals($seen)) {
                 return;
             }
             $was = $this->told($reminder);

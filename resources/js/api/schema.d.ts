@@ -1444,6 +1444,8 @@ export interface components {
             for: string;
             /** @description Who set it. */
             by: string;
+            /** Format: date */
+            day: string;
             /** @description For reading: Wed 25 Nov 2026, 09:00. */
             whenText: string;
             /** @description For reading; empty for once. */
@@ -1897,6 +1899,13 @@ export interface components {
             listedId: number | null;
             /** @description Terms as they are typed, such as 2/10 net 30. */
             shorthand: string | null;
+        };
+        DoneInput: {
+            /**
+             * Format: date
+             * @description The day it was due when it was seen; one that has gone on since is left alone.
+             */
+            day: string;
         };
         PutOffInput: {
             /** @description A date as people type it. */
@@ -3672,7 +3681,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["DoneInput"];
+            };
+        };
         responses: {
             /** @description Done */
             204: {
@@ -3680,6 +3693,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
             };
         };
     };

@@ -53,7 +53,7 @@ export function ReminderLine({ reminder, withParty = false }: { reminder: Remind
                 </Small>
                 {mayChangeRecords && (
                     <>
-                        <QuietButton aria-label={`Done: ${reminder.text}`} onPress={() => void act('Done.', () => ask(api.POST('/api/reminders/{reminder}/done', path)))}>Done</QuietButton>
+                        <QuietButton aria-label={`Done: ${reminder.text}`} onPress={() => void act('Done.', () => ask(api.POST('/api/reminders/{reminder}/done', { ...path, body: { day: reminder.day } })))}>Done</QuietButton>
                         <Menu
                             label="Put off"
                             items={[

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Reminders;
 use App\Actions\Reminders\KeepReminders;
 use App\Actions\Reminders\OpenCalendar;
 use App\Http\Data\Reminders\CalendarAddressData;
+use App\Http\Requests\Reminders\DoneRequest;
 use App\Http\Requests\Reminders\PutOffRequest;
 use App\Http\Requests\Reminders\ReminderRequest;
 use App\Models\Party;
@@ -42,14 +43,15 @@ final readonly class RemindersController
         return new JsonResponse($this->read->handle($party), 201);
     }
 
-    #[OA\Post(path: '/api/reminders/{reminder}/done', operationId: 'doneReminder', summary: 'Mark a reminder done; one that repeats goes on to its next day', tags: ['Reminders'], parameters: [
+    #[OA\Post(path: '/api/reminders/{reminder}/done', operationId: 'doneReminder', summary: 'Mark a reminder done; one that repeats goes on to its next day', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/DoneInput')), tags: ['Reminders'], parameters: [
         new OA\Parameter(name: 'reminder', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
     ], responses: [
         new OA\Response(response: 204, description: 'Done'),
+        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
     ])]
-    public function done(Reminder $reminder, #[CurrentUser] User $user): Response
+    public function done(DoneRequest $request, Reminder $reminder, #[CurrentUser] User $user): Response
     {
-        $this->keep->done($reminder, $user);
+        $this->keep->done($reminder, $request->day(), $user);
 
         return new Response(status: 204);
     }

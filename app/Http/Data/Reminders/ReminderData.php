@@ -24,6 +24,8 @@ final readonly class ReminderData
         public string $for,
         #[OA\Property(description: 'Who set it.')]
         public string $by,
+        #[OA\Property(format: 'date')]
+        public string $day,
         #[OA\Property(description: 'For reading: Wed 25 Nov 2026, 09:00.')]
         public string $whenText,
         #[OA\Property(description: 'For reading; empty for once.')]
@@ -41,6 +43,7 @@ final readonly class ReminderData
             PartyLinkData::of($reminder->party),
             $reminder->user->name,
             $reminder->by->name,
+            $reminder->day->toIso(),
             $reminder->day->toTextWithWeekday().', '.$reminder->time,
             $reminder->recurrence()?->toText() ?? '',
             $reminder->day->toIso().' '.$reminder->time <= $now->format('Y-m-d H:i'),
