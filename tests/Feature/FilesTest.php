@@ -104,6 +104,21 @@ final class FilesTest extends TestCase
         $this->assertSame(1, File::query()->count());
     }
 
+    public function test_what_a_stopped_server_left_behind_is_swept_and_nothing_else(): void
+    {
+        $this->upload($this->addCompany('Brass'), 'a.pdf', self::PDF);
+        $kept = Storage::allFiles('files')[0];
+        Storage::put('files/ab/'.str_repeat('c', 62), 'left behind');
+        Storage::put('files/ab/'.str_repeat('d', 62).'.123.part', 'half of it');
+        $this->artisan('almanac:index')->assertSuccessful();
+        $this->assertCount(3, Storage::allFiles('files'), 'what is young may be on its way');
+        foreach (Storage::allFiles('files') as $path) {
+            touch(Storage::path($path), time() - 90_000);
+        }
+        $this->artisan('almanac:index')->assertSuccessful();
+        $this->assertSame([$kept], Storage::allFiles('files'));
+    }
+
     /** @return TestResponse<\Illuminate\Http\Response> */
     private function upload(Party $party, string $name, string $content): TestResponse
     {
