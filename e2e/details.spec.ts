@@ -108,3 +108,30 @@ test('a word of the office is renamed where it is used, and retired', async ({ d
     await page.goto(address);
     await expect(desk.section('Reach')).toContainText(`${label} yard, primary`);
 });
+
+test('a tax number is checked as it is typed, masked, and shown when asked for', async ({ desk, page }) => {
+    await desk.addCompany(unique('Taxed Timber'));
+    await page.keyboard.press('Escape');
+    const section = desk.section('Tax numbers');
+    await desk.edit('Tax numbers');
+    await section.getByRole('button', { name: 'Add a tax number' }).click();
+    await section.getByLabel('Number', { exact: true }).fill('07-1234567');
+    await page.keyboard.press('Control+Enter');
+    await expect(section).toContainText('“07-1234567” is no EIN: the IRS assigns none that begins with 07.');
+    await section.getByLabel('Number', { exact: true }).fill('91-5550142');
+    await expect(section).toContainText('same tax number');
+    await desk.choose(/Kind/, 'VAT number', section);
+    await section.getByRole('combobox', { name: 'Of which country' }).fill('germ');
+    await page.getByRole('option', { name: 'Germany' }).click();
+    await section.getByLabel('Number', { exact: true }).fill('DE999999990');
+    await page.keyboard.press('Control+Enter');
+    await expect(section).toContainText('its check digits do not fit');
+    await desk.choose(/Kind/, 'EIN', section);
+    await section.getByLabel('Number', { exact: true }).fill('91-5550199');
+    await desk.expectAccessible();
+    await desk.save('Tax numbers saved.');
+    await expect(section).toContainText('EIN•••• 0199');
+    await section.getByRole('button', { name: 'Show the EIN' }).click();
+    await expect(section).toContainText('91-5550199');
+    await expect(desk.section('Log')).toContainText('EIN: shown, though private');
+});

@@ -97,6 +97,7 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
             Route::put('relations', [SectionController::class, 'relations']);
             Route::put('classification', [SectionController::class, 'classification']);
             Route::put('details', [SectionController::class, 'details']);
+            Route::put('tax-numbers', [SectionController::class, 'taxNumbers']);
             Route::put('client-terms', [SectionController::class, 'clientTerms']);
             Route::put('vendor-terms', [SectionController::class, 'vendorTerms']);
         });

@@ -58,6 +58,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property-read User|null $buyer
  * @property-read Collection<int, ListItem> $listItems
  * @property-read Collection<int, PartyCode> $codes
+ * @property-read Collection<int, TaxNumber> $taxNumbers
  * @property-read Collection<int, DetailValue> $detailValues
  * @property-read Collection<int, ContactPoint> $contactPoints
  * @property-read Collection<int, AddressUse> $addressUses

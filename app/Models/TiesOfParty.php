@@ -94,6 +94,12 @@ trait TiesOfParty
         return array_values($this->listItems->where('list', $list)->map(fn (ListItem $item) => $item->name)->all());
     }
 
+    /** @return HasMany<TaxNumber, $this> */
+    public function taxNumbers(): HasMany
+    {
+        return $this->hasMany(TaxNumber::class)->orderBy('rank');
+    }
+
     /** @return HasMany<PartyCode, $this> */
     public function codes(): HasMany
     {

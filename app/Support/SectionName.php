@@ -16,6 +16,7 @@ enum SectionName: string
     case VendorTerms = 'vendor-terms';
     case Classification = 'classification';
     case Details = 'details';
+    case TaxNumbers = 'tax-numbers';
     case Files = 'files';
     case Reminders = 'reminders';
     case Cautions = 'cautions';
@@ -34,6 +35,7 @@ enum SectionName: string
             self::VendorTerms => 'When we pay them',
             self::Classification => 'Classification',
             self::Details => 'Details',
+            self::TaxNumbers => 'Tax numbers',
             self::Files => 'Files',
             self::Reminders => 'Reminders',
             self::Cautions => 'Cautions',

@@ -25,6 +25,7 @@ final readonly class Comparison
         'phone' => [0.60, 0.003],
         'email' => [0.60, 0.001],
         'address' => [0.70, 0.010],
+        'tax number' => [0.95, 0.0001],
     ];
 
     private const NAME_DIFFERS = -8.0;
@@ -52,7 +53,28 @@ final readonly class Comparison
             }
         }
 
-        return new self($score, $reasons);
+        [$weight, $reason] = self::numbers($one->numbers, $other->numbers);
+
+        return new self($score + $weight, [...$reasons, ...$reason]);
+    }
+
+    /**
+     * Only numbers of one kind can differ: an EIN and a VAT number say nothing of each other.
+     *
+     * @param list<string> $a
+     * @param list<string> $b
+     *
+     * @return array{float, list<string>}
+     */
+    private static function numbers(array $a, array $b): array
+    {
+        $kinds = fn (array $numbers) => array_map(fn (string $number) => explode('|', $number)[0], $numbers);
+
+        return match (true) {
+            array_intersect($a, $b) !== [] => [self::weight('tax number', true), ['same tax number']],
+            array_intersect($kinds($a), $kinds($b)) !== [] => [self::weight('tax number', false), []],
+            default => [0.0, []],
+        };
     }
 
     public function isLikely(): bool

@@ -16,6 +16,7 @@ final readonly class Likeness
      * @param list<string> $phones E.164
      * @param list<string> $emails
      * @param list<string> $places postcode and street, folded
+     * @param list<string> $numbers tax numbers, as "kind|anything that is the same for the same number"
      */
     private function __construct(
         public PartyKind $kind,
@@ -24,6 +25,7 @@ final readonly class Likeness
         public array $phones,
         public array $emails,
         public array $places,
+        public array $numbers,
     ) {
     }
 
@@ -31,20 +33,22 @@ final readonly class Likeness
      * @param list<string> $phones E.164
      * @param list<string> $emails
      * @param list<array{string, string}> $places postcode and first line of each address
+     * @param list<string> $numbers tax numbers, as "kind|anything that is the same for the same number"
      */
-    public static function person(string $given, string $family, array $phones = [], array $emails = [], array $places = []): self
+    public static function person(string $given, string $family, array $phones = [], array $emails = [], array $places = [], array $numbers = []): self
     {
-        return new self(PartyKind::Person, NameForm::given($given), NameForm::family($family), $phones, self::folded($emails), self::places($places));
+        return new self(PartyKind::Person, NameForm::given($given), NameForm::family($family), $phones, self::folded($emails), self::places($places), $numbers);
     }
 
     /**
      * @param list<string> $phones E.164
      * @param list<string> $emails
      * @param list<array{string, string}> $places postcode and first line of each address
+     * @param list<string> $numbers tax numbers, as "kind|anything that is the same for the same number"
      */
-    public static function company(string $name, array $phones = [], array $emails = [], array $places = []): self
+    public static function company(string $name, array $phones = [], array $emails = [], array $places = [], array $numbers = []): self
     {
-        return new self(PartyKind::Company, [], NameForm::company($name), $phones, self::folded($emails), self::places($places));
+        return new self(PartyKind::Company, [], NameForm::company($name), $phones, self::folded($emails), self::places($places), $numbers);
     }
 
     /** The whole name in one fixed order, for comparing. */
@@ -58,7 +62,7 @@ final readonly class Likeness
 
     /**
      * Keys of which look-alikes share at least one: the sound of each word of the name, and each
-     * phone, email and place as it is. Only records with a common key are ever compared.
+     * phone, email, place and tax number as it is. Only records with a common key are ever compared.
      *
      * @return list<string>
      */
@@ -75,6 +79,7 @@ final readonly class Likeness
             ...array_map(fn (string $phone) => $this->kind->value[0].'p:'.$phone, $this->phones),
             ...array_map(fn (string $email) => $this->kind->value[0].'e:'.$email, $this->emails),
             ...array_map(fn (string $place) => $this->kind->value[0].'a:'.$place, $this->places),
+            ...array_map(fn (string $number) => $this->kind->value[0].'t:'.$number, $this->numbers),
         ]));
     }
 

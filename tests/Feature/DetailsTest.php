@@ -34,10 +34,10 @@ final class DetailsTest extends TestCase
         $this->fill($party, ['Safe' => '4-8-15'])->assertOk();
         $this->assertStringNotContainsString('4-8-15', (string) json_encode(DB::table('detail_values')->get()));
         $safe = $this->fieldId('Safe');
-        $this->postJson("/api/parties/{$party->id}/reveal", ['fieldId' => $safe])->assertOk()->assertExactJson(['value' => '4-8-15']);
+        $this->postJson("/api/parties/{$party->id}/reveal", ['fieldId' => $safe, 'taxNumberId' => null])->assertOk()->assertExactJson(['value' => '4-8-15']);
         $this->assertSame('Safe:  -> shown, though private', $this->changesOf($party)[0]);
-        $this->actingAs($this->user(Role::Reader))->postJson("/api/parties/{$party->id}/reveal", ['fieldId' => $safe])->assertForbidden();
-        $this->asAdministrator()->postJson("/api/parties/{$party->id}/reveal", ['fieldId' => 999])->assertExactJson(['value' => '']);
+        $this->actingAs($this->user(Role::Reader))->postJson("/api/parties/{$party->id}/reveal", ['fieldId' => $safe, 'taxNumberId' => null])->assertForbidden();
+        $this->asAdministrator()->postJson("/api/parties/{$party->id}/reveal", ['fieldId' => 999, 'taxNumberId' => null])->assertExactJson(['value' => '']);
         // Null leaves it, an empty text removes it.
         $this->fill($party, ['Safe' => null], 1)->assertJsonPath('details.sheets.0.fields.3.isFilled', true);
         $this->fill($party, ['Safe' => ''], 1)->assertJsonPath('details.sheets.0.fields.3.isFilled', false);
@@ -51,7 +51,7 @@ final class DetailsTest extends TestCase
             ->assertJsonPath('identity.hasBirthDate', true)->assertJsonPath('identity.age', 75);
         $this->assertStringNotContainsString('1950', (string) json_encode(DB::table('parties')->get()));
         $this->saveSection($party, 'identity', ['preferred' => 'Edie'] + $identity, 1)->assertJsonPath('identity.hasBirthDate', true);
-        $this->postJson("/api/parties/{$party->id}/reveal", ['fieldId' => null])->assertExactJson(['value' => '25 Nov 1950']);
+        $this->postJson("/api/parties/{$party->id}/reveal", ['fieldId' => null, 'taxNumberId' => null])->assertExactJson(['value' => '25 Nov 1950']);
         $this->saveSection($party, 'identity', ['birthDate' => 'tomorrow'] + $identity, 2)->assertUnprocessable()
             ->assertJsonPath('errors.0', ['field' => 'birthDate', 'message' => 'That day is still to come. Check the year.']);
         $this->assertContains('Birth date:  -> kept, private', $this->changesOf($party));

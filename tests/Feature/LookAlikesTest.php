@@ -59,7 +59,7 @@ final class LookAlikesTest extends TestCase
     private function enter(array $input): TestResponse
     {
         return $this->asAdministrator()->postJson('/api/look-alikes', $input + [
-            'kind' => 'person', 'given' => '', 'family' => '', 'name' => '', 'phones' => [], 'emails' => [], 'exceptId' => null,
+            'kind' => 'person', 'given' => '', 'family' => '', 'name' => '', 'phones' => [], 'emails' => [], 'taxNumbers' => [], 'exceptId' => null,
         ]);
     }
 }

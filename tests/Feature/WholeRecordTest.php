@@ -72,7 +72,7 @@ final class WholeRecordTest extends TestCase
         foreach (['changes', 'changes?show=changes'] as $path) {
             $this->assertStringNotContainsString('hunter2', (string) $this->getJson("/api/parties/{$party->id}/$path")->getContent());
         }
-        $this->postJson("/api/parties/{$party->id}/reveal", ['fieldId' => 1])->assertForbidden();
+        $this->postJson("/api/parties/{$party->id}/reveal", ['fieldId' => 1, 'taxNumberId' => null])->assertForbidden();
     }
 
     public function test_two_people_who_mark_one_reminder_done_move_it_on_once(): void

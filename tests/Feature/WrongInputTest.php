@@ -42,7 +42,8 @@ final class WrongInputTest extends TestCase
             'language' => 'de', 'grade' => 3, 'codes' => [['id' => null, 'system' => 'our number with them', 'value' => '77']],
         ]];
         yield 'details' => ['PUT', '/api/parties/1/details', ['version' => 0, 'values' => [['fieldId' => 1, 'value' => '12'], ['fieldId' => 2, 'value' => '1 Mar']]]];
-        yield 'reveal' => ['POST', '/api/parties/2/reveal', ['fieldId' => 1]];
+        yield 'tax numbers' => ['PUT', '/api/parties/1/tax-numbers', ['version' => 0, 'taxNumbers' => [['id' => null, 'kind' => 'VAT number', 'country' => 'DE', 'value' => 'DE136695976'], ['id' => null, 'kind' => 'EIN', 'country' => '', 'value' => '91-1144442']]]];
+        yield 'reveal' => ['POST', '/api/parties/2/reveal', ['fieldId' => 1, 'taxNumberId' => 1]];
         yield 'sheet' => ['POST', '/api/sheets', ['name' => 'S', 'partyKind' => 'person', 'type' => 'doctor', 'isRetired' => false, 'fields' => [
             ['id' => null, 'name' => 'F', 'kind' => 'choice', 'options' => ['a', 'b'], 'help' => 'H', 'requiredFor' => 'bill', 'isRetired' => false],
         ]]];
@@ -53,7 +54,7 @@ final class WrongInputTest extends TestCase
         yield 'replacing' => ['POST', '/api/positions/1/replace', ['successorId' => 2, 'since' => '+9', 'contactPointIds' => [1]]];
         yield 'taking over' => ['POST', '/api/parties/1/take-over', ['fromId' => 2, 'address' => true, 'phone' => true]];
         yield 'preview' => ['POST', '/api/terms/preview', ['terms' => '30% on receipt, 70% net 30', 'documentDate' => 'jan 31']];
-        yield 'look-alikes' => ['POST', '/api/look-alikes', ['kind' => 'person', 'given' => 'A', 'family' => 'B', 'name' => 'C', 'phones' => ['1'], 'emails' => ['a@b'], 'exceptId' => 1]];
+        yield 'look-alikes' => ['POST', '/api/look-alikes', ['kind' => 'person', 'given' => 'A', 'family' => 'B', 'name' => 'C', 'phones' => ['1'], 'emails' => ['a@b'], 'taxNumbers' => [['kind' => 'EIN', 'country' => '', 'value' => '91-1144442']], 'exceptId' => 1]];
         yield 'log entry' => ['POST', '/api/parties/1/entries', ['kind' => 'call', 'day' => 'today', 'withPartyId' => 2, 'text' => 'T', 'isPinned' => true]];
         yield 'caution' => ['POST', '/api/parties/1/cautions', ['level' => 'stop', 'use' => 'any', 'text' => 'T', 'since' => '', 'until' => '+9']];
         yield 'reminder' => ['POST', '/api/parties/1/reminders', ['text' => 'T', 'day' => '+3', 'time' => '9:30', 'rule' => 'FREQ=MONTHLY;BYDAY=2TU', 'userId' => 1]];

@@ -38,6 +38,7 @@ final readonly class DeleteParty
             $party->files()->delete();
             DB::afterCommit(fn () => array_map($this->files->letGo(...), $contents));
             $party->codes()->delete();
+            $party->taxNumbers()->delete();
             $party->listItems()->detach();
             $party->detailValues()->delete();
             $party->addressUses()->delete();

@@ -35,6 +35,14 @@ final readonly class RevealPrivate
         return $field === null ? '' : $this->tell($party, SectionName::Details, $field->name, Sheets::of($party)->text($field), $by);
     }
 
+    /** @return string empty when it is not kept */
+    public function taxNumber(Party $party, int $id, User $by): string
+    {
+        $number = $party->taxNumbers()->find($id);
+
+        return $number === null ? '' : $this->tell($party, SectionName::TaxNumbers, $number->kind->title(), $number->number()->display(), $by);
+    }
+
     private function tell(Party $party, SectionName $section, string $label, string $text, User $by): string
     {
         if ($text !== '') {

@@ -9,6 +9,7 @@ use Almanac\Reach\ContactKind;
 use App\Models\AddressUse;
 use App\Models\ContactPoint;
 use App\Models\Party;
+use App\Models\TaxNumber;
 
 /** What is compared of a kept record. Load the party with SearchValues::RELATIONS. */
 final class PartyLikeness
@@ -23,8 +24,10 @@ final class PartyLikeness
             explode("\n", $use->address->lines)[0],
         ])->all());
 
+        $numbers = array_values($party->taxNumbers->map(fn (TaxNumber $number) => $number->token())->all());
+
         return $party->isPerson()
-            ? Likeness::person($party->given, $party->family, $values(ContactKind::Phone), $values(ContactKind::Email), $places)
-            : Likeness::company($party->company_name, $values(ContactKind::Phone), $values(ContactKind::Email), $places);
+            ? Likeness::person($party->given, $party->family, $values(ContactKind::Phone), $values(ContactKind::Email), $places, $numbers)
+            : Likeness::company($party->company_name, $values(ContactKind::Phone), $values(ContactKind::Email), $places, $numbers);
     }
 }

@@ -8,6 +8,8 @@ use Almanac\Addresses\AddressUse;
 use Almanac\Addresses\Layouts;
 use Almanac\Reach\ContactUse;
 use Almanac\Records\OfficeList;
+use Almanac\TaxIds\TaxIdKind;
+use Almanac\TaxIds\VatNumbers;
 use App\Http\Data\Office\AddressLayoutData;
 use App\Http\Data\Office\ChoicesData;
 use App\Http\Data\Office\ColleagueData;
@@ -32,6 +34,8 @@ final class ReadChoices
             array_column(ContactUse::cases(), 'value'),
             $this->lists(),
             NamedCodeData::list(Languages::getNames('en')),
+            array_column(TaxIdKind::cases(), 'value'),
+            NamedCodeData::list(array_intersect_key(Countries::getNames('en'), array_flip(VatNumbers::countries()))),
             array_values(User::query()->whereNull('retired_at')->orderBy('name')->get()->map(fn (User $user) => ColleagueData::of($user))->all()),
             array_values(ListedTerms::query()->orderBy('id')->get()->map(fn (ListedTerms $listed) => ListedTermsData::of($listed))->all()),
         );

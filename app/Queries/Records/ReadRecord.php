@@ -26,6 +26,8 @@ use App\Http\Data\Records\RecordData;
 use App\Http\Data\Records\RelationData;
 use App\Http\Data\Records\RelationsData;
 use App\Http\Data\Records\SideTermsData;
+use App\Http\Data\Records\TaxNumberData;
+use App\Http\Data\Records\TaxNumbersData;
 use App\Http\Data\Reminders\ReminderData;
 use App\Models\AddressUse;
 use App\Models\Caution;
@@ -39,6 +41,7 @@ use App\Models\Party;
 use App\Models\Relation;
 use App\Models\Reminder;
 use App\Models\SideTerms;
+use App\Models\TaxNumber;
 use App\Queries\Finding\SearchValues;
 use App\Queries\Readiness\RecordFacts;
 use App\Queries\Terms\PreviewTerms;
@@ -90,6 +93,7 @@ final readonly class ReadRecord
             $this->relations($party, $version(SectionName::Relations), $today),
             $this->classification->handle($party, $version(SectionName::Classification), $today),
             $this->details->handle($party, $version(SectionName::Details)),
+            new TaxNumbersData($version(SectionName::TaxNumbers), array_values($party->taxNumbers->map(fn (TaxNumber $number) => TaxNumberData::of($number))->all())),
             $this->side($party->clientTerms, 'is_client_default', $version(SectionName::ClientTerms), $today),
             $this->side($party->vendorTerms, 'is_vendor_default', $version(SectionName::VendorTerms), $today),
             array_values($party->files()->with('user', 'party')->get()->map(fn (File $file) => FileData::of($file, $today))->all()),

@@ -23,6 +23,7 @@ use App\Actions\Records\ReachSection;
 use App\Actions\Records\RelationsSection;
 use App\Actions\Records\SaveSection;
 use App\Actions\Records\Section;
+use App\Actions\Records\TaxNumbersSection;
 use App\Actions\Records\TermsSection;
 use App\Actions\Reminders\KeepReminders;
 use App\Models\DetailField;
@@ -65,6 +66,7 @@ final class DemoOffice
         private readonly IdentitySection $identity,
         private readonly ClassificationSection $classification,
         private readonly DetailsSection $details,
+        private readonly TaxNumbersSection $taxNumbers,
         private readonly KeepSheets $sheets,
         private readonly ReadRecord $read,
         private readonly KeepFiles $files,
@@ -173,6 +175,9 @@ final class DemoOffice
                 'ownerId' => $id($owner), 'accountManagerId' => $id($manager), 'buyerId' => $id($buyer),
                 'codes' => array_map(fn (string $system, string $value) => ['id' => null, 'system' => $system, 'value' => $value], array_keys($codes), $codes),
             ]);
+        }
+        foreach (DemoRecords::TAX_NUMBERS as [$key, $kind, $country, $value]) {
+            $this->section($key, $this->taxNumbers, ['taxNumbers' => [['id' => null, 'kind' => $kind, 'country' => $country, 'value' => $value]]]);
         }
         foreach (DemoRecords::BIRTH_DATES as $key => $day) {
             $kept = json_decode((string) json_encode($this->read->handle($this->parties[$key])->identity), true);

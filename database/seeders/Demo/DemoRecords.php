@@ -201,6 +201,13 @@ final class DemoRecords
         'augusta' => ['Interests' => "astronomy\nhorology", 'Likes to be called' => 'in the morning'],
     ];
 
+    /** Record, kind, country, number: made up to fit their check digits. */
+    public const TAX_NUMBERS = [
+        ['foundry', 'EIN', '', '91-5550142'],
+        ['isolde', 'EIN', '', '91-5550155'],
+        ['gearcutter', 'VAT number', 'DE', 'DE999999995'],
+    ];
+
     public const BIRTH_DATES = ['edith' => '3 Feb 1948', 'walter' => '19 Oct 1944'];
 
     /** Record, kind, days ago, with whom, what was said, pinned. */

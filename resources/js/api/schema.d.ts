@@ -697,6 +697,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/{id}/tax-numbers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Save the section tax-numbers */
+        put: operations["saveTaxNumbers"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/parties/{id}/client-terms": {
         parameters: {
             query?: never;
@@ -969,6 +986,9 @@ export interface components {
             lists: components["schemas"]["Offered"][];
             /** @description ISO 639. */
             languages: components["schemas"]["NamedCode"][];
+            taxNumberKinds: string[];
+            /** @description Whose VAT numbers are known: ISO 3166-1 alpha-2. */
+            vatCountries: components["schemas"]["NamedCode"][];
             colleagues: components["schemas"]["Colleague"][];
             terms: components["schemas"]["ListedTerms"][];
         };
@@ -1358,6 +1378,7 @@ export interface components {
             relations: components["schemas"]["Relations"];
             classification: components["schemas"]["Classification"];
             details: components["schemas"]["Details"];
+            taxNumbers: components["schemas"]["TaxNumbers"];
             clientTerms: components["schemas"]["SideTerms"];
             vendorTerms: components["schemas"]["SideTerms"];
             /** @description The newest first. */
@@ -1430,6 +1451,20 @@ export interface components {
             /** @description The shorthand in force, or empty when the office has no default. */
             inForce: string;
             today: components["schemas"]["TermsPreview"] | null;
+        };
+        /** @description A tax number, of which only the last signs are told. */
+        TaxNumber: {
+            id: number;
+            kind: string;
+            /** @description ISO 3166-1 alpha-2, of a VAT number. */
+            country: string;
+            /** @description Its last signs. */
+            masked: string;
+        };
+        /** @description The section "Tax numbers". */
+        TaxNumbers: {
+            version: number;
+            numbers: components["schemas"]["TaxNumber"][];
         };
         CalendarAddress: {
             /** @description For a calendar program; told only this once. */
@@ -1604,8 +1639,15 @@ export interface components {
             /** @description As they are typed. */
             phones: string[];
             emails: string[];
+            taxNumbers: components["schemas"]["TypedTaxNumber"][];
             /** @description The record that is being edited. */
             exceptId: number | null;
+        };
+        TypedTaxNumber: {
+            kind: string;
+            country: string;
+            /** @description As it is typed. */
+            value: string;
         };
         CautionInput: {
             /** @enum {string} */
@@ -1884,14 +1926,29 @@ export interface components {
             contactPointIds: number[];
         };
         RevealInput: {
-            /** @description A secret of a detail sheet; null for the birth date. */
+            /** @description A secret of a detail sheet; null for none. */
             fieldId: number | null;
+            /** @description A tax number; null, and the other null too, for the birth date. */
+            taxNumberId: number | null;
         };
         TakeOverInput: {
             /** @description The record whose address or phone is used. */
             fromId: number;
             address: boolean;
             phone: boolean;
+        };
+        TaxNumbersInput: {
+            version: number;
+            taxNumbers: components["schemas"]["TaxNumberInput"][];
+        };
+        TaxNumberInput: {
+            /** @description Null for a new one. */
+            id: number | null;
+            kind: string;
+            /** @description ISO 3166-1 alpha-2, of a VAT number. */
+            country: string;
+            /** @description As it is typed; null leaves it as it is. */
+            value: string | null;
         };
         TermsInput: {
             version: number;
@@ -3517,6 +3574,50 @@ export interface operations {
         requestBody?: {
             content: {
                 "application/json": components["schemas"]["DetailsInput"];
+            };
+        };
+        responses: {
+            /** @description Saved; the whole record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Saved by somebody else since that version */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveTaxNumbers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["TaxNumbersInput"];
             };
         };
         responses: {

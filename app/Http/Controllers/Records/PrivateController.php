@@ -25,9 +25,12 @@ final readonly class PrivateController
     public function __invoke(RevealRequest $request, Party $party, RevealPrivate $reveal, #[CurrentUser] User $user): JsonResponse
     {
         $field = $request->fieldId();
+        $number = $request->taxNumberId();
 
-        return new JsonResponse(new RevealedData($field === null
-            ? $reveal->birthDate($party, $user)
-            : $reveal->detail($party, $field, $user)));
+        return new JsonResponse(new RevealedData(match (true) {
+            $number !== null => $reveal->taxNumber($party, $number, $user),
+            $field !== null => $reveal->detail($party, $field, $user),
+            default => $reveal->birthDate($party, $user),
+        }));
     }
 }

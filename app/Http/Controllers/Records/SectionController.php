@@ -13,6 +13,7 @@ use App\Actions\Records\ReachSection;
 use App\Actions\Records\RelationsSection;
 use App\Actions\Records\SaveSection;
 use App\Actions\Records\Section;
+use App\Actions\Records\TaxNumbersSection;
 use App\Actions\Records\TermsSection;
 use App\Http\OpenApi\SavesSection;
 use App\Http\Requests\Records\AddressesRequest;
@@ -23,6 +24,7 @@ use App\Http\Requests\Records\PositionsRequest;
 use App\Http\Requests\Records\ReachRequest;
 use App\Http\Requests\Records\RelationsRequest;
 use App\Http\Requests\Records\SectionRequest;
+use App\Http\Requests\Records\TaxNumbersRequest;
 use App\Http\Requests\Records\TermsRequest;
 use App\Models\Party;
 use App\Models\User;
@@ -74,6 +76,12 @@ final readonly class SectionController
 
     #[SavesSection('details', 'saveDetails', 'DetailsInput')]
     public function details(DetailsRequest $request, Party $party, DetailsSection $section): JsonResponse
+    {
+        return $this->save($section, $party, $request);
+    }
+
+    #[SavesSection('tax-numbers', 'saveTaxNumbers', 'TaxNumbersInput')]
+    public function taxNumbers(TaxNumbersRequest $request, Party $party, TaxNumbersSection $section): JsonResponse
     {
         return $this->save($section, $party, $request);
     }

@@ -18,6 +18,8 @@ final readonly class ChoicesData
      * @param list<string> $contactUses
      * @param list<OfferedData> $lists
      * @param list<NamedCodeData> $languages
+     * @param list<string> $taxNumberKinds
+     * @param list<NamedCodeData> $vatCountries
      * @param list<ColleagueData> $colleagues
      * @param list<ListedTermsData> $terms
      */
@@ -34,6 +36,10 @@ final readonly class ChoicesData
         public array $lists,
         #[OA\Property(description: 'ISO 639.', items: new OA\Items(ref: '#/components/schemas/NamedCode'))]
         public array $languages,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $taxNumberKinds,
+        #[OA\Property(description: 'Whose VAT numbers are known: ISO 3166-1 alpha-2.', items: new OA\Items(ref: '#/components/schemas/NamedCode'))]
+        public array $vatCountries,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Colleague'))]
         public array $colleagues,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/ListedTerms'))]

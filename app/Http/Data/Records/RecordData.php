@@ -45,6 +45,8 @@ final readonly class RecordData
         public ClassificationData $classification,
         #[OA\Property(ref: '#/components/schemas/Details')]
         public DetailsData $details,
+        #[OA\Property(ref: '#/components/schemas/TaxNumbers')]
+        public TaxNumbersData $taxNumbers,
         #[OA\Property(ref: '#/components/schemas/SideTerms')]
         public SideTermsData $clientTerms,
         #[OA\Property(ref: '#/components/schemas/SideTerms')]

@@ -8,21 +8,30 @@ use Almanac\LookAlikes\Likeness;
 use Almanac\Reach\EmailAddress;
 use Almanac\Reach\PhoneNumber;
 use Almanac\Refusal;
+use Almanac\TaxIds\TaxId;
+use Almanac\TaxIds\TaxIdKind;
 use App\Http\Requests\Rules\IdOrNull;
 use App\Http\Requests\Rules\ItemList;
 use App\Models\Office;
+use App\Models\TaxNumber;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'LookAlikesInput', required: ['kind', 'given', 'family', 'name', 'phones', 'emails', 'exceptId'], properties: [
+#[OA\Schema(schema: 'LookAlikesInput', required: ['kind', 'given', 'family', 'name', 'phones', 'emails', 'taxNumbers', 'exceptId'], properties: [
     new OA\Property('kind', type: 'string', enum: ['person', 'company']),
     new OA\Property('given', type: 'string'),
     new OA\Property('family', type: 'string'),
     new OA\Property('name', description: 'Of a company.', type: 'string'),
     new OA\Property('phones', description: 'As they are typed.', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property('emails', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property('taxNumbers', type: 'array', items: new OA\Items(ref: '#/components/schemas/TypedTaxNumber')),
     new OA\Property('exceptId', description: 'The record that is being edited.', type: 'integer', nullable: true),
+])]
+#[OA\Schema(schema: 'TypedTaxNumber', required: ['kind', 'country', 'value'], properties: [
+    new OA\Property('kind', type: 'string'),
+    new OA\Property('country', type: 'string'),
+    new OA\Property('value', description: 'As it is typed.', type: 'string'),
 ])]
 final class LookAlikesRequest extends FormRequest
 {
@@ -38,6 +47,11 @@ final class LookAlikesRequest extends FormRequest
             'phones.*' => ['string', 'max:200'],
             'emails' => ['present', new ItemList, 'max:50'],
             'emails.*' => ['string', 'max:300'],
+            'taxNumbers' => ['present', new ItemList, 'max:20'],
+            'taxNumbers.*' => ['array'],
+            'taxNumbers.*.kind' => ['required', Rule::enum(TaxIdKind::class)],
+            'taxNumbers.*.country' => ['present', 'string', 'max:10'],
+            'taxNumbers.*.value' => ['present', 'string', 'max:200'],
             'exceptId' => ['present', new IdOrNull],
         ];
     }
@@ -50,8 +64,24 @@ final class LookAlikesRequest extends FormRequest
         $emails = $this->readable('emails', fn (string $typed) => EmailAddress::fromTyped($typed)->address());
 
         return $this->string('kind')->value() === 'person'
-            ? Likeness::person($this->string('given')->value(), $this->string('family')->value(), $phones, $emails)
-            : Likeness::company($this->string('name')->value(), $phones, $emails);
+            ? Likeness::person($this->string('given')->value(), $this->string('family')->value(), $phones, $emails, [], $this->numbers())
+            : Likeness::company($this->string('name')->value(), $phones, $emails, [], $this->numbers());
+    }
+
+    /** @return list<string> */
+    private function numbers(): array
+    {
+        $tokens = [];
+        /** @var array{kind: string, country: string, value: string} $row */
+        foreach ($this->array('taxNumbers') as $row) {
+            try {
+                $tokens[] = TaxNumber::tokenOfTyped(TaxId::of(TaxIdKind::from($row['kind']), $row['country'], $row['value']));
+            } catch (Refusal) {
+                continue;
+            }
+        }
+
+        return $tokens;
     }
 
     /**

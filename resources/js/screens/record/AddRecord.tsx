@@ -80,7 +80,7 @@ function AddForm({ kind, start, companyId }: { kind: PartyKind; start: Start; co
     const [failure, setFailure] = useState<Error>();
     const [isBusy, setBusy] = useState(false);
     const alikes = useLookAlikes({
-        kind, given: draft.given, family: draft.family, name: draft.name, phones: [], emails: [], exceptId: null,
+        kind, given: draft.given, family: draft.family, name: draft.name, phones: [], emails: [], taxNumbers: [], exceptId: null,
     });
     const { data: company } = useQuery({ ...recordQuery(companyId ?? 0), enabled: companyId !== undefined });
     const form = useRef<HTMLFormElement>(null);

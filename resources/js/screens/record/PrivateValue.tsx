@@ -13,10 +13,13 @@ interface ValueProps {
     name: string;
     /** Of a detail sheet; null for the birth date. */
     fieldId: number | null;
+    taxNumberId?: number;
+    /** What may be seen of it. */
+    masked?: string;
 }
 
 /** A value that is kept private: shown to those who may see it, and each time is written into the log. */
-export function PrivateValue({ partyId, name, fieldId }: ValueProps) {
+export function PrivateValue({ partyId, name, fieldId, taxNumberId, masked = 'kept, private' }: ValueProps) {
     const [shown, setShown] = useState<string>();
     const { maySeePrivate } = useSession();
     const client = useQueryClient();
@@ -24,7 +27,7 @@ export function PrivateValue({ partyId, name, fieldId }: ValueProps) {
 
     const show = async () => {
         try {
-            const { value } = await ask(api.POST('/api/parties/{id}/reveal', { params: { path: { id: partyId } }, body: { fieldId } }));
+            const { value } = await ask(api.POST('/api/parties/{id}/reveal', { params: { path: { id: partyId } }, body: { fieldId, taxNumberId: taxNumberId ?? null } }));
             setShown(value);
             void client.invalidateQueries({ queryKey: ['changes', partyId] });
         } catch (error) {
@@ -37,7 +40,7 @@ export function PrivateValue({ partyId, name, fieldId }: ValueProps) {
     }
     return (
         <Row $gap="small">
-            <Quiet>kept, private</Quiet>
+            <Quiet>{masked}</Quiet>
             {maySeePrivate && <QuietButton aria-label={`Show the ${name}`} onPress={() => void show()}>Show</QuietButton>}
         </Row>
     );

@@ -94,7 +94,7 @@ function ReachAlikes({ record, rows }: { record: RecordData; rows: ContactRow[] 
     const typed = (kind: ContactRow['kind']) => rows.filter((row) => row.kind === kind && row.value.trim() !== '').map((row) => row.value);
     const { given, family, name } = record.identity;
     const alikes = useLookAlikes({
-        kind: record.party.kind, given, family, name, phones: typed('phone'), emails: typed('email'), exceptId: record.party.id,
+        kind: record.party.kind, given, family, name, phones: typed('phone'), emails: typed('email'), taxNumbers: [], exceptId: record.party.id,
     });
     return <AlikeNotice alikes={alikes} />;
 }

@@ -47,6 +47,7 @@ export function RecordMargin({ record }: { record: RecordData }) {
         ['classification', 'Classification'],
         ['client-terms', 'When we bill them'],
         ['vendor-terms', 'When we pay them'],
+        ['tax-numbers', 'Tax numbers'],
         ...(record.details.sheets.length > 0 ? [['details', 'Details'] as const] : []),
         ['files', 'Files'],
         ['reminders', 'Reminders'],

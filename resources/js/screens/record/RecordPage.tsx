@@ -20,6 +20,7 @@ import { RecordTitle } from './RecordTitle';
 import { RelationsSection } from './RelationsSection';
 import { RemindersSection } from './RemindersSection';
 import type { RecordData } from './sections';
+import { TaxNumbersSection } from './TaxNumbersSection';
 import { TermsSection } from './TermsSection';
 
 export function RecordPage() {
@@ -69,6 +70,7 @@ function OneRecord({ record }: { record: RecordData }) {
                     <ClassificationSection record={record} />
                     <TermsSection record={record} side="client" />
                     <TermsSection record={record} side="vendor" />
+                    <TaxNumbersSection record={record} />
                     <DetailsSection record={record} />
                     <FilesSection record={record} />
                     <RemindersSection record={record} />

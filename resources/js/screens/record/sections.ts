@@ -161,6 +161,20 @@ export const classificationSpec: SectionSpec<ClassificationDraft> = {
     })),
 };
 
+export type TaxNumberRow = Keyed<Schemas['TaxNumberInput']> & { masked: string };
+
+export const taxNumbersSpec: SectionSpec<TaxNumberRow[]> = {
+    name: 'tax-numbers',
+    title: () => 'Tax numbers',
+    version: (record) => record.taxNumbers.version,
+    draft: (record) => record.taxNumbers.numbers.map(({ id, kind, country, masked }) => ({ ...keyed({ id }), kind, country, masked, value: null })),
+    // What was replaced or removed is not known here, and cannot be put back.
+    isUndoable: () => false,
+    put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/tax-numbers', {
+        params: { path: { id } }, body: { version, taxNumbers: bare(draft).map(({ masked, ...row }) => row) },
+    })),
+};
+
 /** By field; null for a secret that stays as it is. */
 export type DetailsDraft = Record<string, string | null>;
 
