@@ -17,6 +17,7 @@ final readonly class Facts
      * @param PostalAddress|null $billing where invoices go today; the postal one where none is set for it
      * @param PostalAddress|null $remitTo where payments go today, set for it
      * @param list<CautionUse> $stops uses that a stop is on today
+     * @param bool $isReported whether what a vendor is paid is reported to the tax office
      * @param array<string, list<string>> $missingDetails by purpose, the names of fields that the office asks for and the record lacks
      * @param string $standIn who is written to in place of somebody who has died, as in "the executor, Ada Finch"
      */
@@ -37,6 +38,8 @@ final readonly class Facts
         public array $stops,
         public string $standIn = '',
         public array $missingDetails = [],
+        public bool $isReported = false,
+        public bool $hasTaxNumber = false,
     ) {
     }
 

@@ -10,6 +10,7 @@ enum Purpose: string
     case WriteTo = 'write-to';
     case Bill = 'bill';
     case Pay = 'pay';
+    case TaxReport = 'tax-report';
 
     /** As it is headed: "Ready to bill". */
     public function words(): string
@@ -18,6 +19,7 @@ enum Purpose: string
             self::WriteTo => 'to write to',
             self::Bill => 'to bill',
             self::Pay => 'to pay',
+            self::TaxReport => 'for the tax report',
         };
     }
 }

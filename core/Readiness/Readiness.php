@@ -18,7 +18,7 @@ final readonly class Readiness
     }
 
     /**
-     * For every purpose that applies: anybody may be written to, clients are billed, vendors paid.
+     * For every purpose that applies: anybody may be written to, clients are billed, vendors paid and, where the law asks for it, reported.
      *
      * @return list<self>
      */
@@ -28,6 +28,7 @@ final readonly class Readiness
             new self(Purpose::WriteTo, [...self::writeTo($facts), ...self::details($facts, Purpose::WriteTo)]),
             ...($facts->isClient ? [new self(Purpose::Bill, [...self::bill($facts), ...self::details($facts, Purpose::Bill)])] : []),
             ...($facts->isVendor ? [new self(Purpose::Pay, [...self::pay($facts), ...self::details($facts, Purpose::Pay)])] : []),
+            ...($facts->isVendor && $facts->isReported ? [new self(Purpose::TaxReport, [...self::taxReport($facts), ...self::details($facts, Purpose::TaxReport)])] : []),
         ];
     }
 
@@ -82,6 +83,16 @@ final readonly class Readiness
             self::address($facts->remitTo, 'a remit-to address', 'Mark the address that payments go to as remit-to.'),
             Check::that(! $facts->isArchived, 'in use', 'Restore the record first.', 'identity'),
             self::notStopped($facts, CautionUse::Paying),
+        ];
+    }
+
+    /** @return non-empty-list<Check> */
+    private static function taxReport(Facts $facts): array
+    {
+        return [
+            Check::that($facts->hasTaxNumber, 'a tax number', 'Ask for the tax number, and keep it.', 'tax-numbers'),
+            self::address($facts->postal, 'an address', 'Add the address that the form goes to.'),
+            Check::that(! $facts->isArchived, 'in use', 'Restore the record first.', 'identity'),
         ];
     }
 

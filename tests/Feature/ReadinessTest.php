@@ -12,14 +12,17 @@ final class ReadinessTest extends TestCase
     {
         $company = $this->addCompany('Brass Lantern Foundry', ['isVendor' => true]);
         $this->getJson("/api/parties/{$company->id}")
-            ->assertJsonPath('readiness.*.purpose', ['write-to', 'pay'])
+            ->assertJsonPath('readiness.*.purpose', ['write-to', 'pay', 'tax-report'])
             ->assertJsonPath('readiness.1.passed', 3)
             ->assertJsonPath('readiness.1.applicable', 4)
             ->assertJsonPath('readiness.1.checks.1.todo', 'Mark the address that payments go to as remit-to.');
         $this->getJson('/api/gaps')->assertJsonPath('total', 1)->assertJsonPath('rows.0.party.id', $company->id);
 
         $this->saveSection($company, 'addresses', ['addresses' => [$this->address(['uses' => ['remit-to']])]])
-            ->assertOk()->assertJsonPath('readiness.*.passed', [5, 4]);
+            ->assertOk()->assertJsonPath('readiness.*.passed', [5, 4, 2])
+            ->assertJsonPath('readiness.2.checks.0.todo', 'Ask for the tax number, and keep it.');
+        $this->saveSection($company, 'tax-numbers', ['taxNumbers' => [['id' => null, 'kind' => 'EIN', 'country' => '', 'value' => '91-1144442']]])
+            ->assertOk()->assertJsonPath('readiness.*.passed', [5, 4, 3]);
         $this->getJson('/api/gaps')->assertJsonPath('total', 0);
 
         $id = $this->postJson("/api/parties/{$company->id}/cautions", ['level' => 'stop', 'use' => 'paying', 'text' => 'disputed', 'since' => '', 'until' => ''])

@@ -12,11 +12,13 @@ use Almanac\Cautions\CautionLevel;
 use Almanac\Cautions\CautionUse;
 use Almanac\Reach\ContactKind;
 use Almanac\Readiness\Facts;
+use Almanac\Readiness\TaxReport;
 use Almanac\Relations\RelationKind;
 use App\Models\AddressUse;
 use App\Models\Caution;
 use App\Models\ContactPoint;
 use App\Models\ListedTerms;
+use App\Models\Office;
 use App\Models\Party;
 use App\Models\Relation;
 use App\Models\SideTerms;
@@ -25,7 +27,7 @@ use App\Support\Sheets;
 /** Gathers from a record what its readiness is judged by. */
 final class RecordFacts
 {
-    public const RELATIONS = ['contactPoints', 'addressUses.address', 'clientTerms', 'vendorTerms', 'cautions', 'listItems', 'detailValues'];
+    public const RELATIONS = ['contactPoints', 'addressUses.address', 'clientTerms', 'vendorTerms', 'cautions', 'listItems', 'detailValues', 'taxNumbers'];
 
     public static function of(Party $party, Day $today): Facts
     {
@@ -46,6 +48,8 @@ final class RecordFacts
             self::stops($party, $today),
             $party->is_deceased ? self::standInText($party, $today) : '',
             self::missingDetails($party),
+            TaxReport::covers(Office::current()->country, $party->addressUses->first()?->address->country ?? '', $party->legal_form, $party->company_name.' '.$party->legal_name),
+            $party->taxNumbers->isNotEmpty(),
         );
     }
 

@@ -1061,7 +1061,7 @@ export interface components {
              * @description What a record is not ready for without it.
              * @enum {string|null}
              */
-            requiredFor: "write-to" | "bill" | "pay" | null;
+            requiredFor: "write-to" | "bill" | "pay" | "tax-report" | null;
             isRetired: boolean;
             /** @description How many records have filled it in. */
             uses: number;
@@ -1101,7 +1101,7 @@ export interface components {
         /** @description What a record still lacks for one purpose. */
         Readiness: {
             /** @enum {string} */
-            purpose: "write-to" | "bill" | "pay";
+            purpose: "write-to" | "bill" | "pay" | "tax-report";
             /** @description As in "to bill". */
             words: string;
             passed: number;
@@ -1711,7 +1711,7 @@ export interface components {
             options: string[];
             help: string;
             /** @enum {string|null} */
-            requiredFor: "write-to" | "bill" | "pay" | null;
+            requiredFor: "write-to" | "bill" | "pay" | "tax-report" | null;
             isRetired: boolean;
         };
         UserInput: {

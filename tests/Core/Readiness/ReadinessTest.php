@@ -10,6 +10,7 @@ use Almanac\Readiness\Check;
 use Almanac\Readiness\Facts;
 use Almanac\Readiness\Purpose;
 use Almanac\Readiness\Readiness;
+use Almanac\Readiness\TaxReport;
 use Almanac\Records\PartyKind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -19,7 +20,7 @@ final class ReadinessTest extends TestCase
     public function test_a_complete_record_is_ready_for_all_that_applies(): void
     {
         $readiness = Readiness::of($this->facts());
-        $this->assertSame([Purpose::WriteTo, Purpose::Bill, Purpose::Pay], array_map(fn (Readiness $one) => $one->purpose, $readiness));
+        $this->assertSame([Purpose::WriteTo, Purpose::Bill, Purpose::Pay, Purpose::TaxReport], array_map(fn (Readiness $one) => $one->purpose, $readiness));
         foreach ($readiness as $one) {
             $this->assertSame(count($one->checks), $one->passed(), $one->purpose->value);
         }
@@ -41,11 +42,14 @@ final class ReadinessTest extends TestCase
         yield 'no title' => [['hasTitle' => false], ['write-to: doubtful: Add what stands before the name, such as Ms., or say that you are on first-name terms. -> identity']];
         yield 'no title, but on first-name terms' => [['hasTitle' => false, 'isInformal' => true], []];
         yield 'no title, but a company' => [['hasTitle' => false, 'kind' => PartyKind::Company], []];
-        yield 'no postal address' => [['postal' => null], ['write-to: missing: Add the address that letters go to. -> addresses']];
-        yield 'an incomplete one' => [['postal' => $incomplete], ['write-to: doubtful: Complete the address: street, ZIP code missing. -> addresses']];
+        yield 'no postal address' => [['postal' => null], ['write-to: missing: Add the address that letters go to. -> addresses', 'tax-report: missing: Add the address that the form goes to. -> addresses']];
+        yield 'no tax number' => [['hasTaxNumber' => false], ['tax-report: missing: Ask for the tax number, and keep it. -> tax-numbers']];
+        yield 'no tax number, but not reported' => [['hasTaxNumber' => false, 'isReported' => false], []];
+        yield 'no tax number, but a client only' => [['hasTaxNumber' => false, 'isVendor' => false], []];
+        yield 'an incomplete one' => [['postal' => $incomplete], ['write-to: doubtful: Complete the address: street, ZIP code missing. -> addresses', 'tax-report: doubtful: Complete the address: street, ZIP code missing. -> addresses']];
         yield 'deceased' => [['isDeceased' => true], ['write-to: missing: Write to the executor or the next of kin, once one is known. -> relations']];
         yield 'deceased, with an executor' => [['isDeceased' => true, 'standIn' => 'the executor, Ada Finch'], ['write-to: missing: Write to the executor, Ada Finch. -> relations']];
-        yield 'archived' => [['isArchived' => true], ["write-to: $archived", "bill: $archived", "pay: $archived"]];
+        yield 'archived' => [['isArchived' => true], ["write-to: $archived", "bill: $archived", "pay: $archived", "tax-report: $archived"]];
         yield 'no terms' => [['hasClientTerms' => false, 'hasVendorTerms' => false], [
             'bill: missing: Set the terms on which we bill them. -> client-terms', 'pay: missing: Set the terms on which we pay them. -> vendor-terms',
         ]];
@@ -76,6 +80,16 @@ final class ReadinessTest extends TestCase
         $this->assertSame($gaps, $found);
     }
 
+    public function test_vendors_are_reported_in_the_united_states_unless_incorporated(): void
+    {
+        $this->assertTrue(TaxReport::covers('US', 'US', '', 'Quill Gilding'));
+        $this->assertTrue(TaxReport::covers('US', '', 'limited liability company', 'Brass Lantern Foundry LLC'));
+        foreach ([['US', 'US', 'corporation', 'Brass'], ['US', 'US', '', 'Fenwick Leather Supply Inc.'], ['US', 'CA', '', 'Fenwick'], ['GB', 'GB', '', 'Tarn'], ['US', 'US', '', 'Acme Corp.']] as $case) {
+            $this->assertFalse(TaxReport::covers(...$case), implode(', ', $case));
+        }
+        $this->assertTrue(TaxReport::covers('US', 'US', '', 'Princeton Incline'), 'a part of a word is no form');
+    }
+
     /** @param  array<string, mixed>  $different */
     private function facts(array $different = []): Facts
     {
@@ -84,7 +98,7 @@ final class ReadinessTest extends TestCase
         return new Facts(...($different + [
             'kind' => PartyKind::Person, 'hasTitle' => true, 'isInformal' => false, 'isDeceased' => false, 'isArchived' => false,
             'isClient' => true, 'isVendor' => true, 'hasClientTerms' => true, 'hasVendorTerms' => true, 'hasEmail' => true,
-            'postal' => $address, 'billing' => $address, 'remitTo' => $address, 'stops' => [],
+            'postal' => $address, 'billing' => $address, 'remitTo' => $address, 'stops' => [], 'isReported' => true, 'hasTaxNumber' => true,
         ]));
     }
 }

@@ -22,7 +22,7 @@ final readonly class SheetFieldData
         public array $options,
         #[OA\Property]
         public string $help,
-        #[OA\Property(description: 'What a record is not ready for without it.', enum: ['write-to', 'bill', 'pay'], nullable: true)]
+        #[OA\Property(description: 'What a record is not ready for without it.', enum: ['write-to', 'bill', 'pay', 'tax-report'], nullable: true)]
         public ?string $requiredFor,
         #[OA\Property]
         public bool $isRetired,

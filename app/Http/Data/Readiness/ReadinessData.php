@@ -13,7 +13,7 @@ final readonly class ReadinessData
 {
     /** @param  list<CheckData>  $checks */
     private function __construct(
-        #[OA\Property(enum: ['write-to', 'bill', 'pay'])]
+        #[OA\Property(enum: ['write-to', 'bill', 'pay', 'tax-report'])]
         public string $purpose,
         #[OA\Property(description: 'As in "to bill".')]
         public string $words,

@@ -26,7 +26,7 @@ use OpenApi\Attributes as OA;
     new OA\Property('kind', type: 'string', enum: ['text', 'long text', 'number', 'date', 'yes or no', 'choice', 'several choices', 'amount', 'secret']),
     new OA\Property('options', type: 'array', items: new OA\Items(type: 'string')),
     new OA\Property('help', type: 'string'),
-    new OA\Property('requiredFor', type: 'string', enum: ['write-to', 'bill', 'pay'], nullable: true),
+    new OA\Property('requiredFor', type: 'string', enum: ['write-to', 'bill', 'pay', 'tax-report'], nullable: true),
     new OA\Property('isRetired', type: 'boolean'),
 ])]
 final class SheetRequest extends FormRequest

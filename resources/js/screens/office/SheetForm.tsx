@@ -15,7 +15,7 @@ type FieldInput = Schemas['SheetFieldInput'];
 type Draft = Omit<Schemas['SheetInput'], 'fields'> & { fields: (FieldInput & { key: string; uses: number })[] };
 
 const KINDS = ['text', 'long text', 'number', 'date', 'yes or no', 'choice', 'several choices', 'amount', 'secret'].map((id) => ({ id, name: id }));
-const REQUIRED = [{ id: 'none', name: 'nothing' }, { id: 'write-to', name: 'writing to them' }, { id: 'bill', name: 'billing them' }, { id: 'pay', name: 'paying them' }];
+const REQUIRED = [{ id: 'none', name: 'nothing' }, { id: 'write-to', name: 'writing to them' }, { id: 'bill', name: 'billing them' }, { id: 'pay', name: 'paying them' }, { id: 'tax-report', name: 'the tax report' }];
 const WHOSE = [{ id: 'both', name: 'people and companies' }, { id: 'person', name: 'people' }, { id: 'company', name: 'companies' }];
 
 let made = 0;

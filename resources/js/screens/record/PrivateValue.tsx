@@ -51,6 +51,8 @@ interface FieldProps {
     /** Null leaves what is kept as it is. */
     value: string | null;
     isKept: boolean;
+    /** What may be seen of it. */
+    masked?: string;
     onChange: (value: string | null) => void;
     problem?: string | undefined;
     hint?: string;
@@ -59,14 +61,14 @@ interface FieldProps {
 }
 
 /** A private value while it is edited: what is kept is not shown, but can be replaced or removed. */
-export function PrivateField({ label, value, isKept, onChange, ...props }: FieldProps) {
+export function PrivateField({ label, value, isKept, onChange, masked = 'kept, private', ...props }: FieldProps) {
     if (!isKept) {
         return <Field label={label} value={value ?? ''} onChange={onChange} {...props} />;
     }
     if (value === null) {
         return (
             <Row $gap="small">
-                <Quiet>{label}: kept, private</Quiet>
+                <Quiet>{label}: {masked}</Quiet>
                 <QuietButton aria-label={`Replace the ${label.toLowerCase()}`} onPress={() => onChange('')}>Replace or remove</QuietButton>
             </Row>
         );

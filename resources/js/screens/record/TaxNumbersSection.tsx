@@ -81,7 +81,7 @@ function Fields({ rows, problems, onChange }: FieldsProps) {
                         )}
                         <QuietButton aria-label={`Remove the ${row.kind}`} onPress={() => onChange(rows.filter((_, at) => at !== index))}><X size={16} aria-hidden /></QuietButton>
                     </FieldRow>
-                    <PrivateField label="Number" width="260px" value={row.value} isKept={row.id !== null} onChange={(value) => change(index, { value })} problem={problems[`taxNumbers.${index}.value`]} />
+                    <PrivateField label="Number" width="260px" value={row.value} isKept={row.id !== null} masked={row.masked} onChange={(value) => change(index, { value })} problem={problems[`taxNumbers.${index}.value`]} />
                 </FieldGroup>
             ))}
             <Button onPress={() => onChange([...rows, blank()])}>Add a tax number</Button>
