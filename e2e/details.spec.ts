@@ -110,7 +110,7 @@ test('a word of the office is renamed where it is used, and retired', async ({ d
 });
 
 test('a tax number is checked as it is typed, masked, and shown when asked for', async ({ desk, page }) => {
-    await desk.addCompany(unique('Taxed Timber'));
+    await desk.addCompany(unique('Taxed Trestles'));
     await page.keyboard.press('Escape');
     const section = desk.section('Tax numbers');
     await desk.edit('Tax numbers');

@@ -7,7 +7,6 @@ namespace App\Actions\LookAlikes;
 use App\Models\LookAlikePair;
 use App\Models\Party;
 use App\Models\User;
-use App\Queries\Finding\SearchValues;
 use App\Queries\LookAlikes\FindLookAlikes;
 use App\Queries\LookAlikes\PartyLikeness;
 
@@ -21,7 +20,7 @@ final readonly class NotePairs
     /** @return list<string> names of the records it is likely the same as */
     public function handle(Party $added, User $by): array
     {
-        $added->load(SearchValues::RELATIONS);
+        $added->load(PartyLikeness::RELATIONS);
         $names = [];
         foreach ($this->find->handle(PartyLikeness::of($added), $added->id) as $alike) {
             if ($alike->isLikely) {

@@ -15,7 +15,7 @@ use App\Models\PartyCode;
 /** Everything a record is found by, the most telling first. */
 final class SearchValues
 {
-    public const RELATIONS = ['contactPoints', 'addressUses.address', 'heldPositions.company', 'listItems', 'codes', 'taxNumbers'];
+    public const RELATIONS = ['contactPoints', 'addressUses.address', 'heldPositions.company', 'listItems', 'codes'];
 
     /** @return list<array{MatchField, string}> */
     public static function of(Party $party): array

@@ -8,7 +8,6 @@ use Almanac\LookAlikes\Comparison;
 use Almanac\LookAlikes\Likeness;
 use App\Http\Data\LookAlikes\LookAlikeData;
 use App\Models\Party;
-use App\Queries\Finding\SearchValues;
 use Illuminate\Support\Facades\DB;
 
 /** Finds kept records that may be the same as one that is being entered. */
@@ -47,6 +46,6 @@ final class FindLookAlikes
             ->limit(self::CANDIDATES)
             ->pluck('party_id');
 
-        return Party::query()->with(SearchValues::RELATIONS)->findMany($ids);
+        return Party::query()->with(PartyLikeness::RELATIONS)->findMany($ids);
     }
 }

@@ -7,7 +7,6 @@ namespace App\Queries\LookAlikes;
 use Almanac\LookAlikes\Comparison;
 use App\Http\Data\LookAlikes\PairData;
 use App\Models\LookAlikePair;
-use App\Queries\Finding\SearchValues;
 
 /** Reads the pairs that wait in Upkeep: added although they looked alike, and not settled yet. */
 final class ListPairs
@@ -16,7 +15,7 @@ final class ListPairs
     public function handle(): array
     {
         $relations = array_merge(...array_map(
-            fn (string $end) => array_map(fn (string $relation) => "$end.$relation", SearchValues::RELATIONS),
+            fn (string $end) => array_map(fn (string $relation) => "$end.$relation", PartyLikeness::RELATIONS),
             ['first', 'second'],
         ));
 

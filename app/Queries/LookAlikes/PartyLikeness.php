@@ -11,9 +11,11 @@ use App\Models\ContactPoint;
 use App\Models\Party;
 use App\Models\TaxNumber;
 
-/** What is compared of a kept record. Load the party with SearchValues::RELATIONS. */
+/** What is compared of a kept record. Load the party with RELATIONS. */
 final class PartyLikeness
 {
+    public const RELATIONS = ['contactPoints', 'addressUses.address', 'heldPositions.company', 'taxNumbers'];
+
     public static function of(Party $party): Likeness
     {
         $values = fn (ContactKind $kind) => array_values($party->contactPoints

@@ -8,7 +8,6 @@ use App\Http\Data\Records\PartyRowData;
 use App\Models\AddressUse;
 use App\Models\Party;
 use App\Models\Relation;
-use App\Queries\Finding\SearchValues;
 use Illuminate\Database\Eloquent\Builder;
 
 /** Reads who is likely to be related to a party: whoever shares an address with it, and people of the same family name. */
@@ -23,7 +22,7 @@ final class ListKin
         $sharing = AddressUse::query()->whereIn('address_id', $addresses)->pluck('party_id')->all();
         $related = Relation::of($party)->get(['from_id', 'to_id'])->flatMap(fn (Relation $relation) => [$relation->from_id, $relation->to_id])->all();
 
-        return array_values(Party::query()->with(SearchValues::RELATIONS)
+        return array_values(Party::query()->with(PartyRowData::RELATIONS)
             ->whereNull('archived_on')
             ->whereKeyNot($party->id)
             ->whereNotIn('id', $related)

@@ -7,7 +7,6 @@ namespace App\Queries\Records;
 use App\Http\Data\Records\PartyPageData;
 use App\Http\Data\Records\PartyRowData;
 use App\Models\Party;
-use App\Queries\Finding\SearchValues;
 
 /** Reads the directory in the order in which records are filed. */
 final class ListParties
@@ -16,7 +15,7 @@ final class ListParties
 
     public function handle(int $page, bool $withArchived): PartyPageData
     {
-        $parties = Party::query()->with(SearchValues::RELATIONS)
+        $parties = Party::query()->with(PartyRowData::RELATIONS)
             ->when(! $withArchived, fn ($parties) => $parties->whereNull('archived_on'))
             ->filed()->paginate(self::PAGE, page: max(1, $page));
 

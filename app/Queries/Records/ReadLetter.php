@@ -22,8 +22,16 @@ use App\Models\Relation;
 use App\Queries\Readiness\RecordFacts;
 
 /** Reads how a letter to a party is addressed: alone, with a spouse, or, for somebody who has died, to who stands in. */
-final class ReadLetter
+final readonly class ReadLetter
 {
+    /** @var \WeakMap<Party, array{Relation|null}> asked once for all the addresses of a record */
+    private \WeakMap $spouses;
+
+    public function __construct()
+    {
+        $this->spouses = new \WeakMap;
+    }
+
     public function handle(Party $party, Day $today): LetterData
     {
         $standIn = $party->is_deceased ? RecordFacts::standIn($party, $today)?->otherThan($party) : null;
@@ -103,10 +111,15 @@ final class ReadLetter
     /** The spouse with whom a living person is written to together. */
     private function spouse(Party $party, Day $today): ?Relation
     {
-        return ! $party->isPerson() || $party->is_deceased ? null : once(fn () => Relation::of($party)->with('from', 'to')
+        if (! $party->isPerson() || $party->is_deceased) {
+            return null;
+        }
+        $this->spouses[$party] ??= [Relation::of($party)->with('from', 'to')
             ->where('together', '!=', TogetherAs::Alone)->get()
             ->first(fn (Relation $relation) => $relation->period()->includes($today)
-                && ! $relation->otherThan($party)->is_deceased && ! $relation->otherThan($party)->isArchived()));
+                && ! $relation->otherThan($party)->is_deceased && ! $relation->otherThan($party)->isArchived())];
+
+        return $this->spouses[$party][0];
     }
 
     private function couple(Party $party, Relation $relation): Couple

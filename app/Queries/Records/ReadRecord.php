@@ -132,7 +132,7 @@ final readonly class ReadRecord
     {
         $ends = array_merge(...array_map(
             fn (string $relation) => ["from.$relation", "to.$relation"],
-            SearchValues::RELATIONS,
+            PartyRowData::RELATIONS,
         ));
 
         return new RelationsData(

@@ -6,6 +6,7 @@ namespace App\Queries\Today;
 
 use Almanac\Calendar\Day;
 use App\Http\Data\Files\FileData;
+use App\Http\Data\Records\PartyRowData;
 use App\Http\Data\Reminders\ReminderData;
 use App\Http\Data\Today\EndingCautionData;
 use App\Http\Data\Today\TodayData;
@@ -16,7 +17,6 @@ use App\Models\File;
 use App\Models\Party;
 use App\Models\Reminder;
 use App\Models\User;
-use App\Queries\Finding\SearchValues;
 use App\Queries\Readiness\ListGaps;
 use App\Support\Clock;
 use Illuminate\Database\Eloquent\Builder;
@@ -88,7 +88,7 @@ final readonly class ReadToday
     private function touched(Builder $changes): array
     {
         $latest = $changes->with('user')->orderByDesc('id')->limit(self::CHANGES)->get()->unique('party_id')->take(self::MOST_TOUCHED);
-        $parties = Party::query()->with(SearchValues::RELATIONS)->findMany($latest->pluck('party_id'))->keyBy('id');
+        $parties = Party::query()->with(PartyRowData::RELATIONS)->findMany($latest->pluck('party_id'))->keyBy('id');
 
         return array_values($latest->map(fn (Change $change) => ($party = $parties->get($change->party_id)) === null ? null : TouchedData::of($party, $change))
             ->filter()->all());

@@ -10,10 +10,12 @@ use App\Models\Party;
 use App\Models\Position;
 use OpenApi\Attributes as OA;
 
-/** A record in a list. Load the party with SearchValues::RELATIONS. */
+/** A record in a list. Load the party with RELATIONS. */
 #[OA\Schema(schema: 'PartyRow')]
 final readonly class PartyRowData
 {
+    public const RELATIONS = ['contactPoints', 'addressUses.address', 'heldPositions.company'];
+
     private function __construct(
         #[OA\Property]
         public int $id,
