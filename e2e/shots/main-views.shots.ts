@@ -88,7 +88,7 @@ test('pictures', async ({ desk, page, browser }) => {
     await expect(desk.section('When we pay them')).toContainText('is due');
     await shoot('caution');
 
-    await page.goto('/records/1#details');
+    await page.goto('/records/1');
     await expect(desk.section('Details')).toContainText('The porter');
     await expect(desk.section('Log')).toContainText('Works and keys');
     await page.evaluate(() => document.getElementById('details')?.scrollIntoView({ block: 'center' }));

@@ -13,8 +13,8 @@ type User = Schemas['User'];
 const MAY: Record<User['role'], string> = {
     administrator: 'everything, and run the office',
     approver: 'change records, and approve what needs a second person',
-    clerk: 'find and change records',
-    reader: 'find and read',
+    clerk: 'find and change records, see private values',
+    reader: 'find and read, but nothing private',
 };
 
 const Table = styled.table`
