@@ -45,3 +45,23 @@ test('only an administrator comes in', async ({ desk, page }) => {
     await page.goto('/office');
     await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
 });
+
+test('payment terms are added to the list, previewed, and hold by default', async ({ desk, page }) => {
+    const name = unique('Sixty net');
+    await desk.signIn();
+    await page.goto('/office');
+    const section = page.getByRole('region', { name: 'Payment terms' });
+    await section.getByRole('button', { name: 'Add payment terms' }).click();
+    await page.getByLabel('Name', { exact: true }).fill(name);
+    await page.getByLabel('Terms', { exact: true }).fill('2/40 net 30');
+    await expect(section).toContainText('The discount (2/40) would end after the payment is due (net 30).');
+    await page.getByLabel('Terms', { exact: true }).fill('2/10 net 60');
+    await expect(section).toContainText('is due Sat 23 Jan 2027');
+    await desk.expectAccessible();
+    await section.getByRole('button', { name: 'Save these terms' }).click();
+    await expect(section.getByRole('listitem').filter({ hasText: name })).toContainText('2/10 net 60');
+    await section.getByRole('button', { name: 'Change the terms Standard' }).click();
+    await section.getByText('retired: offered no more').click();
+    await section.getByRole('button', { name: 'Save these terms' }).click();
+    await expect(section).toContainText('These hold by default. Let others hold by default first.');
+});

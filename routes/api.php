@@ -11,6 +11,7 @@ use App\Http\Controllers\Office\ChoicesController;
 use App\Http\Controllers\Office\ListsController;
 use App\Http\Controllers\Office\OfficeController;
 use App\Http\Controllers\Office\SheetsController;
+use App\Http\Controllers\Office\TermsController;
 use App\Http\Controllers\Readiness\GapsController;
 use App\Http\Controllers\Records\AddressController;
 use App\Http\Controllers\Records\ArchiveController;
@@ -61,6 +62,9 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
         Route::get('lists', [ListsController::class, 'index']);
         Route::post('lists/{list}', [ListsController::class, 'add']);
         Route::put('list-items/{item}', [ListsController::class, 'change'])->whereNumber('item');
+        Route::get('terms', [TermsController::class, 'index']);
+        Route::post('terms', [TermsController::class, 'add']);
+        Route::put('terms/{terms}', [TermsController::class, 'change'])->whereNumber('terms');
         Route::get('sheets', [SheetsController::class, 'index']);
         Route::post('sheets', [SheetsController::class, 'add']);
         Route::put('sheets/{sheet}', [SheetsController::class, 'change'])->whereNumber('sheet');

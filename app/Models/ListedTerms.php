@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $shorthand
  * @property bool $is_client_default what clients have who have no terms of their own
  * @property bool $is_vendor_default
+ * @property bool $is_retired kept where they are used, and offered no more
  */
 final class ListedTerms extends Model
 {
@@ -23,9 +24,11 @@ final class ListedTerms extends Model
 
     protected $guarded = [];
 
+    protected $attributes = ['is_client_default' => false, 'is_vendor_default' => false, 'is_retired' => false];
+
     protected function casts(): array
     {
-        return ['is_client_default' => 'boolean', 'is_vendor_default' => 'boolean'];
+        return ['is_client_default' => 'boolean', 'is_vendor_default' => 'boolean', 'is_retired' => 'boolean'];
     }
 
     public function terms(): PaymentTerms

@@ -19,7 +19,7 @@ final class AccessTest extends TestCase
     /** Routes that change nothing in the book, or only the session of whoever asks. */
     private const OPEN_TO_READERS = ['POST api/session', 'DELETE api/session', 'POST api/setup', 'POST api/tokens', 'POST api/terms/preview', 'POST api/look-alikes', 'POST api/calendar'];
 
-    private const FOR_ADMINISTRATORS = ['GET api/users', 'GET api/office', 'GET api/lists', 'GET api/sheets'];
+    private const FOR_ADMINISTRATORS = ['GET api/users', 'GET api/office', 'GET api/lists', 'GET api/sheets', 'GET api/terms'];
 
     private const OPEN_TO_NOBODY_SIGNED_IN = ['GET api/session', 'POST api/session', 'POST api/setup', 'POST api/tokens', 'GET api/countries'];
 

@@ -53,7 +53,7 @@ final class ContractTest extends TestCase
         foreach ([
             ['Record', "/api/parties/{$company->id}"], ['Record', "/api/parties/{$person->id}"], ['PartyPage', '/api/parties'],
             ['Changes', "/api/parties/{$company->id}/changes"], ['Found', '/api/find?q=wren'], ['Choices', '/api/choices'],
-            ['Session', '/api/session'], ['OfficeList', '/api/lists', '0'], ['Sheet', '/api/sheets', '0'], ['Today', '/api/today'], ['Reminder', '/api/reminders', '0'], ['PersonName', '/api/names?typed=Silas+Wren'],
+            ['Session', '/api/session'], ['OfficeList', '/api/lists', '0'], ['Sheet', '/api/sheets', '0'], ['Today', '/api/today'], ['KeptTerms', '/api/terms', '0'], ['Office', '/api/office'], ['Reminder', '/api/reminders', '0'], ['PersonName', '/api/names?typed=Silas+Wren'],
         ] as $expected) {
             [$schema, $path, $key] = $expected + [2 => null];
             $this->assertShape(['$ref' => "#/components/schemas/$schema"], $this->getJson($path)->assertOk()->json($key), $path);

@@ -47,6 +47,7 @@ final class WrongInputTest extends TestCase
         yield 'sheet' => ['POST', '/api/sheets', ['name' => 'S', 'partyKind' => 'person', 'type' => 'doctor', 'isRetired' => false, 'fields' => [
             ['id' => null, 'name' => 'F', 'kind' => 'choice', 'options' => ['a', 'b'], 'help' => 'H', 'requiredFor' => 'bill', 'isRetired' => false],
         ]]];
+        yield 'listed terms' => ['POST', '/api/terms', ['name' => 'N', 'shorthand' => '2/10 net 30', 'isClientDefault' => true, 'isVendorDefault' => false, 'isRetired' => false]];
         yield 'list item' => ['POST', '/api/lists/relation-kinds', ['name' => 'N', 'inverse' => 'I']];
         yield 'terms' => ['PUT', '/api/parties/1/client-terms', ['version' => 0, 'listedId' => 1, 'shorthand' => '2/10 net 30']];
         yield 'adding' => ['POST', '/api/parties', ['kind' => 'person', 'given' => 'New', 'family' => 'One', 'isClient' => true, 'isVendor' => true, 'companyId' => 1, 'companyName' => '', 'title' => 'T']];

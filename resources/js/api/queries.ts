@@ -90,6 +90,11 @@ export const listsQuery = queryOptions({
     queryFn: () => ask(api.GET('/api/lists')),
 });
 
+export const termsQuery = queryOptions({
+    queryKey: ['terms'],
+    queryFn: () => ask(api.GET('/api/terms')),
+});
+
 export const sheetsQuery = queryOptions({
     queryKey: ['sheets'],
     queryFn: () => ask(api.GET('/api/sheets')),
@@ -97,7 +102,7 @@ export const sheetsQuery = queryOptions({
 
 /** After the office's own words or sheets have changed: everything that offers or shows them. */
 export function forgetChoices(): void {
-    void queryClient.invalidateQueries({ predicate: ({ queryKey: [what] }) => what !== 'session' && what !== 'lists' && what !== 'sheets' });
+    void queryClient.invalidateQueries({ predicate: ({ queryKey: [what] }) => what !== 'session' && what !== 'lists' && what !== 'sheets' && what !== 'terms' });
 }
 
 /** After a record has changed: lists, answers and other records may show some of it. */

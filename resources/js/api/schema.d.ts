@@ -387,6 +387,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/terms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The office’s list of payment terms, with how many records use each */
+        get: operations["readTerms"];
+        put?: never;
+        /** Add payment terms to the list */
+        post: operations["addTerms"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/terms/{terms}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change payment terms of the list; records that use them follow */
+        put: operations["saveTerms"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/gaps": {
         parameters: {
             query?: never;
@@ -997,6 +1032,12 @@ export interface components {
             id: number;
             name: string;
         };
+        /** @description Payment terms of the list, and how often they are used. */
+        KeptTerms: {
+            terms: components["schemas"]["ListedTerms"];
+            /** @description On how many sides of records. */
+            uses: number;
+        };
         ListItem: {
             id: number;
             name: string;
@@ -1297,7 +1338,7 @@ export interface components {
             pages: number;
             rows: components["schemas"]["PartyRow"][];
         };
-        /** @description A record in a list. Load the party with SearchValues::RELATIONS. */
+        /** @description A record in a list. Load the party with RELATIONS. */
         PartyRow: {
             id: number;
             /** @enum {string} */
@@ -1515,6 +1556,8 @@ export interface components {
             shorthand: string;
             isClientDefault: boolean;
             isVendorDefault: boolean;
+            /** @description Kept where they are used, and offered no more. */
+            isRetired: boolean;
         };
         /** @description Payment terms applied to a document of one date. */
         TermsPreview: {
@@ -1677,6 +1720,16 @@ export interface components {
             inverse: string;
             /** @description Of an entry that is there. */
             isRetired?: boolean;
+        };
+        ListedTermsInput: {
+            name: string;
+            /** @description As the trade writes them. */
+            shorthand: string;
+            /** @description What clients have who have none of their own. */
+            isClientDefault: boolean;
+            isVendorDefault: boolean;
+            /** @description Kept where they are used, and offered no more. */
+            isRetired: boolean;
         };
         OfficeInput: {
             name: string;
@@ -2846,6 +2899,94 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readTerms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The list */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptTerms"][];
+                };
+            };
+        };
+    };
+    addTerms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ListedTermsInput"];
+            };
+        };
+        responses: {
+            /** @description Added; the list */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptTerms"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveTerms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                terms: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ListedTermsInput"];
+            };
+        };
+        responses: {
+            /** @description Saved; the list */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptTerms"][];
                 };
             };
             /** @description Refused */

@@ -15,7 +15,8 @@ interface Party {
 
 const Root = styled.span`
     display: grid;
-    grid-template-columns: 18px minmax(0, 1fr) auto;
+    grid-template-columns: 18px minmax(0, 1fr) fit-content(45%);
+    overflow-wrap: anywhere;
     gap: 0 ${space.small};
     align-items: baseline;
     svg { align-self: center; color: var(--quiet); }

@@ -51,6 +51,7 @@ export const Chips = styled.ul`
 
 export const Stack = styled.div<{ $gap?: keyof typeof space }>`
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: ${({ $gap }) => space[$gap ?? 'medium']};
     justify-items: start;
     align-content: start;

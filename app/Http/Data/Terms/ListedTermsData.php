@@ -22,11 +22,13 @@ final readonly class ListedTermsData
         public bool $isClientDefault,
         #[OA\Property]
         public bool $isVendorDefault,
+        #[OA\Property(description: 'Kept where they are used, and offered no more.')]
+        public bool $isRetired,
     ) {
     }
 
     public static function of(ListedTerms $listed): self
     {
-        return new self($listed->id, $listed->name, $listed->shorthand, $listed->is_client_default, $listed->is_vendor_default);
+        return new self($listed->id, $listed->name, $listed->shorthand, $listed->is_client_default, $listed->is_vendor_default, $listed->is_retired);
     }
 }

@@ -17,7 +17,7 @@ type Item = Schemas['ListItem'];
 
 const Items = styled.ul`
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(min(300px, 100%), 1fr));
     gap: 0 ${space.large};
     width: 100%;
     margin: 0;

@@ -8,6 +8,7 @@ import { Stack, Title } from '../../ui/Text';
 import { Lists } from './Lists';
 import { OfficeForm } from './OfficeForm';
 import { Sheets } from './Sheets';
+import { TermsList } from './TermsList';
 import { Users } from './Users';
 
 /** The settings of the office, for its administrators. */
@@ -28,6 +29,7 @@ export function Office() {
                 <Title>Office</Title>
                 <OfficeForm onSaved={(saved) => client.setQueryData(sessionQuery.queryKey, saved)} />
                 <Users />
+                <TermsList />
                 <Lists />
                 <Sheets />
             </Stack>

@@ -5,7 +5,7 @@ import type { Schemas } from '../../api/client';
 import { usersQuery } from '../../api/queries';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { Empty, Heading, Hidden, Quiet, Stack } from '../../ui/Text';
-import { space, type } from '../../ui/tokens';
+import { narrow, space, type } from '../../ui/tokens';
 import { UserForm } from './UserForm';
 
 type User = Schemas['User'];
@@ -20,6 +20,7 @@ const MAY: Record<User['role'], string> = {
 const Table = styled.table`
     width: 100%;
     border-collapse: collapse;
+    ${narrow} { display: block; position: relative; overflow-x: auto; }
     th, td { padding: 6px ${space.medium} 6px 0; border-bottom: 1px solid var(--rule); text-align: left; vertical-align: baseline; }
     th { color: var(--quiet); font-size: ${type.small}; font-weight: 500; }
 `;

@@ -4,7 +4,7 @@ import { Suggest } from '../../ui/Suggest';
 import { Quiet, Row, Small, Stack } from '../../ui/Text';
 import { SectionFrame } from './SectionFrame';
 import { clientTermsSpec, vendorTermsSpec, type RecordData, type TermsDraft } from './sections';
-import { TermsPreview } from './TermsPreview';
+import { TermsPreview } from '../../app/TermsPreview';
 import { useSection } from './useSection';
 
 interface Props {
@@ -62,7 +62,7 @@ function TermsFields({ draft, problems, onChange, isClient, what }: FieldsProps)
                 label="Payment terms: choose from the list, or type them"
                 width="420px"
                 placeholder={standard === undefined ? 'net 30' : `as the office: ${standard.shorthand}`}
-                options={listed.map((entry) => ({ id: String(entry.id), name: nameOf(entry) }))}
+                options={listed.filter(({ id, isRetired }) => !isRetired || id === draft.listedId).map((entry) => ({ id: String(entry.id), name: nameOf(entry) }))}
                 value={chosen === undefined ? typed : nameOf(chosen)}
                 problem={problems.shorthand ?? problems.listedId}
                 onType={(text) => {

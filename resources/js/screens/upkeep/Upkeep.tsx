@@ -21,7 +21,9 @@ const List = styled.ul`
     > li {
         display: grid;
         gap: ${space.small};
+        grid-template-columns: minmax(0, 1fr);
         padding: ${space.medium} 0;
+        overflow-wrap: anywhere;
         border-top: 1px solid var(--rule);
     }
     a.party { display: block; max-width: 640px; color: inherit; text-decoration: none; }

@@ -1,11 +1,11 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import styled from 'styled-components';
-import { Refused, type Schemas } from '../../api/client';
-import { previewQuery } from '../../api/queries';
-import { Field } from '../../ui/Field';
-import { Mark, Small } from '../../ui/Text';
-import { print, space } from '../../ui/tokens';
+import { Refused, type Schemas } from '../api/client';
+import { previewQuery } from '../api/queries';
+import { Field } from '../ui/Field';
+import { Mark, Small } from '../ui/Text';
+import { print, space } from '../ui/tokens';
 
 const Root = styled.div`
     display: grid;

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Office;
+
+use App\Http\Data\Office\KeptTermsData;
+use App\Http\Data\Terms\ListedTermsData;
+use App\Models\ListedTerms;
+use Illuminate\Support\Facades\DB;
+
+/** Reads the office's list of payment terms, with how many records use each. */
+final class ReadTerms
+{
+    /** @return list<KeptTermsData> */
+    public function handle(): array
+    {
+        return array_values(ListedTerms::query()->orderBy('is_retired')->orderBy('id')->get()->map(fn (ListedTerms $terms) => new KeptTermsData(
+            ListedTermsData::of($terms),
+            DB::table('client_terms')->where('payment_terms_id', $terms->id)->count() + DB::table('vendor_terms')->where('payment_terms_id', $terms->id)->count(),
+        ))->all());
+    }
+}
