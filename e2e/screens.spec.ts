@@ -29,6 +29,8 @@ for (const colorScheme of ['light', 'dark'] as const) {
             await page.goto('/office');
             await page.getByRole('button', { name: 'Change the sheet Works and keys' }).click();
             await expect(page.getByRole('form', { name: 'The sheet Works and keys' })).toBeVisible();
+            // Under the line at the top, what is half hidden would count as too small to press.
+            await page.evaluate(() => window.scrollTo(0, 0));
             await desk.expectAccessible();
         });
 
