@@ -10,6 +10,7 @@ use Almanac\Names\Addressing;
 use Almanac\Names\CompanyName;
 use Almanac\Names\PersonName;
 use Almanac\Records\PartyKind;
+use Almanac\TaxIds\ReportChoice;
 use App\Support\ArchivedRecord;
 use App\Support\DayCast;
 use Illuminate\Database\Eloquent\Builder;
@@ -53,6 +54,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $source
  * @property string $language ISO 639, as letters are written in
  * @property int|null $grade 1 to 5; it never leaves the office
+ * @property Day|null $form_on when form W-9 came in
+ * @property string $form_by who signed it
+ * @property int|null $form_file_id
+ * @property ReportChoice $report_choice whether what they are paid goes into the tax report
+ * @property bool $is_attorney
  * @property-read User|null $owner
  * @property-read User|null $accountManager
  * @property-read User|null $buyer
@@ -66,9 +72,12 @@ use Illuminate\Database\Eloquent\Model;
  * @property-read Collection<int, Position> $staffPositions
  * @property-read ClientTerms|null $clientTerms
  * @property-read VendorTerms|null $vendorTerms
+ * @property-read Collection<int, BankDetail> $bankDetails
+ * @property-read Collection<int, Card> $cards
  */
 final class Party extends Model
 {
+    use BooksOfParty;
     use TiesOfParty;
 
     protected $guarded = [];
@@ -79,6 +88,7 @@ final class Party extends Model
         'archived_on' => null, 'archive_reason' => '',
         'payee_name' => '', 'legal_form' => '', 'registration_number' => '', 'industry' => '',
         'owner_id' => null, 'account_manager_id' => null, 'buyer_id' => null, 'source' => '', 'language' => '', 'grade' => null,
+        'form_on' => null, 'form_by' => '', 'form_file_id' => null, 'report_choice' => 'by the rule', 'is_attorney' => false,
         'company_name' => '', 'legal_name' => '', 'is_client' => false, 'is_vendor' => false,
     ];
 
@@ -93,6 +103,9 @@ final class Party extends Model
             'deceased_on' => DayCast::class,
             'birth_date' => 'encrypted',
             'archived_on' => DayCast::class,
+            'form_on' => DayCast::class,
+            'report_choice' => ReportChoice::class,
+            'is_attorney' => 'boolean',
         ];
     }
 

@@ -38,4 +38,19 @@ final class BadAmount extends Refusal
     {
         return new self(sprintf('The parts add up to %s %%, not to 100 %%.', $sum));
     }
+
+    public static function notARate(string $typed): self
+    {
+        return new self(sprintf('“%s” is not a rate. Write how much of our own currency one unit is worth, like 1.0842.', trim($typed)));
+    }
+
+    public static function noRate(string $currency, string $day): self
+    {
+        return new self(sprintf('There is no rate for %s on %s. Add one under Office, Currencies.', $currency, $day));
+    }
+
+    public static function beyondALine(string $typed): self
+    {
+        return new self(sprintf('“%s” does not fit: at most six decimals, and at most a thousand million.', trim($typed)));
+    }
 }

@@ -6,6 +6,7 @@ namespace Almanac\Money;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\BigInteger;
+use Brick\Math\BigNumber;
 use Brick\Math\Exception\MathException;
 use Brick\Math\RoundingMode;
 use Symfony\Component\Intl\Currencies;
@@ -53,6 +54,66 @@ final readonly class Money
         }
 
         return new self($this->minor + $other->minor, $this->currency);
+    }
+
+    /** @throws BadAmount when the currencies differ */
+    public function minus(self $other): self
+    {
+        return $this->plus($other->negated());
+    }
+
+    public function negated(): self
+    {
+        return new self(-$this->minor, $this->currency);
+    }
+
+    /**
+     * The smaller of the two.
+     *
+     * @throws BadAmount when the currencies differ
+     */
+    public function atMost(self $other): self
+    {
+        return $this->minus($other)->minor > 0 ? $other : $this;
+    }
+
+    public static function zero(string $currency): self
+    {
+        return self::ofMinor(0, $currency);
+    }
+
+    /**
+     * @param iterable<self> $amounts
+     *
+     * @throws BadAmount when one is in another currency
+     */
+    public static function sum(iterable $amounts, string $currency): self
+    {
+        $sum = self::zero($currency);
+        foreach ($amounts as $amount) {
+            $sum = $sum->plus($amount);
+        }
+
+        return $sum;
+    }
+
+    /** An exact number of units, rounded half up (away from zero) to the minor unit. */
+    public static function rounded(BigNumber $units, string $currency): self
+    {
+        return new self(
+            $units->toBigRational()->multipliedBy(10 ** self::digitsOf($currency))->toScale(0, RoundingMode::HALF_UP)->toInt(),
+            $currency,
+        );
+    }
+
+    public function isZero(): bool
+    {
+        return $this->minor === 0;
+    }
+
+    public function isNegative(): bool
+    {
+        return $this->minor < 0;
     }
 
     /** That part of the amount, rounded half up (away from zero) to the minor unit. */
@@ -104,6 +165,21 @@ final readonly class Money
         $digits = self::digitsOf($this->currency);
 
         return (string) BigDecimal::ofUnscaledValue($this->minor, $digits);
+    }
+
+    /** For reading, in groups of three: 1,250.00. */
+    public function figures(): string
+    {
+        [$whole, $part] = explode('.', $this->toDecimal()) + [1 => ''];
+        $grouped = preg_replace('/(?<=\\d)(?=(\\d{3})+$)/', ',', $whole);
+
+        return $grouped.($part === '' ? '' : '.'.$part);
+    }
+
+    /** For reading where the currency is not known from around it: USD 1,250.00. */
+    public function toText(): string
+    {
+        return $this->currency.' '.$this->figures();
     }
 
     private static function digitsOf(string $currency): int

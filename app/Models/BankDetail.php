@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Almanac\Banking\AccountKind;
+use Almanac\Banking\BankAccount;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * Bank details of a party, or the name it is paid under, in one version: on hold until a second person
+ * has confirmed it, then in force until the next one is. None is ever changed or deleted.
+ *
+ * @property int $id
+ * @property int $party_id
+ * @property string $kind one of AccountKind, or PAYEE
+ * @property string $holder
+ * @property string $bank_name
+ * @property string $value encrypted: account, bank and use in one
+ * @property string $masked
+ * @property string $fingerprint
+ * @property string $state
+ * @property int|null $replaces_id
+ * @property int $user_id who entered it
+ * @property int|null $settled_by_id
+ * @property Carbon|null $settled_at
+ * @property string $how it was confirmed
+ * @property string $remark
+ * @property Carbon $created_at
+ * @property-read User $user
+ * @property-read User|null $settledBy
+ * @property-read Party $party
+ */
+final class BankDetail extends Model
+{
+    public const PAYEE = 'payee name';
+
+    public const ON_HOLD = 'on hold';
+
+    public const CONFIRMED = 'confirmed';
+
+    public const REFUSED = 'refused';
+
+    public const REPLACED = 'replaced';
+
+    protected $table = 'bank_accounts';
+
+    protected $guarded = [];
+
+    protected $attributes = ['holder' => '', 'bank_name' => '', 'how' => '', 'remark' => '', 'replaces_id' => null, 'settled_by_id' => null, 'settled_at' => null];
+
+    protected function casts(): array
+    {
+        return ['value' => 'encrypted', 'settled_at' => 'datetime'];
+    }
+
+    public function setAccount(BankAccount $account): void
+    {
+        $key = config('app.key');
+        $this->fill([
+            'kind' => $account->kind->value,
+            'value' => implode('|', [$account->account, $account->bank, $account->use]),
+            'masked' => $account->masked(),
+            'fingerprint' => hash_hmac('sha256', $account->identity(), is_string($key) ? $key : ''),
+        ]);
+    }
+
+    /** @return BankAccount|null null where it is only a payee name */
+    public function account(): ?BankAccount
+    {
+        [$account, $bank, $use] = explode('|', $this->value) + ['', '', ''];
+
+        return match (AccountKind::tryFrom($this->kind)) {
+            AccountKind::Iban => BankAccount::iban($account, $bank),
+            AccountKind::UsAccount => BankAccount::us($bank, $account, $use),
+            AccountKind::UkAccount => BankAccount::uk($bank, $account),
+            null => null,
+        };
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function settledBy(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'settled_by_id');
+    }
+
+    /** @return BelongsTo<Party, $this> */
+    public function party(): BelongsTo
+    {
+        return $this->belongsTo(Party::class);
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Almanac\Ledger\Side;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/** What a party has in the books: documents, money, bank details. */
+trait BooksOfParty
+{
+    /** @return HasMany<Document, $this> */
+    public function documents(): HasMany
+    {
+        return $this->hasMany(Document::class);
+    }
+
+    /** @return HasMany<Payment, $this> */
+    public function payments(): HasMany
+    {
+        return $this->hasMany(Payment::class);
+    }
+
+    /** @return HasMany<BankDetail, $this> the newest first */
+    public function bankDetails(): HasMany
+    {
+        return $this->hasMany(BankDetail::class)->orderByDesc('id');
+    }
+
+    /** @return HasMany<Card, $this> */
+    public function cards(): HasMany
+    {
+        return $this->hasMany(Card::class)->orderBy('id');
+    }
+
+    public function sideTerms(Side $side): ClientTerms|VendorTerms|null
+    {
+        return $side === Side::Client ? $this->clientTerms : $this->vendorTerms;
+    }
+
+    /** The name on a payment to it. */
+    public function payee(): string
+    {
+        return $this->payee_name ?: ($this->legal_name ?: $this->display_name);
+    }
+}

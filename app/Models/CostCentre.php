@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A department, location or region that amounts are reported under.
+ *
+ * @property int $id
+ * @property string $group such as Department
+ * @property string $name
+ * @property bool $is_retired
+ */
+final class CostCentre extends Model
+{
+    protected $guarded = [];
+
+    protected $attributes = ['is_retired' => false];
+
+    protected function casts(): array
+    {
+        return ['is_retired' => 'boolean'];
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Almanac\Calendar\Day;
+use App\Support\DayCast;
+use Brick\Math\BigDecimal;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * What one unit of another currency is worth in the office’s own, from a day on.
+ *
+ * @property int $id
+ * @property string $currency ISO 4217
+ * @property Day $day
+ * @property string $rate
+ */
+final class CurrencyRate extends Model
+{
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['day' => DayCast::class];
+    }
+
+    public function value(): BigDecimal
+    {
+        return BigDecimal::of($this->rate);
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * A message in the outbox.
+ *
+ * @property int $id
+ * @property int $party_id
+ * @property int|null $document_id
+ * @property string $to
+ * @property string $subject
+ * @property string $path
+ * @property int $user_id
+ * @property Carbon $at
+ * @property-read Party $party
+ */
+final class Message extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['at' => 'datetime'];
+    }
+
+    /** @return BelongsTo<Party, $this> */
+    public function party(): BelongsTo
+    {
+        return $this->belongsTo(Party::class);
+    }
+}

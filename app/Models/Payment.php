@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Almanac\Banking\PayBy;
+use Almanac\Calendar\Day;
+use Almanac\Ledger\Side;
+use Almanac\Money\Money;
+use App\Support\DayCast;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * Money that came in from a client, or went out to a vendor.
+ *
+ * @property int $id
+ * @property int $party_id
+ * @property Side $side
+ * @property Day $day
+ * @property string $currency
+ * @property int $amount_minor
+ * @property int $unallocated_minor
+ * @property PayBy $pay_by
+ * @property string $reference
+ * @property string $account_number ours with the vendor, as it was told them
+ * @property bool $is_void
+ * @property string $void_reason
+ * @property int $user_id
+ * @property-read Party $party
+ * @property-read User $user
+ * @property-read Collection<int, Settlement> $settlements
+ */
+final class Payment extends Model
+{
+    protected $guarded = [];
+
+    protected $attributes = ['reference' => '', 'account_number' => '', 'is_void' => false, 'void_reason' => ''];
+
+    protected function casts(): array
+    {
+        return ['side' => Side::class, 'day' => DayCast::class, 'pay_by' => PayBy::class, 'is_void' => 'boolean'];
+    }
+
+    public function amount(): Money
+    {
+        return Money::ofMinor($this->amount_minor, $this->currency);
+    }
+
+    public function unallocated(): Money
+    {
+        return Money::ofMinor($this->unallocated_minor, $this->currency);
+    }
+
+    /** @return BelongsTo<Party, $this> */
+    public function party(): BelongsTo
+    {
+        return $this->belongsTo(Party::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return HasMany<Settlement, $this> */
+    public function settlements(): HasMany
+    {
+        return $this->hasMany(Settlement::class)->orderBy('id');
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Banking;
+
+use Almanac\Refusal;
+
+/** Bank details that cannot be right, or that cannot be confirmed so. */
+final class BankingRefused extends Refusal
+{
+    public static function empty(string $what): self
+    {
+        return new self("Type the $what.");
+    }
+
+    public static function shape(string $what, string $example): self
+    {
+        return new self("That is no $what: it is written like $example.");
+    }
+
+    public static function checkDigits(string $what): self
+    {
+        return new self("That cannot be the $what: its check digits do not fit. Compare it with the paper.");
+    }
+
+    public static function otherCountry(string $bic, string $iban): self
+    {
+        return new self("The BIC is of a bank in $bic, and the IBAN of one in $iban.");
+    }
+
+    public static function ownConfirmation(): self
+    {
+        return new self('Whoever entered the details cannot confirm them. Ask a second person.');
+    }
+
+    public static function notOnHold(): self
+    {
+        return new self('There is nothing on hold here any more. Somebody may have settled it meanwhile.');
+    }
+
+    public static function expired(): self
+    {
+        return new self('That card has expired. Ask for the new one.');
+    }
+
+    public static function onHold(string $what): self
+    {
+        return new self("Their new $what are on hold until a second person confirms them. Nothing is paid by transfer before that.");
+    }
+}

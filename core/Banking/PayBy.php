@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Banking;
+
+/** How money passes. */
+enum PayBy: string
+{
+    case Transfer = 'transfer';
+    case Cheque = 'cheque';
+    case Card = 'card';
+    case Cash = 'cash';
+    case DirectDebit = 'direct debit';
+
+    /** Payments by card are reported by whoever settles cards, and not by the office (IRS, instructions for form 1099-NEC; from memory). */
+    public function countsForTaxReport(): bool
+    {
+        return $this !== self::Card;
+    }
+}

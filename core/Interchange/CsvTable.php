@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Interchange;
+
+/**
+ * Reads and writes tables as comma-separated values (RFC 4180), as spreadsheets save them: with a
+ * byte order mark or in Windows-1252, with commas, semicolons or tabs, with line breaks in quotes.
+ */
+final class CsvTable
+{
+    private const MARK = "\xEF\xBB\xBF";
+
+    /** What a spreadsheet would take for the beginning of a formula. */
+    private const FORMULA = ['=', '+', '-', '@', "\t", "\r"];
+
+    /**
+     * @return \Generator<int, list<string>> the cells of each row that is not empty, by the line it begins on
+     *
+     * @throws InterchangeRefused when it is no text
+     */
+    public static function rows(string $content): \Generator
+    {
+        $content = self::text($content);
+        $separator = self::separator($content);
+        $stream = fopen('php://temp', 'r+') ?: throw new \RuntimeException('There is no room for a file in passing.');
+        fwrite($stream, $content);
+        rewind($stream);
+        $line = 1;
+        $at = 0;
+        while (($cells = fgetcsv($stream, null, $separator, '"', '')) !== false) {
+            $next = (int) ftell($stream);
+            if ($cells !== [null]) {
+                yield $line => array_map(fn (?string $cell) => trim((string) $cell), $cells);
+            }
+            $line += substr_count($content, "\n", $at, min($next, strlen($content)) - $at);
+            $at = min($next, strlen($content));
+        }
+        fclose($stream);
+    }
+
+    /** @param  iterable<list<string|int>>  $rows */
+    public static function write(iterable $rows): string
+    {
+        $stream = fopen('php://temp', 'r+') ?: throw new \RuntimeException('There is no room for a file in passing.');
+        fwrite($stream, self::MARK);
+        foreach ($rows as $row) {
+            fputcsv($stream, array_map(fn (string|int $cell) => self::defused((string) $cell), $row), ',', '"', '', "\r\n");
+        }
+        rewind($stream);
+
+        return (string) stream_get_contents($stream);
+    }
+
+    /** A cell that a spreadsheet would run gets an apostrophe before it; a number stays a number. */
+    private static function defused(string $cell): string
+    {
+        return $cell !== '' && in_array($cell[0], self::FORMULA, true) && preg_match('/^-\d+(\.\d+)?$/', $cell) !== 1
+            ? "'".$cell
+            : $cell;
+    }
+
+    private static function text(string $content): string
+    {
+        if (str_starts_with($content, self::MARK)) {
+            $content = substr($content, strlen(self::MARK));
+        }
+        if (str_contains($content, "\0")) {
+            throw InterchangeRefused::noText();
+        }
+        if (! mb_check_encoding($content, 'UTF-8')) {
+            $content = mb_convert_encoding($content, 'UTF-8', 'Windows-1252');
+        }
+
+        return preg_replace('/\r\n?/', "\n", $content) ?? '';
+    }
+
+    /** Whichever of the usual ones stands most often in the first line, outside quotes. */
+    private static function separator(string $content): string
+    {
+        $first = preg_replace('/"[^"]*"/', '', explode("\n", ltrim($content, "\n"), 2)[0]) ?? '';
+        $counts = [',' => substr_count($first, ','), ';' => substr_count($first, ';'), "\t" => substr_count($first, "\t")];
+        arsort($counts);
+
+        return (string) array_key_first($counts);
+    }
+}

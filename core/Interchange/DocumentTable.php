@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Interchange;
+
+use Almanac\Calendar\Day;
+use Almanac\Calendar\TypedDay;
+use Almanac\Finding\Fold;
+use Almanac\Ledger\DocumentKind;
+use Almanac\Ledger\LedgerRefused;
+use Almanac\Ledger\Line;
+use Almanac\Ledger\TaxTreatment;
+use Almanac\Money\Money;
+use Almanac\Money\Percent;
+use Almanac\Refusal;
+use Brick\Math\BigDecimal;
+
+/**
+ * Reads documents from a table whose first line names the columns. Rows that follow each other with
+ * the same kind, number and party are the lines of one document.
+ */
+final class DocumentTable
+{
+    private const MUST_HAVE = ['kind', 'number', 'party', 'date', 'amount'];
+
+    private const MAY_HAVE = ['due', 'currency', 'tax', 'text', 'quantity', 'reference'];
+
+    /** @var array<int, list<array{string, string}>> by line: column and what is wrong */
+    private array $problems = [];
+
+    private function __construct(private readonly TypedDay $days, private readonly string $currency)
+    {
+    }
+
+    /**
+     * @param string $currency of rows that name none
+     *
+     * @return array{array<int, ReadDocument>, array<int, list<array{string, string}>>} documents by the line they begin on; problems by line: column and message
+     *
+     * @throws InterchangeRefused when it is no table, or lacks a column
+     */
+    public static function read(string $content, TypedDay $days, string $currency): array
+    {
+        $reader = new self($days, $currency);
+
+        return [$reader->documents($content), $reader->problems];
+    }
+
+    /** @return array<int, ReadDocument> */
+    private function documents(string $content): array
+    {
+        $columns = null;
+        $groups = [];
+        $open = null;
+        foreach (CsvTable::rows($content) as $line => $cells) {
+            if ($columns === null) {
+                $columns = self::columns($cells);
+
+                continue;
+            }
+            $row = [];
+            foreach ($columns as $name => $place) {
+                $row[$name] = $cells[$place] ?? '';
+            }
+            $key = Fold::text($row['kind'].'|'.$row['number'].'|'.$row['party']);
+            if ($open === null || $key !== $groups[$open]['key']) {
+                $open = $line;
+                $groups[$open] = ['key' => $key, 'rows' => []];
+            }
+            $groups[$open]['rows'][$line] = $row;
+        }
+        if ($groups === []) {
+            throw InterchangeRefused::empty();
+        }
+        $documents = [];
+        foreach ($groups as $line => $group) {
+            $document = $this->document($group['rows']);
+            if ($document !== null) {
+                $documents[$line] = $document;
+            }
+        }
+
+        return $documents;
+    }
+
+    /** @param  array<int, array<string, string>>  $rows */
+    private function document(array $rows): ?ReadDocument
+    {
+        $first = array_key_first($rows) ?? 0;
+        $head = $rows[$first];
+        $kind = $this->at($first, 'kind', fn () => self::kind($head['kind']));
+        $number = $this->at($first, 'number', fn () => Line::readText($head['number']));
+        $party = $this->at($first, 'party', fn () => Line::readText($head['party']));
+        $date = $this->at($first, 'date', fn () => $this->days->read($head['date']));
+        $due = ($head['due'] ?? '') === '' ? null : $this->at($first, 'due', fn () => $this->days->read($head['due']));
+        $currency = $this->at($first, 'currency', fn () => Money::zero(mb_strtoupper(($head['currency'] ?? '') === '' ? $this->currency : $head['currency']))->currency);
+        if ($date instanceof Day && $due instanceof Day && $due->isBefore($date)) {
+            $this->problem($first, 'due', LedgerRefused::dueBeforeDate($due->toText(), $date->toText()));
+        }
+        $lines = [];
+        foreach ($rows as $line => $row) {
+            foreach (['date', 'due', 'currency'] as $same) {
+                if (($row[$same] ?? '') !== ($head[$same] ?? '')) {
+                    $this->problem($line, $same, InterchangeRefused::differsWithin($same));
+                }
+            }
+            $price = $this->at($line, 'amount', fn () => Line::readNumber($row['amount']));
+            $quantity = ($row['quantity'] ?? '') === '' ? BigDecimal::one() : $this->at($line, 'quantity', fn () => Line::readNumber($row['quantity']));
+            $tax = $this->at($line, 'tax', fn () => Percent::of(($row['tax'] ?? '') === '' ? '0' : rtrim($row['tax'], ' %')));
+            $text = ($row['text'] ?? '') === '' ? $head['number'] : ($this->at($line, 'text', fn () => Line::readText($row['text'])) ?? '');
+            if ($price !== null && $quantity !== null && $tax !== null) {
+                $lines[] = Line::of($text, $quantity, $price, Percent::of(0), $tax);
+            }
+        }
+        if ($lines === [] || array_intersect_key($this->problems, $rows) !== [] || $kind === null || $date === null || $number === null || $party === null || $currency === null) {
+            return null;
+        }
+        $document = new ReadDocument($kind, $number, $date, $due, $currency, $party, [$party], $head['reference'] ?? '', TaxTreatment::Exclusive, $lines);
+        if ($document->totals()->gross->isNegative()) {
+            $this->problem($first, 'amount', LedgerRefused::negativeTotal($document->totals()->gross->toText()));
+
+            return null;
+        }
+
+        return $document;
+    }
+
+    /**
+     * @param list<string> $cells
+     *
+     * @return array<string, int>
+     */
+    private static function columns(array $cells): array
+    {
+        $named = array_map(fn (string $cell) => Fold::text($cell), $cells);
+        $columns = [];
+        foreach ([...self::MUST_HAVE, ...self::MAY_HAVE] as $name) {
+            $place = array_search($name, $named, true);
+            if ($place !== false) {
+                $columns[$name] = $place;
+            }
+        }
+        $missing = array_values(array_diff(self::MUST_HAVE, array_keys($columns)));
+        if ($missing !== []) {
+            throw InterchangeRefused::columnsMissing($missing);
+        }
+
+        return $columns;
+    }
+
+    private static function kind(string $typed): DocumentKind
+    {
+        foreach (DocumentKind::cases() as $kind) {
+            if (! $kind->isOpening() && in_array(Fold::text($typed), [Fold::text($kind->title()), Fold::text($kind->value)], true)) {
+                return $kind;
+            }
+        }
+        throw InterchangeRefused::unknownKind($typed);
+    }
+
+    /**
+     * @template T
+     *
+     * @param \Closure(): T $read
+     *
+     * @return T|null
+     */
+    private function at(int $line, string $column, \Closure $read): mixed
+    {
+        try {
+            return $read();
+        } catch (Refusal $refusal) {
+            $this->problem($line, $column, $refusal);
+
+            return null;
+        }
+    }
+
+    private function problem(int $line, string $column, Refusal $refusal): void
+    {
+        $this->problems[$line][] = [$column, $refusal->getMessage()];
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Interchange;
+
+use Almanac\Refusal;
+
+/** A file that cannot be read, or a part of it. */
+final class InterchangeRefused extends Refusal
+{
+    public static function noText(): self
+    {
+        return new self('This is no table of text. Save it as CSV first.');
+    }
+
+    /** @param  list<string>  $names */
+    public static function columnsMissing(array $names): self
+    {
+        return new self('The first line has to name the columns; it lacks '.implode(', ', $names).'.');
+    }
+
+    public static function empty(): self
+    {
+        return new self('There is nothing in the file.');
+    }
+
+    public static function notXml(): self
+    {
+        return new self('This is no invoice that can be read: it is not well-formed XML.');
+    }
+
+    public static function notAnInvoice(string $root): self
+    {
+        return new self("This is no UBL invoice or credit note, but a “{$root}”.");
+    }
+
+    public static function lacks(string $what): self
+    {
+        return new self("The invoice has no $what.");
+    }
+
+    public static function doesNotAddUp(string $said, string $found): self
+    {
+        return new self("The invoice says $said, and its lines come to $found. Ask whoever sent it.");
+    }
+
+    public static function unknownKind(string $typed): self
+    {
+        return new self("“{$typed}” is no kind of document. Write invoice, credit note, bill, quote, order or purchase order.");
+    }
+
+    public static function differsWithin(string $what): self
+    {
+        return new self("Another line of the same document has another $what.");
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Ledger;
+
+use Almanac\Calendar\Day;
+use Almanac\Money\Money;
+
+/** A document as the ledger sees it: when it was written, when it is due, and what is open of it. */
+final readonly class Entry
+{
+    private function __construct(
+        public int $id,
+        public DocumentKind $kind,
+        public Day $date,
+        public Day $due,
+        public Money $total,
+        public Money $open,
+        public ?Day $settledOn,
+    ) {
+    }
+
+    /** @throws LedgerRefused when more is open than it comes to, or less than nothing */
+    public static function of(int $id, DocumentKind $kind, Day $date, Day $due, Money $total, Money $open, ?Day $settledOn = null): self
+    {
+        if ($open->isNegative() || $open->minus($total)->minor > 0) {
+            throw LedgerRefused::openOutOfRange($open->toText(), $total->toText());
+        }
+
+        return new self($id, $kind, $date, $due, $total, $open, $settledOn);
+    }
+
+    public function isOpen(): bool
+    {
+        return ! $this->open->isZero();
+    }
+
+    /** Whether money is owed on it that should have come by the day before. */
+    public function isOverdue(Day $today): bool
+    {
+        return $this->kind->isOwed() && $this->isOpen() && $this->due->isBefore($today);
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Ledger;
+
+use Almanac\Refusal;
+
+/** Something that documents and payments cannot do. */
+final class LedgerRefused extends Refusal
+{
+    public static function openOutOfRange(string $open, string $total): self
+    {
+        return new self("$open cannot be open of $total.");
+    }
+
+    public static function dueBeforeDate(string $due, string $date): self
+    {
+        return new self("A document of $date cannot be due before that, on $due.");
+    }
+
+    public static function negativeTotal(string $total): self
+    {
+        return new self("The document comes to $total. For money that goes back, write a credit note.");
+    }
+
+    public static function overAllocated(string $amount, string $open): self
+    {
+        return new self("Only $open of it is still open; $amount is more. Somebody may have settled it meanwhile.");
+    }
+
+    public static function moreThanThereIs(string $amount, string $available): self
+    {
+        return new self("That is $amount in all, and only $available is there to be used.");
+    }
+
+    public static function notPositive(): self
+    {
+        return new self('Type an amount above zero.');
+    }
+
+    public static function creditAboveInvoice(string $credit, string $open): self
+    {
+        return new self("The credit of $credit is more than the $open still open of it. Lower the credit, or write it without the document and use it for others too.");
+    }
+
+    public static function openingAfterDocuments(string $first): self
+    {
+        return new self("An opening balance is set before the first document; there is one of $first already.");
+    }
+
+    public static function openingTwice(): self
+    {
+        return new self('There is an opening balance on this side already. Void it first to set another.');
+    }
+
+    public static function tooLateForDiscount(string $lastDay): self
+    {
+        return new self("The discount ended on $lastDay. To let it go all the same, write the rest off and say why.");
+    }
+
+    public static function noDiscount(): self
+    {
+        return new self('Its terms have no discount. To let something go, write it off and say why.');
+    }
+
+    public static function discountTooLarge(string $most): self
+    {
+        return new self("The discount is at most $most.");
+    }
+
+    public static function wrongState(string $what, string $state): self
+    {
+        return new self("It is $state, and can no longer be $what.");
+    }
+
+    public static function noLines(): self
+    {
+        return new self('Add at least one line.');
+    }
+
+    public static function paidAlready(): self
+    {
+        return new self('Money or a credit has been used on it. Take that back first, or write a credit note.');
+    }
+}
