@@ -3,8 +3,15 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\Access\SessionController;
+use App\Http\Controllers\Banking\BankController;
+use App\Http\Controllers\Books\BooksController;
 use App\Http\Controllers\Files\FilesController;
 use App\Http\Controllers\Finding\FindController;
+use App\Http\Controllers\Ledger\DocumentsController;
+use App\Http\Controllers\Ledger\ImportsController;
+use App\Http\Controllers\Ledger\PaperController;
+use App\Http\Controllers\Ledger\PaymentsController;
+use App\Http\Controllers\Ledger\TouchedController;
 use App\Http\Controllers\LookAlikes\LookAlikesController;
 use App\Http\Controllers\Notes\NotesController;
 use App\Http\Controllers\Office\ChoicesController;
@@ -52,6 +59,24 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
     Route::get('parties/{party}/kin', [KinController::class, 'index'])->whereNumber('party');
     Route::get('parties/{party}/changes', [PartyController::class, 'changes'])->whereNumber('party');
     Route::post('terms/preview', PreviewController::class);
+    Route::get('books', [BooksController::class, 'index']);
+    Route::get('accounts/file', [BooksController::class, 'writeAccounts']);
+    Route::get('documents', [DocumentsController::class, 'index']);
+    Route::get('documents/{document}', [DocumentsController::class, 'show'])->whereNumber('document');
+    Route::get('documents/{document}/pdf', [PaperController::class, 'pdf'])->whereNumber('document');
+    Route::get('documents/{document}/ubl', [PaperController::class, 'ubl'])->whereNumber('document');
+    Route::get('messages/{message}', [PaperController::class, 'message'])->whereNumber('message');
+    Route::get('payments', [PaymentsController::class, 'index']);
+    Route::get('payments/{payment}', [PaymentsController::class, 'show'])->whereNumber('payment');
+    Route::get('tax-report', [PaperController::class, 'taxReport']);
+    Route::get('imports', [ImportsController::class, 'index']);
+    Route::get('imports/{import}', [ImportsController::class, 'show'])->whereNumber('import');
+    Route::prefix('parties/{party}')->whereNumber('party')->group(function (): void {
+        Route::get('document-defaults', [DocumentsController::class, 'defaults']);
+        Route::get('open', [PaymentsController::class, 'open']);
+        Route::get('statement', [PaperController::class, 'statement']);
+        Route::get('reminder-letter', [PaperController::class, 'reminder']);
+    });
 
     Route::middleware('can:'.Permission::RunOffice->value)->group(function (): void {
         Route::get('office', [OfficeController::class, 'show']);
@@ -67,9 +92,24 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
         Route::put('terms/{terms}', [TermsController::class, 'change'])->whereNumber('terms');
         Route::get('sheets', [SheetsController::class, 'index']);
         Route::post('sheets', [SheetsController::class, 'add']);
+        Route::put('books', [BooksController::class, 'settings']);
+        Route::put('books/defaults', [BooksController::class, 'defaults']);
+        Route::post('tax-rates', [BooksController::class, 'addTaxRate']);
+        Route::put('tax-rates/{taxRate}', [BooksController::class, 'taxRate'])->whereNumber('taxRate');
+        Route::post('accounts', [BooksController::class, 'addAccount']);
+        Route::post('accounts/file', [BooksController::class, 'readAccounts']);
+        Route::put('accounts/{account}', [BooksController::class, 'account'])->whereNumber('account');
+        Route::post('cost-centres', [BooksController::class, 'addCostCentre']);
+        Route::put('cost-centres/{costCentre}', [BooksController::class, 'costCentre'])->whereNumber('costCentre');
+        Route::post('currency-rates', [BooksController::class, 'addRate']);
+        Route::delete('currency-rates/{currencyRate}', [BooksController::class, 'removeRate'])->whereNumber('currencyRate');
+        Route::post('holidays', [BooksController::class, 'readHolidays']);
+        Route::delete('holidays', [BooksController::class, 'forgetHolidays']);
         Route::put('sheets/{sheet}', [SheetsController::class, 'change'])->whereNumber('sheet');
     });
 
+    Route::post('parties/{party}/bank-details/{bankDetail}/reveal', [BankController::class, 'reveal'])->whereNumber(['party', 'bankDetail'])->scopeBindings()->middleware('can:'.Permission::SeePrivate->value);
+    Route::post('parties/{party}/bank-details/{bankDetail}/confirm', [BankController::class, 'confirm'])->whereNumber(['party', 'bankDetail'])->scopeBindings()->middleware('can:'.Permission::ApproveChanges->value);
     Route::post('parties/{party}/reveal', PrivateController::class)->whereNumber('party')->middleware('can:'.Permission::SeePrivate->value);
 
     Route::middleware('can:'.Permission::ChangeRecords->value)->group(function (): void {
@@ -79,6 +119,21 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
         Route::put('reminders/{reminder}', [RemindersController::class, 'putOff'])->whereNumber('reminder');
         Route::delete('reminders/{reminder}', [RemindersController::class, 'remove'])->whereNumber('reminder');
         Route::post('positions/{position}/replace', ReplaceController::class)->whereNumber('position');
+        Route::put('documents/{document}', [DocumentsController::class, 'change'])->whereNumber('document');
+        Route::delete('documents/{document}', [DocumentsController::class, 'void'])->whereNumber('document');
+        Route::prefix('documents/{document}')->whereNumber('document')->group(function (): void {
+            Route::post('issue', [DocumentsController::class, 'issue']);
+            Route::post('next', [DocumentsController::class, 'next']);
+            Route::post('write-off', [DocumentsController::class, 'writeOff']);
+            Route::post('uses', [DocumentsController::class, 'use']);
+            Route::post('send', [PaperController::class, 'send']);
+        });
+        Route::post('payments/{payment}/uses', [PaymentsController::class, 'use'])->whereNumber('payment');
+        Route::delete('payments/{payment}', [PaymentsController::class, 'void'])->whereNumber('payment');
+        Route::delete('settlements/{settlement}', [PaymentsController::class, 'takeBack'])->whereNumber('settlement');
+        Route::post('imports', [ImportsController::class, 'add']);
+        Route::post('imports/{import}/take', [ImportsController::class, 'take'])->whereNumber('import');
+        Route::delete('imports/{import}', [ImportsController::class, 'forget'])->whereNumber('import');
         Route::put('files/{file}', [FilesController::class, 'change'])->whereNumber('file');
         Route::delete('files/{file}', [FilesController::class, 'remove'])->whereNumber('file');
         Route::prefix('parties/{party}')->whereNumber('party')->scopeBindings()->group(function (): void {
@@ -90,6 +145,20 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
             Route::delete('entries/{logEntry}', [NotesController::class, 'remove']);
             Route::post('cautions', [NotesController::class, 'caution']);
             Route::delete('cautions/{caution}', [NotesController::class, 'lift']);
+            Route::post('document-preview', [DocumentsController::class, 'preview']);
+            Route::post('documents', [DocumentsController::class, 'add']);
+            Route::post('opening', [DocumentsController::class, 'opening']);
+            Route::post('payments', [PaymentsController::class, 'take']);
+            Route::post('touched/identity', [TouchedController::class, 'identity']);
+            Route::post('touched/addresses', [TouchedController::class, 'addresses']);
+            Route::post('touched/tax-numbers', [TouchedController::class, 'taxNumbers']);
+            Route::post('touched/client-terms', [TouchedController::class, 'clientTerms']);
+            Route::post('touched/vendor-terms', [TouchedController::class, 'vendorTerms']);
+            Route::post('follow', [TouchedController::class, 'follow']);
+            Route::post('bank-details', [BankController::class, 'add']);
+            Route::delete('bank-details/{bankDetail}', [BankController::class, 'refuse'])->whereNumber('bankDetail');
+            Route::post('cards', [BankController::class, 'addCard']);
+            Route::delete('cards/{card}', [BankController::class, 'removeCard'])->whereNumber('card');
             Route::post('take-over', [KinController::class, 'takeOver']);
             Route::put('archive', [ArchiveController::class, 'store']);
             Route::delete('archive', [ArchiveController::class, 'restore']);

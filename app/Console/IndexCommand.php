@@ -6,6 +6,7 @@ namespace App\Console;
 
 use App\Actions\Files\SweepFiles;
 use App\Actions\Finding\IndexParties;
+use App\Actions\Ledger\KeepStandings;
 use Illuminate\Console\Command;
 
 final class IndexCommand extends Command
@@ -14,10 +15,12 @@ final class IndexCommand extends Command
 
     protected $description = 'Rebuild what is kept over all records, and sweep files that no record has';
 
-    public function handle(IndexParties $index, SweepFiles $files): int
+    public function handle(KeepStandings $standings, IndexParties $index, SweepFiles $files): int
     {
+        // What is owed first: readiness asks about it.
+        $standings->everything();
         $index->everything();
-        $this->info('The search index is rebuilt.');
+        $this->info('Balances and the search index are rebuilt.');
         $this->info('Files swept: '.$files->handle().'.');
 
         return self::SUCCESS;

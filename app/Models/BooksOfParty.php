@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Almanac\Ledger\Side;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /** What a party has in the books: documents, money, bank details. */
 trait BooksOfParty
@@ -32,6 +33,12 @@ trait BooksOfParty
     public function cards(): HasMany
     {
         return $this->hasMany(Card::class)->orderBy('id');
+    }
+
+    /** @return HasOne<Balance, $this> what it owes and is owed, in one line; missing while nothing is */
+    public function balance(): HasOne
+    {
+        return $this->hasOne(Balance::class);
     }
 
     public function sideTerms(Side $side): ClientTerms|VendorTerms|null

@@ -8,6 +8,7 @@ use Almanac\Calendar\Day;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\Entry;
+use Almanac\Ledger\Instalments;
 use Almanac\Ledger\TaxTreatment;
 use Almanac\Money\Money;
 use Almanac\Money\Percent;
@@ -30,6 +31,8 @@ use Illuminate\Support\Carbon;
  * @property string|null $number ours when it is issued, theirs on what comes from them
  * @property Day $date
  * @property Day|null $due
+ * @property list<array{string, int}>|null $parts of what is due in parts: ISO day and minor units
+ * @property Day|null $next_due of what is still open
  * @property string $terms shorthand
  * @property TaxTreatment $treatment
  * @property string $currency ISO 4217
@@ -58,14 +61,14 @@ final class Document extends Model
 {
     protected $guarded = [];
 
-    protected $attributes = ['reference' => '', 'note' => '', 'terms' => '', 'version' => 0, 'source_id' => null, 'sent_at' => null, 'settled_on' => null, 'discount_percent' => null, 'discount_until' => null, 'number' => null, 'due' => null];
+    protected $attributes = ['reference' => '', 'note' => '', 'terms' => '', 'version' => 0, 'source_id' => null, 'sent_at' => null, 'settled_on' => null, 'discount_percent' => null, 'discount_until' => null, 'number' => null, 'due' => null, 'parts' => null, 'next_due' => null];
 
     protected function casts(): array
     {
         return [
             'kind' => DocumentKind::class, 'state' => DocumentState::class, 'treatment' => TaxTreatment::class,
-            'date' => DayCast::class, 'due' => DayCast::class, 'settled_on' => DayCast::class, 'discount_until' => DayCast::class,
-            'copy' => 'array', 'sent_at' => 'datetime',
+            'date' => DayCast::class, 'due' => DayCast::class, 'next_due' => DayCast::class, 'settled_on' => DayCast::class, 'discount_until' => DayCast::class,
+            'copy' => 'array', 'parts' => 'array', 'sent_at' => 'datetime',
         ];
     }
 
@@ -87,6 +90,35 @@ final class Document extends Model
     public function entry(): Entry
     {
         return Entry::of($this->id, $this->kind, $this->date, $this->due ?? $this->date, $this->total(), $this->open(), $this->settled_on);
+    }
+
+    /** @return list<Entry> what is due on different days as an entry each */
+    public function entries(): array
+    {
+        if ($this->parts === null) {
+            return [$this->entry()];
+        }
+
+        return array_map(
+            fn (array $part) => Entry::of($this->id, $this->kind, $this->date, $part[0], $part[1], $part[2], $this->settled_on),
+            Instalments::open($this->dueParts(), $this->open()),
+        );
+    }
+
+    /** @return list<array{Day, Money}> */
+    private function dueParts(): array
+    {
+        return array_map(fn (array $part) => [Day::fromIso($part[0]), $this->money($part[1])], $this->parts ?? []);
+    }
+
+    /** Sets what is open of it, and what follows from that. */
+    public function setOpen(Money $open, Day $on): void
+    {
+        $this->open_minor = $open->minor;
+        $this->state = DocumentState::issued($this->total(), $open);
+        $this->settled_on = $open->isZero() ? $on : null;
+        $days = array_map(fn (Entry $entry) => $entry->due->toIso(), array_filter($this->entries(), fn (Entry $entry) => $entry->isOpen()));
+        $this->next_due = $days === [] ? null : Day::fromIso(min($days));
     }
 
     public function discount(): ?DiscountOffer

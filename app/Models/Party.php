@@ -74,6 +74,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property-read VendorTerms|null $vendorTerms
  * @property-read Collection<int, BankDetail> $bankDetails
  * @property-read Collection<int, Card> $cards
+ * @property-read Balance|null $balance
  */
 final class Party extends Model
 {

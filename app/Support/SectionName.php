@@ -17,6 +17,8 @@ enum SectionName: string
     case Classification = 'classification';
     case Details = 'details';
     case TaxNumbers = 'tax-numbers';
+    case Bank = 'bank';
+    case Documents = 'documents';
     case Files = 'files';
     case Reminders = 'reminders';
     case Cautions = 'cautions';
@@ -36,6 +38,8 @@ enum SectionName: string
             self::Classification => 'Classification',
             self::Details => 'Details',
             self::TaxNumbers => 'Tax numbers',
+            self::Bank => 'Bank and cards',
+            self::Documents => 'Documents',
             self::Files => 'Files',
             self::Reminders => 'Reminders',
             self::Cautions => 'Cautions',

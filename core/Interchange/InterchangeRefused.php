@@ -54,4 +54,14 @@ final class InterchangeRefused extends Refusal
     {
         return new self("Another line of the same document has another $what.");
     }
+
+    public static function notACalendar(): self
+    {
+        return new self('This is no iCalendar file. Such files end in .ics.');
+    }
+
+    public static function noWholeDays(): self
+    {
+        return new self('There is no event of a whole day in it, from today on.');
+    }
 }

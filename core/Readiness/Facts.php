@@ -19,6 +19,12 @@ final readonly class Facts
      * @param list<CautionUse> $stops uses that a stop is on today
      * @param bool $isReported whether what a vendor is paid is reported to the tax office
      * @param array<string, list<string>> $missingDetails by purpose, the names of fields that the office asks for and the record lacks
+     * @param bool $hasTaxNumber one that stands on the form
+     * @param bool $hasForm whether form W-9 is on file
+     * @param bool $hasTreatment whether it is known if amounts to them include tax
+     * @param bool $isOverLimit whether a client owes more than the credit limit
+     * @param bool $hasBankDetails confirmed ones
+     * @param bool $isOnHold whether new bank details or a new payee name wait to be confirmed
      * @param string $standIn who is written to in place of somebody who has died, as in "the executor, Ada Finch"
      */
     public function __construct(
@@ -40,6 +46,12 @@ final readonly class Facts
         public array $missingDetails = [],
         public bool $isReported = false,
         public bool $hasTaxNumber = false,
+        public bool $hasForm = false,
+        public bool $hasTreatment = true,
+        public bool $isOverLimit = false,
+        public bool $hasPayee = true,
+        public bool $hasBankDetails = false,
+        public bool $isOnHold = false,
     ) {
     }
 

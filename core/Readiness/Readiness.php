@@ -70,6 +70,8 @@ final readonly class Readiness
             $facts->hasEmail
                 ? Check::that(true, 'a way to deliver', '', 'reach')
                 : self::address($facts->billing, 'a way to deliver', 'Add an email for invoices, or a billing address.', 'reach'),
+            Check::that($facts->hasTreatment, 'tax on amounts', 'Say whether amounts include tax.', 'client-terms'),
+            Check::that(! $facts->isOverLimit, 'within the credit limit', 'They owe more than their credit limit. Ask for payment, or raise it.', 'client-terms'),
             Check::that(! $facts->isArchived, 'in use', 'Restore the record first.', 'identity'),
             self::notStopped($facts, CautionUse::Billing),
         ];
@@ -80,7 +82,11 @@ final readonly class Readiness
     {
         return [
             Check::that($facts->hasVendorTerms, 'payment terms', 'Set the terms on which we pay them.', 'vendor-terms'),
-            self::address($facts->remitTo, 'a remit-to address', 'Mark the address that payments go to as remit-to.'),
+            Check::that($facts->hasPayee, 'a payee name', 'Say under which name they are paid.', 'identity'),
+            $facts->hasBankDetails
+                ? Check::that(true, 'a way to pay', '', 'bank')
+                : self::address($facts->remitTo, 'a way to pay', 'Add bank details, or mark the address that payments go to as remit-to.'),
+            Check::that(! $facts->isOnHold, 'nothing on hold', 'Let a second person confirm the new bank details.', 'bank'),
             Check::that(! $facts->isArchived, 'in use', 'Restore the record first.', 'identity'),
             self::notStopped($facts, CautionUse::Paying),
         ];
@@ -91,6 +97,7 @@ final readonly class Readiness
     {
         return [
             Check::that($facts->hasTaxNumber, 'a tax number', 'Ask for the tax number, and keep it.', 'tax-numbers'),
+            Check::that($facts->hasForm, 'form W-9', 'Ask for form W-9, and say when it came in.', 'tax-numbers'),
             self::address($facts->postal, 'an address', 'Add the address that the form goes to.'),
             Check::that(! $facts->isArchived, 'in use', 'Restore the record first.', 'identity'),
         ];

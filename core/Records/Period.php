@@ -27,6 +27,13 @@ final readonly class Period
             && ($this->until === null || ! $day->isAfter($this->until));
     }
 
+    /** Whether there is a day that both include. */
+    public function overlaps(self $other): bool
+    {
+        return ($this->since === null || $other->until === null || ! $other->until->isBefore($this->since))
+            && ($other->since === null || $this->until === null || ! $this->until->isBefore($other->since));
+    }
+
     /** For reading: "since 1 Mar 2026", "until 30 Jun 2026", "1 Mar 2026 to 30 Jun 2026", or nothing. */
     public function toText(): string
     {

@@ -33,4 +33,14 @@ final class WordingRefused extends Refusal
     {
         return new self("“{$name}” is no longer in the list. Choose another.");
     }
+
+    public static function tooMany(int $most): self
+    {
+        return new self("At most $most can be chosen.");
+    }
+
+    public static function oneAGroup(): self
+    {
+        return new self('Choose at most one of each group.');
+    }
 }

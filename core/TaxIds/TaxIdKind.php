@@ -30,4 +30,10 @@ enum TaxIdKind: string
     {
         return $this === self::Vat;
     }
+
+    /** Whether it is a number that stands on forms W-9 and 1099. */
+    public function isForForm(): bool
+    {
+        return in_array($this, [self::Ein, self::Ssn, self::Itin, self::Atin], true);
+    }
 }

@@ -19,6 +19,9 @@ return new class extends Migration
             $table->string('number', 60)->nullable();
             $table->date('date');
             $table->date('due')->nullable();
+            // Of what is due in parts: each with its day; and the day of the first that is still open.
+            $table->json('parts')->nullable();
+            $table->date('next_due')->nullable();
             $table->string('terms')->default('');
             $table->string('treatment', 10);
             $table->char('currency', 3);
@@ -43,7 +46,7 @@ return new class extends Migration
             $table->index(['kind', 'number']);
         });
         // What is open is little beside what was, and asked for most.
-        DB::statement('CREATE INDEX documents_open ON documents (party_id, due) WHERE open_minor > 0 AND state IN (\'issued\', \'part-paid\')');
+        DB::statement('CREATE INDEX documents_open ON documents (party_id, next_due) WHERE open_minor > 0 AND state IN (\'issued\', \'part-paid\')');
 
         Schema::create('document_lines', function (Blueprint $table): void {
             $table->id();

@@ -42,7 +42,5 @@ return new class extends Migration
             $table->string('report_choice', 12)->default('by the rule');
             $table->boolean('is_attorney')->default(false);
         });
-
-        Schema::table('record_gaps', fn (Blueprint $table) => $table->bigInteger('at_stake')->default(0));
     }
 };

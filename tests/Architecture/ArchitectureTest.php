@@ -24,6 +24,8 @@ final class ArchitectureTest
                 Selector::inNamespace('Symfony\Component\Intl'),
                 Selector::inNamespace('libphonenumber'),
                 Selector::inNamespace('Egulias\EmailValidator'),
+                Selector::inNamespace('Symfony\Component\Validator'),
+                Selector::inNamespace('Sabre\VObject'),
                 Selector::isStandardClass(),
                 Selector::classname('/^(Normalizer|Transliterator)$/', true),
             )

@@ -93,7 +93,7 @@ final class DetailsTest extends TestCase
         $this->postJson('/api/sheets', $this->definition('Billing desk', [['Cost code', 'text', 'bill']]))->assertCreated();
         $this->assertSame($before + 1, DB::table('record_gaps')->where('party_id', $party->id)->value('gaps'));
         $this->getJson("/api/parties/{$party->id}")->assertJsonPath('readiness.1.purpose', 'bill')
-            ->assertJsonPath('readiness.1.checks.4', ['name' => 'Cost code', 'state' => 'missing', 'todo' => 'Fill in “Cost code”.', 'section' => 'details']);
+            ->assertJsonPath('readiness.1.checks.6', ['name' => 'Cost code', 'state' => 'missing', 'todo' => 'Fill in “Cost code”.', 'section' => 'details']);
         $this->fill($party, ['Cost code' => '41'])->assertOk();
         $this->assertSame($before, DB::table('record_gaps')->where('party_id', $party->id)->value('gaps'));
     }

@@ -37,6 +37,9 @@ final readonly class DeleteParty
             $contents = $party->files()->pluck('sha256')->all();
             $party->files()->delete();
             DB::afterCommit(fn () => array_map($this->files->letGo(...), $contents));
+            $party->bankDetails()->update(['replaces_id' => null]);
+            $party->bankDetails()->delete();
+            $party->cards()->delete();
             $party->codes()->delete();
             $party->taxNumbers()->delete();
             $party->listItems()->detach();
@@ -64,7 +67,10 @@ final readonly class DeleteParty
 
         $relations = Relation::of($party)->count();
 
+        $documents = $party->documents()->count() + $party->payments()->count();
+
         return array_values(array_filter([
+            $documents === 0 ? '' : ($documents === 1 ? '1 document or payment' : "$documents documents and payments"),
             $positions === 0 ? '' : ($positions === 1 ? '1 position' : "$positions positions"),
             $sharing === 0 ? '' : ($sharing === 1 ? '1 record with the same address' : "$sharing records with the same address"),
             $relations === 0 ? '' : ($relations === 1 ? '1 relation' : "$relations relations"),

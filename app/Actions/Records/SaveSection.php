@@ -6,6 +6,7 @@ namespace App\Actions\Records;
 
 use Almanac\Records\Difference;
 use Almanac\Records\Fact;
+use App\Actions\Banking\KeepBankDetails;
 use App\Actions\Finding\IndexParties;
 use App\Models\Change;
 use App\Models\Party;
@@ -18,7 +19,7 @@ use Illuminate\Validation\ValidationException;
 /** Saves one section of a record: all of it or nothing, never over somebody else's change, and logged. */
 final readonly class SaveSection
 {
-    public function __construct(private IndexParties $index, private LogChanges $log)
+    public function __construct(private IndexParties $index, private LogChanges $log, private KeepBankDetails $bank)
     {
     }
 
@@ -40,6 +41,9 @@ final readonly class SaveSection
 
             $section->write($party, $input);
             $party->unsetRelations();
+            if ($party->is_vendor && $party->wasChanged('payee_name')) {
+                $this->bank->holdPayee($party, $party->payee(), $by);
+            }
 
             if ($kept !== $version) {
                 throw $this->stale($section, $party, $before[$party->id][1], $kept);

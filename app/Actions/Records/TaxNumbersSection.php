@@ -4,17 +4,24 @@ declare(strict_types=1);
 
 namespace App\Actions\Records;
 
+use Almanac\Names\NamePart;
 use Almanac\Records\Fact;
+use Almanac\TaxIds\ReportChoice;
 use Almanac\TaxIds\TaxId;
 use Almanac\TaxIds\TaxIdKind;
 use App\Models\Party;
 use App\Models\TaxNumber;
 use App\Support\FieldProblems;
 use App\Support\SectionName;
+use App\Support\TypedDates;
 
 /** The numbers by which tax offices and registers know a party; encrypted, and told one at a time. */
-final class TaxNumbersSection implements Section
+final readonly class TaxNumbersSection implements Section
 {
+    public function __construct(private TypedDates $dates)
+    {
+    }
+
     public function name(): SectionName
     {
         return SectionName::TaxNumbers;
@@ -27,7 +34,11 @@ final class TaxNumbersSection implements Section
             $facts['tax:'.$number->id] = new Fact($number->kind->title(), $number->masked, $number->fingerprint);
         }
 
-        return $facts;
+        return $facts + [
+            'form' => new Fact('Form W-9', $party->form_on === null ? '' : trim('of '.$party->form_on->toText().($party->form_by === '' ? '' : ', signed by '.$party->form_by))),
+            'report' => new Fact('In the tax report', $party->report_choice->value),
+            'attorney' => new Fact('Attorney', $party->is_attorney ? 'yes' : 'no'),
+        ];
     }
 
     public function neighbours(Party $party): array
@@ -52,10 +63,39 @@ final class TaxNumbersSection implements Section
                 $numbers[] = $number->fill(['rank' => $rank]);
             }
         }
+        $this->form($party, $input, $problems);
         $problems->throwIfAny();
+        $party->save();
         $party->taxNumbers()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
         foreach ($numbers as $number) {
             $number->save();
         }
+    }
+
+    /**
+     * What is not told stays as it is.
+     *
+     * @param array<string, mixed> $input
+     */
+    private function form(Party $party, array $input, FieldProblems $problems): void
+    {
+        if (! array_key_exists('formOn', $input)) {
+            return;
+        }
+        /** @var array{formOn: string, formBy: string, formFileId: int|null, reportChoice: string, isAttorney: bool} $input */
+        $day = $this->dates->day($input['formOn'], 'formOn', $problems);
+        if ($day?->isAfter($this->dates->today())) {
+            $problems->add('formOn', 'That day is still to come. Check the year.');
+        }
+        if ($input['formFileId'] !== null && ! $party->files()->whereKey($input['formFileId'])->exists()) {
+            $problems->add('formFileId', 'Choose a file of this record.');
+        }
+        $party->fill([
+            'form_on' => $day,
+            'form_by' => $problems->at('formBy', fn () => NamePart::tidy($input['formBy'])),
+            'form_file_id' => $input['formFileId'],
+            'report_choice' => ReportChoice::from($input['reportChoice']),
+            'is_attorney' => $input['isAttorney'],
+        ]);
     }
 }

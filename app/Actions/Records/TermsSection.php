@@ -4,30 +4,37 @@ declare(strict_types=1);
 
 namespace App\Actions\Records;
 
+use Almanac\Calendar\Day;
+use Almanac\Ledger\Side;
 use Almanac\Records\Fact;
 use Almanac\Terms\Shorthand;
+use Almanac\Terms\SideField;
 use App\Models\ClientTerms;
 use App\Models\ListedTerms;
+use App\Models\Office;
 use App\Models\Party;
 use App\Models\VendorTerms;
+use App\Support\Clock;
 use App\Support\FieldProblems;
 use App\Support\SectionName;
+use App\Support\SideDefaults;
+use App\Support\SideFieldValues;
 
-/** The payment terms of one side: from the office's list, typed as shorthand, or the office's default. */
+/** How a party is billed, or paid: payment terms from the office's list or in shorthand, and what else is its own rather than inherited. */
 final readonly class TermsSection implements Section
 {
-    private function __construct(private bool $isClientSide)
+    private function __construct(private bool $isClientSide, private Day $today)
     {
     }
 
     public static function whenWeBillThem(): self
     {
-        return new self(true);
+        return new self(true, app(Clock::class)->today());
     }
 
     public static function whenWePayThem(): self
     {
-        return new self(false);
+        return new self(false, app(Clock::class)->today());
     }
 
     public function name(): SectionName
@@ -39,11 +46,17 @@ final readonly class TermsSection implements Section
     {
         $own = $this->own($party);
 
-        return ['terms' => new Fact('Payment terms', match (true) {
+        $facts = ['terms' => new Fact('Payment terms', match (true) {
             $own?->listed !== null => $own->listed->name.' ('.$own->listed->shorthand.')',
             $own?->shorthand !== null => $own->shorthand,
             default => 'as the office',
         })];
+        $currency = $own->currency ?? Office::current()->currency();
+        foreach (SideField::of($this->side()) as $field) {
+            $facts[$field->value] = new Fact($field->title($this->side()), SideFieldValues::text($field, $own?->getAttribute(SideDefaults::column($field)), $currency));
+        }
+
+        return $facts;
     }
 
     public function neighbours(Party $party): array
@@ -53,19 +66,52 @@ final readonly class TermsSection implements Section
 
     public function write(Party $party, array $input): void
     {
-        /** @var array{listedId: int|null, shorthand: string|null} $input */
+        /** @var array{listedId: int|null, shorthand: string|null, fields?: list<array{name: string, value: string|null}>} $input */
         $problems = new FieldProblems;
         if ($input['listedId'] !== null && ! ListedTerms::query()->whereKey($input['listedId'])->exists()) {
             $problems->add('listedId', 'Those terms are no longer in the office’s list. Choose others.');
         }
         $typed = $input['listedId'] === null ? $input['shorthand'] : null;
         $terms = $typed === null ? null : $problems->at('shorthand', fn () => Shorthand::read($typed));
+        $own = $this->fields($party, $input['fields'] ?? [], $problems);
         $problems->throwIfAny();
 
-        ($this->isClientSide ? $party->clientTerms() : $party->vendorTerms())->updateOrCreate([], [
-            'payment_terms_id' => $input['listedId'],
-            'shorthand' => $terms?->toShorthand(),
-        ]);
+        $kept = $this->isClientSide ? $party->clientTerms()->firstOrNew() : $party->vendorTerms()->firstOrNew();
+        $kept->fill(['payment_terms_id' => $input['listedId'], 'shorthand' => $terms?->toShorthand()]);
+        foreach ($own as $column => $value) {
+            $kept->setAttribute($column, $value);
+        }
+        $kept->save();
+    }
+
+    /**
+     * What is the party's own; null lets it be inherited again.
+     *
+     * @param list<array{name: string, value: string|null}> $rows
+     *
+     * @return array<string, mixed> by column
+     */
+    private function fields(Party $party, array $rows, FieldProblems $problems): array
+    {
+        $own = [];
+        $typed = array_column($rows, 'value', 'name');
+        $currency = $typed['currency'] ?? SideDefaults::of($party, $this->side(), $this->today)->currency();
+        foreach (SideField::of($this->side()) as $field) {
+            if (! array_key_exists($field->value, $typed)) {
+                continue;
+            }
+            $value = $typed[$field->value];
+            $own[SideDefaults::column($field)] = $value === null || trim($value) === ''
+                ? null
+                : $problems->at("fields.{$field->value}", fn () => SideFieldValues::read($field, $value, $currency));
+        }
+
+        return $own;
+    }
+
+    private function side(): Side
+    {
+        return $this->isClientSide ? Side::Client : Side::Vendor;
     }
 
     private function own(Party $party): ClientTerms|VendorTerms|null

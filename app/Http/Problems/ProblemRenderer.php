@@ -8,6 +8,7 @@ use Almanac\Records\Difference;
 use Almanac\Refusal;
 use App\Actions\Records\StaleSection;
 use App\Support\ArchivedRecord;
+use App\Support\StaleDocument;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\JsonResponse;
@@ -38,6 +39,7 @@ final class ProblemRenderer
             $error instanceof ValidationException => $this->validation($error->errors()),
             $error instanceof Refusal => $this->respond(422, 'Not possible', $error->getMessage()),
             $error instanceof StaleSection => $this->stale($error),
+            $error instanceof StaleDocument => $this->respond(409, 'Somebody saved this in the meantime', $error->getMessage()),
             $error instanceof ArchivedRecord => $this->respond(423, 'Archived', $error->getMessage()),
             $error instanceof AuthenticationException => $this->problem(401),
             // Laravel has wrapped it by now, and put words of its own where there were none.

@@ -10,11 +10,13 @@ use Almanac\Addresses\PostalAddress;
 use Almanac\Calendar\Day;
 use Almanac\Cautions\CautionLevel;
 use Almanac\Cautions\CautionUse;
+use Almanac\Ledger\Side;
 use Almanac\Reach\ContactKind;
 use Almanac\Readiness\Facts;
-use Almanac\Readiness\TaxReport;
 use Almanac\Relations\RelationKind;
+use Almanac\TaxIds\TaxReporting;
 use App\Models\AddressUse;
+use App\Models\BankDetail;
 use App\Models\Caution;
 use App\Models\ContactPoint;
 use App\Models\ListedTerms;
@@ -22,12 +24,14 @@ use App\Models\Office;
 use App\Models\Party;
 use App\Models\Relation;
 use App\Models\SideTerms;
+use App\Models\TaxNumber;
 use App\Support\Sheets;
+use App\Support\SideDefaults;
 
 /** Gathers from a record what its readiness is judged by. */
 final class RecordFacts
 {
-    public const RELATIONS = ['contactPoints', 'addressUses.address', 'clientTerms', 'vendorTerms', 'cautions', 'listItems', 'detailValues', 'taxNumbers'];
+    public const RELATIONS = ['contactPoints', 'addressUses.address', 'clientTerms', 'vendorTerms', 'cautions', 'listItems', 'detailValues', 'taxNumbers', 'bankDetails', 'balance'];
 
     public static function of(Party $party, Day $today): Facts
     {
@@ -48,8 +52,27 @@ final class RecordFacts
             self::stops($party, $today),
             $party->is_deceased ? self::standInText($party, $today) : '',
             self::missingDetails($party),
-            TaxReport::covers(Office::current()->country, $party->addressUses->first()?->address->country ?? '', $party->legal_form, $party->company_name.' '.$party->legal_name),
-            $party->taxNumbers->isNotEmpty(),
+            self::reporting($party)->isReportable,
+            $party->taxNumbers->contains(fn (TaxNumber $number) => $number->kind->isForForm()),
+            $party->form_on !== null,
+            $party->clientTerms?->tax_treatment !== null || SideDefaults::ofOffice(Side::Client)->tax_treatment !== null,
+            $party->balance->is_over_limit ?? false,
+            $party->payee() !== '',
+            $party->bankDetails->contains(fn (BankDetail $detail) => $detail->state === BankDetail::CONFIRMED && $detail->kind !== BankDetail::PAYEE),
+            $party->bankDetails->contains(fn (BankDetail $detail) => $detail->state === BankDetail::ON_HOLD),
+        );
+    }
+
+    /** Whether what it is paid goes into the tax report, and why. */
+    public static function reporting(Party $party): TaxReporting
+    {
+        return TaxReporting::of(
+            Office::current()->country,
+            $party->addressUses->first()?->address->country ?? '',
+            $party->legal_form,
+            $party->company_name.' '.$party->legal_name,
+            $party->is_attorney,
+            $party->report_choice,
         );
     }
 

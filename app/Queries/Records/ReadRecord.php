@@ -6,10 +6,10 @@ namespace App\Queries\Records;
 
 use Almanac\Calendar\Day;
 use Almanac\Cautions\CautionUse;
+use Almanac\Ledger\Side;
 use Almanac\Reach\ContactKind;
 use Almanac\Reach\LocalTime;
 use Almanac\Readiness\Readiness;
-use Almanac\Terms\Shorthand;
 use App\Http\Data\Files\FileData;
 use App\Http\Data\Notes\CautionData;
 use App\Http\Data\Notes\LogEntryData;
@@ -25,7 +25,6 @@ use App\Http\Data\Records\ReachData;
 use App\Http\Data\Records\RecordData;
 use App\Http\Data\Records\RelationData;
 use App\Http\Data\Records\RelationsData;
-use App\Http\Data\Records\SideTermsData;
 use App\Http\Data\Records\TaxNumberData;
 use App\Http\Data\Records\TaxNumbersData;
 use App\Http\Data\Reminders\ReminderData;
@@ -34,17 +33,18 @@ use App\Models\Caution;
 use App\Models\Change;
 use App\Models\ContactPoint;
 use App\Models\File;
-use App\Models\ListedTerms;
 use App\Models\LogEntry;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\Relation;
 use App\Models\Reminder;
-use App\Models\SideTerms;
 use App\Models\TaxNumber;
+use App\Queries\Banking\ReadBank;
 use App\Queries\Finding\SearchValues;
+use App\Queries\Ledger\ReadRecordDocuments;
+use App\Queries\Ledger\ReadStanding;
 use App\Queries\Readiness\RecordFacts;
-use App\Queries\Terms\PreviewTerms;
+use App\Queries\Terms\ReadSide;
 use App\Support\Clock;
 use App\Support\RelationNames;
 use App\Support\SectionName;
@@ -65,7 +65,10 @@ final readonly class ReadRecord
 
     public function __construct(
         private Clock $clock,
-        private PreviewTerms $preview,
+        private ReadSide $sides,
+        private ReadStanding $standing,
+        private ReadRecordDocuments $documents,
+        private ReadBank $bank,
         private ReadClassification $classification,
         private ReadDetails $details,
         private ReadLetter $letters,
@@ -93,9 +96,12 @@ final readonly class ReadRecord
             $this->relations($party, $version(SectionName::Relations), $today),
             $this->classification->handle($party, $version(SectionName::Classification), $today),
             $this->details->handle($party, $version(SectionName::Details)),
-            new TaxNumbersData($version(SectionName::TaxNumbers), array_values($party->taxNumbers->map(fn (TaxNumber $number) => TaxNumberData::of($number))->all())),
-            $this->side($party->clientTerms, 'is_client_default', $version(SectionName::ClientTerms), $today),
-            $this->side($party->vendorTerms, 'is_vendor_default', $version(SectionName::VendorTerms), $today),
+            $this->taxNumbers($party, $version(SectionName::TaxNumbers)),
+            $this->sides->handle($party, Side::Client, $version(SectionName::ClientTerms), $today),
+            $this->sides->handle($party, Side::Vendor, $version(SectionName::VendorTerms), $today),
+            $this->bank->handle($party),
+            $this->documents->handle($party, $today),
+            $this->standing->handle($party, $today),
             array_values($party->files()->with('user', 'party')->get()->map(fn (File $file) => FileData::of($file, $today))->all()),
             $this->reminders($party),
             array_map(ReadinessData::of(...), Readiness::of(RecordFacts::of($party, $today))),
@@ -160,23 +166,21 @@ final readonly class ReadRecord
             ->map(fn (LogEntry $entry) => LogEntryData::of($entry))->all());
     }
 
-    private function side(?SideTerms $own, string $default, int $version, Day $today): SideTermsData
+    private function taxNumbers(Party $party, int $version): TaxNumbersData
     {
-        $listed = $own->listed ?? ($own?->shorthand === null ? ListedTerms::query()->firstWhere($default, true) : null);
-        $inForce = $listed->shorthand ?? $own->shorthand ?? '';
+        $reporting = RecordFacts::reporting($party);
 
-        return new SideTermsData(
+        return new TaxNumbersData(
             $version,
-            $own?->payment_terms_id,
-            $own?->shorthand,
-            match (true) {
-                $own?->listed !== null, $own?->shorthand !== null => 'own',
-                $listed !== null => 'office',
-                default => 'none',
-            },
-            $listed->name ?? '',
-            $inForce,
-            $inForce === '' ? null : $this->preview->of(Shorthand::read($inForce), $today),
+            array_values($party->taxNumbers->map(fn (TaxNumber $number) => TaxNumberData::of($number))->all()),
+            $party->form_on?->toIso() ?? '',
+            $party->form_on?->toText() ?? '',
+            $party->form_by,
+            $party->form_file_id,
+            $party->report_choice->value,
+            $party->is_attorney,
+            $reporting->isReportable,
+            $reporting->why,
         );
     }
 

@@ -57,6 +57,315 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/{id}/bank-details": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Enter bank details; they are on hold until a second person confirms them */
+        post: operations["addBankDetail"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/bank-details/{bankDetail}/confirm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Confirm bank details that somebody else has entered */
+        post: operations["confirmBankDetail"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/bank-details/{bankDetail}/reveal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tell a bank account in full; it is logged */
+        post: operations["revealBankDetail"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/bank-details/{bankDetail}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Refuse what is on hold, or end what is in force */
+        delete: operations["refuseBankDetail"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/cards": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a card by its token */
+        post: operations["addCard"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/cards/{card}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Forget a card */
+        delete: operations["removeCard"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the office has set for its books */
+        get: operations["readBooks"];
+        /** Say how the office counts */
+        put: operations["saveBooks"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/books/defaults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say what records inherit from the office */
+        put: operations["saveDefaults"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tax-rates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a rate of tax */
+        post: operations["addTaxRate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tax-rates/{taxRate}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a rate of tax */
+        put: operations["saveTaxRate"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/accounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add to the chart of accounts */
+        post: operations["addAccount"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/accounts/{account}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change an account */
+        put: operations["saveAccount"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/accounts/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The chart of accounts as CSV */
+        get: operations["writeAccounts"];
+        put?: never;
+        /** Read a chart of accounts from CSV */
+        post: operations["readAccounts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cost-centres": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a cost centre */
+        post: operations["addCostCentre"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cost-centres/{costCentre}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a cost centre */
+        put: operations["saveCostCentre"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/currency-rates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say what a currency is worth from a day on */
+        post: operations["addCurrencyRate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/currency-rates/{currencyRate}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Remove a rate that no document needs */
+        delete: operations["removeCurrencyRate"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/holidays": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read holidays from an iCalendar file */
+        post: operations["readHolidays"];
+        /** Forget the holidays that were read in */
+        delete: operations["forgetHolidays"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/parties/{id}/files": {
         parameters: {
             query?: never;
@@ -104,6 +413,555 @@ export interface paths {
         get: operations["find"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/documents": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Documents of the ledger, the newest first; open ones by the day they are due */
+        get: operations["listDocuments"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/documents/{document}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A whole document */
+        get: operations["readDocument"];
+        /** Change a draft */
+        put: operations["saveDocument"];
+        post?: never;
+        /** Make a document void; it keeps its number */
+        delete: operations["voidDocument"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/document-defaults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a new document for a party begins with */
+        get: operations["readDocumentDefaults"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/document-preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a document would be, and what stands against it; nothing is saved */
+        post: operations["previewDocument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/documents": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Write a document as a draft */
+        post: operations["addDocument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/documents/{document}/issue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make a draft count */
+        post: operations["issueDocument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/documents/{document}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make the next document of the chain, without typing it again */
+        post: operations["turnDocument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/documents/{document}/write-off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let the rest of a document go */
+        post: operations["writeOff"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/documents/{document}/uses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Use what is left of a credit on documents */
+        post: operations["useCredit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/opening": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Set what was owed when the books began */
+        post: operations["setOpeningBalance"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Files that are being read in, the newest first */
+        get: operations["listImports"];
+        put?: never;
+        /** Hand in a file of documents; it is checked, and nothing is taken yet */
+        post: operations["addImport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{import}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far a file is */
+        get: operations["readImport"];
+        put?: never;
+        post?: never;
+        /** Forget a file; what was taken stays */
+        delete: operations["forgetImport"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{import}/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take the documents of a file that was checked */
+        post: operations["takeImport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/documents/{document}/pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A document on paper */
+        get: operations["readDocumentPdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/documents/{document}/ubl": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An invoice, a bill or a credit note as UBL 2.1 */
+        get: operations["readDocumentUbl"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/documents/{document}/send": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a document into the outbox, with a message */
+        post: operations["sendDocument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages/{message}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A message of the outbox, as it would leave */
+        get: operations["readMessage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/statement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The statement of account, also as PDF or CSV */
+        get: operations["readStatement"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/reminder-letter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The letter that reminds of what is late, as PDF */
+        get: operations["readReminderLetter"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tax-report": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The vendors that are reported for a year, also as CSV */
+        get: operations["readTaxReport"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Payments, the newest first */
+        get: operations["listPayments"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payments/{payment}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A payment, and what it was used on */
+        get: operations["readPayment"];
+        put?: never;
+        post?: never;
+        /** Make a payment void; what it settled is open again */
+        delete: operations["voidPayment"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/open": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What money can be used on, with the discounts of that day and a proposal, the oldest first */
+        get: operations["listOpen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/payments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Enter money that came or went */
+        post: operations["takePayment"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payments/{payment}/uses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Use what is left of a payment on documents */
+        post: operations["usePayment"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/settlements/{settlement}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take back one use of money or of a credit, a discount or a write-off */
+        delete: operations["takeBackSettlement"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/touched/identity": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which documents carry what saving the name would change; nothing is saved */
+        post: operations["touchedByIdentity"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/touched/addresses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which documents carry what saving the addresses would change; nothing is saved */
+        post: operations["touchedByAddresses"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/touched/tax-numbers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which documents carry what saving the tax numbers would change; nothing is saved */
+        post: operations["touchedByTaxNumbers"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/touched/client-terms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which documents carry what saving the terms would change; nothing is saved */
+        post: operations["touchedByClientTerms"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/touched/vendor-terms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which documents carry what saving the terms would change; nothing is saved */
+        post: operations["touchedByVendorTerms"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/follow": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let drafts and open documents carry the details as they are now */
+        post: operations["takeNewDetails"];
         delete?: never;
         options?: never;
         head?: never;
@@ -931,6 +1789,112 @@ export interface components {
         Token: {
             token: string;
         };
+        /** @description The section "Bank and cards". */
+        Bank: {
+            /** @description In force, and on hold. */
+            current: components["schemas"]["BankDetail"][];
+            /** @description What was before, the newest first. */
+            history: components["schemas"]["BankDetail"][];
+            cards: components["schemas"]["Card"][];
+        };
+        /** @description One version of bank details. */
+        BankDetail: {
+            id: number;
+            /** @enum {string} */
+            kind: "IBAN" | "US account" | "UK account" | "payee name";
+            /** @description Its last signs. */
+            masked: string;
+            holder: string;
+            bankName: string;
+            /** @enum {string} */
+            state: "on hold" | "confirmed" | "refused" | "replaced";
+            enteredBy: string;
+            enteredText: string;
+            /** @description As in confirmed on 3 Nov 2026 by Cordelia Vane: called a number known before; empty while it is on hold. */
+            settledText: string;
+            /** @description Whether whoever reads this may confirm it: an approver, and not who entered it. */
+            mayBeConfirmed: boolean;
+        };
+        /** @description A payment card, of which only what may be shown is kept. */
+        Card: {
+            id: number;
+            brand: string;
+            lastFour: string;
+            /** @description As in 04/2028. */
+            expires: string;
+            isExpired: boolean;
+            holder: string;
+            postcode: string;
+        };
+        /** @description An entry of the chart of accounts. */
+        Account: {
+            id: number;
+            code: string;
+            name: string;
+            /** @enum {string} */
+            kind: "income" | "expense" | "asset" | "liability" | "equity";
+            isRetired: boolean;
+        };
+        /** @description What the office has set for its books: rates, accounts, cost centres, currencies, and how it counts. */
+        Books: {
+            /** @description Of the office: ISO 4217. */
+            currency: string;
+            /** @description The office’s own, and those it has a rate for. */
+            currencies: string[];
+            taxRates: components["schemas"]["TaxRate"][];
+            accounts: components["schemas"]["Account"][];
+            costCentres: components["schemas"]["CostCentre"][];
+            /** @description By currency, the latest first. */
+            rates: components["schemas"]["CurrencyRate"][];
+            /** @description Those read in, from today on. */
+            holidays: components["schemas"]["Holiday"][];
+            keepsUsHolidays: boolean;
+            /** @enum {string} */
+            ageingBy: "due date" | "document date";
+            /** @description Days after which an open document is worth a warning. */
+            warnAfter: number;
+            /** @description Percent of interest on what is late; empty for none. */
+            lateRate: string;
+            /** @description For each month begun, rather than a year. */
+            latePerMonth: boolean;
+            clientDefaults: components["schemas"]["SideField"][];
+            vendorDefaults: components["schemas"]["SideField"][];
+        };
+        /** @description A department, location or region. */
+        CostCentre: {
+            id: number;
+            group: string;
+            name: string;
+            isRetired: boolean;
+        };
+        /** @description What a currency is worth from a day on. */
+        CurrencyRate: {
+            id: number;
+            currency: string;
+            dayText: string;
+            /** @description Units of the office’s own currency for one. */
+            rate: string;
+        };
+        /** @description A holiday that was read in. */
+        Holiday: {
+            dayText: string;
+            name: string;
+        };
+        /** @description A rate of tax, for a time. */
+        TaxRate: {
+            id: number;
+            name: string;
+            /** @description As in 19. */
+            percent: string;
+            /** @enum {string} */
+            side: "client" | "vendor";
+            /** @description To be changed; empty for no beginning. */
+            since: string;
+            until: string;
+            /** @description For reading: name, percent and time. */
+            text: string;
+            isRetired: boolean;
+        };
         /** @description A file on a record. */
         File: {
             id: number;
@@ -960,6 +1924,379 @@ export interface components {
         Found: {
             typed: string;
             results: components["schemas"]["FindResult"][];
+        };
+        /** @description What is open of one age. */
+        AgeingBucket: {
+            /** @enum {string} */
+            bucket: "not-due" | "1-30" | "31-60" | "61-90" | "over-90";
+            title: string;
+            amount: components["schemas"]["Money"];
+            /** @description Percent of the whole, for drawing. */
+            share: number;
+        };
+        /** @description A credit limit, and how much of it is used. */
+        Credit: {
+            limit: components["schemas"]["Money"];
+            exposure: components["schemas"]["Money"];
+            left: components["schemas"]["Money"];
+            isOver: boolean;
+            sentence: string;
+            /** @description What happens at the limit. */
+            policyWords: string;
+        };
+        /** @description How long documents took to be paid. */
+        DaysToPay: {
+            /** @description Days from the date of the document, to one decimal. */
+            days: string;
+            /** @description Days beyond the terms. */
+            beyond: string;
+            sentence: string;
+        };
+        /** @description A whole document. */
+        Document: {
+            row: components["schemas"]["DocumentRow"];
+            version: number;
+            /** @description As the office writes dates, to be changed. */
+            date: string;
+            /** @description Only where it was set by hand. */
+            due: string;
+            /** @description How the due date came about; empty where none is. */
+            dueSentence: string;
+            terms: string;
+            /** @enum {string} */
+            treatment: "exclusive" | "inclusive" | "none";
+            currency: string;
+            note: string;
+            lines: components["schemas"]["DocumentLine"][];
+            totals: components["schemas"]["Totals"];
+            discount: components["schemas"]["DiscountOffer"] | null;
+            copy: components["schemas"]["PartyCopy"];
+            copyNow: components["schemas"]["PartyCopy"] | null;
+            source: components["schemas"]["DocumentLink"] | null;
+            madeFromIt: components["schemas"]["DocumentLink"][];
+            settlements: components["schemas"]["Settlement"][];
+            /** @description The newest first. */
+            events: components["schemas"]["DocumentEvent"][];
+            /** @description Kinds that it can be turned into without typing it again. */
+            canBecome: string[];
+            lateInterest: components["schemas"]["Money"] | null;
+            /** @description When it was last sent, for reading; empty when it was not. */
+            sentText: string;
+        };
+        /** @description What a new document for a party begins with. */
+        DocumentDefaults: {
+            terms: string;
+            /** @enum {string} */
+            treatment: "exclusive" | "inclusive" | "none";
+            currency: string;
+            reference: string;
+            taxRateId: number | null;
+            accountId: number | null;
+            costCentreIds: number[];
+            discount: string;
+            payBy: string;
+            copy: components["schemas"]["PartyCopy"];
+            use: components["schemas"]["DocumentUse"];
+        };
+        /** @description Something that happened to a document. */
+        DocumentEvent: {
+            text: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+        };
+        /** @description One line of a document. */
+        DocumentLine: {
+            text: string;
+            quantity: string;
+            price: string;
+            /** @description Percent. */
+            discount: string;
+            taxRateId: number | null;
+            /** @description Percent. */
+            tax: string;
+            accountId: number | null;
+            account: string;
+            costCentreIds: number[];
+            amount: components["schemas"]["Money"];
+        };
+        /** @description Another document of the same chain. */
+        DocumentLink: {
+            id: number;
+            /** @description As in Invoice I2026-0001. */
+            title: string;
+            stateWords: string;
+        };
+        /** @description A page of documents. */
+        DocumentPage: {
+            total: number;
+            page: number;
+            pages: number;
+            rows: components["schemas"]["DocumentRow"][];
+            /** @description Of the whole list, by currency; credits are taken off. */
+            sums: components["schemas"]["LedgerSum"][];
+        };
+        /** @description What a document would be, before it is saved. */
+        DocumentPreview: {
+            document: components["schemas"]["Document"];
+            use: components["schemas"]["DocumentUse"];
+        };
+        /** @description A document in a list. Load the party. */
+        DocumentRow: {
+            id: number;
+            kind: string;
+            /** @description As in Credit note. */
+            kindTitle: string;
+            /** @enum {string} */
+            side: "client" | "vendor";
+            /** @enum {string} */
+            state: "draft" | "issued" | "part-paid" | "settled" | "void";
+            stateWords: string;
+            /** @description Empty while it is a draft. */
+            number: string;
+            party: components["schemas"]["PartyLink"];
+            dateText: string;
+            /** @description Of what is still open; empty where nothing is due. */
+            dueText: string;
+            /** @description How many days past the due date; 0 when it is not. */
+            daysLate: number;
+            total: components["schemas"]["Money"];
+            open: components["schemas"]["Money"];
+            reference: string;
+        };
+        /** @description A document that stands out: the oldest, or the next to be due. */
+        DueDocument: {
+            id: number;
+            /** @description As in 30 Oct 2026. */
+            dueText: string;
+            /** @description As in 25 days late, or in 6 days. */
+            when: string;
+            open: components["schemas"]["Money"];
+        };
+        /** @description A file of documents that is being read in. */
+        Import: {
+            id: number;
+            name: string;
+            /** @enum {string} */
+            state: "checking" | "checked" | "taking" | "taken" | "failed";
+            /** @description Documents that can be taken. */
+            found: number;
+            /** @description How many have been. */
+            done: number;
+            problems: components["schemas"]["ImportProblem"][];
+            failure: string;
+            by: string;
+            /** @description Whether the work on it has stopped half way, and may begin again; nothing was taken. */
+            isStuck: boolean;
+        };
+        /** @description What cannot be read of a file, and where. */
+        ImportProblem: {
+            line: number;
+            /** @description The column. */
+            field: string;
+            message: string;
+        };
+        /** @description How many documents of one kind and state there are. */
+        KindCount: {
+            kind: string;
+            kindTitle: string;
+            state: string;
+            stateWords: string;
+            count: number;
+        };
+        /** @description An exact amount. */
+        Money: {
+            /** @description As in 1250.00. */
+            amount: string;
+            /** @description ISO 4217. */
+            currency: string;
+            /** @description For reading, as in 1,250.00. */
+            text: string;
+        };
+        /** @description A document that money can be used on, and the discount it gives on a day. */
+        OpenDocument: {
+            row: components["schemas"]["DocumentRow"];
+            discount: components["schemas"]["Money"] | null;
+            /** @description What is proposed to be used on it, the oldest first; empty for nothing. */
+            proposed: string;
+        };
+        /** @description The details of the party that a document carries. */
+        PartyCopy: {
+            name: string;
+            payee: string;
+            address: string[];
+            taxNumber: string;
+        };
+        /** @description A payment, and what it was used on. */
+        Payment: {
+            row: components["schemas"]["PaymentRow"];
+            settlements: components["schemas"]["Settlement"][];
+            by: string;
+        };
+        /** @description A page of payments. */
+        PaymentPage: {
+            total: number;
+            page: number;
+            pages: number;
+            rows: components["schemas"]["PaymentRow"][];
+            sums: components["schemas"]["LedgerSum"][];
+        };
+        /** @description A payment in a list. Load the party. */
+        PaymentRow: {
+            id: number;
+            /** @enum {string} */
+            side: "client" | "vendor";
+            party: components["schemas"]["PartyLink"];
+            dayText: string;
+            amount: components["schemas"]["Money"];
+            unallocated: components["schemas"]["Money"];
+            payBy: string;
+            reference: string;
+            /** @description Ours with the vendor, as it was told them. */
+            accountNumber: string;
+            isVoid: boolean;
+            voidReason: string;
+        };
+        /** @description The documents of a record: how many there are of each kind, and the newest. */
+        RecordDocuments: {
+            counts: components["schemas"]["KindCount"][];
+            newest: components["schemas"]["DocumentRow"][];
+            /** @description Drafts and open documents, which carry details that can change. */
+            live: number;
+        };
+        /** @description What lowered the open amount of a document. */
+        Settlement: {
+            id: number;
+            /** @enum {string} */
+            kind: "payment" | "credit" | "discount" | "write-off";
+            document: components["schemas"]["DocumentLink"];
+            paymentId: number | null;
+            credit: components["schemas"]["DocumentLink"] | null;
+            amount: components["schemas"]["Money"];
+            dayText: string;
+            reason: string;
+            by: string;
+        };
+        /** @description How a party stands on one side in one currency. */
+        SideStanding: {
+            /** @enum {string} */
+            side: "client" | "vendor";
+            currency: string;
+            open: components["schemas"]["Money"];
+            credits: components["schemas"]["Money"];
+            unallocated: components["schemas"]["Money"];
+            balance: components["schemas"]["Money"];
+            overdue: components["schemas"]["Money"];
+            /** @description They add up to what is open. */
+            ageing: components["schemas"]["AgeingBucket"][];
+            oldest: components["schemas"]["DueDocument"] | null;
+            nextDue: components["schemas"]["DueDocument"] | null;
+            daysToPay: components["schemas"]["DaysToPay"] | null;
+            /** @description A warning that something has been open for long; empty without one. */
+            warning: string;
+            /** @description In the office’s currency, with the rate’s day, where it is another; empty where not. */
+            inHome: string;
+            turnover: components["schemas"]["Money"];
+            paid: components["schemas"]["Money"];
+        };
+        /** @description How a party stands: the computed margin of a record. */
+        Standing: {
+            sides: components["schemas"]["SideStanding"][];
+            net: components["schemas"]["Money"] | null;
+            credit: components["schemas"]["Credit"] | null;
+            taxYear: components["schemas"]["TaxYear"] | null;
+        };
+        /** @description A statement of account on one side in one currency, and what is open at its end. */
+        Statement: {
+            currency: string;
+            /** @description As in 1 Jan 2026 to 24 Nov 2026. */
+            period: string;
+            toText: string;
+            opening: components["schemas"]["Money"];
+            lines: components["schemas"]["StatementLine"][];
+            closing: components["schemas"]["Money"];
+            /** @description What is open today. */
+            open: components["schemas"]["DocumentRow"][];
+            ageing: components["schemas"]["AgeingBucket"][];
+        };
+        /** @description One line of a statement. */
+        StatementLine: {
+            dayText: string;
+            what: string;
+            amount: components["schemas"]["Money"];
+            balance: components["schemas"]["Money"];
+        };
+        /** @description What a list comes to in one currency. */
+        LedgerSum: {
+            total: components["schemas"]["Money"];
+            open: components["schemas"]["Money"];
+        };
+        /** @description What is taxed at one rate. */
+        TaxGroup: {
+            /** @description As in 19 %. */
+            rate: string;
+            taxable: components["schemas"]["Money"];
+            tax: components["schemas"]["Money"];
+        };
+        /** @description The vendors that are reported for a year: those above the threshold first, then by what they were paid. */
+        TaxReport: {
+            year: number;
+            threshold: components["schemas"]["Money"];
+            rows: components["schemas"]["TaxReportRow"][];
+            /** @description Of those above the threshold, how many lack something. */
+            lacking: number;
+        };
+        /** @description A vendor in the tax report. */
+        TaxReportRow: {
+            party: components["schemas"]["PartyLink"];
+            /** @description Kind and last signs; empty while there is none. */
+            number: string;
+            /** @description When form W-9 came in; empty while it has not. */
+            formText: string;
+            year: components["schemas"]["TaxYear"];
+        };
+        /** @description What a vendor was paid in a calendar year, as the tax report counts it. */
+        TaxYear: {
+            year: number;
+            isReportable: boolean;
+            why: string;
+            paid: components["schemas"]["Money"];
+            threshold: components["schemas"]["Money"];
+            isAbove: boolean;
+            /** @description Warnings such as a missing number. */
+            missing: string[];
+        };
+        /** @description What the lines come to. */
+        Totals: {
+            net: components["schemas"]["Money"];
+            taxes: components["schemas"]["TaxGroup"][];
+            gross: components["schemas"]["Money"];
+        };
+        /** @description A document that carries details which are about to change. */
+        TouchedDocument: {
+            row: components["schemas"]["DocumentRow"];
+            /** @description What of it is old then, as in name, address. */
+            what: string;
+        };
+        /** @description What a change of details touches. */
+        TouchedDocuments: {
+            /** @description As in 3 open invoices and 1 draft carry the old address; empty when nothing is touched. */
+            sentence: string;
+            documents: components["schemas"]["TouchedDocument"][];
+        };
+        /** @description What stands against a document. */
+        DocumentUse: {
+            /** @description Cautions that forbid it. */
+            stops: string[];
+            /** @description Cautions to be read. */
+            notes: string[];
+            /**
+             * @description What the office does when the limit would be passed; null when it would not.
+             * @enum {string|null}
+             */
+            policy: "tell" | "ask" | "stop" | null;
+            /** @description The figures of the credit limit; empty without one. */
+            creditSentence: string;
         };
         /** @description A kept record that may be the same, with the reasons. */
         LookAlike: {
@@ -1422,6 +2759,9 @@ export interface components {
             taxNumbers: components["schemas"]["TaxNumbers"];
             clientTerms: components["schemas"]["SideTerms"];
             vendorTerms: components["schemas"]["SideTerms"];
+            bank: components["schemas"]["Bank"];
+            documents: components["schemas"]["RecordDocuments"];
+            standing: components["schemas"]["Standing"];
             /** @description The newest first. */
             files: components["schemas"]["File"][];
             /** @description Those that are not done, the earliest first. */
@@ -1478,6 +2818,19 @@ export interface components {
             /** @description Empty when none is kept. */
             value: string;
         };
+        /** @description One thing that is set for a side, by itself or by inheritance. */
+        SideField: {
+            name: string;
+            title: string;
+            /** @description Its own, to be changed; null when it is inherited. */
+            own: string | null;
+            /** @description What is inherited, to begin an own one with. */
+            inherited: string;
+            /** @description What holds, for reading. */
+            text: string;
+            /** @description From whom it is inherited; empty when it is its own, or nothing holds. */
+            from: string;
+        };
         /** @description The section "When we bill them" or "When we pay them". */
         SideTerms: {
             version: number;
@@ -1486,12 +2839,15 @@ export interface components {
             /** @description What was typed instead, if it was. */
             shorthand: string | null;
             /** @enum {string} */
-            source: "own" | "office" | "none";
+            source: "own" | "office" | "parent" | "none";
+            /** @description From whom they are inherited; empty when they are its own. */
+            from: string;
             /** @description Its name in the office’s list, or empty. */
             name: string;
             /** @description The shorthand in force, or empty when the office has no default. */
             inForce: string;
             today: components["schemas"]["TermsPreview"] | null;
+            fields: components["schemas"]["SideField"][];
         };
         /** @description A tax number, of which only the last signs are told. */
         TaxNumber: {
@@ -1506,6 +2862,20 @@ export interface components {
         TaxNumbers: {
             version: number;
             numbers: components["schemas"]["TaxNumber"][];
+            /** @description The day form W-9 came in, to be changed; empty while it has not. */
+            formOn: string;
+            /** @description The same for reading. */
+            formOnText: string;
+            /** @description Who signed it. */
+            formBy: string;
+            /** @description The file of the record that it is. */
+            formFileId: number | null;
+            /** @enum {string} */
+            reportChoice: "by the rule" | "always" | "never";
+            isAttorney: boolean;
+            /** @description Whether what they are paid goes into the tax report. */
+            isReportable: boolean;
+            why: string;
         };
         CalendarAddress: {
             /** @description For a calendar program; told only this once. */
@@ -1657,6 +3027,80 @@ export interface components {
             /** @description What the token is for. */
             name: string;
         };
+        BankDetailInput: {
+            /** @enum {string} */
+            kind: "IBAN" | "US account" | "UK account";
+            iban: string;
+            bic: string;
+            routing: string;
+            sortCode: string;
+            account: string;
+            /** @enum {string} */
+            use: "checking" | "savings";
+            /** @description In whose name the account is. */
+            holder: string;
+            bankName: string;
+        };
+        CardInput: {
+            /** @description Checked, handed to the vault, and not kept. */
+            number: string;
+            /** @description As in 04/28. */
+            expires: string;
+            holder: string;
+            /** @description Of the billing address. */
+            postcode: string;
+        };
+        ConfirmInput: {
+            /** @enum {string} */
+            how: "called a number known before" | "by letter" | "in person";
+        };
+        AccountInput: {
+            code: string;
+            name: string;
+            /** @enum {string} */
+            kind: "income" | "expense" | "asset" | "liability" | "equity";
+            isRetired: boolean;
+        };
+        BooksInput: {
+            /** @enum {string} */
+            ageingBy: "due date" | "document date";
+            warnAfter: number;
+            lateRate: string;
+            latePerMonth: boolean;
+            keepsUsHolidays: boolean;
+        };
+        CostCentreInput: {
+            group: string;
+            name: string;
+            isRetired: boolean;
+        };
+        CurrencyRateInput: {
+            currency: string;
+            /** @description Empty for today. */
+            day: string;
+            rate: string;
+        };
+        SideDefaultsInput: {
+            /** @enum {string} */
+            side: "client" | "vendor";
+            fields: {
+                name: string;
+                value: string | null;
+            }[];
+        };
+        TaxRateInput: {
+            name: string;
+            percent: string;
+            /** @enum {string} */
+            side: "client" | "vendor";
+            since: string;
+            until: string;
+            isRetired: boolean;
+        };
+        TextInput: {
+            /** @description What stands in the file. */
+            text: string;
+        };
         FileUpload: {
             /** Format: binary */
             file: string;
@@ -1671,6 +3115,98 @@ export interface components {
             expiresOn: string;
             /** @description Only for those who may see private values. */
             isPrivate: boolean;
+        };
+        DocumentLineInput: {
+            text: string;
+            /** @description Empty for one. */
+            quantity: string;
+            price: string;
+            /** @description Percent; empty for none. */
+            discount: string;
+            taxRateId: number | null;
+            accountId: number | null;
+            costCentreIds: number[];
+        };
+        DocumentInput: {
+            kind: string;
+            /** @description Of a draft that is changed: the one that was read. */
+            version?: number;
+            /** @description Empty for today. */
+            date: string;
+            /** @description Empty for as the terms have it. */
+            due: string;
+            /** @description Shorthand. */
+            terms: string;
+            /** @enum {string} */
+            treatment: "exclusive" | "inclusive" | "none";
+            currency: string;
+            /** @description Theirs, on what comes from them. */
+            number: string;
+            reference: string;
+            note: string;
+            lines: components["schemas"]["DocumentLineInput"][];
+        };
+        FollowInput: {
+            documentIds: number[];
+            /** @description Whether they are due as the terms of the record have it now. */
+            withTerms: boolean;
+        };
+        ImportUpload: {
+            /**
+             * Format: binary
+             * @description CSV, or a UBL 2.1 invoice or credit note; at most 25 MB.
+             */
+            file: string;
+        };
+        IssueInput: {
+            /** @description Whether somebody was asked about the credit limit, and said yes. */
+            isConfirmed: boolean;
+        };
+        OpeningInput: {
+            /** @enum {string} */
+            side: "client" | "vendor";
+            amount: string;
+            currency: string;
+            /** @description The day it was owed, and ages from. */
+            asOf: string;
+        };
+        UseInput: {
+            documentId: number;
+            amount: string;
+            /** @description For early payment; empty for none. */
+            discount: string;
+        };
+        PaymentInput: {
+            /**
+             * @description Money from a client, or to a vendor.
+             * @enum {string}
+             */
+            side: "client" | "vendor";
+            /** @description Empty for today. */
+            day: string;
+            amount: string;
+            currency: string;
+            payBy: string;
+            reference: string;
+            /** @description What stays over is kept unallocated. */
+            uses: components["schemas"]["UseInput"][];
+        };
+        ReasonInput: {
+            reason: string;
+            /** @description What of it is written off; empty for all that is open. */
+            amount: string;
+        };
+        SendInput: {
+            /** @description Addresses, with commas between; empty for where such documents go. */
+            to: string;
+            text: string;
+        };
+        TurnInput: {
+            /** @description What it becomes. */
+            kind: string;
+        };
+        UsesInput: {
+            uses: components["schemas"]["UseInput"][];
         };
         LookAlikesInput: {
             /** @enum {string} */
@@ -1993,6 +3529,13 @@ export interface components {
         TaxNumbersInput: {
             version: number;
             taxNumbers: components["schemas"]["TaxNumberInput"][];
+            /** @description When form W-9 came in; empty while it has not. With it go the four that follow; without it they stay as they are. */
+            formOn?: string;
+            formBy?: string;
+            formFileId?: number | null;
+            /** @enum {string} */
+            reportChoice?: "by the rule" | "always" | "never";
+            isAttorney?: boolean;
         };
         TaxNumberInput: {
             /** @description Null for a new one. */
@@ -2009,6 +3552,11 @@ export interface components {
             listedId: number | null;
             /** @description Terms as they are typed, such as 2/10 net 30. */
             shorthand: string | null;
+            /** @description What else is the party’s own; null lets it be inherited. What is not told stays as it is. */
+            fields?: {
+                name: string;
+                value: string | null;
+            }[];
         };
         DoneInput: {
             /**
@@ -2186,6 +3734,699 @@ export interface operations {
             };
         };
     };
+    addBankDetail: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["BankDetailInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    confirmBankDetail: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                bankDetail: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ConfirmInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    revealBankDetail: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                bankDetail: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Revealed"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    refuseBankDetail: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                bankDetail: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ReasonInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addCard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["CardInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeCard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                card: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readBooks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Books"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveBooks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["BooksInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Books"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveDefaults: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SideDefaultsInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Books"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addTaxRate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["TaxRateInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Books"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveTaxRate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                taxRate: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["TaxRateInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Books"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["AccountInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Books"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                account: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["AccountInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Books"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    writeAccounts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readAccounts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["TextInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Books"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addCostCentre: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["CostCentreInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Books"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveCostCentre: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                costCentre: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["CostCentreInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Books"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addCurrencyRate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["CurrencyRateInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Books"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeCurrencyRate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                currencyRate: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Books"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readHolidays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["TextInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Books"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    forgetHolidays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Books"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     addFile: {
         parameters: {
             query?: never;
@@ -2333,6 +4574,1259 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Found"];
+                };
+            };
+        };
+    };
+    listDocuments: {
+        parameters: {
+            query?: {
+                page?: number;
+                partyId?: number;
+                side?: string;
+                kind?: string;
+                state?: string;
+                bucket?: string;
+                currency?: string;
+                from?: string;
+                to?: string;
+                q?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DocumentPage"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readDocument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                document: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveDocument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                document: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["DocumentInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    voidDocument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                document: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ReasonInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readDocumentDefaults: {
+        parameters: {
+            query?: {
+                kind?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DocumentDefaults"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    previewDocument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["DocumentInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DocumentPreview"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addDocument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["DocumentInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    issueDocument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                document: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["IssueInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    turnDocument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                document: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["TurnInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    writeOff: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                document: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ReasonInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    useCredit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                document: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["UsesInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setOpeningBalance: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["OpeningInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listImports: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": components["schemas"]["ImportUpload"];
+            };
+        };
+        responses: {
+            /** @description Received */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    forgetImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readDocumentPdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                document: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readDocumentUbl: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                document: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sendDocument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                document: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SendInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readMessage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                message: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readStatement: {
+        parameters: {
+            query?: {
+                side?: string;
+                currency?: string;
+                from?: string;
+                to?: string;
+                format?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Statement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readReminderLetter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readTaxReport: {
+        parameters: {
+            query?: {
+                year?: number;
+                format?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TaxReport"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listPayments: {
+        parameters: {
+            query?: {
+                page?: number;
+                partyId?: number;
+                side?: string;
+                state?: string;
+                currency?: string;
+                from?: string;
+                to?: string;
+                q?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaymentPage"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readPayment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                payment: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Payment"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    voidPayment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                payment: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ReasonInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Payment"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listOpen: {
+        parameters: {
+            query?: {
+                side?: string;
+                day?: string;
+                currency?: string;
+                amount?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenDocument"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takePayment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PaymentInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Payment"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    usePayment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                payment: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["UsesInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Payment"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeBackSettlement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                settlement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    touchedByIdentity: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["IdentityInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TouchedDocuments"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    touchedByAddresses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["AddressesInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TouchedDocuments"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    touchedByTaxNumbers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["TaxNumbersInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TouchedDocuments"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    touchedByClientTerms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["TermsInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TouchedDocuments"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    touchedByVendorTerms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["TermsInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TouchedDocuments"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeNewDetails: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["FollowInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

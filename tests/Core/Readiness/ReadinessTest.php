@@ -10,7 +10,6 @@ use Almanac\Readiness\Check;
 use Almanac\Readiness\Facts;
 use Almanac\Readiness\Purpose;
 use Almanac\Readiness\Readiness;
-use Almanac\Readiness\TaxReport;
 use Almanac\Records\PartyKind;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -55,7 +54,13 @@ final class ReadinessTest extends TestCase
         ]];
         yield 'no email, but a billing address' => [['hasEmail' => false], []];
         yield 'no way to deliver' => [['hasEmail' => false, 'billing' => null], ['bill: missing: Add an email for invoices, or a billing address. -> reach']];
-        yield 'no remit-to' => [['remitTo' => null], ['pay: missing: Mark the address that payments go to as remit-to. -> addresses']];
+        yield 'no remit-to' => [['remitTo' => null], ['pay: missing: Add bank details, or mark the address that payments go to as remit-to. -> addresses']];
+        yield 'no remit-to, but bank details' => [['remitTo' => null, 'hasBankDetails' => true], []];
+        yield 'something on hold' => [['isOnHold' => true], ['pay: missing: Let a second person confirm the new bank details. -> bank']];
+        yield 'no payee name' => [['hasPayee' => false], ['pay: missing: Say under which name they are paid. -> identity']];
+        yield 'no form' => [['hasForm' => false], ['tax-report: missing: Ask for form W-9, and say when it came in. -> tax-numbers']];
+        yield 'tax unknown' => [['hasTreatment' => false], ['bill: missing: Say whether amounts include tax. -> client-terms']];
+        yield 'over the limit' => [['isOverLimit' => true], ['bill: missing: They owe more than their credit limit. Ask for payment, or raise it. -> client-terms']];
         yield 'a stop when paying' => [['stops' => [CautionUse::Paying]], ['pay: missing: Settle what the caution is about, then lift it. -> identity']];
         yield 'a stop whatever for' => [['stops' => [CautionUse::Any]], array_map(
             fn (string $purpose) => "$purpose: missing: Settle what the caution is about, then lift it. -> identity",
@@ -80,16 +85,6 @@ final class ReadinessTest extends TestCase
         $this->assertSame($gaps, $found);
     }
 
-    public function test_vendors_are_reported_in_the_united_states_unless_incorporated(): void
-    {
-        $this->assertTrue(TaxReport::covers('US', 'US', '', 'Quill Gilding'));
-        $this->assertTrue(TaxReport::covers('US', '', 'limited liability company', 'Brass Lantern Foundry LLC'));
-        foreach ([['US', 'US', 'corporation', 'Brass'], ['US', 'US', '', 'Fenwick Leather Supply Inc.'], ['US', 'CA', '', 'Fenwick'], ['GB', 'GB', '', 'Tarn'], ['US', 'US', '', 'Acme Corp.']] as $case) {
-            $this->assertFalse(TaxReport::covers(...$case), implode(', ', $case));
-        }
-        $this->assertTrue(TaxReport::covers('US', 'US', '', 'Princeton Incline'), 'a part of a word is no form');
-    }
-
     /** @param  array<string, mixed>  $different */
     private function facts(array $different = []): Facts
     {
@@ -98,7 +93,7 @@ final class ReadinessTest extends TestCase
         return new Facts(...($different + [
             'kind' => PartyKind::Person, 'hasTitle' => true, 'isInformal' => false, 'isDeceased' => false, 'isArchived' => false,
             'isClient' => true, 'isVendor' => true, 'hasClientTerms' => true, 'hasVendorTerms' => true, 'hasEmail' => true,
-            'postal' => $address, 'billing' => $address, 'remitTo' => $address, 'stops' => [], 'isReported' => true, 'hasTaxNumber' => true,
+            'postal' => $address, 'billing' => $address, 'remitTo' => $address, 'stops' => [], 'isReported' => true, 'hasTaxNumber' => true, 'hasForm' => true,
         ]));
     }
 }

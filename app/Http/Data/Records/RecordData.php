@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
+use App\Http\Data\Banking\BankData;
 use App\Http\Data\Files\FileData;
+use App\Http\Data\Ledger\RecordDocumentsData;
+use App\Http\Data\Ledger\StandingData;
 use App\Http\Data\Notes\CautionData;
 use App\Http\Data\Notes\LogEntryData;
 use App\Http\Data\Readiness\ReadinessData;
@@ -51,6 +54,12 @@ final readonly class RecordData
         public SideTermsData $clientTerms,
         #[OA\Property(ref: '#/components/schemas/SideTerms')]
         public SideTermsData $vendorTerms,
+        #[OA\Property(ref: '#/components/schemas/Bank')]
+        public BankData $bank,
+        #[OA\Property(ref: '#/components/schemas/RecordDocuments')]
+        public RecordDocumentsData $documents,
+        #[OA\Property(ref: '#/components/schemas/Standing')]
+        public StandingData $standing,
         #[OA\Property(description: 'The newest first.', items: new OA\Items(ref: '#/components/schemas/File'))]
         public array $files,
         #[OA\Property(description: 'Those that are not done, the earliest first.', items: new OA\Items(ref: '#/components/schemas/Reminder'))]

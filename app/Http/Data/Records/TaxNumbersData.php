@@ -16,6 +16,22 @@ final readonly class TaxNumbersData
         public int $version,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/TaxNumber'))]
         public array $numbers,
+        #[OA\Property(description: 'The day form W-9 came in, to be changed; empty while it has not.')]
+        public string $formOn,
+        #[OA\Property(description: 'The same for reading.')]
+        public string $formOnText,
+        #[OA\Property(description: 'Who signed it.')]
+        public string $formBy,
+        #[OA\Property(description: 'The file of the record that it is.', nullable: true)]
+        public ?int $formFileId,
+        #[OA\Property(enum: ['by the rule', 'always', 'never'])]
+        public string $reportChoice,
+        #[OA\Property]
+        public bool $isAttorney,
+        #[OA\Property(description: 'Whether what they are paid goes into the tax report.')]
+        public bool $isReportable,
+        #[OA\Property]
+        public string $why,
     ) {
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Records;
 
+use Almanac\TaxIds\ReportChoice;
 use Almanac\TaxIds\TaxIdKind;
 use App\Http\Requests\Rules\IdOrNull;
 use App\Http\Requests\Rules\ItemList;
@@ -13,6 +14,11 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'TaxNumbersInput', required: ['version', 'taxNumbers'], properties: [
     new OA\Property('version', type: 'integer'),
     new OA\Property('taxNumbers', type: 'array', items: new OA\Items(ref: '#/components/schemas/TaxNumberInput')),
+    new OA\Property('formOn', description: 'When form W-9 came in; empty while it has not. With it go the four that follow; without it they stay as they are.', type: 'string'),
+    new OA\Property('formBy', type: 'string'),
+    new OA\Property('formFileId', type: 'integer', nullable: true),
+    new OA\Property('reportChoice', type: 'string', enum: ['by the rule', 'always', 'never']),
+    new OA\Property('isAttorney', type: 'boolean'),
 ])]
 #[OA\Schema(schema: 'TaxNumberInput', required: ['id', 'kind', 'country', 'value'], properties: [
     new OA\Property('id', description: 'Null for a new one.', type: 'integer', nullable: true),
@@ -30,6 +36,11 @@ final class TaxNumbersRequest extends SectionRequest
             'taxNumbers.*.id' => ['present', new IdOrNull],
             'taxNumbers.*.kind' => ['required', Rule::enum(TaxIdKind::class)],
             'taxNumbers.*.country' => self::text(),
+            'formOn' => ['string', self::LINE],
+            'formBy' => ['present_with:formOn', 'string', self::LINE],
+            'formFileId' => ['present_with:formOn', new IdOrNull],
+            'reportChoice' => ['required_with:formOn', Rule::enum(ReportChoice::class)],
+            'isAttorney' => ['required_with:formOn', 'boolean:strict'],
             'taxNumbers.*.value' => ['present', 'nullable', 'string', self::LINE],
         ];
     }

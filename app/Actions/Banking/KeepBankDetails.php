@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Banking;
+
+use Almanac\Banking\AccountKind;
+use Almanac\Banking\BankAccount;
+use Almanac\Banking\BankingRefused;
+use Almanac\Banking\CardNumber;
+use Almanac\Banking\Confirmation;
+use Almanac\Names\NamePart;
+use Almanac\Records\Difference;
+use Almanac\Records\Fact;
+use Almanac\Records\Wording;
+use App\Actions\Finding\IndexParties;
+use App\Actions\Records\LogChanges;
+use App\Models\BankDetail;
+use App\Models\Card;
+use App\Models\Party;
+use App\Models\User;
+use App\Support\CardVault;
+use App\Support\Clock;
+use App\Support\FieldProblems;
+use App\Support\Permission;
+use App\Support\SectionName;
+use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * Keeps bank details, and cards by their tokens. New details are on hold until somebody other than
+ * who entered them has confirmed them, saying how; none is ever changed, so their history stays whole.
+ */
+final readonly class KeepBankDetails
+{
+    public function __construct(private LogChanges $log, private IndexParties $index, private Clock $clock, private CardVault $vault)
+    {
+    }
+
+    /**
+     * @param array{kind: string, iban: string, bic: string, routing: string, sortCode: string, account: string, use: string, holder: string, bankName: string} $input
+     *
+     * @throws ValidationException with each refusal at its field
+     */
+    public function add(Party $party, array $input, User $by): void
+    {
+        DB::transaction(function () use ($party, $input, $by): void {
+            $party->refresh()->assertInUse();
+            $problems = new FieldProblems;
+            $holder = (string) $problems->at('holder', fn () => NamePart::tidy($input['holder']));
+            $bank = (string) $problems->at('bankName', fn () => NamePart::tidy($input['bankName']));
+            $kind = AccountKind::from($input['kind']);
+            $account = $problems->at(match ($kind) {
+                AccountKind::Iban => 'iban',
+                default => 'account',
+            }, fn () => match ($kind) {
+                AccountKind::Iban => BankAccount::iban($input['iban'], $input['bic']),
+                AccountKind::UsAccount => BankAccount::us($input['routing'], $input['account'], $input['use']),
+                AccountKind::UkAccount => BankAccount::uk($input['sortCode'], $input['account']),
+            });
+            $problems->throwIfAny();
+            $detail = new BankDetail(['holder' => $holder, 'bank_name' => $bank]);
+            $account === null ?: $detail->setAccount($account);
+            $same = $party->bankDetails()->where('fingerprint', $detail->fingerprint)->whereIn('state', [BankDetail::CONFIRMED, BankDetail::ON_HOLD])->first();
+            if ($same !== null) {
+                throw ValidationException::withMessages([$kind === AccountKind::Iban ? 'iban' : 'account' => 'That account is on the record already.']);
+            }
+            $this->hold($party, $detail, $by);
+        });
+    }
+
+    /** A new payee name of a vendor is on hold like a new account. */
+    public function holdPayee(Party $party, string $payee, User $by): void
+    {
+        $this->hold($party, new BankDetail(['kind' => BankDetail::PAYEE, 'holder' => $payee, 'value' => '', 'masked' => $payee, 'fingerprint' => hash('sha256', $payee)]), $by);
+    }
+
+    /**
+     * @throws BankingRefused when nothing is on hold any more, or who entered it confirms it
+     * @throws AuthorizationException when somebody confirms who may not
+     */
+    public function confirm(BankDetail $detail, Confirmation $how, User $by): void
+    {
+        DB::transaction(function () use ($detail, $how, $by): void {
+            $this->mustBeOpenTo($detail, $by);
+            Confirmation::mustBeSecondPerson($detail->user_id, $by->id);
+            // A party has one account of a kind in force; the one before stays in the history.
+            $detail->party->bankDetails()->where('kind', $detail->kind)->where('state', BankDetail::CONFIRMED)->update(['state' => BankDetail::REPLACED]);
+            $this->settle($detail, BankDetail::CONFIRMED, $how->value, $by);
+        });
+    }
+
+    /** Whoever entered them may also take them back. */
+    public function refuse(BankDetail $detail, string $reason, User $by): void
+    {
+        DB::transaction(function () use ($detail, $reason, $by): void {
+            if ($detail->refresh()->user_id !== $by->id) {
+                $this->mustBeOpenTo($detail, $by);
+            }
+            if ($detail->state !== BankDetail::ON_HOLD && $detail->state !== BankDetail::CONFIRMED) {
+                throw BankingRefused::notOnHold();
+            }
+            $detail->remark = Wording::line($reason, 200, 'Say why.');
+            $this->settle($detail, $detail->state === BankDetail::CONFIRMED ? BankDetail::REPLACED : BankDetail::REFUSED, '', $by);
+        });
+    }
+
+    /**
+     * @param array{number: string, expires: string, holder: string, postcode: string} $input
+     *
+     * @throws ValidationException with each refusal at its field
+     */
+    public function addCard(Party $party, #[\SensitiveParameter] array $input, User $by): void
+    {
+        DB::transaction(function () use ($party, $input, $by): void {
+            $party->refresh()->assertInUse();
+            $problems = new FieldProblems;
+            $number = $problems->at('number', fn () => CardNumber::read($input['number']));
+            $expires = $this->month($input['expires'], $problems);
+            $holder = (string) $problems->at('holder', fn () => NamePart::tidy($input['holder']));
+            $problems->throwIfAny();
+            if ($number === null) {
+                throw new \LogicException('What was not refused is there.');
+            }
+            Card::query()->create([
+                'party_id' => $party->id, 'brand' => $number->brand, 'last_four' => $number->lastFour(), 'expires' => $expires,
+                'holder' => $holder, 'postcode' => mb_substr(trim($input['postcode']), 0, 20), 'token' => $this->vault->tokenFor($number), 'user_id' => $by->id,
+            ]);
+            $this->tell($party, 'Card', '', "{$number->brand} •••• {$number->lastFour()}", $by);
+        });
+    }
+
+    public function removeCard(Card $card, Party $party, User $by): void
+    {
+        DB::transaction(function () use ($card, $party, $by): void {
+            $card->delete();
+            $this->tell($party, 'Card', "{$card->brand} •••• {$card->last_four}", '', $by);
+        });
+    }
+
+    private function hold(Party $party, BankDetail $detail, User $by): void
+    {
+        $before = $party->bankDetails()->where('kind', $detail->kind)->where('state', BankDetail::CONFIRMED)->first();
+        // Whoever enters twice has corrected what was on hold.
+        $party->bankDetails()->where('kind', $detail->kind)->where('state', BankDetail::ON_HOLD)->update(['state' => BankDetail::REFUSED, 'remark' => 'entered again']);
+        $detail->fill(['party_id' => $party->id, 'state' => BankDetail::ON_HOLD, 'replaces_id' => $before?->id, 'user_id' => $by->id])->save();
+        $this->tell($party, ucfirst($detail->kind), $before->masked ?? '', $detail->masked.', on hold', $by);
+    }
+
+    private function settle(BankDetail $detail, string $state, string $how, User $by): void
+    {
+        $from = $detail->state;
+        $detail->fill(['state' => $state, 'settled_by_id' => $by->id, 'settled_at' => $this->clock->now(), 'how' => $how])->save();
+        $this->tell($detail->party, ucfirst($detail->kind), "{$detail->masked}, $from", "{$detail->masked}, ".trim("$state: $how $detail->remark", ': '), $by);
+    }
+
+    private function mustBeOpenTo(BankDetail $detail, User $by): void
+    {
+        if (! $by->can(Permission::ApproveChanges->value)) {
+            throw new AuthorizationException('Only approvers and administrators confirm bank details.');
+        }
+        if ($detail->refresh()->state !== BankDetail::ON_HOLD && $detail->state !== BankDetail::CONFIRMED) {
+            throw BankingRefused::notOnHold();
+        }
+    }
+
+    private function month(string $typed, FieldProblems $problems): string
+    {
+        if (preg_match('#^\s*(\d{1,2})\s*[/.-]\s*(\d{2}|\d{4})\s*$#', $typed, $part) !== 1 || (int) $part[1] < 1 || (int) $part[1] > 12) {
+            $problems->add('expires', 'Write month and year, like 04/28.');
+
+            return '';
+        }
+        $month = sprintf('%04d-%02d', (int) $part[2] + (strlen($part[2]) === 2 ? 2000 : 0), (int) $part[1]);
+        if ($month < substr($this->clock->today()->toIso(), 0, 7)) {
+            $problems->add('expires', BankingRefused::expired()->getMessage());
+        }
+
+        return $month;
+    }
+
+    private function tell(Party $party, string $label, string $from, string $to, User $by): void
+    {
+        $party->unsetRelations();
+        $this->log->handle($party, SectionName::Bank, Difference::between(['one' => new Fact($label, $from)], ['one' => new Fact($label, $to)]), $by);
+        $this->index->withNeighbours($party);
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Ledger;
+
+use Almanac\Ledger\DocumentState;
+use Almanac\Ledger\LedgerRefused;
+use Almanac\Ledger\Side;
+use Almanac\Reach\ContactUse;
+use Almanac\Reach\EmailAddress;
+use App\Actions\Notes\WriteLogEntry;
+use App\Models\Document;
+use App\Models\Message;
+use App\Models\Office;
+use App\Models\User;
+use App\Queries\Ledger\DocumentPaper;
+use App\Support\Clock;
+use App\Support\FieldProblems;
+use App\Support\Recipients;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\Mime\Email;
+
+/** Sends a document: into the outbox that ships with the application, as a message with the paper in it, and into the log. */
+final readonly class SendDocument
+{
+    private const NO_REPLY = 'office@almanac.invalid';
+
+    public function __construct(private DocumentPaper $paper, private WriteLogEntry $log, private NoteEvent $note, private Clock $clock)
+    {
+    }
+
+    /**
+     * @param string $to addresses with commas between; empty for where such documents go
+     *
+     * @throws LedgerRefused when it is a draft, or void
+     * @throws ValidationException when there is nobody to send it to
+     */
+    public function handle(Document $document, string $to, string $text, User $by): void
+    {
+        if ($document->state === DocumentState::Draft || $document->state === DocumentState::Void) {
+            throw LedgerRefused::wrongState('sent', $document->state->words());
+        }
+        $problems = new FieldProblems;
+        $addresses = trim($to) === ''
+            ? Recipients::emails($document->party, $document->kind->side() === Side::Client ? ContactUse::Invoices : ContactUse::Orders)
+            : array_map(fn (string $one) => (string) $problems->at('to', fn () => EmailAddress::fromTyped($one)->address()), preg_split('/\s*[,;]\s*/', trim($to)) ?: []);
+        if ($addresses === []) {
+            $problems->add('to', 'They have no email. Type one, or add it to the record.');
+        }
+        $problems->throwIfAny();
+        $subject = $document->title().' from '.Office::current()->name;
+        $name = preg_replace('/[^\w.\-]+/', '-', $document->title()).'.pdf';
+        $email = (new Email)->from(filter_var($by->email, FILTER_VALIDATE_EMAIL) ? $by->email : self::NO_REPLY)->to(...$addresses)->subject($subject)->date($this->clock->now())
+            ->text(trim($text) === '' ? "Please find attached: {$document->title()}.\n\n".Office::current()->name : $text)
+            ->attach($this->paper->pdf($document), $name, 'application/pdf');
+        $path = 'outbox/'.Str::uuid().'.eml';
+        Storage::put($path, $email->toString());
+        try {
+            DB::transaction(function () use ($document, $addresses, $subject, $path, $by): void {
+                Message::query()->create([
+                    'party_id' => $document->party_id, 'document_id' => $document->id, 'to' => implode(', ', $addresses), 'subject' => $subject, 'path' => $path,
+                    'user_id' => $by->id, 'at' => $this->clock->now(),
+                ]);
+                $document->update(['sent_at' => $this->clock->now()]);
+                $this->note->handle($document, 'sent to '.implode(', ', $addresses), $by);
+                if (! $document->party->isArchived()) {
+                    $this->log->write($document->party, ['kind' => 'email', 'day' => '', 'withPartyId' => null, 'text' => 'Sent '.$document->title().' to '.implode(', ', $addresses).'.', 'isPinned' => false], $by);
+                }
+            });
+        } catch (\Throwable $error) {
+            Storage::delete($path);
+            throw $error;
+        }
+    }
+}

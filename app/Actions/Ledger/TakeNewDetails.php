@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Ledger;
+
+use Almanac\Ledger\DocumentState;
+use Almanac\Terms\Shorthand;
+use App\Models\Document;
+use App\Models\Office;
+use App\Models\Party;
+use App\Models\User;
+use App\Support\Clock;
+use App\Support\OfficeCalendar;
+use App\Support\PartyCopy;
+use App\Support\SideDefaults;
+use Illuminate\Support\Facades\DB;
+
+/** Lets drafts and open documents carry the details of a record as they are now. What is settled keeps what was sent. */
+final readonly class TakeNewDetails
+{
+    public function __construct(private Clock $clock, private NoteEvent $note, private KeepStandings $standings)
+    {
+    }
+
+    /**
+     * @param list<int> $documentIds
+     * @param bool $withTerms whether they are due as the record's terms have it now
+     */
+    public function handle(Party $party, array $documentIds, bool $withTerms, User $by): void
+    {
+        DB::transaction(function () use ($party, $documentIds, $withTerms, $by): void {
+            $today = $this->clock->today();
+            $party = Party::query()->findOrFail($party->id);
+            foreach ($party->documents()->whereKey($documentIds)->get() as $document) {
+                if ($document->state !== DocumentState::Draft && ! $document->state->isOpen()) {
+                    continue;
+                }
+                $side = $document->kind->side();
+                $copy = PartyCopy::of($party, $side, $today);
+                $changed = array_values(array_filter(array_keys(PartyCopy::TITLES), fn (string $key) => $copy[$key] !== $document->copy[$key]));
+                $document->copy = $copy;
+                $moved = $withTerms ? $this->setTerms($document, SideDefaults::of($party, $side, $today)->terms()->value[0] ?? '') : '';
+                if ($changed === [] && $moved === '') {
+                    continue;
+                }
+                $document->version++;
+                $document->save();
+                $this->note->handle($document, trim(
+                    ($document->state === DocumentState::Draft ? 'takes' : 'reissued with').' the new '
+                    .implode(', ', array_map(fn (string $key) => PartyCopy::TITLES[$key], $changed)).($changed === [] ? 'terms' : '').($moved === '' ? '' : '; '.$moved),
+                ), $by);
+            }
+            $this->standings->refresh($party->id);
+        });
+    }
+
+    private function setTerms(Document $document, string $terms): string
+    {
+        if (! $document->kind->isOwed() || $terms === '' || $terms === $document->terms) {
+            return '';
+        }
+        $before = $document->due;
+        $read = Shorthand::read($terms);
+        $outcome = $read->applyTo($document->date, OfficeCalendar::of(Office::current()));
+        $amounts = $outcome->amounts($document->total());
+        $document->fill([
+            'terms' => $read->toShorthand(),
+            'due' => $outcome->due(),
+            'discount_percent' => $outcome->discount === null ? null : (string) $outcome->discount->percent,
+            'discount_until' => $outcome->discount?->lastDay,
+            'parts' => count($outcome->parts) === 1 ? null : array_map(fn (int $at) => [$outcome->parts[$at]->due->toIso(), $amounts[$at]->minor], array_keys($outcome->parts)),
+        ]);
+        if ($document->state !== DocumentState::Draft) {
+            $document->setOpen($document->open(), $document->date);
+        }
+
+        return 'due '.$document->due?->toText().' rather than '.$before?->toText();
+    }
+}

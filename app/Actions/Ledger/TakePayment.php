@@ -1,0 +1,237 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Ledger;
+
+use Almanac\Banking\BankingRefused;
+use Almanac\Banking\PayBy;
+use Almanac\Calendar\Day;
+use Almanac\Cautions\CautionUse;
+use Almanac\Ledger\DocumentState;
+use Almanac\Ledger\EarlyPayment;
+use Almanac\Ledger\LedgerRefused;
+use Almanac\Ledger\Side;
+use Almanac\Money\Money;
+use Almanac\Names\NamePart;
+use Almanac\Records\Wording;
+use Almanac\Terms\SideField;
+use App\Models\BankDetail;
+use App\Models\Document;
+use App\Models\Office;
+use App\Models\Party;
+use App\Models\Payment;
+use App\Models\Settlement;
+use App\Models\User;
+use App\Queries\Readiness\RecordFacts;
+use App\Support\Clock;
+use App\Support\FieldProblems;
+use App\Support\SideDefaults;
+use App\Support\TypedDates;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * Takes in money that came or went, and uses it on documents; what is not used stays unallocated.
+ *
+ * @phpstan-type Use array{documentId: int, amount: string, discount: string}
+ */
+final readonly class TakePayment
+{
+    private const LONGEST_REASON = 300;
+
+    public function __construct(
+        private TypedDates $dates,
+        private SettleDocument $settle,
+        private KeepStandings $standings,
+        private NoteEvent $note,
+        private Clock $clock,
+    ) {
+    }
+
+    /**
+     * @param array{side: string, day: string, amount: string, currency: string, payBy: string, reference: string, uses: list<Use>} $input
+     *
+     * @throws ValidationException with each refusal at its field
+     */
+    public function take(Party $party, array $input, User $by): Payment
+    {
+        return DB::transaction(function () use ($party, $input, $by): Payment {
+            $problems = new FieldProblems;
+            $side = Side::from($input['side']);
+            $payBy = PayBy::from($input['payBy']);
+            $day = $this->dates->day($input['day'] === '' ? 'today' : $input['day'], 'day', $problems);
+            if ($day?->isAfter($this->clock->today())) {
+                $problems->add('day', 'That day is still to come. Money is entered when it has passed.');
+            }
+            $amount = $problems->at('amount', fn () => $this->amount($input['amount'], $input['currency']));
+            $reference = $problems->at('reference', fn () => NamePart::tidy($input['reference']));
+            $this->mustBeAllowed($party, $side, $payBy, $problems);
+            $problems->throwIfAny();
+            if ($amount === null || $day === null) {
+                throw new \LogicException('What was not refused is there.');
+            }
+            $payment = Payment::query()->create([
+                'party_id' => $party->id, 'side' => $side, 'day' => $day, 'currency' => $amount->currency, 'amount_minor' => $amount->minor, 'unallocated_minor' => $amount->minor,
+                'pay_by' => $payBy, 'reference' => (string) $reference, 'user_id' => $by->id,
+                'account_number' => $side === Side::Vendor ? SideDefaults::of($party, $side, $this->clock->today())->text(SideField::AccountNumber) : '',
+            ]);
+            $this->useOn($payment, $input['uses'], $day, $by);
+
+            return $payment;
+        });
+    }
+
+    /**
+     * Uses what is left of it on documents.
+     *
+     * @param list<Use> $uses
+     *
+     * @throws ValidationException with each refusal at its field
+     */
+    public function use(Payment $payment, array $uses, User $by): void
+    {
+        DB::transaction(function () use ($payment, $uses, $by): void {
+            $payment->refresh();
+            if ($payment->is_void) {
+                throw LedgerRefused::wrongState('used', 'void');
+            }
+            $this->useOn($payment, $uses, $payment->day, $by);
+        });
+    }
+
+    /**
+     * Uses what is left of a credit on documents.
+     *
+     * @param list<Use> $uses
+     *
+     * @throws ValidationException with each refusal at its field
+     */
+    public function useCredit(Document $credit, array $uses, User $by): void
+    {
+        DB::transaction(function () use ($credit, $uses, $by): void {
+            $credit->refresh();
+            if (! $credit->kind->isCredit() || ! $credit->state->isOpen()) {
+                throw LedgerRefused::wrongState('used', $credit->state->words());
+            }
+            $this->eachUse($uses, $credit->party_id, $credit->kind->side(), $credit->open(), function (Document $document, Money $part) use ($credit, $by): void {
+                $this->settle->handle($document, Settlement::CREDIT, $part, $this->clock->today(), $by, $credit);
+                $credit->setOpen($credit->open()->minus($part), $this->clock->today());
+                $credit->save();
+            });
+            $this->standings->refresh($credit->party_id);
+        });
+    }
+
+    /** Makes it as if it had not come: all that it settled is open again. */
+    public function void(Payment $payment, string $reason, User $by): void
+    {
+        DB::transaction(function () use ($payment, $reason, $by): void {
+            $payment->refresh();
+            if ($payment->is_void) {
+                throw LedgerRefused::wrongState('made void', 'void');
+            }
+            $reason = Wording::line($reason, self::LONGEST_REASON, 'Say why it is void.');
+            foreach ($payment->settlements()->with('document', 'payment', 'credit')->get() as $settlement) {
+                $this->note->handle($settlement->document, 'payment of '.$payment->amount()->toText().' made void: '.$reason, $by);
+                $this->settle->takeBack($settlement, $this->clock->today());
+            }
+            $payment->refresh()->fill(['is_void' => true, 'void_reason' => $reason, 'unallocated_minor' => 0])->save();
+            $this->standings->refresh($payment->party_id);
+        });
+    }
+
+    /** Takes back one use of money or a credit, a discount, or a write-off. */
+    public function takeBack(Settlement $settlement, User $by): void
+    {
+        DB::transaction(function () use ($settlement, $by): void {
+            $document = $settlement->document;
+            $this->settle->takeBack($settlement, $this->clock->today());
+            $this->note->handle($document, $settlement->kind.' of '.$document->money($settlement->amount_minor)->toText().' taken back', $by);
+            $this->standings->refresh($document->party_id);
+        });
+    }
+
+    /** Lets the rest of a document go, for a reason. */
+    public function writeOff(Document $document, string $amount, string $reason, User $by): void
+    {
+        DB::transaction(function () use ($document, $amount, $reason, $by): void {
+            $document->refresh();
+            $problems = new FieldProblems;
+            $part = $problems->at('amount', fn () => trim($amount) === '' ? $document->open() : $this->amount($amount, $document->currency));
+            $why = $problems->at('reason', fn () => Wording::line($reason, self::LONGEST_REASON, 'Say why it is written off.'));
+            $problems->throwIfAny();
+            $problems->at('amount', fn () => $this->settle->handle($document, Settlement::WRITE_OFF, $part ?? $document->open(), $this->clock->today(), $by, null, (string) $why));
+            $problems->throwIfAny();
+            $this->note->handle($document, ($part?->toText() ?? '').' written off: '.$why, $by);
+            $this->standings->refresh($document->party_id);
+        });
+    }
+
+    /** @param  list<Use>  $uses */
+    private function useOn(Payment $payment, array $uses, Day $on, User $by): void
+    {
+        $this->eachUse($uses, $payment->party_id, $payment->side, $payment->unallocated(), function (Document $document, Money $part, ?Money $discount) use ($payment, $on, $by): void {
+            if ($discount !== null) {
+                EarlyPayment::mustAllow($discount, $document->entry(), $document->discount(), $on);
+                $this->settle->handle($document, Settlement::DISCOUNT, $discount, $on, $by, $payment);
+            }
+            if (! $part->isZero()) {
+                $this->settle->handle($document, Settlement::PAYMENT, $part, $on, $by, $payment);
+                $payment->unallocated_minor -= $part->minor;
+            }
+        });
+        $payment->save();
+        $this->standings->refresh($payment->party_id);
+    }
+
+    /**
+     * @param list<Use> $uses
+     * @param \Closure(Document, Money, Money|null): void $do
+     */
+    private function eachUse(array $uses, int $partyId, Side $side, Money $available, \Closure $do): void
+    {
+        $problems = new FieldProblems;
+        $sum = Money::zero($available->currency);
+        foreach ($uses as $at => $use) {
+            $document = Document::query()->where('party_id', $partyId)->find($use['documentId']);
+            if ($document === null || $document->kind->side() !== $side || ! $document->kind->isOwed() || $document->state === DocumentState::Void) {
+                $problems->add("uses.$at.amount", 'That document is no longer there to be settled.');
+
+                continue;
+            }
+            $problems->at("uses.$at.amount", function () use ($document, $use, $do, &$sum): void {
+                $part = Money::of($use['amount'] === '' ? '0' : str_replace(',', '', $use['amount']), $document->currency);
+                $discount = trim($use['discount']) === '' ? null : $this->amount($use['discount'], $document->currency);
+                $sum = $sum->plus($part);
+                $do($document, $part, $discount);
+            });
+        }
+        if ($sum->minus($available)->minor > 0) {
+            $problems->add('uses', LedgerRefused::moreThanThereIs($sum->toText(), $available->toText())->getMessage());
+        }
+        $problems->throwIfAny();
+    }
+
+    private function amount(string $typed, string $currency): Money
+    {
+        $amount = Money::of(str_replace(',', '', $typed), $currency === '' ? Office::current()->currency() : mb_strtoupper($currency));
+
+        return $amount->minor > 0 ? $amount : throw LedgerRefused::notPositive();
+    }
+
+    /** Money goes out only to a vendor that nobody has stopped, and by transfer only to an account that a second person has confirmed. */
+    private function mustBeAllowed(Party $party, Side $side, PayBy $payBy, FieldProblems $problems): void
+    {
+        if ($side === Side::Client) {
+            return;
+        }
+        if (RecordFacts::of($party->load(RecordFacts::RELATIONS), $this->clock->today())->isStoppedFor(CautionUse::Paying)) {
+            $problems->add('payBy', 'A caution stops payments to them. Settle what it is about, then lift it.');
+        }
+        $held = BankDetail::query()->where('party_id', $party->id)->where('state', BankDetail::ON_HOLD)->first();
+        if ($payBy === PayBy::Transfer && $held !== null) {
+            $problems->add('payBy', BankingRefused::onHold($held->kind === BankDetail::PAYEE ? 'payee name' : 'bank details')->getMessage());
+        }
+    }
+}

@@ -1,0 +1,234 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Ledger;
+
+use Almanac\Calendar\Day;
+use Almanac\Ledger\DocumentKind;
+use Almanac\Ledger\DocumentState;
+use Almanac\Ledger\LedgerRefused;
+use Almanac\Ledger\Line;
+use Almanac\Ledger\TaxTreatment;
+use Almanac\Ledger\Totals;
+use Almanac\Money\BadAmount;
+use Almanac\Money\Money;
+use Almanac\Money\Percent;
+use Almanac\Names\NamePart;
+use Almanac\Terms\Outcome;
+use Almanac\Terms\PaymentTerms;
+use Almanac\Terms\Shorthand;
+use App\Models\CostCentre;
+use App\Models\Document;
+use App\Models\DocumentLine;
+use App\Models\LedgerAccount;
+use App\Models\Office;
+use App\Models\Party;
+use App\Models\TaxRate;
+use App\Models\User;
+use App\Support\ArchivedRecord;
+use App\Support\FieldProblems;
+use App\Support\OfficeCalendar;
+use App\Support\PartyCopy;
+use App\Support\Rates;
+use App\Support\StaleDocument;
+use App\Support\TypedDates;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * Writes a document as a draft, and over it again until it is issued.
+ *
+ * @phpstan-type LineInput array{text: string, quantity: string, price: string, discount: string, taxRateId: int|null, accountId: int|null, costCentreIds: list<int>}
+ * @phpstan-type DocumentInput array{date: string, due: string, terms: string, treatment: string, currency: string, number: string, reference: string, note: string, lines: list<LineInput>, version?: int}
+ */
+final readonly class WriteDocument
+{
+    public function __construct(private TypedDates $dates, private NoteEvent $note)
+    {
+    }
+
+    /**
+     * @param DocumentInput $input
+     *
+     * @throws ArchivedRecord when the record takes no new documents
+     * @throws ValidationException with each refusal at its field
+     */
+    public function add(Party $party, DocumentKind $kind, array $input, User $by, ?Document $source = null): Document
+    {
+        return DB::transaction(function () use ($party, $kind, $input, $by, $source): Document {
+            $party->refresh()->assertInUse();
+            $document = new Document([
+                'party_id' => $party->id, 'kind' => $kind, 'state' => DocumentState::Draft, 'source_id' => $source?->id, 'user_id' => $by->id,
+                'copy' => PartyCopy::of($party, $kind->side(), $this->dates->today()),
+            ]);
+            $this->fill($document, $input);
+            $this->note->handle($document, $source === null ? 'written' : 'made from '.mb_strtolower($source->title()), $by);
+
+            return $document;
+        });
+    }
+
+    /**
+     * @param DocumentInput $input
+     *
+     * @throws LedgerRefused when it is no draft any more
+     * @throws StaleDocument when somebody else has saved it since
+     * @throws ValidationException with each refusal at its field
+     */
+    public function change(Document $document, array $input): Document
+    {
+        return DB::transaction(function () use ($document, $input): Document {
+            $document->refresh()->party->assertInUse();
+            if ($document->state !== DocumentState::Draft) {
+                throw LedgerRefused::wrongState('changed', $document->state->words());
+            }
+            if ($document->version !== ($input['version'] ?? -1)) {
+                throw new StaleDocument;
+            }
+            $this->fill($document, $input);
+
+            return $document;
+        });
+    }
+
+    /** @param  DocumentInput  $input */
+    private function fill(Document $document, array $input): void
+    {
+        $problems = new FieldProblems;
+        $date = $this->dates->day($input['date'] === '' ? 'today' : $input['date'], 'date', $problems);
+        $currency = $problems->at('currency', fn () => $this->currency($input['currency'], $date)) ?? Office::current()->currency();
+        $treatment = TaxTreatment::from($input['treatment']);
+        $lines = $this->lines($input['lines'], $document->kind, $date, $problems);
+        $outcome = $this->outcome($document->kind, $input['terms'], $date, $problems);
+        $due = $this->dates->day($input['due'], 'due', $problems);
+        if ($due !== null && $date !== null && $due->isBefore($date)) {
+            $problems->add('due', LedgerRefused::dueBeforeDate($due->toText(), $date->toText())->getMessage());
+        }
+        if ($input['lines'] === []) {
+            $problems->add('lines', LedgerRefused::noLines()->getMessage());
+        }
+        $totals = Totals::of(array_column($lines, 0), $treatment, $currency);
+        if ($totals->gross->isNegative()) {
+            $problems->add('lines', LedgerRefused::negativeTotal($totals->gross->toText())->getMessage());
+        }
+        $number = $this->number($document, $input['number'], $problems);
+        $reference = $problems->at('reference', fn () => NamePart::tidy($input['reference']));
+        $problems->throwIfAny();
+
+        $document->fill([
+            'date' => $date, 'currency' => $currency, 'treatment' => $treatment, 'number' => $number, 'reference' => $reference, 'note' => trim($input['note']),
+            'net_minor' => $totals->net->minor, 'tax_minor' => $totals->tax->minor, 'total_minor' => $totals->gross->minor, 'open_minor' => $totals->gross->minor,
+            'version' => $document->version + 1,
+        ]);
+        $this->setDue($document, $due, $outcome[0] ?? null, $outcome[1] ?? null);
+        $document->save();
+        $document->lines()->delete();
+        foreach ($lines as $rank => [$line, $row]) {
+            DocumentLine::query()->create([
+                'document_id' => $document->id, 'rank' => $rank, 'text' => $line->text,
+                'quantity' => (string) $line->quantity, 'price' => (string) $line->price, 'discount' => (string) $line->discount, 'tax' => (string) $line->tax,
+                'tax_rate_id' => $row['taxRateId'], 'account_id' => $row['accountId'], 'cost_centre_ids' => $row['costCentreIds'],
+                'amount_minor' => $line->amount($currency)->minor,
+            ]);
+        }
+        $document->unsetRelation('lines');
+    }
+
+    /** When it is due: as typed, else as the terms have it; in parts where they have it so. */
+    private function setDue(Document $document, ?Day $typed, ?PaymentTerms $terms, ?Outcome $outcome): void
+    {
+        $document->terms = $terms?->toShorthand() ?? '';
+        $document->parts = null;
+        if (! $document->kind->isOwed()) {
+            $document->due = null;
+
+            return;
+        }
+        $document->due = $typed ?? $outcome?->due() ?? $document->date;
+        $document->discount_percent = $outcome?->discount === null ? null : (string) $outcome->discount->percent;
+        $document->discount_until = $outcome?->discount?->lastDay;
+        if ($typed === null && $outcome !== null && count($outcome->parts) > 1) {
+            $amounts = $outcome->amounts($document->total());
+            $document->parts = array_map(fn (int $at) => [$outcome->parts[$at]->due->toIso(), $amounts[$at]->minor], array_keys($outcome->parts));
+        }
+    }
+
+    /** @return array{PaymentTerms, Outcome}|null */
+    private function outcome(DocumentKind $kind, string $terms, ?Day $date, FieldProblems $problems): ?array
+    {
+        if (! $kind->isOwed() && ! $kind->isPromise() || trim($terms) === '') {
+            return null;
+        }
+        $read = $problems->at('terms', fn () => Shorthand::read($terms));
+        $outcome = $read === null || $date === null ? null : $problems->at('terms', fn () => $read->applyTo($date, OfficeCalendar::of(Office::current())));
+
+        return $read === null || $outcome === null ? null : [$read, $outcome];
+    }
+
+    private function number(Document $document, string $typed, FieldProblems $problems): ?string
+    {
+        if (! $document->kind->isTheirs()) {
+            return $document->number;
+        }
+        $number = (string) $problems->at('number', fn () => NamePart::tidy($typed));
+        if ($number === '') {
+            return null;
+        }
+        $same = Document::query()->where('party_id', $document->party_id)->where('kind', $document->kind)->where('number', $number)
+            ->where('state', '!=', DocumentState::Void)->whereKeyNot($document->id ?? 0)->first();
+        if ($same !== null) {
+            $problems->add('number', "A document of theirs with this number, of {$same->date->toText()}, is in the book already.");
+        }
+
+        return mb_substr($number, 0, 60);
+    }
+
+    /** @throws BadAmount when it is no currency, or the office has no rate for it */
+    private function currency(string $code, ?Day $date): string
+    {
+        $amount = Money::zero($code === '' ? Office::current()->currency() : mb_strtoupper(trim($code)));
+        if ($date !== null) {
+            Rates::ofOffice()->toHome($amount, $date);
+        }
+
+        return $amount->currency;
+    }
+
+    /**
+     * @param list<LineInput> $rows
+     *
+     * @return array<int, array{Line, LineInput}>
+     */
+    private function lines(array $rows, DocumentKind $kind, ?Day $date, FieldProblems $problems): array
+    {
+        $lines = [];
+        $rates = TaxRate::query()->findMany(array_filter(array_column($rows, 'taxRateId')))->keyBy('id');
+        $accounts = LedgerAccount::query()->whereKey(array_filter(array_column($rows, 'accountId')))->pluck('id')->all();
+        $centres = CostCentre::query()->whereKey(array_merge([], ...array_column($rows, 'costCentreIds')))->pluck('id')->all();
+        foreach ($rows as $at => $row) {
+            $text = $problems->at("lines.$at.text", fn () => Line::readText($row['text']));
+            $quantity = $problems->at("lines.$at.quantity", fn () => Line::readNumber($row['quantity'] === '' ? '1' : $row['quantity']));
+            $price = $problems->at("lines.$at.price", fn () => Line::readNumber($row['price']));
+            $discount = $problems->at("lines.$at.discount", fn () => Percent::of($row['discount'] === '' ? '0' : $row['discount']));
+            $rate = $rates->get($row['taxRateId'] ?? 0);
+            if ($row['taxRateId'] !== null && ($rate === null || $rate->side !== $kind->side())) {
+                $problems->add("lines.$at.taxRateId", 'Choose a tax rate of the list.');
+            }
+            if ($rate !== null && $date !== null && ! $rate->period()->includes($date)) {
+                $problems->add("lines.$at.taxRateId", "{$rate->name} at {$rate->rate()->toText()} holds {$rate->period()->toText()}. Choose the rate of {$date->toText()}.");
+            }
+            if ($row['accountId'] !== null && ! in_array($row['accountId'], $accounts, true)) {
+                $problems->add("lines.$at.accountId", 'Choose an account of the list.');
+            }
+            if (array_diff($row['costCentreIds'], $centres) !== []) {
+                $problems->add("lines.$at.costCentreIds", 'Choose cost centres of the list.');
+            }
+            if ($text !== null && $quantity !== null && $price !== null && $discount !== null) {
+                $lines[$at] = [Line::of($text, $quantity, $price, $discount, $rate?->rate() ?? Percent::of(0)), $row];
+            }
+        }
+
+        return $lines;
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Ledger;
+
+use Almanac\Ledger\Side;
+use App\Actions\Ledger\TakePayment;
+use App\Http\Data\Ledger\PaymentData;
+use App\Http\OpenApi\Adds;
+use App\Http\OpenApi\Reads;
+use App\Http\OpenApi\Removes;
+use App\Http\Requests\Ledger\LedgerRequest;
+use App\Http\Requests\Ledger\PaymentRequest;
+use App\Http\Requests\Ledger\ReasonRequest;
+use App\Http\Requests\Ledger\UsesRequest;
+use App\Models\Party;
+use App\Models\Payment;
+use App\Models\Settlement;
+use App\Models\User;
+use App\Queries\Ledger\ListLedger;
+use App\Queries\Ledger\ListOpen;
+use App\Queries\Ledger\ReadDocument;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** Money that came and went, and what it was used on. */
+final readonly class PaymentsController
+{
+    public function __construct(private TakePayment $take)
+    {
+    }
+
+    #[Reads('payments', 'listPayments', 'Payments, the newest first', 'PaymentPage', 'Ledger', [
+        'page' => 'integer', 'partyId' => 'integer', 'side' => 'string', 'state' => 'string', 'currency' => 'string', 'from' => 'string', 'to' => 'string', 'q' => 'string',
+    ])]
+    public function index(LedgerRequest $request, ListLedger $list): JsonResponse
+    {
+        return new JsonResponse($list->payments($request->wanted(), $request->integer('page', 1)));
+    }
+
+    #[Reads('payments/{payment}', 'readPayment', 'A payment, and what it was used on', 'Payment', 'Ledger')]
+    public function show(Payment $payment): JsonResponse
+    {
+        return new JsonResponse(PaymentData::of($payment));
+    }
+
+    #[Reads('parties/{id}/open', 'listOpen', 'What money can be used on, with the discounts of that day and a proposal, the oldest first', '[OpenDocument]', 'Ledger', ['side' => 'string', 'day' => 'string', 'currency' => 'string', 'amount' => 'string'])]
+    public function open(Request $request, Party $party, ListOpen $open): JsonResponse
+    {
+        return new JsonResponse($open->handle(
+            $party,
+            Side::tryFrom($request->string('side')->toString()) ?? Side::Client,
+            $request->string('day')->toString(),
+            $request->string('currency')->toString(),
+            $request->string('amount')->toString(),
+        ));
+    }
+
+    #[Adds('parties/{id}/payments', 'takePayment', 'Enter money that came or went', 'PaymentInput', 'Payment', 'Ledger')]
+    public function take(PaymentRequest $request, Party $party, #[CurrentUser] User $user): JsonResponse
+    {
+        /** @var array{side: string, day: string, amount: string, currency: string, payBy: string, reference: string, uses: list<array{documentId: int, amount: string, discount: string}>} $input */
+        $input = $request->validated();
+
+        return new JsonResponse(PaymentData::of($this->take->take($party, $input, $user)), 201);
+    }
+
+    #[Adds('payments/{payment}/uses', 'usePayment', 'Use what is left of a payment on documents', 'UsesInput', 'Payment', 'Ledger', 200)]
+    public function use(UsesRequest $request, Payment $payment, #[CurrentUser] User $user): JsonResponse
+    {
+        $this->take->use($payment, $request->uses(), $user);
+
+        return new JsonResponse(PaymentData::of($payment->refresh()));
+    }
+
+    #[Removes('payments/{payment}', 'voidPayment', 'Make a payment void; what it settled is open again', 'ReasonInput', 'Payment', 'Ledger')]
+    public function void(ReasonRequest $request, Payment $payment, #[CurrentUser] User $user): JsonResponse
+    {
+        $this->take->void($payment, $request->string('reason')->toString(), $user);
+
+        return new JsonResponse(PaymentData::of($payment->refresh()));
+    }
+
+    #[Removes('settlements/{settlement}', 'takeBackSettlement', 'Take back one use of money or of a credit, a discount or a write-off', '', 'Document', 'Ledger')]
+    public function takeBack(Settlement $settlement, ReadDocument $read, #[CurrentUser] User $user): JsonResponse
+    {
+        $document = $settlement->document;
+        $this->take->takeBack($settlement, $user);
+
+        return new JsonResponse($read->handle($document->refresh()));
+    }
+}

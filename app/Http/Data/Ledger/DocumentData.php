@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Ledger;
+
+use App\Http\Data\Terms\DiscountOfferData;
+use OpenApi\Attributes as OA;
+
+/** A whole document. */
+#[OA\Schema(schema: 'Document')]
+final readonly class DocumentData
+{
+    /**
+     * @param list<DocumentLineData> $lines
+     * @param list<DocumentLinkData> $madeFromIt
+     * @param list<SettlementData> $settlements
+     * @param list<DocumentEventData> $events
+     * @param list<string> $canBecome
+     */
+    public function __construct(
+        #[OA\Property(ref: '#/components/schemas/DocumentRow')]
+        public DocumentRowData $row,
+        #[OA\Property]
+        public int $version,
+        #[OA\Property(description: 'As the office writes dates, to be changed.')]
+        public string $date,
+        #[OA\Property(description: 'Only where it was set by hand.')]
+        public string $due,
+        #[OA\Property(description: 'How the due date came about; empty where none is.')]
+        public string $dueSentence,
+        #[OA\Property]
+        public string $terms,
+        #[OA\Property(enum: ['exclusive', 'inclusive', 'none'])]
+        public string $treatment,
+        #[OA\Property]
+        public string $currency,
+        #[OA\Property]
+        public string $note,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/DocumentLine'))]
+        public array $lines,
+        #[OA\Property(ref: '#/components/schemas/Totals')]
+        public TotalsData $totals,
+        #[OA\Property(description: 'For early payment.', ref: '#/components/schemas/DiscountOffer', nullable: true)]
+        public ?DiscountOfferData $discount,
+        #[OA\Property(ref: '#/components/schemas/PartyCopy')]
+        public PartyCopyData $copy,
+        #[OA\Property(description: 'What the details are now, where they are others.', ref: '#/components/schemas/PartyCopy', nullable: true)]
+        public ?PartyCopyData $copyNow,
+        #[OA\Property(ref: '#/components/schemas/DocumentLink', nullable: true)]
+        public ?DocumentLinkData $source,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/DocumentLink'))]
+        public array $madeFromIt,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Settlement'))]
+        public array $settlements,
+        #[OA\Property(description: 'The newest first.', items: new OA\Items(ref: '#/components/schemas/DocumentEvent'))]
+        public array $events,
+        #[OA\Property(description: 'Kinds that it can be turned into without typing it again.', items: new OA\Items(type: 'string'))]
+        public array $canBecome,
+        #[OA\Property(description: 'Simple interest on what is late; null where none is asked for or nothing is late.', ref: '#/components/schemas/Money', nullable: true)]
+        public ?MoneyData $lateInterest,
+        #[OA\Property(description: 'When it was last sent, for reading; empty when it was not.')]
+        public string $sentText,
+    ) {
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Ledger;
+
+use OpenApi\Attributes as OA;
+
+/** What a new document for a party begins with. */
+#[OA\Schema(schema: 'DocumentDefaults')]
+final readonly class DocumentDefaultsData
+{
+    /** @param  list<int>  $costCentreIds */
+    public function __construct(
+        #[OA\Property]
+        public string $terms,
+        #[OA\Property(enum: ['exclusive', 'inclusive', 'none'])]
+        public string $treatment,
+        #[OA\Property]
+        public string $currency,
+        #[OA\Property]
+        public string $reference,
+        #[OA\Property(nullable: true)]
+        public ?int $taxRateId,
+        #[OA\Property(nullable: true)]
+        public ?int $accountId,
+        #[OA\Property(items: new OA\Items(type: 'integer'))]
+        public array $costCentreIds,
+        #[OA\Property]
+        public string $discount,
+        #[OA\Property]
+        public string $payBy,
+        #[OA\Property(ref: '#/components/schemas/PartyCopy')]
+        public PartyCopyData $copy,
+        #[OA\Property(ref: '#/components/schemas/DocumentUse')]
+        public UseData $use,
+    ) {
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Ledger;
+
+use Almanac\Calendar\Day;
+use App\Http\Data\Records\PartyLinkData;
+use App\Models\Document;
+use OpenApi\Attributes as OA;
+
+/** A document in a list. Load the party. */
+#[OA\Schema(schema: 'DocumentRow')]
+final readonly class DocumentRowData
+{
+    private function __construct(
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $kind,
+        #[OA\Property(description: 'As in Credit note.')]
+        public string $kindTitle,
+        #[OA\Property(enum: ['client', 'vendor'])]
+        public string $side,
+        #[OA\Property(enum: ['draft', 'issued', 'part-paid', 'settled', 'void'])]
+        public string $state,
+        #[OA\Property]
+        public string $stateWords,
+        #[OA\Property(description: 'Empty while it is a draft.')]
+        public string $number,
+        #[OA\Property(ref: '#/components/schemas/PartyLink')]
+        public PartyLinkData $party,
+        #[OA\Property]
+        public string $dateText,
+        #[OA\Property(description: 'Of what is still open; empty where nothing is due.')]
+        public string $dueText,
+        #[OA\Property(description: 'How many days past the due date; 0 when it is not.')]
+        public int $daysLate,
+        #[OA\Property(ref: '#/components/schemas/Money')]
+        public MoneyData $total,
+        #[OA\Property(ref: '#/components/schemas/Money')]
+        public MoneyData $open,
+        #[OA\Property]
+        public string $reference,
+    ) {
+    }
+
+    public static function of(Document $document, Day $today): self
+    {
+        $due = $document->next_due ?? $document->due;
+
+        return new self(
+            $document->id,
+            $document->kind->value,
+            $document->kind->title(),
+            $document->kind->side()->value,
+            $document->state->value,
+            $document->state->words(),
+            $document->number ?? '',
+            PartyLinkData::of($document->party),
+            $document->date->toText(),
+            $due?->toText() ?? '',
+            $document->state->isOpen() && $document->kind->isOwed() && $due !== null ? max(0, $due->daysUntil($today)) : 0,
+            MoneyData::of($document->total()),
+            MoneyData::of($document->money($document->state->isOpen() && ! $document->kind->isPromise() ? $document->open_minor : 0)),
+            $document->reference,
+        );
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Ledger;
+
+use App\Actions\Ledger\ImportDocuments;
+use App\Models\Import;
+use OpenApi\Attributes as OA;
+
+/** A file of documents that is being read in. */
+#[OA\Schema(schema: 'Import')]
+final readonly class ImportData
+{
+    /** Without a sign of life for so long, whoever worked on it is gone. */
+    private const PATIENCE = 120;
+
+    /** @param  list<ImportProblemData>  $problems */
+    private function __construct(
+        #[OA\Property]
+        public int $id,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property(enum: ['checking', 'checked', 'taking', 'taken', 'failed'])]
+        public string $state,
+        #[OA\Property(description: 'Documents that can be taken.')]
+        public int $found,
+        #[OA\Property(description: 'How many have been.')]
+        public int $done,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/ImportProblem'))]
+        public array $problems,
+        #[OA\Property]
+        public string $failure,
+        #[OA\Property]
+        public string $by,
+        #[OA\Property(description: 'Whether the work on it has stopped half way, and may begin again; nothing was taken.')]
+        public bool $isStuck,
+    ) {
+    }
+
+    public static function of(Import $import): self
+    {
+        return new self(
+            $import->id, $import->name, $import->state, $import->found, ImportDocuments::progress($import),
+            array_map(fn (array $problem) => new ImportProblemData($problem['line'], $problem['field'], $problem['message']), $import->problems),
+            $import->failure, $import->user->name,
+            in_array($import->state, ['checking', 'taking'], true) && $import->updated_at->diffInSeconds(now(), true) > self::PATIENCE,
+        );
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\OpenApi;
+
+use OpenApi\Attributes as OA;
+
+/** What the descriptions of most routes have in common: numbers in the path, an answer, and the problem when it is refused. */
+final class Described
+{
+    /**
+     * @param array<string, string> $query types by name
+     *
+     * @return list<OA\Parameter>
+     */
+    public static function parameters(string $path, array $query = []): array
+    {
+        preg_match_all('/\{(\w+)\}/', $path, $names);
+
+        return [
+            ...array_map(fn (string $name) => new OA\Parameter(name: $name, in: 'path', required: true, schema: new OA\Schema(type: 'integer')), $names[1]),
+            ...array_map(fn (string $name, string $type) => new OA\Parameter(name: $name, in: 'query', schema: new OA\Schema(type: $type)), array_keys($query), $query),
+        ];
+    }
+
+    /**
+     * @param string $schema one of the contract; in [brackets] for a list of it; empty for a file
+     *
+     * @return list<OA\Response>
+     */
+    public static function responses(string $schema, int $status = 200): array
+    {
+        $ref = '#/components/schemas/'.trim($schema, '[]');
+        $content = match (true) {
+            $schema === '' => new OA\MediaType(mediaType: 'application/octet-stream'),
+            str_starts_with($schema, '[') => new OA\JsonContent(type: 'array', items: new OA\Items(ref: $ref)),
+            default => new OA\JsonContent(ref: $ref),
+        };
+
+        return [
+            new OA\Response(response: $status, description: 'Done', content: $content),
+            new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+        ];
+    }
+
+    public static function body(string $input): ?OA\RequestBody
+    {
+        return $input === '' ? null : new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/'.$input));
+    }
+}

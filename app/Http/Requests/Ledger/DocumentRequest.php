@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Ledger;
+
+use Almanac\Ledger\DocumentKind;
+use Almanac\Ledger\Side;
+use Almanac\Ledger\TaxTreatment;
+use App\Http\Requests\Rules\IdOrNull;
+use App\Http\Requests\Rules\ItemList;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'DocumentLineInput', required: ['text', 'quantity', 'price', 'discount', 'taxRateId', 'accountId', 'costCentreIds'], properties: [
+    new OA\Property('text', type: 'string'),
+    new OA\Property('quantity', description: 'Empty for one.', type: 'string'),
+    new OA\Property('price', type: 'string'),
+    new OA\Property('discount', description: 'Percent; empty for none.', type: 'string'),
+    new OA\Property('taxRateId', type: 'integer', nullable: true),
+    new OA\Property('accountId', type: 'integer', nullable: true),
+    new OA\Property('costCentreIds', type: 'array', items: new OA\Items(type: 'integer')),
+])]
+#[OA\Schema(schema: 'DocumentInput', required: ['kind', 'date', 'due', 'terms', 'treatment', 'currency', 'number', 'reference', 'note', 'lines'], properties: [
+    new OA\Property('kind', type: 'string'),
+    new OA\Property('version', description: 'Of a draft that is changed: the one that was read.', type: 'integer'),
+    new OA\Property('date', description: 'Empty for today.', type: 'string'),
+    new OA\Property('due', description: 'Empty for as the terms have it.', type: 'string'),
+    new OA\Property('terms', description: 'Shorthand.', type: 'string'),
+    new OA\Property('treatment', type: 'string', enum: ['exclusive', 'inclusive', 'none']),
+    new OA\Property('currency', type: 'string'),
+    new OA\Property('number', description: 'Theirs, on what comes from them.', type: 'string'),
+    new OA\Property('reference', type: 'string'),
+    new OA\Property('note', type: 'string'),
+    new OA\Property('lines', type: 'array', items: new OA\Items(ref: '#/components/schemas/DocumentLineInput')),
+])]
+final class DocumentRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'kind' => ['required', Rule::in(array_column([...DocumentKind::written(Side::Client), ...DocumentKind::written(Side::Vendor)], 'value'))],
+            'version' => ['integer', 'min:0'],
+            'date' => ['present', 'string', 'max:1000'], 'due' => ['present', 'string', 'max:1000'], 'terms' => ['present', 'string', 'max:1000'], 'currency' => ['present', 'string', 'max:1000'], 'number' => ['present', 'string', 'max:1000'], 'reference' => ['present', 'string', 'max:1000'],
+            'note' => ['present', 'string', 'max:5000'],
+            'treatment' => ['required', Rule::enum(TaxTreatment::class)],
+            'lines' => ['present', new ItemList, 'max:500'],
+            'lines.*.text' => ['present', 'string', 'max:1000'], 'lines.*.quantity' => ['present', 'string', 'max:1000'], 'lines.*.price' => ['present', 'string', 'max:1000'], 'lines.*.discount' => ['present', 'string', 'max:1000'],
+            'lines.*.taxRateId' => ['present', new IdOrNull], 'lines.*.accountId' => ['present', new IdOrNull],
+            'lines.*.costCentreIds' => ['present', 'array', 'list', 'max:20'], 'lines.*.costCentreIds.*' => ['integer'],
+        ];
+    }
+
+    public function kind(): DocumentKind
+    {
+        return DocumentKind::from($this->string('kind')->toString());
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Ledger;
+
+use Illuminate\Foundation\Http\FormRequest;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'IssueInput', required: ['isConfirmed'], properties: [
+    new OA\Property('isConfirmed', description: 'Whether somebody was asked about the credit limit, and said yes.', type: 'boolean'),
+])]
+final class IssueRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'isConfirmed' => ['required', 'boolean:strict'],
+        ];
+    }
+}

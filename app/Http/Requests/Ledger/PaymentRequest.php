@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Ledger;
+
+use Almanac\Banking\PayBy;
+use Almanac\Ledger\Side;
+use App\Http\Requests\Rules\ItemList;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(schema: 'UseInput', required: ['documentId', 'amount', 'discount'], properties: [
+    new OA\Property('documentId', type: 'integer'),
+    new OA\Property('amount', type: 'string'),
+    new OA\Property('discount', description: 'For early payment; empty for none.', type: 'string'),
+])]
+#[OA\Schema(schema: 'PaymentInput', required: ['side', 'day', 'amount', 'currency', 'payBy', 'reference', 'uses'], properties: [
+    new OA\Property('side', description: 'Money from a client, or to a vendor.', type: 'string', enum: ['client', 'vendor']),
+    new OA\Property('day', description: 'Empty for today.', type: 'string'),
+    new OA\Property('amount', type: 'string'),
+    new OA\Property('currency', type: 'string'),
+    new OA\Property('payBy', type: 'string'),
+    new OA\Property('reference', type: 'string'),
+    new OA\Property('uses', description: 'What stays over is kept unallocated.', type: 'array', items: new OA\Items(ref: '#/components/schemas/UseInput')),
+])]
+final class PaymentRequest extends FormRequest
+{
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return [
+            'side' => ['required', Rule::enum(Side::class)],
+            'day' => ['present', 'string', 'max:1000'], 'amount' => ['present', 'string', 'max:1000'], 'currency' => ['present', 'string', 'max:1000'], 'reference' => ['present', 'string', 'max:1000'],
+            'payBy' => ['required', Rule::enum(PayBy::class)],
+            'uses' => ['present', new ItemList, 'max:500'],
+            'uses.*.documentId' => ['required', 'integer'],
+            'uses.*.amount' => ['present', 'string', 'max:1000'], 'uses.*.discount' => ['present', 'string', 'max:1000'],
+        ];
+    }
+}

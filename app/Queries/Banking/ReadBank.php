@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Banking;
+
+use App\Http\Data\Banking\BankData;
+use App\Http\Data\Banking\BankDetailData;
+use App\Http\Data\Banking\CardData;
+use App\Models\BankDetail;
+use App\Models\Card;
+use App\Models\Party;
+use App\Support\Clock;
+use App\Support\Permission;
+use Illuminate\Support\Facades\Auth;
+
+/** Reads the bank details of a record: what is in force, what is on hold, and what was before. */
+final readonly class ReadBank
+{
+    public function __construct(private Clock $clock)
+    {
+    }
+
+    public function handle(Party $party): BankData
+    {
+        $reader = Auth::user();
+        $mayApprove = $reader?->can(Permission::ApproveChanges->value) === true;
+        $details = $party->bankDetails()->with('user', 'settledBy')->get();
+        $month = substr($this->clock->today()->toIso(), 0, 7);
+        $isCurrent = fn (BankDetail $detail) => in_array($detail->state, [BankDetail::ON_HOLD, BankDetail::CONFIRMED], true);
+        $data = fn (BankDetail $detail) => BankDetailData::of($detail, $mayApprove, (int) $reader?->getAuthIdentifier());
+
+        return new BankData(
+            array_values($details->filter($isCurrent)->map($data)->all()),
+            array_values($details->reject($isCurrent)->map($data)->all()),
+            array_values($party->cards()->get()->map(fn (Card $card) => CardData::of($card, $month))->all()),
+        );
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Ledger;
+
+use Almanac\Calendar\Day;
+use Almanac\Ledger\DocumentState;
+use Almanac\Ledger\Side;
+use App\Http\Data\Ledger\DocumentRowData;
+use App\Http\Data\Ledger\TouchedDocumentData;
+use App\Http\Data\Ledger\TouchedDocumentsData;
+use App\Models\Document;
+use App\Models\Party;
+use App\Support\Clock;
+use App\Support\DryRun;
+use App\Support\PartyCopy;
+use App\Support\SideDefaults;
+
+/** Says which drafts and open documents would carry old details after a change of a record. */
+final readonly class ListTouched
+{
+    private const TERMS = 'terms';
+
+    public function __construct(private Clock $clock)
+    {
+    }
+
+    /** @param  \Closure(): void  $change is made, looked at, and taken back */
+    public function handle(Party $party, \Closure $change): TouchedDocumentsData
+    {
+        $today = $this->clock->today();
+        $before = self::details($party, $today);
+        $after = DryRun::of(function () use ($party, $change, $today): array {
+            $change();
+            $changed = Party::query()->findOrFail($party->id);
+
+            return self::details($changed, $today);
+        });
+        $touched = [];
+        foreach ($party->documents()->where(fn ($live) => $live->where('state', DocumentState::Draft)->orWhere(fn ($open) => $open->open()))->orderBy('date')->get() as $document) {
+            $what = self::whatIsOld($document, $before[$document->kind->side()->value], $after[$document->kind->side()->value]);
+            if ($what !== []) {
+                $touched[] = new TouchedDocumentData(DocumentRowData::of($document->setRelation('party', $party), $today), implode(', ', $what));
+            }
+        }
+
+        return new TouchedDocumentsData($this->sentence($touched), $touched);
+    }
+
+    /** @return array<string, array<string, mixed>> by side */
+    private static function details(Party $party, Day $today): array
+    {
+        $details = [];
+        foreach (Side::cases() as $side) {
+            $details[$side->value] = PartyCopy::of($party, $side, $today) + [self::TERMS => SideDefaults::of($party, $side, $today)->terms()->value[0] ?? ''];
+        }
+
+        return $details;
+    }
+
+    /**
+     * @param array<string, mixed> $before
+     * @param array<string, mixed> $after
+     *
+     * @return list<string>
+     */
+    private static function whatIsOld(Document $document, array $before, array $after): array
+    {
+        $what = [];
+        foreach (PartyCopy::TITLES as $key => $title) {
+            if ($before[$key] !== $after[$key] && $document->copy[$key] !== $after[$key]) {
+                $what[] = $title;
+            }
+        }
+        // Terms of its own are left alone.
+        if ($before[self::TERMS] !== $after[self::TERMS] && $document->terms === $before[self::TERMS] && $document->terms !== '') {
+            $what[] = self::TERMS;
+        }
+
+        return $what;
+    }
+
+    /** @param  list<TouchedDocumentData>  $touched */
+    private function sentence(array $touched): string
+    {
+        if ($touched === []) {
+            return '';
+        }
+        $counts = [];
+        $what = [];
+        foreach ($touched as $one) {
+            $name = $one->row->state === DocumentState::Draft->value ? 'draft' : 'open '.mb_strtolower($one->row->kindTitle);
+            $counts[$name] = ($counts[$name] ?? 0) + 1;
+            $what = [...$what, ...explode(', ', $one->what)];
+        }
+        $parts = array_map(fn (string $name, int $count) => $count.' '.$name.($count === 1 ? '' : 's'), array_keys($counts), $counts);
+        $what = array_values(array_unique($what));
+
+        return implode(' and ', array_filter([implode(', ', array_slice($parts, 0, -1)), end($parts)]))
+            .(count($touched) === 1 ? ' carries' : ' carry').' the old '.implode(' and ', array_filter([implode(', ', array_slice($what, 0, -1)), end($what)])).'.';
+    }
+}

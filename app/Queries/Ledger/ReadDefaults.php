@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Ledger;
+
+use Almanac\Ledger\DocumentKind;
+use Almanac\Money\Money;
+use Almanac\Terms\SideField;
+use App\Http\Data\Ledger\DocumentDefaultsData;
+use App\Http\Data\Ledger\PartyCopyData;
+use App\Models\Party;
+use App\Support\Clock;
+use App\Support\PartyCopy;
+use App\Support\SideDefaults;
+
+/** Reads what a new document for a party begins with. */
+final readonly class ReadDefaults
+{
+    public function __construct(private Clock $clock, private CheckUse $check)
+    {
+    }
+
+    public function handle(Party $party, DocumentKind $kind): DocumentDefaultsData
+    {
+        $today = $this->clock->today();
+        $side = SideDefaults::of($party, $kind->side(), $today);
+
+        return new DocumentDefaultsData(
+            $side->terms()->value[0] ?? '',
+            $side->treatment()->value,
+            $side->currency(),
+            $side->text(SideField::Reference),
+            $side->taxRateId(),
+            $side->ids(SideField::Accounts)[0] ?? null,
+            $side->ids(SideField::CostCentres),
+            $side->text(SideField::Discount),
+            $side->payBy()->value,
+            PartyCopyData::of(PartyCopy::of($party, $kind->side(), $today)),
+            $this->check->handle($party, $kind, Money::zero($side->currency())),
+        );
+    }
+}
