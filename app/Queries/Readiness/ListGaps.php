@@ -11,7 +11,7 @@ use App\Models\Party;
 use App\Queries\Finding\SearchValues;
 use App\Support\Clock;
 
-/** Reads the worklist of gaps: the records that lack most first, among them the ones untouched longest. */
+/** Reads the worklist of gaps: where most money is at stake first, then the records that lack most, among them the ones untouched longest. */
 final readonly class ListGaps
 {
     private const PAGE = 25;
@@ -30,6 +30,8 @@ final readonly class ListGaps
             ->whereNull('archived_on')
             ->when($ownerId !== null, fn ($parties) => $parties->where('owner_id', $ownerId))
             ->where('record_gaps.gaps', '>', 0)
+            ->leftJoin('balances', 'balances.party_id', '=', 'parties.id')
+            ->orderByRaw('coalesce(balances.receivable, 0) + coalesce(balances.payable, 0) desc')
             ->orderByDesc('record_gaps.gaps')->orderBy('parties.updated_at')->orderBy('parties.id')
             ->with([...SearchValues::RELATIONS, ...RecordFacts::RELATIONS])
             ->paginate(self::PAGE, page: max(1, $page));

@@ -5,7 +5,11 @@ declare(strict_types=1);
 namespace App\Queries\Today;
 
 use Almanac\Calendar\Day;
+use Almanac\Ledger\DocumentKind;
+use App\Actions\Ledger\KeepStandings;
 use App\Http\Data\Files\FileData;
+use App\Http\Data\Ledger\DocumentRowData;
+use App\Http\Data\Records\PartyLinkData;
 use App\Http\Data\Records\PartyRowData;
 use App\Http\Data\Reminders\ReminderData;
 use App\Http\Data\Today\EndingCautionData;
@@ -13,6 +17,7 @@ use App\Http\Data\Today\TodayData;
 use App\Http\Data\Today\TouchedData;
 use App\Models\Caution;
 use App\Models\Change;
+use App\Models\Document;
 use App\Models\File;
 use App\Models\Party;
 use App\Models\Reminder;
@@ -39,13 +44,14 @@ final readonly class ReadToday
 
     private const MOST_GAPS = 5;
 
-    public function __construct(private Clock $clock, private ListGaps $gaps)
+    public function __construct(private Clock $clock, private ListGaps $gaps, private KeepStandings $standings)
     {
     }
 
     public function handle(User $user): TodayData
     {
         $today = $this->clock->today();
+        $this->standings->freshen();
         $gaps = $this->gaps->handle(1, $user->id);
 
         return new TodayData(
@@ -58,7 +64,23 @@ final readonly class ReadToday
             $this->files($today),
             array_slice($gaps->rows, 0, self::MOST_GAPS),
             $gaps->total,
+            $this->documents($today, fn ($open) => $open->whereBetween('next_due', [$today->toIso(), $today->plusDays(self::DAYS_SOON)->toIso()])),
+            $this->documents($today, fn ($open) => $open->where('kind', DocumentKind::Invoice)->whereBetween('next_due', [$today->plusDays(-self::DAYS_SOON)->toIso(), $today->plusDays(-1)->toIso()])),
+            array_values(Party::query()->whereNull('archived_on')->whereHas('balance', fn ($balance) => $balance->where('is_over_limit', true))->filed()->limit(self::MOST)->get()->map(fn (Party $party) => PartyLinkData::of($party))->all()),
         );
+    }
+
+    /**
+     * @param \Closure(Builder<Document>): mixed $narrow
+     *
+     * @return list<DocumentRowData>
+     */
+    private function documents(Day $today, \Closure $narrow): array
+    {
+        $owed = array_filter(DocumentKind::cases(), fn (DocumentKind $kind) => $kind->isOwed());
+
+        return array_values(Document::query()->open()->whereIn('kind', $owed)->tap($narrow)->with('party')->orderBy('next_due')->limit(self::MOST)->get()
+            ->map(fn (Document $document) => DocumentRowData::of($document, $today))->all());
     }
 
     /** @return list<ReminderData> those whose day has come */

@@ -2475,6 +2475,8 @@ export interface components {
         GapRow: {
             party: components["schemas"]["PartyRow"];
             readiness: components["schemas"]["Readiness"][];
+            /** @description What they owe and are owed together, for reading; empty for nothing. */
+            atStake: string;
         };
         /** @description What a record still lacks for one purpose. */
         Readiness: {
@@ -2661,6 +2663,17 @@ export interface components {
             /** @description From 9 to 17 there. */
             isWorkingHours: boolean;
         };
+        /** @description What a record of a list owes and is owed, in the currency of the office. */
+        PartyBalance: {
+            partyId: number;
+            /** @description For reading; empty for nothing. */
+            receivable: string;
+            payable: string;
+            overdue: string;
+            /** @description Days that clients take to pay, to one decimal; empty where none has paid lately. */
+            daysToPay: string;
+            isOverLimit: boolean;
+        };
         /** @description Enough of a party to name it and to open it. */
         PartyLink: {
             id: number;
@@ -2674,6 +2687,10 @@ export interface components {
             page: number;
             pages: number;
             rows: components["schemas"]["PartyRow"][];
+            /** @description Of those rows that owe or are owed something. */
+            balances: components["schemas"]["PartyBalance"][];
+            /** @description What the balances are in: ISO 4217. */
+            currency: string;
         };
         /** @description A record in a list. Load the party with RELATIONS. */
         PartyRow: {
@@ -2976,6 +2993,12 @@ export interface components {
             gaps: components["schemas"]["GapRow"][];
             /** @description How many records that I look after have gaps. */
             gapCount: number;
+            /** @description Open documents of both sides that are due within seven days. */
+            dueThisWeek: components["schemas"]["DocumentRow"][];
+            /** @description Invoices that have become overdue within seven days. */
+            newlyOverdue: components["schemas"]["DocumentRow"][];
+            /** @description Clients over their credit limit. */
+            overLimit: components["schemas"]["PartyLink"][];
         };
         /** @description A record that somebody changed lately. */
         Touched: {
@@ -6831,6 +6854,8 @@ export interface operations {
                 page?: number;
                 /** @description Archived records too. */
                 archived?: boolean;
+                sort?: "name" | "receivable" | "payable" | "overdue" | "days-to-pay";
+                reversed?: boolean;
             };
             header?: never;
             path?: never;

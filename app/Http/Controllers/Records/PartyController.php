@@ -21,12 +21,14 @@ final readonly class PartyController
     #[OA\Get(path: '/api/parties', operationId: 'listParties', summary: 'The directory, as it is filed', tags: ['Records'], parameters: [
         new OA\Parameter(name: 'page', in: 'query', schema: new OA\Schema(type: 'integer')),
         new OA\Parameter(name: 'archived', description: 'Archived records too.', in: 'query', schema: new OA\Schema(type: 'boolean')),
+        new OA\Parameter(name: 'sort', in: 'query', schema: new OA\Schema(type: 'string', enum: ['name', 'receivable', 'payable', 'overdue', 'days-to-pay'])),
+        new OA\Parameter(name: 'reversed', in: 'query', schema: new OA\Schema(type: 'boolean')),
     ], responses: [
         new OA\Response(response: 200, description: 'A page', content: new OA\JsonContent(ref: '#/components/schemas/PartyPage')),
     ])]
     public function index(Request $request, ListParties $list): JsonResponse
     {
-        return new JsonResponse($list->handle($request->integer('page', 1), $request->boolean('archived')));
+        return new JsonResponse($list->handle($request->integer('page', 1), $request->boolean('archived'), $request->string('sort')->toString(), $request->boolean('reversed')));
     }
 
     #[OA\Post(path: '/api/parties', operationId: 'addParty', summary: 'Add a person or a company', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/PartyInput')), tags: ['Records'], responses: [

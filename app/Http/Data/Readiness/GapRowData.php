@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Readiness;
 
+use Almanac\Money\Money;
 use Almanac\Readiness\Readiness;
 use App\Http\Data\Records\PartyRowData;
+use App\Models\Office;
 use App\Models\Party;
 use OpenApi\Attributes as OA;
 
@@ -19,12 +21,20 @@ final readonly class GapRowData
         public PartyRowData $party,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Readiness'))]
         public array $readiness,
+        #[OA\Property(description: 'What they owe and are owed together, for reading; empty for nothing.')]
+        public string $atStake,
     ) {
     }
 
     /** @param  list<Readiness>  $readiness */
     public static function of(Party $party, array $readiness): self
     {
-        return new self(PartyRowData::of($party), array_map(ReadinessData::of(...), $readiness));
+        $stake = ($party->balance->receivable ?? 0) + ($party->balance->payable ?? 0);
+
+        return new self(
+            PartyRowData::of($party),
+            array_map(ReadinessData::of(...), $readiness),
+            $stake === 0 ? '' : Money::ofMinor($stake, Office::current()->currency())->toText(),
+        );
     }
 }

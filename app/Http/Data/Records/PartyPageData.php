@@ -10,7 +10,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'PartyPage')]
 final readonly class PartyPageData
 {
-    /** @param  list<PartyRowData>  $rows */
+    /**
+     * @param list<PartyRowData> $rows
+     * @param list<PartyBalanceData> $balances
+     */
     public function __construct(
         #[OA\Property]
         public int $total,
@@ -22,6 +25,10 @@ final readonly class PartyPageData
         public int $pages,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/PartyRow'))]
         public array $rows,
+        #[OA\Property(description: 'Of those rows that owe or are owed something.', items: new OA\Items(ref: '#/components/schemas/PartyBalance'))]
+        public array $balances,
+        #[OA\Property(description: 'What the balances are in: ISO 4217.')]
+        public string $currency,
     ) {
     }
 }

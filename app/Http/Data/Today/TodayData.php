@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Data\Today;
 
 use App\Http\Data\Files\FileData;
+use App\Http\Data\Ledger\DocumentRowData;
 use App\Http\Data\Readiness\GapRowData;
+use App\Http\Data\Records\PartyLinkData;
 use App\Http\Data\Reminders\ReminderData;
 use OpenApi\Attributes as OA;
 
@@ -21,6 +23,9 @@ final readonly class TodayData
      * @param list<EndingCautionData> $cautions
      * @param list<FileData> $files
      * @param list<GapRowData> $gaps
+     * @param list<DocumentRowData> $dueThisWeek
+     * @param list<DocumentRowData> $newlyOverdue
+     * @param list<PartyLinkData> $overLimit
      */
     public function __construct(
         #[OA\Property(description: 'The day, for reading.')]
@@ -41,6 +46,12 @@ final readonly class TodayData
         public array $gaps,
         #[OA\Property(description: 'How many records that I look after have gaps.')]
         public int $gapCount,
+        #[OA\Property(description: 'Open documents of both sides that are due within seven days.', items: new OA\Items(ref: '#/components/schemas/DocumentRow'))]
+        public array $dueThisWeek,
+        #[OA\Property(description: 'Invoices that have become overdue within seven days.', items: new OA\Items(ref: '#/components/schemas/DocumentRow'))]
+        public array $newlyOverdue,
+        #[OA\Property(description: 'Clients over their credit limit.', items: new OA\Items(ref: '#/components/schemas/PartyLink'))]
+        public array $overLimit,
     ) {
     }
 }
