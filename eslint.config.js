@@ -4,7 +4,7 @@ import tseslint from 'typescript-eslint';
 const uiOnly = [
     { group: ['react-aria-components', 'react-aria', 'react-aria/*'], message: 'Only ui/ uses React Aria: give the component a look there first.' },
 ];
-const screens = ['access', 'directory', 'find', 'office', 'record', 'today', 'upkeep'];
+const screens = ['access', 'directory', 'find', 'ledger', 'office', 'record', 'today', 'upkeep'];
 
 /** A screen knows ui/, api/ and app/, but no other screen. */
 const screenWalls = screens.map((screen) => ({

@@ -35,7 +35,7 @@ final readonly class ListParties
             ->when(! $withArchived, fn ($parties) => $parties->whereNull('archived_on'))
             // Only who has a balance has a place in that order.
             ->when($column !== null, fn ($parties) => $parties->join('balances', 'balances.party_id', '=', 'parties.id')->select('parties.*')
-                ->where("balances.$column", $column === 'days_to_pay' ? '>=' : '!=', 0)
+                ->whereRaw($column === 'days_to_pay' ? 'balances.days_to_pay is not null' : "balances.$column != 0")
                 ->orderBy("balances.$column", $isReversed ? 'asc' : 'desc')->orderBy('parties.id'))
             ->when($column === null && $isReversed, fn ($parties) => $parties->orderByDesc('sort_key')->orderByDesc('id'))
             ->when($column === null && ! $isReversed, fn ($parties) => $parties->filed())

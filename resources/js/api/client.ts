@@ -35,11 +35,17 @@ export class Unreachable extends Error {
     }
 }
 
+/** What proves to the server that a request comes from its own page. */
+export function sameSiteToken(): string | undefined {
+    const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1];
+    return token === undefined ? undefined : decodeURIComponent(token);
+}
+
 const proveSameSite: Middleware = {
     onRequest({ request }) {
-        const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1];
+        const token = sameSiteToken();
         if (token !== undefined) {
-            request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token));
+            request.headers.set('X-XSRF-TOKEN', token);
         }
         request.headers.set('Accept', 'application/json');
         return request;

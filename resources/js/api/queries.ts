@@ -129,10 +129,104 @@ export function kinQuery(id: number) {
     });
 }
 
-export function directoryQuery(page: number, archived: boolean) {
+export type DirectorySort = 'name' | 'receivable' | 'payable' | 'overdue' | 'days-to-pay';
+
+export function directoryQuery(page: number, archived: boolean, sort: DirectorySort = 'name', reversed = false) {
     return queryOptions({
-        queryKey: ['directory', page, archived],
-        queryFn: () => ask(api.GET('/api/parties', { params: { query: { page, ...(archived ? { archived } : {}) } } })),
+        queryKey: ['directory', page, archived, sort, reversed],
+        queryFn: () => ask(api.GET('/api/parties', { params: { query: { page, sort, ...(archived ? { archived } : {}), ...(reversed ? { reversed } : {}) } } })),
+    });
+}
+
+export const booksQuery = queryOptions({
+    queryKey: ['books'],
+    queryFn: () => ask(api.GET('/api/books')),
+    staleTime: 300_000,
+});
+
+/** What of the ledger is wanted, as it stands in the address of the page. */
+export type LedgerWanted = Record<string, string>;
+
+export function documentsQuery(wanted: LedgerWanted, page: number) {
+    return queryOptions({
+        queryKey: ['ledger', 'documents', wanted, page],
+        queryFn: () => ask(api.GET('/api/documents', { params: { query: { ...wanted, page } } })),
+        staleTime: 0,
+    });
+}
+
+export function paymentsQuery(wanted: LedgerWanted, page: number) {
+    return queryOptions({
+        queryKey: ['ledger', 'payments', wanted, page],
+        queryFn: () => ask(api.GET('/api/payments', { params: { query: { ...wanted, page } } })),
+        staleTime: 0,
+    });
+}
+
+export function documentQuery(id: number) {
+    return queryOptions({
+        queryKey: ['document', id],
+        queryFn: () => ask(api.GET('/api/documents/{document}', { params: { path: { document: id } } })),
+        staleTime: 0,
+    });
+}
+
+export function paymentQuery(id: number) {
+    return queryOptions({
+        queryKey: ['payment', id],
+        queryFn: () => ask(api.GET('/api/payments/{payment}', { params: { path: { payment: id } } })),
+        staleTime: 0,
+    });
+}
+
+export function documentDefaultsQuery(id: number, kind: string) {
+    return queryOptions({
+        queryKey: ['document-defaults', id, kind],
+        queryFn: () => ask(api.GET('/api/parties/{id}/document-defaults', { params: { path: { id }, query: { kind } } })),
+        staleTime: 0,
+    });
+}
+
+export function openQuery(id: number, side: 'client' | 'vendor', day: string, currency: string, amount: string) {
+    return queryOptions({
+        queryKey: ['open', id, side, day, currency, amount],
+        queryFn: () => ask(api.GET('/api/parties/{id}/open', { params: { path: { id }, query: { side, day, currency, amount } } })),
+        staleTime: 0,
+        retry: false,
+    });
+}
+
+export function statementQuery(id: number, query: { side: string; currency: string; from: string; to: string }) {
+    return queryOptions({
+        queryKey: ['statement', id, query],
+        queryFn: () => ask(api.GET('/api/parties/{id}/statement', { params: { path: { id }, query } })),
+        staleTime: 0,
+        retry: false,
+    });
+}
+
+export function taxReportQuery(year: number | undefined) {
+    return queryOptions({
+        queryKey: ['tax-report', year],
+        queryFn: () => ask(api.GET('/api/tax-report', { params: { query: year === undefined ? {} : { year } } })),
+        staleTime: 0,
+    });
+}
+
+const SECOND = 1000;
+
+/** Files that are read in; looked at again while work on one goes on. */
+export const importsQuery = queryOptions({
+    queryKey: ['imports'],
+    queryFn: () => ask(api.GET('/api/imports')),
+    staleTime: 0,
+    refetchInterval: ({ state }) => state.data?.some((one) => !one.isStuck && (one.state === 'checking' || one.state === 'taking')) === true ? SECOND : false,
+});
+
+/** After documents or money of a record have changed: everything that tells of them. */
+export function forgetLedger(): void {
+    void queryClient.invalidateQueries({
+        predicate: ({ queryKey: [what] }) => what !== 'session' && what !== 'choices' && what !== 'books' && what !== 'countries',
     });
 }
 

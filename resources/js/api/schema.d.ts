@@ -1779,6 +1779,8 @@ export interface components {
             mayRunOffice: boolean;
             officeName: string | null;
             officeCountry: string | null;
+            /** @description ISO 4217; empty while nobody is signed in. */
+            officeCurrency: string;
             /**
              * Format: date
              * @description The day that counts as today.

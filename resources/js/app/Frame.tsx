@@ -21,6 +21,7 @@ export function Frame() {
     const { mayRunOffice } = useSession();
     useShortcut('g t', 'Go to today', () => void navigate('/'));
     useShortcut('g d', 'Go to the directory', () => void navigate('/directory'));
+    useShortcut('g l', 'Go to the ledger', () => void navigate('/ledger'));
     useShortcut('g u', 'Go to upkeep', () => void navigate('/upkeep'));
     useShortcut('g o', 'Go to the office, for administrators', () => mayRunOffice && void navigate('/office'));
     useFocusOnNewPage();
@@ -37,6 +38,7 @@ export function Frame() {
                 <Places aria-label="Places">
                     <NavLink to="/" end>Today <DueCount /></NavLink>
                     <NavLink to="/directory">Directory</NavLink>
+                    <NavLink to="/ledger">Ledger</NavLink>
                     <NavLink to="/upkeep">Upkeep</NavLink>
                     {mayRunOffice && <NavLink to="/office">Office</NavLink>}
                 </Places>

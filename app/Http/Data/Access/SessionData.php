@@ -32,6 +32,8 @@ final readonly class SessionData
         public ?string $officeName,
         #[OA\Property(nullable: true)]
         public ?string $officeCountry,
+        #[OA\Property(description: 'ISO 4217; empty while nobody is signed in.')]
+        public string $officeCurrency,
         #[OA\Property(description: 'The day that counts as today.', format: 'date')]
         public string $today,
     ) {
@@ -49,6 +51,7 @@ final readonly class SessionData
             $user?->can(Permission::RunOffice->value) ?? false,
             $user === null ? null : $office?->name,
             $user === null ? null : $office?->country,
+            $user === null ? '' : $office?->currency() ?? '',
             $today,
         );
     }

@@ -1,45 +1,45 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import styled from 'styled-components';
-import { directoryQuery } from '../../api/queries';
+import { directoryQuery, type DirectorySort } from '../../api/queries';
 import { EmptyDesk } from '../../app/EmptyDesk';
-import { Button, MainButton } from '../../ui/Button';
+import { MainButton, QuietButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
 import { Sheet } from '../../ui/Page';
+import { Pager } from '../../ui/Pager';
 import { rolesOf } from '../../ui/PartyLine';
 import { useShortcut } from '../../ui/shortcuts';
-import { Empty, Hidden, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
-import { space, type } from '../../ui/tokens';
+import { Empty, Hidden, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
+import { Table, TableScroll } from '../../ui/Table';
 
-const Table = styled.table`
-    width: 100%;
-    border-collapse: collapse;
+const SORTS: DirectorySort[] = ['receivable', 'payable', 'overdue', 'days-to-pay'];
 
-    th, td { padding: 6px ${space.medium} 6px 0; border-bottom: 1px solid var(--rule); text-align: left; vertical-align: baseline; }
-    th { color: var(--quiet); font-size: ${type.small}; font-weight: 500; }
-    tbody tr:hover, tbody tr:focus-within { background: var(--wash); }
-    td:first-child a { font-family: ${type.serif}; font-weight: 500; color: var(--ink); text-decoration: none; }
-    td:first-child a:hover { text-decoration: underline; }
-    td:last-child { white-space: nowrap; }
-`;
-
-/** Everybody, as they are filed. */
+/** Everybody, as they are filed, or by what they owe and are owed. */
 export function Directory() {
     const [search, setSearch] = useSearchParams();
     const page = Math.max(1, Number(search.get('page')) || 1);
     const withArchived = search.get('archived') === '1';
-    const { data, error, refetch } = useQuery({ ...directoryQuery(page, withArchived), placeholderData: keepPreviousData });
+    const sort = SORTS.find((one) => one === search.get('sort')) ?? 'name';
+    const isReversed = search.get('reversed') === '1';
+    const { data, error, refetch } = useQuery({ ...directoryQuery(page, withArchived, sort, isReversed), placeholderData: keepPreviousData });
+    const balances = new Map(data?.balances.map((balance) => [balance.partyId, balance]));
     const body = useRef<HTMLTableSectionElement>(null);
 
     useEffect(() => {
         document.title = 'Directory – Neat Almanac';
     }, []);
 
-    const go = (to: number, archived: boolean) => setSearch({ ...(to > 1 ? { page: String(to) } : {}), ...(archived ? { archived: '1' } : {}) });
+    const go = (to: number, archived: boolean, by: DirectorySort = sort, reversed = isReversed) => setSearch({
+        ...(to > 1 ? { page: String(to) } : {}), ...(archived ? { archived: '1' } : {}), ...(by === 'name' ? {} : { sort: by }), ...(reversed ? { reversed: '1' } : {}),
+    });
+    const heading = (by: DirectorySort, name: string, isFigure = false) => (
+        <th className={isFigure ? 'figure' : ''} aria-sort={sort === by ? ((by === 'name') === isReversed ? 'descending' : 'ascending') : 'none'}>
+            <QuietButton onPress={() => go(1, withArchived, by, sort === by && !isReversed)}>{name}{sort === by && <span aria-hidden> {(by === 'name') === isReversed ? '↓' : '↑'}</span>}</QuietButton>
+        </th>
+    );
 
     const move = (step: number) => {
-        const links = [...body.current?.querySelectorAll<HTMLAnchorElement>('td:first-child a') ?? []];
+        const links = [...body.current?.querySelectorAll<HTMLAnchorElement>('a.name') ?? []];
         const at = links.findIndex((link) => link === document.activeElement);
         links[at === -1 ? (step > 0 ? 0 : links.length - 1) : Math.min(links.length - 1, Math.max(0, at + step))]?.focus();
     };
@@ -70,29 +70,35 @@ export function Directory() {
                         <Tick isSelected={withArchived} onChange={(isSelected) => go(1, isSelected)}>{`show archived too (${data.archived})`}</Tick>
                     )}
                 </Row>
-                <Table>
-                    <thead>
-                        <tr><th>Name</th><th>Position</th><th>Role</th><th>Place</th><th>Phone</th></tr>
-                    </thead>
-                    <tbody ref={body}>
-                        {data?.rows.map((party) => (
-                            <tr key={party.id}>
-                                <td><Link to={`/records/${party.id}`}>{party.fileAs}</Link>{party.kind === 'company' && <Hidden> (company)</Hidden>}</td>
-                                <td><Small>{party.position}</Small></td>
-                                <td>{[party.isArchived ? 'archived' : '', rolesOf(party)].filter(Boolean).join(' · ')}</td>
-                                <td>{party.place}</td>
-                                <td>{party.phone}</td>
-                            </tr>
-                        ))}
-                    </tbody>
-                </Table>
-                {data !== undefined && data.pages > 1 && (
-                    <Row>
-                        <Button isDisabled={page <= 1} onPress={() => go(page - 1, withArchived)}>Earlier</Button>
-                        <Quiet>Page {page} of {data.pages}</Quiet>
-                        <Button isDisabled={page >= data.pages} onPress={() => go(page + 1, withArchived)}>Later</Button>
-                    </Row>
-                )}
+                {sort !== 'name' && data !== undefined && <Quiet>Only who has something there, the {isReversed ? 'least' : 'most'} first. In {data.currency}. <QuietButton onPress={() => go(1, withArchived, 'name', false)}>Everybody by name</QuietButton></Quiet>}
+                <TableScroll>
+                    <Table>
+                        <thead>
+                            <tr>{heading('name', 'Name')}<th>Role</th><th>Place</th><th>Phone</th>{heading('receivable', 'Receivable', true)}{heading('overdue', 'Overdue', true)}{heading('payable', 'Payable', true)}{heading('days-to-pay', 'Days to pay', true)}</tr>
+                        </thead>
+                        <tbody ref={body}>
+                            {data?.rows.map((party) => {
+                                const balance = balances.get(party.id);
+                                return (
+                                    <tr key={party.id}>
+                                        <td>
+                                            <Link className="name" to={`/records/${party.id}`}>{party.fileAs}</Link>{party.kind === 'company' && <Hidden> (company)</Hidden>}
+                                            {party.position !== '' && <> <Small>{party.position}</Small></>}
+                                        </td>
+                                        <td>{[party.isArchived ? 'archived' : '', rolesOf(party)].filter(Boolean).join(' · ')}</td>
+                                        <td>{party.place}</td>
+                                        <td className="tight">{party.phone}</td>
+                                        <td className="figure">{balance?.isOverLimit === true && <><Mark tone="stop">over limit</Mark> </>}{balance?.receivable}</td>
+                                        <td className="figure stop">{balance?.overdue}</td>
+                                        <td className="figure">{balance?.payable}</td>
+                                        <td className="figure">{balance?.daysToPay}</td>
+                                    </tr>
+                                );
+                            })}
+                        </tbody>
+                    </Table>
+                </TableScroll>
+                {data !== undefined && <Pager page={page} pages={data.pages} onGo={(to) => go(to, withArchived)} />}
             </Stack>
         </Sheet>
     );

@@ -5,6 +5,7 @@ import { sessionQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { Sheet } from '../../ui/Page';
 import { Stack, Title } from '../../ui/Text';
+import { BooksSettings } from './Books';
 import { Lists } from './Lists';
 import { OfficeForm } from './OfficeForm';
 import { Sheets } from './Sheets';
@@ -30,6 +31,7 @@ export function Office() {
                 <OfficeForm onSaved={(saved) => client.setQueryData(sessionQuery.queryKey, saved)} />
                 <Users />
                 <TermsList />
+                <BooksSettings />
                 <Lists />
                 <Sheets />
             </Stack>

@@ -11,7 +11,7 @@ import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Heading, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
-import { space } from '../../ui/tokens';
+import { narrow, space } from '../../ui/tokens';
 
 type Kept = Schemas['KeptTerms'];
 
@@ -23,7 +23,7 @@ const Items = styled.ul`
     list-style: none;
     li { display: grid; grid-template-columns: 200px 1fr auto auto; gap: ${space.small} ${space.medium}; align-items: baseline; padding: 2px 0; border-bottom: 1px solid var(--rule); }
     li > span { overflow-wrap: anywhere; min-width: 0; }
-    @media (max-width: 860px) { li { grid-template-columns: 1fr; } }
+    ${narrow} { li { grid-template-columns: 1fr; } }
 `;
 
 /** The office's list of payment terms. */

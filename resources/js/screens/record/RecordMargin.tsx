@@ -2,6 +2,7 @@ import styled from 'styled-components';
 import { momentText } from '../../ui/moment';
 import { Margin } from '../../ui/Page';
 import { Mark, Quiet } from '../../ui/Text';
+import { Standing } from './Standing';
 import { space } from '../../ui/tokens';
 import type { RecordData } from './sections';
 
@@ -48,6 +49,8 @@ export function RecordMargin({ record }: { record: RecordData }) {
         ['client-terms', 'When we bill them'],
         ['vendor-terms', 'When we pay them'],
         ['tax-numbers', 'Tax numbers'],
+        ['bank', 'Bank and cards'],
+        ['documents', 'Documents'],
         ...(record.details.sheets.length > 0 ? [['details', 'Details'] as const] : []),
         ['files', 'Files'],
         ['reminders', 'Reminders'],
@@ -62,6 +65,7 @@ export function RecordMargin({ record }: { record: RecordData }) {
                     <a key={id} href={`#${id}`}>{name}{gaps.has(id) && <> <Mark tone="look">gap</Mark></>}</a>
                 ))}
             </Contents>
+            <Standing record={record} />
             <section>
                 <h2>Ready</h2>
                 {readiness.map((one) => <Ready key={one.purpose} readiness={one} />)}

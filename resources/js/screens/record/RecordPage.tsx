@@ -8,8 +8,10 @@ import { Sheet, Spread } from '../../ui/Page';
 import { useShortcut } from '../../ui/shortcuts';
 import { Empty, Title } from '../../ui/Text';
 import { AddressesSection } from './AddressesSection';
+import { BankSection } from './BankSection';
 import { ClassificationSection } from './ClassificationSection';
 import { DetailsSection } from './DetailsSection';
+import { DocumentsSection } from './DocumentsSection';
 import { EditsContext } from './edits';
 import { FilesSection } from './FilesSection';
 import { LogSection } from './LogSection';
@@ -71,6 +73,8 @@ function OneRecord({ record }: { record: RecordData }) {
                     <TermsSection record={record} side="client" />
                     <TermsSection record={record} side="vendor" />
                     <TaxNumbersSection record={record} />
+                    <BankSection record={record} />
+                    <DocumentsSection record={record} />
                     <DetailsSection record={record} />
                     <FilesSection record={record} />
                     <RemindersSection record={record} />

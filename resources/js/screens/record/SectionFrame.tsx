@@ -6,6 +6,7 @@ import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { Heading, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { narrow, print, space } from '../../ui/tokens';
 import { SaveFailure } from './SaveFailure';
+import { TouchedDialog } from './TouchedDialog';
 import { onSaveKeys } from '../../ui/saveKeys';
 import { useMayEdit } from './useMayEdit';
 import type { SectionEdit } from './useSection';
@@ -147,6 +148,7 @@ export function SectionForm<D>({ edit, saveLabel, children }: { edit: SectionEdi
                 <Button onPress={tryToLeave}>Cancel</Button>
                 <Quiet aria-hidden>{isBusy ? 'Saving …' : 'Ctrl+Enter saves, Esc leaves'}</Quiet>
             </Row>
+            {edit.touched !== undefined && <TouchedDialog touched={edit.touched} onAnswer={(ids, withTerms) => void edit.answerTouched(ids, withTerms)} />}
             {isAsking && (
                 <Dialog title="Leave without saving?" role="alertdialog" onClose={() => setAsking(false)}>
                     <p>What you changed in “{edit.spec.title(edit.record)}” is not saved yet.</p>

@@ -5,43 +5,55 @@ import { useSession } from '../../api/session';
 import { useLookAlikes } from '../../api/useLookAlikes';
 import { AlikeNotice } from '../../ui/AlikeNotice';
 import { Button, QuietButton } from '../../ui/Button';
-import { ChooseOne } from '../../ui/Choose';
+import { ChooseOne, Tick } from '../../ui/Choose';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
+import { Field } from '../../ui/Field';
 import { Facts, FieldGroup, FieldRow, Quiet, Stack } from '../../ui/Text';
 import { PrivateField, PrivateValue } from './PrivateValue';
 import { SectionFrame } from './SectionFrame';
-import { newKey, taxNumbersSpec, type RecordData, type TaxNumberRow } from './sections';
+import { newKey, taxNumbersSpec, type RecordData, type TaxDraft, type TaxNumberRow } from './sections';
 import { useSection } from './useSection';
 
 const VAT = 'VAT number';
 
 /** A row that was offered and not filled in is not sent. */
-function tidy(rows: TaxNumberRow[]): TaxNumberRow[] {
-    return rows.filter(({ id, value }) => id !== null || (value ?? '').trim() !== '');
+function tidy(draft: TaxDraft): TaxDraft {
+    return { ...draft, numbers: draft.numbers.filter(({ id, value }) => id !== null || (value ?? '').trim() !== '') };
 }
+
+const CHOICES = [{ id: 'by the rule', name: 'as the rule has it' }, { id: 'always', name: 'always' }, { id: 'never', name: 'never' }];
+const NO_FILE = 'none';
 
 /** The numbers by which tax offices and registers know them; only the last signs are shown. */
 export function TaxNumbersSection({ record }: { record: RecordData }) {
     const edit = useSection(record, taxNumbersSpec, { tidy });
-    const { numbers } = record.taxNumbers;
+    const { numbers, formOnText, formBy, isReportable, why } = record.taxNumbers;
     return (
         <SectionFrame
             edit={edit}
             saveLabel="Save tax numbers"
-            read={numbers.length === 0 ? <Quiet>No tax number yet.</Quiet> : (
+            read={(
                 <Facts>
+                    {numbers.length === 0 && <div><dt>Tax number</dt><dd><Quiet>none yet</Quiet></dd></div>}
                     {numbers.map(({ id, kind, country, masked }) => (
                         <div key={id}>
                             <dt>{kind}{country !== '' && `, ${country}`}</dt>
                             <dd><PrivateValue partyId={record.party.id} name={kind} fieldId={null} taxNumberId={id} masked={masked} /></dd>
                         </div>
                     ))}
+                    {record.party.isVendor && (
+                        <>
+                            <div><dt>Form W-9</dt><dd>{formOnText === '' ? <Quiet>not on file</Quiet> : `of ${formOnText}${formBy === '' ? '' : `, signed by ${formBy}`}`}</dd></div>
+                            <div><dt>Tax report</dt><dd>{isReportable ? 'reported' : 'not reported'}. <Quiet>{why}</Quiet></dd></div>
+                        </>
+                    )}
                 </Facts>
             )}
             fields={(draft) => (
                 <>
-                    <Fields rows={draft} problems={edit.problems} onChange={edit.change} />
-                    <Alikes record={record} rows={draft} />
+                    <Fields rows={draft.numbers} problems={edit.problems} onChange={(numbers) => edit.change({ ...draft, numbers })} />
+                    <Alikes record={record} rows={draft.numbers} />
+                    {record.party.isVendor && <FormFields record={record} draft={draft} problems={edit.problems} onChange={edit.change} />}
                 </>
             )}
         />
@@ -85,6 +97,35 @@ function Fields({ rows, problems, onChange }: FieldsProps) {
                 </FieldGroup>
             ))}
             <Button onPress={() => onChange([...rows, blank()])}>Add a tax number</Button>
+        </Stack>
+    );
+}
+
+interface FormProps {
+    record: RecordData;
+    draft: TaxDraft;
+    problems: Record<string, string>;
+    onChange: (draft: TaxDraft) => void;
+}
+
+/** When form W-9 came in, and whether what they are paid is reported. */
+function FormFields({ record, draft, problems, onChange }: FormProps) {
+    return (
+        <Stack style={{ width: '100%' }}>
+            <FieldRow>
+                <Field label="Form W-9 of" width="130px" placeholder="not on file" value={draft.formOn} onChange={(formOn) => onChange({ ...draft, formOn })} problem={problems.formOn} />
+                <Field label="Signed by" width="200px" value={draft.formBy} onChange={(formBy) => onChange({ ...draft, formBy })} problem={problems.formBy} />
+                <ChooseOne
+                    label="File"
+                    width="220px"
+                    options={[{ id: NO_FILE, name: 'none of the record' }, ...record.files.map(({ id, name }) => ({ id: String(id), name }))]}
+                    value={draft.formFileId === null ? NO_FILE : String(draft.formFileId)}
+                    onChange={(id) => onChange({ ...draft, formFileId: id === NO_FILE ? null : Number(id) })}
+                    problem={problems.formFileId}
+                />
+                <ChooseOne label="In the tax report" width="180px" options={CHOICES} value={draft.reportChoice} onChange={(choice) => onChange({ ...draft, reportChoice: choice as TaxDraft['reportChoice'] })} />
+            </FieldRow>
+            <Tick isSelected={draft.isAttorney} onChange={(isAttorney) => onChange({ ...draft, isAttorney })}>an attorney, who is always reported</Tick>
         </Stack>
     );
 }

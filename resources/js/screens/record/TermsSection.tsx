@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { choicesQuery } from '../../api/queries';
 import { Suggest } from '../../ui/Suggest';
-import { Quiet, Row, Small, Stack } from '../../ui/Text';
+import { Facts, Quiet, Row, Small, Stack } from '../../ui/Text';
+import { SideFields } from '../../app/SideFields';
 import { SectionFrame } from './SectionFrame';
 import { clientTermsSpec, vendorTermsSpec, type RecordData, type TermsDraft } from './sections';
 import { TermsPreview } from '../../app/TermsPreview';
@@ -27,15 +28,33 @@ export function TermsSection({ record, side }: Props) {
                 <>
                     <Row $gap="small">
                         <span>{terms.inForce === '' ? <Quiet>No payment terms.</Quiet> : <strong>{terms.inForce}</strong>}</span>
-                        <Small>{[terms.name, terms.source === 'office' && 'as the office'].filter(Boolean).join(', ')}</Small>
+                        <Small>{[terms.name, terms.from !== '' && `as ${terms.from}`].filter(Boolean).join(', ')}</Small>
                     </Row>
                     {terms.inForce !== '' && <TermsPreview what={what} terms={terms.inForce} />}
+                    <SideFacts fields={terms.fields} isVendor={!isClient} record={record} />
                 </>
             )}
             fields={(draft) => (
-                <TermsFields draft={draft} problems={edit.problems} onChange={edit.change} isClient={isClient} what={what} />
+                <>
+                    <TermsFields draft={draft} problems={edit.problems} onChange={edit.change} isClient={isClient} what={what} />
+                    <SideFields side={side} fields={terms.fields} own={draft.fields} problems={edit.problems} onChange={(fields) => edit.change({ ...draft, fields })} inheritsFrom="the office or a parent company" />
+                </>
             )}
         />
+    );
+}
+
+/** What holds beside the payment terms, and from whom it is inherited. */
+function SideFacts({ fields, isVendor, record }: { fields: RecordData['clientTerms']['fields']; isVendor: boolean; record: RecordData }) {
+    const held = fields.filter(({ text }) => text !== '');
+    const payee = record.identity.payee || record.party.displayName;
+    return (
+        <Facts>
+            {isVendor && record.party.isVendor && <div><dt>Payee name</dt><dd>{payee}</dd></div>}
+            {held.map(({ name, title, text, from }) => (
+                <div key={name}><dt>{title}</dt><dd>{text}{from !== '' && <Small> as {from}</Small>}</dd></div>
+            ))}
+        </Facts>
     );
 }
 
@@ -68,10 +87,10 @@ function TermsFields({ draft, problems, onChange, isClient, what }: FieldsProps)
                 onType={(text) => {
                     const same = listed.find((entry) => nameOf(entry) === text);
                     onChange(same === undefined
-                        ? { listedId: null, shorthand: text.trim() === '' ? null : text }
-                        : { listedId: same.id, shorthand: null });
+                        ? { ...draft, listedId: null, shorthand: text.trim() === '' ? null : text }
+                        : { ...draft, listedId: same.id, shorthand: null });
                 }}
-                onPick={(id) => onChange({ listedId: Number(id), shorthand: null })}
+                onPick={(id) => onChange({ ...draft, listedId: Number(id), shorthand: null })}
             />
             <Small>
                 As in net 30, 2/10 net 30, net 15 EOM, 10th prox, due on receipt, or 30% on receipt, 70% net 30; add “, next business day” to

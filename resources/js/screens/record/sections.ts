@@ -9,6 +9,8 @@ export interface SectionSpec<D> {
     version: (record: RecordData) => number;
     draft: (record: RecordData) => D;
     put: (id: number, version: number, draft: D) => Promise<RecordData>;
+    /** Which drafts and open documents carry what saving it would change; asked before it is saved. */
+    touched?: (id: number, version: number, draft: D) => Promise<Schemas['TouchedDocuments']>;
     /** False where the draft has replaced what is not known here, and cannot be put back. */
     isUndoable?: (draft: D) => boolean;
 }
@@ -40,6 +42,9 @@ export const identitySpec: SectionSpec<IdentityDraft> = {
     draft: ({ identity: { version, hasBirthDate, age, ...names } }) => ({ ...names, birthDate: null }),
     isUndoable: ({ birthDate }) => birthDate === null,
     put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/identity', {
+        params: { path: { id } }, body: { version, ...draft },
+    })),
+    touched: (id, version, draft) => ask(api.POST('/api/parties/{id}/touched/identity', {
         params: { path: { id } }, body: { version, ...draft },
     })),
 };
@@ -86,6 +91,10 @@ export const addressesSpec: SectionSpec<AddressRow[]> = {
         until: address.period.untilText,
     })),
     put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/addresses', {
+        params: { path: { id } },
+        body: { version, addresses: bare(draft).map(({ linkedTo, text, ...row }) => row) },
+    })),
+    touched: (id, version, draft) => ask(api.POST('/api/parties/{id}/touched/addresses', {
         params: { path: { id } },
         body: { version, addresses: bare(draft).map(({ linkedTo, text, ...row }) => row) },
     })),
@@ -163,16 +172,31 @@ export const classificationSpec: SectionSpec<ClassificationDraft> = {
 
 export type TaxNumberRow = Keyed<Schemas['TaxNumberInput']> & { masked: string };
 
-export const taxNumbersSpec: SectionSpec<TaxNumberRow[]> = {
+export interface TaxDraft {
+    numbers: TaxNumberRow[];
+    formOn: string;
+    formBy: string;
+    formFileId: number | null;
+    reportChoice: Schemas['TaxNumbers']['reportChoice'];
+    isAttorney: boolean;
+}
+
+function taxBody(version: number, { numbers, ...form }: TaxDraft): Schemas['TaxNumbersInput'] {
+    return { version, ...form, taxNumbers: bare(numbers).map(({ masked, ...row }) => row) };
+}
+
+export const taxNumbersSpec: SectionSpec<TaxDraft> = {
     name: 'tax-numbers',
     title: () => 'Tax numbers',
     version: (record) => record.taxNumbers.version,
-    draft: (record) => record.taxNumbers.numbers.map(({ id, kind, country, masked }) => ({ ...keyed({ id }), kind, country, masked, value: null })),
+    draft: ({ taxNumbers: { numbers, formOn, formBy, formFileId, reportChoice, isAttorney } }) => ({
+        numbers: numbers.map(({ id, kind, country, masked }) => ({ ...keyed({ id }), kind, country, masked, value: null })),
+        formOn, formBy, formFileId, reportChoice, isAttorney,
+    }),
     // What was replaced or removed is not known here, and cannot be put back.
     isUndoable: () => false,
-    put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/tax-numbers', {
-        params: { path: { id } }, body: { version, taxNumbers: bare(draft).map(({ masked, ...row }) => row) },
-    })),
+    put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/tax-numbers', { params: { path: { id } }, body: taxBody(version, draft) })),
+    touched: (id, version, draft) => ask(api.POST('/api/parties/{id}/touched/tax-numbers', { params: { path: { id } }, body: taxBody(version, draft) })),
 };
 
 /** By field; null for a secret that stays as it is. */
@@ -194,6 +218,12 @@ export const detailsSpec: SectionSpec<DetailsDraft> = {
 export interface TermsDraft {
     listedId: number | null;
     shorthand: string | null;
+    /** What else is their own, by field; null is inherited. */
+    fields: Record<string, string | null>;
+}
+
+function termsBody(version: number, { listedId, shorthand, fields }: TermsDraft): Schemas['TermsInput'] {
+    return { version, listedId, shorthand, fields: Object.entries(fields).map(([name, value]) => ({ name, value })) };
 }
 
 function termsSpec(side: 'clientTerms' | 'vendorTerms', name: 'client-terms' | 'vendor-terms', title: string): SectionSpec<TermsDraft> {
@@ -201,10 +231,11 @@ function termsSpec(side: 'clientTerms' | 'vendorTerms', name: 'client-terms' | '
         name,
         title: () => title,
         version: (record) => record[side].version,
-        draft: (record) => ({ listedId: record[side].listedId, shorthand: record[side].shorthand }),
-        put: (id, version, draft) => ask(api.PUT(`/api/parties/{id}/${name}`, {
-            params: { path: { id } }, body: { version, ...draft },
-        })),
+        draft: (record) => ({
+            listedId: record[side].listedId, shorthand: record[side].shorthand, fields: Object.fromEntries(record[side].fields.map((field) => [field.name, field.own])),
+        }),
+        put: (id, version, draft) => ask(api.PUT(`/api/parties/{id}/${name}`, { params: { path: { id } }, body: termsBody(version, draft) })),
+        touched: (id, version, draft) => ask(api.POST(`/api/parties/{id}/touched/${name}`, { params: { path: { id } }, body: termsBody(version, draft) })),
     };
 }
 

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useContext, useEffect, useState } from 'react';
-import { Refused } from '../../api/client';
+import { api, ask, Refused, type Schemas } from '../../api/client';
 import { forgetLists, recordQuery } from '../../api/queries';
 import { useEnsureSignedIn } from '../../api/signIn';
 import { useSay } from '../../ui/StatusLine';
@@ -22,6 +22,10 @@ export interface SectionEdit<D> {
     isDirty: boolean;
     isBusy: boolean;
     failure: Error | undefined;
+    /** Documents that carry what is about to change: what of them is to follow is asked before it is saved. */
+    touched: Schemas['TouchedDocuments'] | undefined;
+    /** Saves after that was answered: with which documents follow; undefined goes on editing. */
+    answerTouched: (documentIds: number[] | undefined, withTerms: boolean) => Promise<void>;
     /** What the server says is wrong, by field. */
     problems: Record<string, string>;
     begin: () => void;
@@ -58,6 +62,7 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
     const [editing, setEditing] = useState(() => startsOpen ? beginning(record, spec, starter) : undefined);
     const [isBusy, setBusy] = useState(false);
     const [failure, setFailure] = useState<Error>();
+    const [touched, setTouched] = useState<Schemas['TouchedDocuments']>();
     const id = record.party.id;
     const title = spec.title(record);
     const isDirty = editing !== undefined && JSON.stringify(editing.draft) !== editing.start;
@@ -88,10 +93,20 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
         }
     };
 
-    const attempt = async (draft: D, version: number): Promise<void> => {
+    const attempt = async (draft: D, version: number, follow?: Schemas['FollowInput']): Promise<void> => {
         try {
+            if (follow === undefined && spec.touched !== undefined && record.documents.live > 0) {
+                const found = await spec.touched(id, version, draft);
+                if (found.documents.length > 0) {
+                    setTouched(found);
+                    return;
+                }
+            }
             const before = spec.draft(record);
-            const saved = await spec.put(id, version, draft);
+            let saved = await spec.put(id, version, draft);
+            if (follow !== undefined && follow.documentIds.length > 0) {
+                saved = await ask(api.POST('/api/parties/{id}/follow', { params: { path: { id } }, body: follow }));
+            }
             keep(saved);
             close();
             if (spec.isUndoable?.(draft) ?? true) {
@@ -101,9 +116,18 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
             }
         } catch (error) {
             if (error instanceof Refused && error.isSignedOut && await ensureSignedIn()) {
-                return attempt(draft, version);
+                return attempt(draft, version, follow);
             }
             setFailure(error as Error);
+        }
+    };
+
+    const answerTouched = async (documentIds: number[] | undefined, withTerms: boolean) => {
+        setTouched(undefined);
+        if (documentIds !== undefined && editing !== undefined) {
+            setBusy(true);
+            await attempt(editing.draft, editing.version, { documentIds, withTerms });
+            setBusy(false);
         }
     };
 
@@ -128,6 +152,8 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
         isDirty,
         isBusy,
         failure,
+        touched,
+        answerTouched,
         problems: failure instanceof Refused ? failure.fields : {},
         begin: () => setEditing(beginning(record, spec, starter)),
         beginWith: (change) => {

@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
 import { todayQuery } from '../../api/queries';
 import { EmptyDesk } from '../../app/EmptyDesk';
+import { documentName, DueText } from '../../app/DocumentTable';
 import { ReminderLine } from '../../app/ReminderLine';
 import { MainButton } from '../../ui/Button';
 import { momentText } from '../../ui/moment';
@@ -71,6 +72,13 @@ function Day({ today }: { today: TodayData }) {
             <Stack $gap="wide" style={{ justifyItems: 'stretch' }}>
                 <Part title="To do" empty="Nothing is due. Reminders are set on the page of a record." items={today.due.map((reminder) => <ReminderLine key={reminder.id} reminder={reminder} withParty />)} />
                 <Part title="In the next seven days" empty="Nothing yet." items={today.soon.map((reminder) => <ReminderLine key={reminder.id} reminder={reminder} withParty />)} />
+                {(today.dueThisWeek.length > 0 || today.newlyOverdue.length > 0 || today.overLimit.length > 0) && (
+                    <>
+                        <Part title="Due within a week" empty="Nothing falls due." items={today.dueThisWeek.map((row) => <Falls key={row.id} row={row} />)} />
+                        <Part title="Newly overdue" empty="Nothing has become overdue this week." items={today.newlyOverdue.map((row) => <Falls key={row.id} row={row} />)} />
+                        {today.overLimit.length > 0 && <Part title="Over the credit limit" empty="" items={today.overLimit.map((party) => <Link key={party.id} to={`/records/${party.id}`}>{party.name}</Link>)} />}
+                    </>
+                )}
                 <CalendarAddress />
                 <Part
                     title={today.gapCount > today.gaps.length ? `Gaps in my records, ${today.gaps.length} of ${today.gapCount}` : 'Gaps in my records'}
@@ -112,6 +120,16 @@ function Day({ today }: { today: TodayData }) {
                 <Part title="Where anybody was last" empty="Nobody has changed anything." items={today.everybodys.map((touched) => <Touched key={touched.party.id} touched={touched} withWho />)} />
             </Stack>
         </Columns>
+    );
+}
+
+/** A document that falls due: for whom, how much, when. */
+function Falls({ row }: { row: Schemas['DocumentRow'] }) {
+    return (
+        <Row $gap="small" style={{ justifyContent: 'space-between' }}>
+            <span><Link to={`/documents/${row.id}`}>{documentName(row)}</Link> <Link to={`/records/${row.party.id}`}>{row.party.name}</Link> <Small><DueText row={row} /></Small></span>
+            <span>{row.side === 'vendor' ? 'to pay ' : ''}{row.open.currency} {row.open.text}</span>
+        </Row>
     );
 }
 

@@ -7,6 +7,7 @@ import { gapsQuery, pairsQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { Button, MainButton } from '../../ui/Button';
 import { Sheet } from '../../ui/Page';
+import { Pager } from '../../ui/Pager';
 import { PartyLine } from '../../ui/PartyLine';
 import { useSay } from '../../ui/StatusLine';
 import { Empty, Heading, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
@@ -80,26 +81,21 @@ function Gaps() {
         <Stack as="section" $gap="small" style={{ justifyItems: 'stretch' }} aria-busy={data === undefined}>
             <Row>
                 <Heading>Gaps</Heading>
-                {data !== undefined && data.total > 0 && <Quiet>{data.total === 1 ? '1 record' : `${data.total.toLocaleString('en')} records`}, those that lack most first</Quiet>}
+                {data !== undefined && data.total > 0 && <Quiet>{data.total === 1 ? '1 record' : `${data.total.toLocaleString('en')} records`}, where most money is at stake first</Quiet>}
             </Row>
             {isError && <Unread retry={() => void refetch()} />}
             {data?.total === 0 && <Quiet>Every record has what it needs to be written to, billed and paid.</Quiet>}
             <List>{data?.rows.map((row) => <Gap key={row.party.id} row={row} />)}</List>
-            {data !== undefined && data.pages > 1 && (
-                <Row>
-                    <Button isDisabled={page <= 1} onPress={() => setPage(page - 1)}>Earlier</Button>
-                    <Quiet>Page {page} of {data.pages}</Quiet>
-                    <Button isDisabled={page >= data.pages} onPress={() => setPage(page + 1)}>Later</Button>
-                </Row>
-            )}
+            {data !== undefined && <Pager page={page} pages={data.pages} onGo={setPage} />}
         </Stack>
     );
 }
 
-function Gap({ row: { party, readiness } }: { row: Schemas['GapRow'] }) {
+function Gap({ row: { party, readiness, atStake } }: { row: Schemas['GapRow'] }) {
     return (
         <li>
             <Link className="party" to={`/records/${party.id}`}><PartyLine party={party} reasons={[]} /></Link>
+            {atStake !== '' && <Small>{atStake} at stake</Small>}
             {readiness.filter(({ passed, applicable }) => passed < applicable).map(({ purpose, words, passed, applicable, checks }) => (
                 <Small key={purpose}>
                     {words}, {passed} of {applicable}:{' '}

@@ -1,0 +1,71 @@
+import { Link } from 'react-router';
+import type { Schemas } from '../api/client';
+import { Table, TableScroll } from '../ui/Table';
+import { Mark, Small } from '../ui/Text';
+
+type Row = Schemas['DocumentRow'];
+
+/** What a document is called in a line: its kind and its number. */
+export function documentName({ kindTitle, number }: Row): string {
+    return `${kindTitle} ${number === '' ? '(draft)' : number}`;
+}
+
+/** When it is due, and how late that is. */
+export function DueText({ row }: { row: Row }) {
+    return row.daysLate > 0
+        ? <Mark tone="stop">{row.dueText}, {row.daysLate} {row.daysLate === 1 ? 'day' : 'days'} late</Mark>
+        : <>{row.dueText}</>;
+}
+
+interface Props {
+    rows: Row[];
+    /** Whether each line says for whom it is. */
+    withParty?: boolean;
+    sums?: Schemas['LedgerSum'][];
+}
+
+/** Documents, a line each; credits have a minus before them. */
+export function DocumentTable({ rows, withParty = false, sums = [] }: Props) {
+    const sign = ({ kind }: Row) => kind === 'credit-note' || kind === 'credit-received' ? '−' : '';
+    return (
+        <TableScroll>
+            <Table>
+                <thead>
+                    <tr>
+                        <th>Document</th>
+                        {withParty && <th>For</th>}
+                        <th>Date</th>
+                        <th>Due</th>
+                        <th>State</th>
+                        <th className="figure">Total</th>
+                        <th className="figure">Open</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    {rows.map((row) => (
+                        <tr key={row.id}>
+                            <td className="tight"><Link className="name" to={`/documents/${row.id}`}>{documentName(row)}</Link></td>
+                            {withParty && <td><Link to={`/records/${row.party.id}`}>{row.party.name}</Link></td>}
+                            <td className="tight">{row.dateText}</td>
+                            <td><DueText row={row} /></td>
+                            <td className="tight"><Small>{row.stateWords}</Small></td>
+                            <td className="figure">{row.total.currency} {sign(row)}{row.total.text}</td>
+                            <td className="figure">{Number(row.open.amount) === 0 ? '' : `${sign(row)}${row.open.text}`}</td>
+                        </tr>
+                    ))}
+                </tbody>
+                {sums.length > 0 && (
+                    <tfoot>
+                        {sums.map(({ total, open }) => (
+                            <tr key={total.currency}>
+                                <th colSpan={withParty ? 5 : 4} scope="row">In all, {total.currency}</th>
+                                <td className="figure">{total.currency} {total.text}</td>
+                                <td className="figure">{open.text}</td>
+                            </tr>
+                        ))}
+                    </tfoot>
+                )}
+            </Table>
+        </TableScroll>
+    );
+}

@@ -1,0 +1,12 @@
+import { MainButton } from '../ui/Button';
+import { Empty } from '../ui/Text';
+
+/** For something that could not be read. */
+export function Unread({ what, error, retry }: { what: string; error: Error; retry: () => void }) {
+    return (
+        <Empty role="alert">
+            <p>{what} could not be read. {error.message}</p>
+            <MainButton onPress={retry}>Try again</MainButton>
+        </Empty>
+    );
+}

@@ -1,0 +1,111 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { Schemas } from '../../api/client';
+import { forgetLedger, openQuery } from '../../api/queries';
+import { useSaving } from '../../api/useSaving';
+import { documentName, DueText } from '../../app/DocumentTable';
+import { Button, MainButton, QuietButton } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { Form } from '../../ui/Page';
+import { useSay } from '../../ui/StatusLine';
+import { Table, TableScroll } from '../../ui/Table';
+import { Mark, Notice, Quiet, Row, Small } from '../../ui/Text';
+
+export type Uses = Record<number, { amount: string; discount: string }>;
+
+export function usesOf(uses: Uses): Schemas['UseInput'][] {
+    return Object.entries(uses)
+        .filter(([, { amount, discount }]) => amount.trim() !== '' || discount.trim() !== '')
+        .map(([id, { amount, discount }]) => ({ documentId: Number(id), amount, discount }));
+}
+
+interface RowsProps {
+    open: Schemas['OpenDocument'][];
+    uses: Uses;
+    onChange: (uses: Uses) => void;
+    problems: Record<string, string>;
+    withDiscount: boolean;
+}
+
+/** Open documents, each with how much of the money is used on it. */
+export function AllocationRows({ open, uses, onChange, problems, withDiscount }: RowsProps) {
+    const sent = usesOf(uses).map(({ documentId }) => documentId);
+    const set = (id: number, part: Partial<Uses[number]>) => onChange({ ...uses, [id]: { amount: '', discount: '', ...uses[id], ...part } });
+    if (open.length === 0) {
+        return <Quiet>Nothing is open in this currency. The money stays unallocated until something is.</Quiet>;
+    }
+    return (
+        <TableScroll>
+            <Table>
+                <thead><tr><th>Document</th><th>Due</th><th className="figure">Open</th>{withDiscount && <th>Discount taken</th>}<th>Used on it</th></tr></thead>
+                <tbody>
+                    {open.map(({ row, discount }) => {
+                        const problem = problems[`uses.${sent.indexOf(row.id)}.amount`];
+                        return (
+                            <tr key={row.id}>
+                                <td className="tight">{documentName(row)}</td>
+                                <td><DueText row={row} /></td>
+                                <td className="figure">{row.open.text}</td>
+                                {withDiscount && (
+                                    <td>
+                                        {discount !== null && (
+                                            <Row $gap="small">
+                                                <Field aria-label={`Discount on ${documentName(row)}`} label="" width="100px" value={uses[row.id]?.discount ?? ''} onChange={(typed) => set(row.id, { discount: typed })} />
+                                                <QuietButton onPress={() => set(row.id, { discount: discount.amount, amount: (Number(row.open.amount) - Number(discount.amount)).toFixed(2) })}>take {discount.text}</QuietButton>
+                                            </Row>
+                                        )}
+                                    </td>
+                                )}
+                                <td>
+                                    <Row $gap="small">
+                                        <Field aria-label={`Used on ${documentName(row)}`} label="" width="120px" value={uses[row.id]?.amount ?? ''} onChange={(typed) => set(row.id, { amount: typed })} problem={problem} />
+                                        <QuietButton aria-label={`All of ${documentName(row)}`} onPress={() => set(row.id, { amount: row.open.amount })}>all</QuietButton>
+                                    </Row>
+                                </td>
+                            </tr>
+                        );
+                    })}
+                </tbody>
+            </Table>
+        </TableScroll>
+    );
+}
+
+interface Props {
+    partyId: number;
+    side: 'client' | 'vendor';
+    currency: string;
+    available: string;
+    action: string;
+    onClose: () => void;
+    run: (uses: Schemas['UseInput'][]) => Promise<unknown>;
+}
+
+/** Uses what is left of money or of a credit on open documents; the oldest first is proposed. */
+export function Allocate({ partyId, side, currency, available, action, onClose, run }: Props) {
+    const { data: open } = useQuery({ ...openQuery(partyId, side, '', currency, available), placeholderData: keepPreviousData });
+    const [typed, setTyped] = useState<Uses>();
+    const { run: saving, problems, message } = useSaving();
+    const say = useSay();
+    const uses = typed ?? Object.fromEntries((open ?? []).map(({ row, proposed }) => [row.id, { amount: proposed, discount: '' }]));
+    return (
+        <Form
+            style={{ justifyItems: 'stretch' }}
+            onSubmit={(event) => {
+                event.preventDefault();
+                void saving(async () => {
+                    await run(usesOf(uses));
+                    forgetLedger();
+                    say('Used.');
+                    onClose();
+                });
+            }}
+        >
+            <Small>{currency} {available} can be used. The oldest first is proposed.</Small>
+            {open !== undefined && <AllocationRows open={open} uses={uses} onChange={setTyped} problems={problems} withDiscount={false} />}
+            {problems.uses !== undefined && <Mark tone="stop">{problems.uses}</Mark>}
+            {message !== undefined && <Notice tone="stop" title="Not done">{message}</Notice>}
+            <Row $gap="small"><MainButton type="submit">{action}</MainButton><Button onPress={onClose}>Cancel</Button></Row>
+        </Form>
+    );
+}

@@ -1,0 +1,174 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { X } from 'lucide-react';
+import { useDeferredValue, type ReactNode } from 'react';
+import styled from 'styled-components';
+import { api, ask, Refused, type Schemas } from '../../api/client';
+import { booksQuery } from '../../api/queries';
+import { Button, QuietButton } from '../../ui/Button';
+import { ChooseOne } from '../../ui/Choose';
+import { ChooseFromMany } from '../../ui/ChooseFromMany';
+import { Field } from '../../ui/Field';
+import { FieldRow, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
+import { narrow, space } from '../../ui/tokens';
+
+export type Draft = Omit<Schemas['DocumentInput'], 'lines'> & { lines: (Schemas['DocumentLineInput'] & { key: string })[] };
+
+export const TREATMENTS = [
+    { id: 'exclusive', name: 'amounts exclude tax' },
+    { id: 'inclusive', name: 'amounts include tax' },
+    { id: 'none', name: 'no tax' },
+];
+
+const NONE = 'none';
+
+const Line = styled.div`
+    display: grid;
+    grid-template-columns: minmax(180px, 1fr) 84px 110px 84px 150px 190px 28px;
+    gap: ${space.small};
+    align-items: end;
+    width: 100%;
+    ${narrow} { grid-template-columns: 1fr 1fr; > :first-child { grid-column: 1 / -1; } }
+`;
+
+const Sums = styled.dl`
+    display: grid;
+    grid-template-columns: max-content max-content;
+    gap: ${space.hair} ${space.large};
+    justify-self: end;
+    margin: 0;
+    dt { color: var(--quiet); }
+    dd { margin: 0; text-align: right; }
+    .all { font-weight: 600; border-top: 1px solid var(--ink); }
+`;
+
+let made = 0;
+
+export function lineKey(): string {
+    made += 1;
+    return `line-${made}`;
+}
+
+/** The body that is sent: without what only the form needs. */
+export function bodyOf(draft: Draft): Schemas['DocumentInput'] {
+    return { ...draft, lines: draft.lines.map(({ key, ...line }) => line) };
+}
+
+/** What the document would be, worked out by the server while it is written. */
+export function usePreview(partyId: number, draft: Draft) {
+    const asked = useDeferredValue(draft);
+    const isReady = asked.lines.some(({ text, price }) => text.trim() !== '' && price.trim() !== '');
+    const body = bodyOf({ ...asked, lines: asked.lines.filter(({ text, price }) => text.trim() !== '' || price.trim() !== '') });
+    return useQuery({
+        queryKey: ['document-preview', partyId, body],
+        queryFn: () => ask(api.POST('/api/parties/{id}/document-preview', { params: { path: { id: partyId } }, body })),
+        enabled: isReady,
+        placeholderData: keepPreviousData,
+        retry: false,
+        staleTime: 0,
+    });
+}
+
+interface Props {
+    draft: Draft;
+    onChange: (draft: Draft) => void;
+    problems: Record<string, string>;
+    partyId: number;
+    blank: () => Draft['lines'][number];
+    isTheirs: boolean;
+}
+
+/** The fields of a document, and what they come to. */
+export function DocumentFields({ draft, onChange, problems, partyId, blank, isTheirs }: Props) {
+    const { data: books } = useQuery(booksQuery);
+    const set = (part: Partial<Draft>) => onChange({ ...draft, ...part });
+    const setLine = (at: number, part: Partial<Draft['lines'][number]>) => set({ lines: draft.lines.map((line, index) => index === at ? { ...line, ...part } : line) });
+    const side = ['bill', 'purchase-order', 'credit-received'].includes(draft.kind) ? 'vendor' : 'client';
+    const rates = (books?.taxRates ?? []).filter((rate) => rate.side === side && (!rate.isRetired || draft.lines.some(({ taxRateId }) => taxRateId === rate.id)));
+    const accounts = (books?.accounts ?? []).filter((account) => !account.isRetired || draft.lines.some(({ accountId }) => accountId === account.id));
+    const isPromise = draft.kind === 'quote' || draft.kind === 'order' || draft.kind === 'purchase-order';
+    const isCredit = draft.kind === 'credit-note' || draft.kind === 'credit-received';
+
+    return (
+        <Stack style={{ width: '100%', justifyItems: 'stretch' }}>
+            <FieldRow>
+                {isTheirs && <Field label="Number on it" width="150px" value={draft.number} onChange={(number) => set({ number })} problem={problems.number} />}
+                <Field label="Date" width="120px" placeholder="today" value={draft.date} onChange={(date) => set({ date })} problem={problems.date} />
+                {!isCredit && <Field label="Payment terms" width="190px" placeholder="net 30" value={draft.terms} onChange={(terms) => set({ terms })} problem={problems.terms} />}
+                {!isPromise && !isCredit && <Field label="Due, if not by the terms" width="160px" value={draft.due} onChange={(due) => set({ due })} problem={problems.due} />}
+                <ChooseOne label="Currency" width="100px" options={(books?.currencies ?? [draft.currency]).concat(books?.currencies.includes(draft.currency) === false ? [draft.currency] : []).map((id) => ({ id, name: id }))} value={draft.currency} onChange={(currency) => set({ currency })} problem={problems.currency} />
+                <ChooseOne label="Tax" width="190px" options={TREATMENTS} value={draft.treatment} onChange={(treatment) => set({ treatment: treatment as Draft['treatment'] })} />
+                <Field label={side === 'client' ? 'Their reference' : 'Our reference'} width="180px" value={draft.reference} onChange={(reference) => set({ reference })} problem={problems.reference} />
+            </FieldRow>
+            {draft.lines.map((line, at) => (
+                <Line key={line.key} role="group" aria-label={`Line ${at + 1}`}>
+                    <Field label="For" value={line.text} onChange={(text) => setLine(at, { text })} problem={problems[`lines.${at}.text`]} />
+                    <Field label="Quantity" placeholder="1" value={line.quantity} onChange={(quantity) => setLine(at, { quantity })} problem={problems[`lines.${at}.quantity`]} />
+                    <Field label="Price" value={line.price} onChange={(price) => setLine(at, { price })} problem={problems[`lines.${at}.price`]} />
+                    <Field label="Less, %" value={line.discount} onChange={(discount) => setLine(at, { discount })} problem={problems[`lines.${at}.discount`]} />
+                    <ChooseOne
+                        label="Tax rate"
+                        options={[{ id: NONE, name: 'none' }, ...rates.map(({ id, text }) => ({ id: String(id), name: text }))]}
+                        value={line.taxRateId === null ? NONE : String(line.taxRateId)}
+                        onChange={(id) => setLine(at, { taxRateId: id === NONE ? null : Number(id) })}
+                        problem={problems[`lines.${at}.taxRateId`]}
+                    />
+                    <ChooseFromMany
+                        label="Account"
+                        options={[{ id: NONE, name: 'none' }, ...accounts.map(({ id, code, name }) => ({ id: String(id), name: `${code} ${name}` }))]}
+                        value={line.accountId === null ? NONE : String(line.accountId)}
+                        onChange={(id) => setLine(at, { accountId: id === NONE ? null : Number(id) })}
+                        problem={problems[`lines.${at}.accountId`]}
+                    />
+                    <QuietButton aria-label={`Remove line ${at + 1}`} isDisabled={draft.lines.length === 1} onPress={() => set({ lines: draft.lines.filter((_, index) => index !== at) })}><X size={16} aria-hidden /></QuietButton>
+                </Line>
+            ))}
+            {problems.lines !== undefined && <Mark tone="stop">{problems.lines}</Mark>}
+            <div><Button onPress={() => set({ lines: [...draft.lines, blank()] })}>Add a line</Button></div>
+            <Field label="Note on it" lines={2} value={draft.note} onChange={(note) => set({ note })} problem={problems.note} />
+            <Preview partyId={partyId} draft={draft} />
+        </Stack>
+    );
+}
+
+function Preview({ partyId, draft }: { partyId: number; draft: Draft }) {
+    const { data, error } = usePreview(partyId, draft);
+    const first = error instanceof Refused ? Object.values(error.fields)[0] ?? error.message : undefined;
+    return (
+        <div aria-live="polite">
+            {first !== undefined && <Small>{first}</Small>}
+            {data !== undefined && (
+                <Stack $gap="small" style={{ justifyItems: 'stretch' }}>
+                    <TotalsOf totals={data.document.totals} currency={data.document.currency} />
+                    {data.document.row.dueText !== '' && <p>Due <strong>{data.document.row.dueText}</strong>. <Small>{data.document.dueSentence}</Small></p>}
+                    <UseNotes use={data.use} />
+                </Stack>
+            )}
+        </div>
+    );
+}
+
+/** Cautions and the credit limit, before anything is saved. */
+export function UseNotes({ use }: { use: Schemas['DocumentUse'] }) {
+    return (
+        <Stack $gap="tight">
+            {use.stops.map((text) => <Mark key={text} tone="stop">Stop: {text}</Mark>)}
+            {use.notes.map((text) => <Mark key={text} tone="look">{text}</Mark>)}
+            {use.creditSentence !== '' && (use.policy === null ? <Quiet>{use.creditSentence}</Quiet> : <Mark tone={use.policy === 'tell' ? 'look' : 'stop'}>{use.creditSentence}</Mark>)}
+        </Stack>
+    );
+}
+
+export function TotalsOf({ totals, currency }: { totals: Schemas['Totals']; currency: string }): ReactNode {
+    const taxed = totals.taxes.filter(({ tax, rate }) => Number(tax.amount) !== 0 || rate !== '0 %');
+    return (
+        <Row style={{ justifyContent: 'flex-end' }}>
+            <Sums>
+                {taxed.length > 0 && <><dt>Without tax</dt><dd>{totals.net.text}</dd></>}
+                {taxed.map(({ rate, taxable, tax }) => (
+                    <div key={rate} style={{ display: 'contents' }}><dt>Tax {rate} on {taxable.text}</dt><dd>{tax.text}</dd></div>
+                ))}
+                <dt className="all">{currency} in all</dt><dd className="all">{totals.gross.text}</dd>
+            </Sums>
+        </Row>
+    );
+}

@@ -1,0 +1,176 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { documentsQuery, paymentsQuery, recordQuery, type LedgerWanted } from '../../api/queries';
+import { DocumentTable } from '../../app/DocumentTable';
+import { Unread } from '../../app/Unread';
+import { useTitle } from '../../app/useTitle';
+import { ButtonLink, QuietButton } from '../../ui/Button';
+import { ChooseOne } from '../../ui/Choose';
+import { Field } from '../../ui/Field';
+import { Sheet } from '../../ui/Page';
+import { Pager } from '../../ui/Pager';
+import { useShortcut } from '../../ui/shortcuts';
+import { FieldRow, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
+import { Table, TableScroll } from '../../ui/Table';
+
+const KINDS = [
+    ['', 'every kind'], ['invoice', 'invoices'], ['credit-note', 'credit notes'], ['quote', 'quotes'], ['order', 'orders'], ['bill', 'bills'],
+    ['credit-received', 'credit notes received'], ['purchase-order', 'purchase orders'], ['opening-receivable', 'opening balances, receivable'], ['opening-payable', 'opening balances, payable'],
+] as const;
+const STATES = [['', 'every state'], ['open', 'open'], ['overdue', 'overdue'], ['due-this-week', 'due within a week'], ['draft', 'drafts'], ['settled', 'settled'], ['void', 'void']] as const;
+const SIDES = [['', 'both sides'], ['client', 'when we bill'], ['vendor', 'when we pay']] as const;
+const BUCKETS: Record<string, string> = { 'not-due': 'not due', '1-30': '1–30 days late', '31-60': '31–60 days late', '61-90': '61–90 days late', 'over-90': 'over 90 days late' };
+
+function options(pairs: readonly (readonly [string, string])[]) {
+    return pairs.map(([id, name]) => ({ id: id === '' ? 'all' : id, name }));
+}
+
+/** All documents and payments, with filters and what they come to. */
+export function Ledger() {
+    useTitle('Ledger');
+    const [search, setSearch] = useSearchParams();
+    const showsPayments = search.get('what') === 'payments';
+    const wanted = Object.fromEntries([...search].filter(([key, value]) => key !== 'what' && key !== 'page' && value !== '')) as LedgerWanted;
+    const page = Math.max(1, Number(search.get('page')) || 1);
+    const set = (part: Record<string, string>) => {
+        const next = new URLSearchParams(search);
+        next.delete('page');
+        for (const [key, value] of Object.entries(part)) {
+            if (value === '' || value === 'all') {
+                next.delete(key);
+            } else {
+                next.set(key, value);
+            }
+        }
+        setSearch(next);
+    };
+
+    return (
+        <Sheet id="sheet" tabIndex={-1}>
+            <Stack style={{ justifyItems: 'stretch' }}>
+                <Row>
+                    <Title>Ledger</Title>
+                    {showsPayments ? <Link to="/ledger">Documents</Link> : <strong>Documents</strong>}
+                    {showsPayments ? <strong>Payments</strong> : <Link to="/ledger?what=payments">Payments</Link>}
+                    <ButtonLink href="/ledger/tax-report">Tax report</ButtonLink>
+                    <ButtonLink href="/ledger/imports">Read a file in</ButtonLink>
+                </Row>
+                <Filters key={search.get('q') ?? ''} wanted={wanted} set={set} showsPayments={showsPayments} />
+                {showsPayments
+                    ? <Payments wanted={wanted} page={page} onGo={(to) => set({ page: String(to) })} />
+                    : <Documents wanted={wanted} page={page} onGo={(to) => setSearch({ ...Object.fromEntries(search), page: String(to) })} />}
+            </Stack>
+        </Sheet>
+    );
+}
+
+function Filters({ wanted, set, showsPayments }: { wanted: LedgerWanted; set: (part: Record<string, string>) => void; showsPayments: boolean }) {
+    const [q, setQ] = useState(wanted.q ?? '');
+    const { data: record } = useQuery({ ...recordQuery(Number(wanted.partyId)), enabled: wanted.partyId !== undefined });
+    return (
+        <form
+            aria-label="What is shown"
+            onSubmit={(event) => {
+                event.preventDefault();
+                set({ q });
+            }}
+        >
+            <FieldRow style={{ alignItems: 'flex-end' }}>
+                <Field label="Number, reference or name" width="220px" value={q} onChange={setQ} onBlur={() => q !== (wanted.q ?? '') && set({ q })} />
+                {!showsPayments && <ChooseOne label="Kind" width="180px" options={options(KINDS)} value={wanted.kind ?? 'all'} onChange={(kind) => set({ kind })} />}
+                {!showsPayments && <ChooseOne label="State" width="160px" options={options(STATES)} value={wanted.state ?? 'all'} onChange={(state) => set({ state })} />}
+                <ChooseOne label="Side" width="150px" options={options(SIDES)} value={wanted.side ?? 'all'} onChange={(side) => set({ side })} />
+            </FieldRow>
+            <Row $gap="small">
+                {wanted.partyId !== undefined && <QuietButton onPress={() => set({ partyId: '' })}>only {record?.party.displayName ?? 'one record'} ✕</QuietButton>}
+                {wanted.bucket !== undefined && <QuietButton onPress={() => set({ bucket: '' })}>only {BUCKETS[wanted.bucket]} ✕</QuietButton>}
+                {wanted.currency !== undefined && <QuietButton onPress={() => set({ currency: '' })}>only {wanted.currency} ✕</QuietButton>}
+                {(wanted.from ?? wanted.to) !== undefined && <QuietButton onPress={() => set({ from: '', to: '' })}>{wanted.from} to {wanted.to} ✕</QuietButton>}
+            </Row>
+        </form>
+    );
+}
+
+interface ListProps {
+    wanted: LedgerWanted;
+    page: number;
+    onGo: (page: number) => void;
+}
+
+function useRowKeys() {
+    const body = useRef<HTMLDivElement>(null);
+    const move = (step: number) => {
+        const links = [...body.current?.querySelectorAll<HTMLAnchorElement>('a.name') ?? []];
+        const at = links.findIndex((link) => link === document.activeElement);
+        links[at === -1 ? (step > 0 ? 0 : links.length - 1) : Math.min(links.length - 1, Math.max(0, at + step))]?.focus();
+    };
+    useShortcut('j', 'Next line of the list', () => move(1));
+    useShortcut('k', 'Line before', () => move(-1));
+    return body;
+}
+
+function Documents({ wanted, page, onGo }: ListProps) {
+    const { data, error, refetch } = useQuery({ ...documentsQuery(wanted, page), placeholderData: keepPreviousData });
+    const body = useRowKeys();
+    if (error !== null) {
+        return <Unread what="The ledger" error={error} retry={() => void refetch()} />;
+    }
+    if (data?.total === 0) {
+        return <Quiet>No such document. Documents are written from the page of a record, under Documents; or read in from a file.</Quiet>;
+    }
+    return (
+        <div ref={body} aria-busy={data === undefined}>
+            {data !== undefined && (
+                <Stack style={{ justifyItems: 'stretch' }}>
+                    <Quiet>{data.total === 1 ? '1 document' : `${data.total.toLocaleString('en')} documents`}</Quiet>
+                    <DocumentTable rows={data.rows} withParty sums={data.sums} />
+                    <Pager page={data.page} pages={data.pages} onGo={onGo} />
+                </Stack>
+            )}
+        </div>
+    );
+}
+
+function Payments({ wanted, page, onGo }: ListProps) {
+    const { data, error, refetch } = useQuery({ ...paymentsQuery(wanted, page), placeholderData: keepPreviousData });
+    const body = useRowKeys();
+    if (error !== null) {
+        return <Unread what="The payments" error={error} retry={() => void refetch()} />;
+    }
+    if (data?.total === 0) {
+        return <Quiet>No such payment. Money is entered from the page of a record, under Documents.</Quiet>;
+    }
+    return (
+        <div ref={body} aria-busy={data === undefined}>
+            {data !== undefined && (
+                <Stack style={{ justifyItems: 'stretch' }}>
+                    <Quiet>{data.total === 1 ? '1 payment' : `${data.total.toLocaleString('en')} payments`}</Quiet>
+                    <TableScroll>
+                        <Table>
+                            <thead><tr><th>Payment</th><th>From or to</th><th>How</th><th>Reference</th><th className="figure">Amount</th><th className="figure">Not used yet</th></tr></thead>
+                            <tbody>
+                                {data.rows.map((row) => (
+                                    <tr key={row.id}>
+                                        <td className="tight"><Link className="name" to={`/payments/${row.id}`}>{row.side === 'client' ? 'In' : 'Out'}, {row.dayText}</Link></td>
+                                        <td><Link to={`/records/${row.party.id}`}>{row.party.name}</Link></td>
+                                        <td>{row.payBy}{row.isVoid && <> <Mark tone="look">void</Mark></>}</td>
+                                        <td><Small>{row.reference}</Small></td>
+                                        <td className="figure">{row.amount.currency} {row.amount.text}</td>
+                                        <td className="figure">{Number(row.unallocated.amount) === 0 ? '' : row.unallocated.text}</td>
+                                    </tr>
+                                ))}
+                            </tbody>
+                            <tfoot>
+                                {data.sums.map(({ total, open }) => (
+                                    <tr key={total.currency}><th colSpan={4} scope="row">In all, {total.currency}</th><td className="figure">{total.currency} {total.text}</td><td className="figure">{open.text}</td></tr>
+                                ))}
+                            </tfoot>
+                        </Table>
+                    </TableScroll>
+                    <Pager page={data.page} pages={data.pages} onGo={onGo} />
+                </Stack>
+            )}
+        </div>
+    );
+}

@@ -1,0 +1,74 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { api, ask } from '../../api/client';
+import { paymentQuery } from '../../api/queries';
+import { useSession } from '../../api/session';
+import { Unread } from '../../app/Unread';
+import { useTitle } from '../../app/useTitle';
+import { Button } from '../../ui/Button';
+import { Dialog } from '../../ui/Dialog';
+import { Sheet } from '../../ui/Page';
+import { Table } from '../../ui/Table';
+import { Facts, Heading, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
+import { Allocate } from './Allocate';
+import { Ask } from './DocumentPage';
+
+/** One payment, and what it was used on. */
+export function PaymentPage() {
+    const id = Number(useParams().id);
+    const { data, error, refetch } = useQuery(paymentQuery(id));
+    const { mayChangeRecords } = useSession();
+    const [asks, setAsks] = useState<'void' | 'use'>();
+    useTitle('Payment');
+    if (error !== null || data === undefined) {
+        return <Sheet id="sheet" tabIndex={-1} aria-busy={error === null}>{error !== null && <Unread what="The payment" error={error} retry={() => void refetch()} />}</Sheet>;
+    }
+    const { row } = data;
+    const left = Number(row.unallocated.amount);
+    const path = { params: { path: { payment: row.id } } };
+    return (
+        <Sheet id="sheet" tabIndex={-1}>
+            <Stack $gap="large" style={{ justifyItems: 'stretch' }}>
+                <Row>
+                    <Title>{row.side === 'client' ? 'Money from' : 'Money to'} {row.party.name}</Title>
+                    {row.isVoid && <Mark tone="look">void: {row.voidReason}</Mark>}
+                </Row>
+                <Facts>
+                    <div><dt>Amount</dt><dd><strong>{row.amount.currency} {row.amount.text}</strong></dd></div>
+                    <div><dt>Day</dt><dd>{row.dayText}</dd></div>
+                    <div><dt>How</dt><dd>{row.payBy}</dd></div>
+                    {row.reference !== '' && <div><dt>Reference</dt><dd>{row.reference}</dd></div>}
+                    {row.accountNumber !== '' && <div><dt>Our account with them</dt><dd>{row.accountNumber}</dd></div>}
+                    <div><dt>Not used yet</dt><dd>{left === 0 ? <Quiet>nothing</Quiet> : `${row.amount.currency} ${row.unallocated.text}`}</dd></div>
+                    <div><dt>Entered by</dt><dd>{data.by}</dd></div>
+                    <div><dt>Record</dt><dd><Link to={`/records/${row.party.id}#documents`}>{row.party.name}</Link></dd></div>
+                </Facts>
+                {mayChangeRecords && !row.isVoid && (
+                    <Row $gap="small">
+                        {left > 0 && <Button onPress={() => setAsks('use')}>Use what is left</Button>}
+                        <Button onPress={() => setAsks('void')}>Make it void</Button>
+                    </Row>
+                )}
+                {data.settlements.length > 0 && (
+                    <Stack as="section" $gap="small" style={{ justifyItems: 'stretch' }}>
+                        <Heading>Used on</Heading>
+                        <Table>
+                            <tbody>
+                                {data.settlements.map((one) => (
+                                    <tr key={one.id}><td><Link className="name" to={`/documents/${one.document.id}`}>{one.document.title}</Link></td><td><Small>{one.kind}</Small></td><td className="figure">{one.amount.text}</td></tr>
+                                ))}
+                            </tbody>
+                        </Table>
+                    </Stack>
+                )}
+            </Stack>
+            {asks === 'void' && <Ask title="Make it void" hint="What it settled is open again." action="Make it void" onClose={() => setAsks(undefined)} run={(reason) => ask(api.DELETE('/api/payments/{payment}', { ...path, body: { reason, amount: '' } }))} />}
+            {asks === 'use' && (
+                <Dialog title="Use what is left" isWide onClose={() => setAsks(undefined)}>
+                    <Allocate partyId={row.party.id} side={row.side} currency={row.amount.currency} available={row.unallocated.amount} action="Use it" onClose={() => setAsks(undefined)} run={(uses) => ask(api.POST('/api/payments/{payment}/uses', { ...path, body: { uses } }))} />
+                </Dialog>
+            )}
+        </Sheet>
+    );
+}

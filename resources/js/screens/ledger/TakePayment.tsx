@@ -1,0 +1,98 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useState } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { api, ask, type Schemas } from '../../api/client';
+import { booksQuery, documentDefaultsQuery, forgetLedger, openQuery, recordQuery } from '../../api/queries';
+import { useSaving } from '../../api/useSaving';
+import { Unread } from '../../app/Unread';
+import { useTitle } from '../../app/useTitle';
+import { Button, MainButton } from '../../ui/Button';
+import { ChooseOne } from '../../ui/Choose';
+import { Field } from '../../ui/Field';
+import { Form, Sheet } from '../../ui/Page';
+import { onSaveKeys } from '../../ui/saveKeys';
+import { useSay } from '../../ui/StatusLine';
+import { FieldRow, Heading, Mark, Notice, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
+import { AllocationRows, usesOf, type Uses } from './Allocate';
+import { UseNotes } from './DocumentForm';
+
+const WAYS = ['transfer', 'cheque', 'card', 'cash', 'direct debit'];
+
+/** Money that came from a client, or went to a vendor. */
+export function TakePayment() {
+    const { id, side: asked } = useParams();
+    const side = asked === 'vendor' ? 'vendor' : 'client';
+    const partyId = Number(id);
+    const { data: record, error, refetch } = useQuery(recordQuery(partyId));
+    const { data: defaults } = useQuery(documentDefaultsQuery(partyId, side === 'client' ? 'invoice' : 'bill'));
+    const title = side === 'client' ? 'Money from them' : 'Money to them';
+    useTitle(title);
+    return (
+        <Sheet id="sheet" tabIndex={-1} aria-busy={record === undefined || defaults === undefined}>
+            {error !== null && <Unread what="The record" error={error} retry={() => void refetch()} />}
+            {record !== undefined && defaults !== undefined && (
+                <Stack style={{ justifyItems: 'stretch' }}>
+                    <Row><Title>{title}</Title><Link to={`/records/${partyId}`}>{record.party.displayName}</Link></Row>
+                    {side === 'vendor' && <UseNotes use={{ ...defaults.use, creditSentence: '' }} />}
+                    <PaymentForm partyId={partyId} side={side} defaults={defaults} />
+                </Stack>
+            )}
+        </Sheet>
+    );
+}
+
+function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'client' | 'vendor'; defaults: Schemas['DocumentDefaults'] }) {
+    const [search] = useSearchParams();
+    const { data: books } = useQuery(booksQuery);
+    const [draft, setDraft] = useState({ day: '', amount: '', currency: search.get('currency') ?? defaults.currency, payBy: side === 'vendor' ? defaults.payBy : 'transfer', reference: '' });
+    const [typed, setTyped] = useState<Uses>();
+    const { run, problems, message } = useSaving();
+    const navigate = useNavigate();
+    const say = useSay();
+    const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part });
+    const { data: open } = useQuery({ ...openQuery(partyId, side, useDeferredValue(draft.day), draft.currency, useDeferredValue(draft.amount)), placeholderData: keepPreviousData });
+    // Until somebody says otherwise the oldest are settled first.
+    const uses = typed ?? Object.fromEntries((open ?? []).map(({ row, proposed }) => [row.id, { amount: proposed, discount: '' }]));
+    const used = usesOf(uses).reduce((sum, { amount }) => sum + Math.round(Number(amount.replaceAll(',', '')) * 100), 0);
+    const left = Math.round(Number(draft.amount.replaceAll(',', '')) * 100) - used;
+
+    const save = () => run(async () => {
+        const taken = await ask(api.POST('/api/parties/{id}/payments', { params: { path: { id: partyId } }, body: { ...draft, side, uses: usesOf(uses) } }));
+        forgetLedger();
+        say(side === 'client' ? 'Money taken in.' : 'Payment entered.');
+        await navigate(`/payments/${taken.row.id}`);
+    });
+
+    return (
+        <Form
+            aria-label="Payment"
+            style={{ justifyItems: 'stretch' }}
+            {...onSaveKeys(async () => { await save(); })}
+            onSubmit={(event) => {
+                event.preventDefault();
+                void save();
+            }}
+        >
+            <FieldRow>
+                <Field label="Amount" autoFocus width="150px" value={draft.amount} onChange={(amount) => set({ amount })} problem={problems.amount} />
+                <ChooseOne label="Currency" width="100px" options={(books?.currencies ?? [draft.currency]).map((id) => ({ id, name: id }))} value={draft.currency} onChange={(currency) => set({ currency })} />
+                <Field label="Day" width="120px" placeholder="today" value={draft.day} onChange={(day) => set({ day })} problem={problems.day} />
+                <ChooseOne label="How" width="150px" options={WAYS.map((id) => ({ id, name: id }))} value={draft.payBy} onChange={(payBy) => set({ payBy })} problem={problems.payBy} />
+                <Field label="Reference" width="220px" value={draft.reference} onChange={(reference) => set({ reference })} problem={problems.reference} />
+            </FieldRow>
+            <Row><Heading>Used on</Heading>{typed === undefined ? <Small>the oldest first; change any amount by hand</Small> : <Button onPress={() => setTyped(undefined)}>Oldest first again</Button>}</Row>
+            {open !== undefined && <AllocationRows open={open} uses={uses} onChange={setTyped} problems={problems} withDiscount />}
+            <div aria-live="polite">
+                {draft.amount !== '' && Number.isFinite(left) && (left < 0
+                    ? <Mark tone="stop">{(-left / 100).toFixed(2)} more is used than there is</Mark>
+                    : <Quiet>{(left / 100).toFixed(2)} stays unallocated</Quiet>)}
+            </div>
+            {problems.uses !== undefined && <Mark tone="stop">{problems.uses}</Mark>}
+            {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
+            <Row $gap="small">
+                <MainButton type="submit">{side === 'client' ? 'Take the money in' : 'Enter the payment'}</MainButton>
+                <Button onPress={() => void navigate(`/records/${partyId}#documents`)}>Cancel</Button>
+            </Row>
+        </Form>
+    );
+}

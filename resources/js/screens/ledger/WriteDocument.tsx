@@ -1,0 +1,90 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { api, ask, type Schemas } from '../../api/client';
+import { documentDefaultsQuery, forgetLedger, recordQuery } from '../../api/queries';
+import { useSaving } from '../../api/useSaving';
+import { Unread } from '../../app/Unread';
+import { useTitle } from '../../app/useTitle';
+import { Button, MainButton } from '../../ui/Button';
+import { Form, Sheet } from '../../ui/Page';
+import { onSaveKeys } from '../../ui/saveKeys';
+import { useSay } from '../../ui/StatusLine';
+import { Notice, Quiet, Row, Stack, Title } from '../../ui/Text';
+import { bodyOf, DocumentFields, lineKey, UseNotes, type Draft } from './DocumentForm';
+import { tryToIssue } from './issue';
+
+export const KIND_NAMES: Record<string, string> = {
+    quote: 'quote', order: 'order', invoice: 'invoice', 'credit-note': 'credit note', 'purchase-order': 'purchase order', bill: 'bill', 'credit-received': 'credit note received',
+};
+
+/** A new document for a record, begun from what is set for them. */
+export function WriteDocument() {
+    const { id, kind = 'invoice' } = useParams();
+    const partyId = Number(id);
+    const { data: record, error, refetch } = useQuery(recordQuery(partyId));
+    const { data: defaults, error: unset, refetch: again } = useQuery({ ...documentDefaultsQuery(partyId, kind), gcTime: 0 });
+    useTitle(`New ${KIND_NAMES[kind] ?? kind}`);
+    const failure = error ?? unset;
+
+    return (
+        <Sheet id="sheet" tabIndex={-1} aria-busy={record === undefined || defaults === undefined}>
+            {failure !== null && <Unread what="The record" error={failure} retry={() => void Promise.all([refetch(), again()])} />}
+            {record !== undefined && defaults !== undefined && (
+                <Stack $gap="large" style={{ justifyItems: 'stretch' }}>
+                    <Row>
+                        <Title>New {KIND_NAMES[kind]}</Title>
+                        <span>for <Link to={`/records/${partyId}`}>{record.party.displayName}</Link></span>
+                    </Row>
+                    <UseNotes use={defaults.use} />
+                    <NewForm partyId={partyId} kind={kind} defaults={defaults} />
+                </Stack>
+            )}
+        </Sheet>
+    );
+}
+
+function NewForm({ partyId, kind, defaults }: { partyId: number; kind: string; defaults: Schemas['DocumentDefaults'] }) {
+    const blank = () => ({
+        key: lineKey(), text: '', quantity: '', price: '', discount: defaults.discount, taxRateId: defaults.taxRateId, accountId: defaults.accountId, costCentreIds: defaults.costCentreIds,
+    });
+    const [draft, setDraft] = useState<Draft>(() => ({
+        kind, date: '', due: '', terms: kind === 'credit-note' || kind === 'credit-received' ? '' : defaults.terms, treatment: defaults.treatment, currency: defaults.currency, number: '', reference: defaults.reference, note: '', lines: [blank()],
+    }));
+    const { run, problems, message } = useSaving();
+    const [isBusy, setBusy] = useState(false);
+    const navigate = useNavigate();
+    const say = useSay();
+
+    const save = async (issues: boolean) => {
+        if (isBusy) {
+            return;
+        }
+        setBusy(true);
+        await run(async () => {
+            // A line that was offered and not filled in is not sent.
+            const lines = draft.lines.filter(({ text, price }, at) => at === 0 || text.trim() !== '' || price.trim() !== '');
+            setDraft({ ...draft, lines });
+            const saved = await ask(api.POST('/api/parties/{id}/documents', { params: { path: { id: partyId } }, body: bodyOf({ ...draft, lines }) }));
+            // What stands against issuing it is settled on its page; it is kept as a draft.
+            const against = issues ? await tryToIssue(saved.row.id, false) : undefined;
+            forgetLedger();
+            say(issues && against === undefined ? 'Issued.' : 'Saved as a draft.');
+            await navigate(`/documents/${saved.row.id}`, { state: against });
+        });
+        setBusy(false);
+    };
+
+    return (
+        <Form {...onSaveKeys(() => save(true))} style={{ justifyItems: 'stretch' }} onSubmit={(event) => event.preventDefault()} aria-label="New document">
+            <DocumentFields draft={draft} onChange={setDraft} problems={problems} partyId={partyId} blank={blank} isTheirs={kind === 'bill' || kind === 'credit-received'} />
+            {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
+            <Row $gap="small">
+                <MainButton isDisabled={isBusy} onPress={() => void save(true)}>Save and issue this {KIND_NAMES[kind]}</MainButton>
+                <Button isDisabled={isBusy} onPress={() => void save(false)}>Save as a draft</Button>
+                <Button onPress={() => void navigate(`/records/${partyId}#documents`)}>Cancel</Button>
+                <Quiet>Ctrl+Enter saves and issues</Quiet>
+            </Row>
+        </Form>
+    );
+}

@@ -1,0 +1,21 @@
+import { api, ask, Refused } from '../../api/client';
+
+/** What stands against issuing a document. */
+export interface Against {
+    message: string;
+    /** Whether somebody may say yes to it. */
+    asks: boolean;
+}
+
+/** Issues a draft; what stands against it is given back. */
+export async function tryToIssue(document: number, isConfirmed: boolean): Promise<Against | undefined> {
+    try {
+        await ask(api.POST('/api/documents/{document}/issue', { params: { path: { document } }, body: { isConfirmed } }));
+        return undefined;
+    } catch (error) {
+        if (!(error instanceof Refused) || error.isSignedOut) {
+            throw error;
+        }
+        return { message: Object.values(error.fields)[0] ?? error.message, asks: error.fields.isConfirmed !== undefined };
+    }
+}

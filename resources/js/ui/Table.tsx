@@ -1,0 +1,29 @@
+import styled from 'styled-components';
+import { narrow, print, space, type } from './tokens';
+
+/** Rows of figures and words; figures stand under each other at their last digit. */
+export const Table = styled.table`
+    width: 100%;
+    border-collapse: collapse;
+
+    th, td { padding: 6px ${space.medium} 6px 0; border-bottom: 1px solid var(--rule); text-align: left; vertical-align: baseline; }
+    th { color: var(--quiet); font-size: ${type.small}; font-weight: 500; }
+    th:last-child, td:last-child { padding-right: 0; }
+    th.figure, td.figure { text-align: right; white-space: nowrap; }
+    td.tight { white-space: nowrap; }
+    td.stop { color: var(--stop); }
+    tbody tr:hover, tbody tr:focus-within { background: var(--wash); }
+    tbody th { font-weight: 400; }
+    tfoot td, tfoot th { border-bottom: 0; color: var(--ink); font-weight: 600; }
+    a.name { font-family: ${type.serif}; font-weight: 500; color: var(--ink); text-decoration: none; }
+    a.name:hover { text-decoration: underline; }
+    th button { margin: -3px 0; font-size: inherit; }
+    ${print} { tbody tr { break-inside: avoid; } }
+`;
+
+/** A table that may be wider than the page: it scrolls by itself. */
+export const TableScroll = styled.div`
+    width: 100%;
+    overflow-x: auto;
+    ${narrow} { table { font-size: ${type.small}; } }
+`;
