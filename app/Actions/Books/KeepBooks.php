@@ -212,7 +212,8 @@ final readonly class KeepBooks
             $day = $this->dates->day($input['day'] === '' ? 'today' : $input['day'], 'day', $problems);
             $rate = $problems->at('rate', fn () => ExchangeRates::readRate($input['rate']));
             $problems->throwIfAny();
-            CurrencyRate::query()->updateOrCreate(['currency' => $currency, 'day' => $day?->toIso()], ['rate' => (string) $rate]);
+            $kept = CurrencyRate::query()->where('currency', $currency)->where('day', $day?->toIso())->firstOrNew();
+            $kept->fill(['currency' => $currency, 'day' => $day, 'rate' => (string) $rate])->save();
             $this->recount((string) $currency);
         });
     }

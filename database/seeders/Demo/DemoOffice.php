@@ -74,6 +74,7 @@ final class DemoOffice
         private readonly ArchiveParty $archive,
         private readonly WriteLogEntry $log,
         private readonly SetCaution $cautions,
+        private readonly DemoBooks $books,
         private readonly Clock $clock,
     ) {
     }
@@ -108,6 +109,8 @@ final class DemoOffice
         ]]);
         $this->classify($users);
         $this->fillSheets();
+        // Before a caution stops some of it.
+        $this->books->seed($this->parties, $users);
         $this->keepNotes();
         $this->keepFiles();
         $this->remind($users);
