@@ -118,7 +118,7 @@ final class Document extends Model
         $this->state = DocumentState::issued($this->total(), $open);
         $this->settled_on = $open->isZero() ? $on : null;
         $days = array_map(fn (Entry $entry) => $entry->due->toIso(), array_filter($this->entries(), fn (Entry $entry) => $entry->isOpen()));
-        $this->next_due = $days === [] ? null : Day::fromIso(min($days));
+        $this->next_due = $days === [] || ! $this->kind->isOwed() ? null : Day::fromIso(min($days));
     }
 
     public function discount(): ?DiscountOffer

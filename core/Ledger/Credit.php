@@ -47,11 +47,11 @@ final readonly class Credit
         return [
             $after->isNegative() ? $this->policy : null,
             sprintf(
-                'Limit %s; open %s, orders not yet billed %s, this one %s: %s.',
+                'Limit %s; open %s, orders not yet billed %s%s: %s.',
                 $this->limit->toText(),
                 $this->open->figures(),
                 $this->unbilled->figures(),
-                $addition->figures(),
+                $addition->isZero() ? '' : ', this one '.$addition->figures(),
                 $after->isNegative() ? $after->negated()->figures().' over the limit' : $after->figures().' left',
             ),
         ];

@@ -167,13 +167,13 @@ final readonly class Money
         return (string) BigDecimal::ofUnscaledValue($this->minor, $digits);
     }
 
-    /** For reading, in groups of three: 1,250.00. */
+    /** For reading, in groups of three and with a true minus: 1,250.00, −12.00. */
     public function figures(): string
     {
         [$whole, $part] = explode('.', $this->toDecimal()) + [1 => ''];
         $grouped = preg_replace('/(?<=\\d)(?=(\\d{3})+$)/', ',', $whole);
 
-        return $grouped.($part === '' ? '' : '.'.$part);
+        return str_replace('-', '−', $grouped.($part === '' ? '' : '.'.$part));
     }
 
     /** For reading where the currency is not known from around it: USD 1,250.00. */

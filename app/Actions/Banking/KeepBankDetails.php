@@ -144,7 +144,7 @@ final readonly class KeepBankDetails
         $before = $party->bankDetails()->where('kind', $detail->kind)->where('state', BankDetail::CONFIRMED)->first();
         // Whoever enters twice has corrected what was on hold.
         $party->bankDetails()->where('kind', $detail->kind)->where('state', BankDetail::ON_HOLD)->update(['state' => BankDetail::REFUSED, 'remark' => 'entered again']);
-        $detail->fill(['party_id' => $party->id, 'state' => BankDetail::ON_HOLD, 'replaces_id' => $before?->id, 'user_id' => $by->id])->save();
+        $detail->fill(['party_id' => $party->id, 'state' => BankDetail::ON_HOLD, 'replaces_id' => $before?->id, 'user_id' => $by->id, 'created_at' => $this->clock->now()])->save();
         $this->tell($party, ucfirst($detail->kind), $before->masked ?? '', $detail->masked.', on hold', $by);
     }
 

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
+import { useSession } from '../api/session';
 import { Table, TableScroll } from '../ui/Table';
 import { Mark, Small } from '../ui/Text';
 
@@ -12,9 +13,12 @@ export function documentName({ kindTitle, number }: Row): string {
 
 /** When it is due, and how late that is. */
 export function DueText({ row }: { row: Row }) {
-    return row.daysLate > 0
-        ? <Mark tone="stop">{row.dueText}, {row.daysLate} {row.daysLate === 1 ? 'day' : 'days'} late</Mark>
-        : <>{row.dueText}</>;
+    return (
+        <>
+            <span style={{ whiteSpace: 'nowrap' }}>{row.dueText}</span>
+            {row.daysLate > 0 && <> <span style={{ whiteSpace: 'nowrap' }}><Mark tone="stop">{row.daysLate} {row.daysLate === 1 ? 'day' : 'days'} late</Mark></span></>}
+        </>
+    );
 }
 
 interface Props {
@@ -26,6 +30,7 @@ interface Props {
 
 /** Documents, a line each; credits have a minus before them. */
 export function DocumentTable({ rows, withParty = false, sums = [] }: Props) {
+    const { officeCurrency } = useSession();
     const sign = ({ kind }: Row) => kind === 'credit-note' || kind === 'credit-received' ? '−' : '';
     return (
         <TableScroll>
@@ -49,7 +54,7 @@ export function DocumentTable({ rows, withParty = false, sums = [] }: Props) {
                             <td className="tight">{row.dateText}</td>
                             <td><DueText row={row} /></td>
                             <td className="tight"><Small>{row.stateWords}</Small></td>
-                            <td className="figure">{row.total.currency} {sign(row)}{row.total.text}</td>
+                            <td className="figure">{row.total.currency !== officeCurrency && `${row.total.currency} `}{sign(row)}{row.total.text}</td>
                             <td className="figure">{Number(row.open.amount) === 0 ? '' : `${sign(row)}${row.open.text}`}</td>
                         </tr>
                     ))}

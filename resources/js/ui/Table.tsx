@@ -6,7 +6,7 @@ export const Table = styled.table`
     width: 100%;
     border-collapse: collapse;
 
-    th, td { padding: 6px ${space.medium} 6px 0; border-bottom: 1px solid var(--rule); text-align: left; vertical-align: baseline; }
+    th, td { padding: 6px ${space.medium} 6px 0; border-bottom: 1px solid var(--rule); text-align: left; vertical-align: top; }
     th { color: var(--quiet); font-size: ${type.small}; font-weight: 500; }
     th:last-child, td:last-child { padding-right: 0; }
     th.figure, td.figure { text-align: right; white-space: nowrap; }
@@ -17,7 +17,8 @@ export const Table = styled.table`
     tfoot td, tfoot th { border-bottom: 0; color: var(--ink); font-weight: 600; }
     a.name { font-family: ${type.serif}; font-weight: 500; color: var(--ink); text-decoration: none; }
     a.name:hover { text-decoration: underline; }
-    th button { margin: -3px 0; font-size: inherit; }
+    th button { margin: -3px 0 -3px -6px; font-size: inherit; }
+    th.figure button { margin: -3px -6px -3px 0; }
     ${print} { tbody tr { break-inside: avoid; } }
 `;
 

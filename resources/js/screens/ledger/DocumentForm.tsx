@@ -23,7 +23,7 @@ const NONE = 'none';
 
 const Line = styled.div`
     display: grid;
-    grid-template-columns: minmax(180px, 1fr) 84px 110px 84px 150px 190px 28px;
+    grid-template-columns: minmax(180px, 1fr) 78px 104px 70px 200px 200px 28px;
     gap: ${space.small};
     align-items: end;
     width: 100%;
@@ -101,7 +101,7 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
             </FieldRow>
             {draft.lines.map((line, at) => (
                 <Line key={line.key} role="group" aria-label={`Line ${at + 1}`}>
-                    <Field label="For" value={line.text} onChange={(text) => setLine(at, { text })} problem={problems[`lines.${at}.text`]} />
+                    <Field label="For" autoFocus={at === 0 && line.text === ''} value={line.text} onChange={(text) => setLine(at, { text })} problem={problems[`lines.${at}.text`]} />
                     <Field label="Quantity" placeholder="1" value={line.quantity} onChange={(quantity) => setLine(at, { quantity })} problem={problems[`lines.${at}.quantity`]} />
                     <Field label="Price" value={line.price} onChange={(price) => setLine(at, { price })} problem={problems[`lines.${at}.price`]} />
                     <Field label="Less, %" value={line.discount} onChange={(discount) => setLine(at, { discount })} problem={problems[`lines.${at}.discount`]} />

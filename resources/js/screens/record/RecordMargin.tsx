@@ -59,13 +59,13 @@ export function RecordMargin({ record }: { record: RecordData }) {
 
     return (
         <Margin aria-label="What follows from the record">
+            <Standing record={record} />
             <Contents aria-label="On this page">
                 <h2>On this page</h2>
                 {sections.map(([id, name]) => (
                     <a key={id} href={`#${id}`}>{name}{gaps.has(id) && <> <Mark tone="look">gap</Mark></>}</a>
                 ))}
             </Contents>
-            <Standing record={record} />
             <section>
                 <h2>Ready</h2>
                 {readiness.map((one) => <Ready key={one.purpose} readiness={one} />)}

@@ -29,6 +29,12 @@ const Strip = styled.div`
     > [data-bucket='over-90'] { background: var(--stop); }
 `;
 
+/** The strip is pressed to see its figures. */
+const ByAge = styled.details`
+    summary { display: block; cursor: pointer; }
+    summary:focus-visible { outline: 2px solid var(--accent); }
+`;
+
 const Small = styled.p`
     color: var(--quiet);
     margin-top: ${space.tight};
@@ -53,7 +59,7 @@ export function Standing({ record }: { record: RecordData }) {
             {credit !== null && (
                 <section>
                     <h2>Credit</h2>
-                    {credit.isOver ? <Mark tone="stop">{credit.left.currency} {credit.left.text.replace('-', '')} over the limit</Mark> : <p>{credit.left.currency} {credit.left.text} left</p>}
+                    {credit.isOver ? <Mark tone="stop">{credit.left.currency} {credit.left.text.replace('−', '')} over the limit</Mark> : <p>{credit.left.currency} {credit.left.text} left</p>}
                     <Small>{credit.sentence} At the limit: {credit.policyWords}.</Small>
                 </section>
             )}
@@ -85,17 +91,17 @@ function OneSide({ side, partyId }: { side: Side; partyId: number }) {
                 {(has(credits) || has(unallocated)) && <><dt>balance</dt><dd>{balance.text}</dd></>}
             </Figures>
             {has(open) && (
-                <details>
+                <ByAge>
                     <summary>
                         <Strip role="img" aria-label={`Ageing: ${ageing.filter(({ amount }) => has(amount)).map(({ title, amount }) => `${title} ${amount.text}`).join(', ')}`}>
                             {ageing.filter(({ amount }) => has(amount)).map(({ bucket, share }) => <span key={bucket} data-bucket={bucket} style={{ flexGrow: Math.max(1, share) }} />)}
                         </Strip>
-                        <Quiet>by age</Quiet>
+                        <Quiet>{oldest === null ? 'by age' : `by age: ${ageing.filter(({ amount }) => has(amount)).map(({ title }) => title).join(', ')}`}</Quiet>
                     </summary>
                     <Figures>
                         {ageing.map(({ bucket, title, amount }) => <div key={bucket} style={{ display: 'contents' }}><dt>{title}</dt><dd>{has(amount) ? <Link to={list(`&bucket=${bucket}`)}>{amount.text}</Link> : '–'}</dd></div>)}
                     </Figures>
-                </details>
+                </ByAge>
             )}
             {oldest !== null && <p>oldest <Link to={`/documents/${oldest.id}`}>due {oldest.dueText}</Link>, {oldest.when}</p>}
             {nextDue !== null && nextDue.id !== oldest?.id && <p>next <Link to={`/documents/${nextDue.id}`}>due {nextDue.dueText}</Link>, {nextDue.when}</p>}
