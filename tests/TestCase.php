@@ -6,6 +6,7 @@ namespace Tests;
 
 use App\Actions\Access\SetUpOffice;
 use App\Actions\Office\KeepUsers;
+use App\Models\Document;
 use App\Models\Party;
 use App\Models\User;
 use App\Support\Role;
@@ -105,6 +106,60 @@ abstract class TestCase extends LaravelTestCase
         $changes = $this->asAdministrator()->getJson("/api/parties/{$party->id}/changes")->assertOk()->json('changes');
 
         return array_map(fn (array $change) => "{$change['label']}: {$change['from']} -> {$change['to']}", $changes);
+    }
+
+    /**
+     * A document of one line.
+     *
+     * @param array<string, mixed> $more
+     *
+     * @return array<string, mixed>
+     */
+    protected function documentInput(string $kind, string $price, array $more = []): array
+    {
+        return $more + [
+            'kind' => $kind, 'date' => '', 'due' => '', 'terms' => 'net 30', 'treatment' => 'exclusive', 'currency' => 'USD', 'number' => '', 'reference' => '', 'note' => '',
+            'lines' => [$this->line($price)],
+        ];
+    }
+
+    /**
+     * @param array<string, mixed> $more
+     *
+     * @return array<string, mixed>
+     */
+    protected function line(string $price, array $more = []): array
+    {
+        return $more + ['text' => 'Work', 'quantity' => '', 'price' => $price, 'discount' => '', 'taxRateId' => null, 'accountId' => null, 'costCentreIds' => []];
+    }
+
+    /**
+     * A document that counts.
+     *
+     * @param array<string, mixed> $more
+     */
+    protected function issued(Party $party, string $kind, string $price, array $more = []): Document
+    {
+        $id = $this->postJson("/api/parties/{$party->id}/documents", $this->documentInput($kind, $price, $more))->assertCreated()->json('row.id');
+        $this->postJson("/api/documents/$id/issue", ['isConfirmed' => true])->assertOk();
+
+        return Document::query()->findOrFail($id);
+    }
+
+    /**
+     * Money that came or went.
+     *
+     * @param array<int, string|array{string, string}> $uses by document: the amount, or the amount and the discount
+     * @param array<string, mixed> $more
+     *
+     * @return TestResponse<\Illuminate\Http\Response>
+     */
+    protected function pay(Party $party, string $amount, array $uses = [], array $more = []): TestResponse
+    {
+        return $this->postJson("/api/parties/{$party->id}/payments", $more + [
+            'side' => 'client', 'day' => '', 'amount' => $amount, 'currency' => 'USD', 'payBy' => 'transfer', 'reference' => '',
+            'uses' => array_map(fn (int $id, string|array $use) => ['documentId' => $id, 'amount' => ((array) $use)[0], 'discount' => ((array) $use)[1] ?? ''], array_keys($uses), $uses),
+        ]);
     }
 
     /** @param  array<string, mixed>  $input */

@@ -64,6 +64,9 @@ final readonly class SideDefaults
     /** @return Inherited<mixed> */
     public function get(SideField $field): Inherited
     {
+        if (! in_array($field, SideField::of($this->side), true)) {
+            return Inherited::nearest(null, []);
+        }
         $column = self::column($field);
 
         return Inherited::nearest(
