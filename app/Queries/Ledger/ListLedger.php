@@ -35,7 +35,7 @@ final readonly class ListLedger
         $sums = $documents->clone()->toBase()->whereIn('state', ['issued', 'part-paid', 'settled'])->groupBy('currency', 'kind')
             ->selectRaw('currency, kind, sum(total_minor) as total, sum(open_minor) as open')->get();
         $rows = $documents->with('party')
-            ->when($byDue, fn ($query) => $query->orderBy('next_due')->orderBy('id'), fn ($query) => $query->orderByDesc('date')->orderByDesc('id'))
+            ->when($byDue, fn ($query) => $query->orderByRaw('next_due is null')->orderBy('next_due')->orderBy('id'), fn ($query) => $query->orderByDesc('date')->orderByDesc('id'))
             ->paginate(self::PAGE, page: max(1, $page));
         $totals = [];
         foreach ($sums as $sum) {
