@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Middleware\PlainQuery;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Problems\ProblemRenderer;
+use Bench\BenchCommand;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -14,7 +15,8 @@ return Application::configure(basePath: dirname(__DIR__))
         web: __DIR__.'/../routes/web.php',
         api: __DIR__.'/../routes/api.php',
     )
-    ->withCommands([__DIR__.'/../app/Console'])
+    // The bench is no part of what an office installs.
+    ->withCommands([__DIR__.'/../app/Console', ...(class_exists(BenchCommand::class) ? [BenchCommand::class] : [])])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->statefulApi();
         // What was left empty stays empty text; null means that nothing was chosen.

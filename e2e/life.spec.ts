@@ -60,7 +60,7 @@ test('what was entered by mistake is deleted; what is used is offered to be arch
     await page.getByRole('menuitem', { name: 'Delete this company …' }).click();
     await page.getByRole('button', { name: 'Delete for good' }).click();
     const told = page.getByRole('alertdialog');
-    await expect(told).toContainText(/It is still used by \d+ positions/);
+    await expect(told).toContainText(/It is still used by \d+ documents and payments, \d+ positions/);
     await desk.expectAccessible();
     await told.getByRole('button', { name: 'Archive it instead' }).click();
     await expect(page.getByRole('dialog', { name: 'Archive Penhallow Observatory?' })).toBeVisible();

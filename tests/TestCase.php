@@ -143,7 +143,7 @@ abstract class TestCase extends LaravelTestCase
         $id = $this->postJson("/api/parties/{$party->id}/documents", $this->documentInput($kind, $price, $more))->assertCreated()->json('row.id');
         $this->postJson("/api/documents/$id/issue", ['isConfirmed' => true])->assertOk();
 
-        return Document::query()->findOrFail($id);
+        return Document::query()->findOrFail(is_int($id) ? $id : 0);
     }
 
     /**

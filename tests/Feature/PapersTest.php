@@ -163,7 +163,7 @@ final class PapersTest extends TestCase
     private function handIn(string $name, string $content): Import
     {
         $id = $this->post('/api/imports', ['file' => UploadedFile::fake()->createWithContent($name, $content)], ['Accept' => 'application/json'])->assertCreated()->assertJsonPath('state', 'checking')->json('id');
-        $import = Import::query()->findOrFail($id);
+        $import = Import::query()->findOrFail(is_int($id) ? $id : 0);
         $this->app->make(ImportDocuments::class)->check($import);
 
         return $import->refresh();

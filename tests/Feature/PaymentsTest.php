@@ -207,7 +207,7 @@ final class PaymentsTest extends TestCase
         $rows = DB::table('standings')->where('party_id', $party->id)->get()->map(fn ($row) => [$row->side, $row->currency, $row->open_minor, $row->credits_minor, $row->unallocated_minor, $row->overdue_minor, $row->days_to_pay])->all();
         sort($rows);
 
-        return array_values($rows);
+        return $rows;
     }
 
     /** What was written less what settled it is what is open; no cent is lost. */

@@ -86,6 +86,7 @@ export const Margin = styled.aside`
     font-size: ${type.small};
     h2 { margin-bottom: ${space.tight}; color: var(--quiet); font: 600 ${type.small}/1.4 ${type.sans}; }
     p + p { margin-top: ${space.tight}; }
+    summary { min-height: 24px; padding: 2px 0; cursor: pointer; }
     ${narrow} { position: static; }
     ${print} { display: none; }
 `;

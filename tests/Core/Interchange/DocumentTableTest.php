@@ -16,7 +16,11 @@ use PHPUnit\Framework\TestCase;
 
 final class DocumentTableTest extends TestCase
 {
-    /** RFC 4180, section 2, and what spreadsheets make of it. */
+    /**
+     * RFC 4180, section 2, and what spreadsheets make of it.
+     *
+     * @param array<int, list<string>> $rows by line
+     */
     #[TestWith(["a,b\r\n1,2\r\n", [1 => ['a', 'b'], 2 => ['1', '2']]])]
     #[TestWith(["\xEF\xBB\xBFa;b\n1;\"2,5\"", [1 => ['a', 'b'], 2 => ['1', '2,5']]])]
     #[TestWith(["a\tb\n1\t2", [1 => ['a', 'b'], 2 => ['1', '2']]])]

@@ -218,6 +218,7 @@ function AccountForm({ account, onClose }: { account: Schemas['Account'] | undef
 }
 
 function CostCentres({ books }: { books: Books }) {
+    const [isAdding, setAdding] = useState(false);
     const [draft, setDraft] = useState({ group: '', name: '' });
     const { keep, problems, message } = useKeep();
     return (
@@ -232,24 +233,30 @@ function CostCentres({ books }: { books: Books }) {
                     </li>
                 ))}
             </Items>
-            <Form
-                aria-label="New cost centre"
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    void keep(() => ask(api.POST('/api/cost-centres', { body: { ...draft, isRetired: false } })), 'Cost centre added.', () => setDraft({ ...draft, name: '' }));
-                }}
-            >
-                <FieldRow style={{ alignItems: 'flex-end' }}>
-                    <Field label="Group" width="160px" placeholder="Department" value={draft.group} onChange={(group) => setDraft({ ...draft, group })} problem={problems.group} />
-                    <Field label="Name" width="200px" value={draft.name} onChange={(name) => setDraft({ ...draft, name })} problem={problems.name ?? message} />
-                    <Button type="submit">Add this cost centre</Button>
-                </FieldRow>
-            </Form>
+            {isAdding
+                ? (
+                    <Form
+                        aria-label="New cost centre"
+                        onSubmit={(event) => {
+                            event.preventDefault();
+                            void keep(() => ask(api.POST('/api/cost-centres', { body: { ...draft, isRetired: false } })), 'Cost centre added.', () => setDraft({ ...draft, name: '' }));
+                        }}
+                    >
+                        <FieldRow style={{ alignItems: 'flex-end' }}>
+                            <Field label="Group" autoFocus width="160px" placeholder="Department" value={draft.group} onChange={(group) => setDraft({ ...draft, group })} problem={problems.group} />
+                            <Field label="Name" width="200px" value={draft.name} onChange={(name) => setDraft({ ...draft, name })} problem={problems.name ?? message} />
+                            <Button type="submit">Add this cost centre</Button>
+                            <QuietButton onPress={() => setAdding(false)}>Close</QuietButton>
+                        </FieldRow>
+                    </Form>
+                )
+                : <div><Button onPress={() => setAdding(true)}>Add a cost centre</Button></div>}
         </Section>
     );
 }
 
 function Currencies({ books }: { books: Books }) {
+    const [isAdding, setAdding] = useState(false);
     const [draft, setDraft] = useState({ currency: '', day: '', rate: '' });
     const { keep, problems, message } = useKeep();
     return (
@@ -264,20 +271,25 @@ function Currencies({ books }: { books: Books }) {
                     </li>
                 ))}
             </Items>
-            <Form
-                aria-label="New rate"
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    void keep(() => ask(api.POST('/api/currency-rates', { body: draft })), 'Rate added.', () => setDraft({ currency: '', day: '', rate: '' }));
-                }}
-            >
-                <FieldRow style={{ alignItems: 'flex-end' }}>
-                    <Field label="Currency" width="100px" placeholder="EUR" value={draft.currency} onChange={(currency) => setDraft({ ...draft, currency })} problem={problems.currency} />
-                    <Field label={`Worth in ${books.currency}`} width="130px" placeholder="1.0842" value={draft.rate} onChange={(rate) => setDraft({ ...draft, rate })} problem={problems.rate ?? message} />
-                    <Field label="From" width="120px" placeholder="today" value={draft.day} onChange={(day) => setDraft({ ...draft, day })} problem={problems.day} />
-                    <Button type="submit">Add this rate</Button>
-                </FieldRow>
-            </Form>
+            {isAdding
+                ? (
+                    <Form
+                        aria-label="New rate"
+                        onSubmit={(event) => {
+                            event.preventDefault();
+                            void keep(() => ask(api.POST('/api/currency-rates', { body: draft })), 'Rate added.', () => setDraft({ currency: '', day: '', rate: '' }));
+                        }}
+                    >
+                        <FieldRow style={{ alignItems: 'flex-end' }}>
+                            <Field label="Currency" autoFocus width="100px" placeholder="EUR" value={draft.currency} onChange={(currency) => setDraft({ ...draft, currency })} problem={problems.currency} />
+                            <Field label={`Worth in ${books.currency}`} width="130px" placeholder="1.0842" value={draft.rate} onChange={(rate) => setDraft({ ...draft, rate })} problem={problems.rate ?? message} />
+                            <Field label="From" width="120px" placeholder="today" value={draft.day} onChange={(day) => setDraft({ ...draft, day })} problem={problems.day} />
+                            <Button type="submit">Add this rate</Button>
+                            <QuietButton onPress={() => setAdding(false)}>Close</QuietButton>
+                        </FieldRow>
+                    </Form>
+                )
+                : <div><Button onPress={() => setAdding(true)}>Add a rate</Button></div>}
         </Section>
     );
 }
