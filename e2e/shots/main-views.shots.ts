@@ -39,6 +39,13 @@ test('pictures', async ({ desk, page, browser }) => {
     await expect(page.getByText('Nobody in the book answers to that.')).toBeVisible();
     await shoot('find-without-results');
 
+    await page.goto('/records/4#documents');
+    await expect(desk.section('Documents')).toContainText('days late');
+    await shoot('standing');
+    await page.goto('/ledger?side=client');
+    await expect(page.getByRole('cell', { name: /days late/ }).first()).toBeVisible();
+    await shoot('ledger');
+
     await page.goto('/records/1');
     await expect(desk.section('When we bill them')).toContainText('is due');
     await shoot('company');
