@@ -36,7 +36,7 @@ final class BenchCommand extends Command
         Auth::setUser(User::query()->firstOrFail());
         $this->line(sprintf('%-44s %12s %12s %8s', number_format($records).' records', '95 % within', 'bare query', 'ratio'));
         $pages = max(1, intdiv($records, 100));
-        $this->row('find or add, each keystroke', fn (int $n) => $this->get($kernel, '/api/find?q='.rawurlencode(trim(substr(['lantern ha', 'merid', 'office'.($n * 7 % $records + 1), '0000'.($n + 1000), 'quill or'][$n % 5], 0, 3 + $n % 8)))), fn (int $n) => DB::select("SELECT rowid FROM search_words WHERE search_words MATCH ? ORDER BY rank LIMIT 20", ['"'.['lant', 'merid', 'offic', 'quil', 'gran'][$n % 5].'"*']));
+        $this->row('find or add, each keystroke', fn (int $n) => $this->get($kernel, '/api/find?q='.rawurlencode(trim(substr(['lantern ha', 'merid', 'office'.($n * 7 % $records + 1), '0000'.($n + 1000), 'quill or'][$n % 5], 0, 3 + $n % 8)))), fn (int $n) => DB::select('SELECT rowid FROM search_words WHERE search_words MATCH ? ORDER BY rank LIMIT 20', ['"'.['lant', 'merid', 'offic', 'quil', 'gran'][$n % 5].'"*']));
         $this->row('directory, a page of 100, by name', fn (int $n) => $this->get($kernel, '/api/parties?page='.($n * 37 % $pages + 1)), fn (int $n) => $this->bare('SELECT * FROM parties WHERE archived_on IS NULL ORDER BY sort_key, id LIMIT 100 OFFSET '.($n * 37 % $pages * 100)));
         foreach (['receivable', 'overdue', 'days-to-pay'] as $sort) {
             $column = str_replace('-', '_', $sort);
@@ -120,7 +120,7 @@ final class BenchCommand extends Command
     {
         $csv = "kind,number,party,date,amount,tax,text\n";
         for ($n = 1; $n <= $lines; $n++) {
-            $csv .= 'invoice,B'.bin2hex(random_bytes(5)).",".(1000 + ($n * 13 % $records) + 1).',2026-11-'.sprintf('%02d', $n % 24 + 1).','.($n % 900).".50,6,Work\n";
+            $csv .= 'invoice,B'.bin2hex(random_bytes(5)).','.(1000 + ($n * 13 % $records) + 1).',2026-11-'.sprintf('%02d', $n % 24 + 1).','.($n % 900).".50,6,Work\n";
         }
         Storage::put('imports/bench', $csv);
         $import = Import::query()->create(['name' => 'bench.csv', 'path' => 'imports/bench', 'state' => 'checking', 'user_id' => User::query()->firstOrFail()->id]);

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Ledger\ImportDocuments;
+use App\Models\Document;
+use App\Models\Import;
 use App\Models\Party;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
 use Tests\TestCase;
 
 /** Several processes on one database file: saving at once, and being killed in the middle of it. */
@@ -73,6 +77,45 @@ final class SeveralProcessesTest extends TestCase
             $this->assertLessThanOrEqual($told + $n, $kept);
             $this->assertGreaterThanOrEqual($n, $told);
         }
+    }
+
+    public function test_a_killed_import_leaves_all_of_its_file_or_nothing(): void
+    {
+        $company = $this->addCompany('Brass');
+        $csv = "kind,number,party,date,amount\n";
+        for ($n = 1; $n <= 1500; $n++) {
+            $csv .= "invoice,K$n,{$company->number},2026-11-01,5\n";
+        }
+        $path = 'imports/killed-'.bin2hex(random_bytes(6));
+        Storage::put($path, $csv);
+        $import = Import::query()->create(['name' => 'killed.csv', 'path' => $path, 'state' => 'checked', 'found' => 1500, 'user_id' => $this->administrator->id]);
+        $kept = 0;
+        for ($n = 1; $n <= 2 && $kept === 0; $n++) {
+            $import->update(['state' => 'taking']);
+            $process = proc_open([PHP_BINARY, base_path('artisan'), 'almanac:import', (string) $import->id, '--take'], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes, null, ['DB_DATABASE' => $this->database] + getenv());
+            // Only once it is at work, and then in the midst of it.
+            for ($wait = 0; $wait < 400 && ! Storage::exists("$path.progress"); $wait++) {
+                usleep(10_000);
+            }
+            usleep(random_int(1_000, 40_000));
+            if ($process !== false) {
+                proc_terminate($process, SIGKILL);
+                proc_close($process);
+            }
+            Storage::delete("$path.progress");
+            DB::purge();
+            $this->assertSame('ok', DB::selectOne('pragma integrity_check')->integrity_check);
+            $kept = Document::query()->count();
+            $this->assertContains($kept, [0, 1500], 'wholly in or wholly out');
+            $this->assertSame($kept, DB::table('document_lines')->count());
+            $this->assertSame($kept * 500, (int) DB::table('balances')->sum('receivable'));
+        }
+        if ($kept === 0) {
+            $import->update(['state' => 'taking']);
+            $this->app->make(ImportDocuments::class)->take($import->refresh());
+        }
+        $this->assertSame(1500, Document::query()->count(), 'it begins again as if nothing had been');
+        Storage::delete($path);
     }
 
     /** The name, its parts, the version, the log and the index agree, so no save is half there. */

@@ -44,7 +44,27 @@ final class Described
         ];
     }
 
-    public static function body(string $input): ?OA\RequestBody
+    /**
+     * What a route that takes something in is described with.
+     *
+     * @return array<string, mixed>
+     */
+    public static function taking(string $path, string $operationId, string $summary, string $input, string $schema, string $tag, int $status): array
+    {
+        $body = self::body($input);
+
+        return [
+            'path' => '/api/'.$path,
+            'operationId' => $operationId,
+            'summary' => $summary,
+            'tags' => [$tag],
+            'parameters' => self::parameters($path),
+            'responses' => self::responses($schema, $status),
+            ...($body === null ? [] : ['requestBody' => $body]),
+        ];
+    }
+
+    private static function body(string $input): ?OA\RequestBody
     {
         return $input === '' ? null : new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/'.$input));
     }

@@ -12,15 +12,6 @@ final class Puts extends OA\Put
 {
     public function __construct(string $path, string $operationId, string $summary, string $input, string $schema, string $tag, int $status = 200)
     {
-        $body = Described::body($input);
-        parent::__construct(...[
-            'path' => '/api/'.$path,
-            'operationId' => $operationId,
-            'summary' => $summary,
-            'tags' => [$tag],
-            'parameters' => Described::parameters($path),
-            'responses' => Described::responses($schema, $status),
-            ...($body === null ? [] : ['requestBody' => $body]),
-        ]);
+        parent::__construct(...Described::taking($path, $operationId, $summary, $input, $schema, $tag, $status));
     }
 }

@@ -8,6 +8,7 @@ import { Button, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
+import { TagPicker } from '../../ui/TagPicker';
 import { FieldRow, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { narrow, space } from '../../ui/tokens';
 
@@ -85,6 +86,7 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
     const side = ['bill', 'purchase-order', 'credit-received'].includes(draft.kind) ? 'vendor' : 'client';
     const rates = (books?.taxRates ?? []).filter((rate) => rate.side === side && (!rate.isRetired || draft.lines.some(({ taxRateId }) => taxRateId === rate.id)));
     const accounts = (books?.accounts ?? []).filter((account) => !account.isRetired || draft.lines.some(({ accountId }) => accountId === account.id));
+    const centres = books?.costCentres ?? [];
     const isPromise = draft.kind === 'quote' || draft.kind === 'order' || draft.kind === 'purchase-order';
     const isCredit = draft.kind === 'credit-note' || draft.kind === 'credit-received';
 
@@ -99,6 +101,15 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
                 <ChooseOne label="Tax" width="190px" options={TREATMENTS} value={draft.treatment} onChange={(treatment) => set({ treatment: treatment as Draft['treatment'] })} />
                 <Field label={side === 'client' ? 'Their reference' : 'Our reference'} width="180px" value={draft.reference} onChange={(reference) => set({ reference })} problem={problems.reference} />
             </FieldRow>
+            {centres.length > 0 && (
+                <TagPicker
+                    label="Cost centres of its lines"
+                    options={centres.filter(({ isRetired }) => !isRetired).map(({ group, name }) => `${group}: ${name}`)}
+                    value={centres.filter(({ id }) => draft.lines[0]?.costCentreIds.includes(id)).map(({ group, name }) => `${group}: ${name}`)}
+                    onChange={(names) => set({ lines: draft.lines.map((line) => ({ ...line, costCentreIds: centres.filter(({ group, name }) => names.includes(`${group}: ${name}`)).map(({ id }) => id) })) })}
+                    problem={problems['lines.0.costCentreIds']}
+                />
+            )}
             {draft.lines.map((line, at) => (
                 <Line key={line.key} role="group" aria-label={`Line ${at + 1}`}>
                     <Field label="For" autoFocus={at === 0 && line.text === ''} value={line.text} onChange={(text) => setLine(at, { text })} problem={problems[`lines.${at}.text`]} />

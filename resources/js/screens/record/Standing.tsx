@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { useSession } from '../../api/session';
 import { Mark, Quiet } from '../../ui/Text';
 import { space, type } from '../../ui/tokens';
 import type { RecordData } from './sections';
@@ -78,6 +79,7 @@ export function Standing({ record }: { record: RecordData }) {
 function OneSide({ side, partyId }: { side: Side; partyId: number }) {
     const { open, credits, unallocated, balance, overdue, ageing, oldest, nextDue, daysToPay, currency } = side;
     const isClient = side.side === 'client';
+    const year = useSession().today.slice(0, 4);
     const list = (more: string) => `/ledger?partyId=${partyId}&side=${side.side}&currency=${currency}${more}`;
     const has = (money: { amount: string }) => Number(money.amount) !== 0;
     return (
@@ -115,8 +117,8 @@ function OneSide({ side, partyId }: { side: Side; partyId: number }) {
             <details>
                 <summary>this year</summary>
                 <Figures>
-                    <dt>{isClient ? 'invoiced, without tax' : 'billed, without tax'}</dt><dd>{side.turnover.text}</dd>
-                    <dt>{isClient ? 'received' : 'paid'}</dt><dd>{side.paid.text}</dd>
+                    <dt>{isClient ? 'invoiced, without tax' : 'billed, without tax'}</dt><dd><Link to={list(`&from=${year}-01-01&to=${year}-12-31`)}>{side.turnover.text}</Link></dd>
+                    <dt>{isClient ? 'received' : 'paid'}</dt><dd><Link to={list(`&what=payments&from=${year}-01-01&to=${year}-12-31`)}>{side.paid.text}</Link></dd>
                 </Figures>
             </details>
             {side.inHome !== '' && <Small>{side.inHome}</Small>}
