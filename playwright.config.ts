@@ -8,8 +8,8 @@ export default defineConfig({
     forbidOnly: true,
     retries: 0,
     workers: 2,
-    timeout: 60_000,
-    expect: { timeout: 8_000 },
+    timeout: 120_000,
+    expect: { timeout: 15_000 },
     reporter: [['list']],
     use: {
         baseURL: server.demo.url,

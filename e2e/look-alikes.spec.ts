@@ -57,8 +57,8 @@ test('what a record lacks is told in the margin and in Upkeep, with the way ther
     await page.getByText('Vendor: they bill us').click();
     await page.keyboard.press('Control+Enter');
     const margin = page.getByRole('complementary');
-    await expect(margin).toContainText('to pay: 3 of 4');
-    await expect(margin).toContainText('Mark the address that payments go to as remit-to.');
+    await expect(margin).toContainText('to pay: 5 of 6');
+    await expect(margin).toContainText('Add bank details, or mark the address that payments go to as remit-to.');
     await page.keyboard.press('Escape');
     await page.getByRole('link', { name: 'Upkeep' }).click();
     const row = page.getByRole('listitem').filter({ hasText: name }).first();

@@ -36,13 +36,14 @@ for (const colorScheme of ['light', 'dark'] as const) {
 
         test('every section while it is edited, and adding', async ({ desk, page }) => {
             // Twelve runs of axe, each of a few seconds on a long page.
-            test.setTimeout(120_000);
+            test.setTimeout(240_000);
             await desk.signIn();
             await desk.open('penhallow observatory');
             for (const title of ['name and roles', 'Reach', 'Addresses', 'People', 'Relations', 'Classification', 'When we bill them', 'When we pay them', 'Tax numbers', 'Details']) {
                 await page.getByRole('button', { name: `Edit ${title}`, exact: true }).click();
                 await expect(page.getByRole('button', { name: /^Save / })).toBeVisible();
-                await desk.expectAccessible();
+                // The rest of the page is looked at by the test before.
+                await desk.expectAccessible('main form');
                 await page.keyboard.press('Escape');
                 await expect(page.getByRole('button', { name: /^Save / })).toBeHidden();
             }

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useEffect, useRef } from 'react';
 import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { booksQuery } from '../api/queries';
@@ -40,26 +41,41 @@ interface Props {
 /** What holds on a side, each its own or inherited. */
 export function SideFields({ side, fields, own, problems, onChange, inheritsFrom }: Props) {
     const { data: books } = useQuery(booksQuery);
+    const root = useRef<HTMLDivElement>(null);
+    const turned = useRef<string>(undefined);
+
+    // What was pressed is gone then: the keyboard goes on from what came in its place.
+    useEffect(() => {
+        if (turned.current !== undefined) {
+            root.current?.querySelector<HTMLElement>(`[data-field="${turned.current}"] :is(input, button)`)?.focus();
+            turned.current = undefined;
+        }
+    }, [own]);
+
     return (
-        <Grid>
+        <Grid ref={root}>
             {fields.map((field) => {
                 const value = own[field.name] ?? null;
                 const set = (next: string | null) => onChange({ ...own, [field.name]: next });
+                const turn = (next: string | null) => {
+                    turned.current = field.name;
+                    set(next);
+                };
                 if (value === null && inheritsFrom !== undefined) {
                     return (
-                        <div key={field.name} role="group" aria-label={field.title}>
+                        <div key={field.name} data-field={field.name} role="group" aria-label={field.title}>
                             <Small>{field.title}</Small>
                             <div>
                                 {field.own === null && field.text !== '' ? <>{field.text} <Small>as {field.from}</Small></> : <Quiet>{field.inherited === '' ? 'not set' : `as ${inheritsFrom}`}</Quiet>}{' '}
-                                <QuietButton aria-label={`Use own: ${field.title}`} onPress={() => set(field.inherited)}>Use own</QuietButton>
+                                <QuietButton aria-label={`Use own: ${field.title}`} onPress={() => turn(field.inherited)}>Use own</QuietButton>
                             </div>
                         </div>
                     );
                 }
                 return (
-                    <div key={field.name}>
+                    <div key={field.name} data-field={field.name}>
                         <Control side={side} field={field} value={value ?? ''} books={books} problem={problems[`fields.${field.name}`]} onChange={set} />
-                        {inheritsFrom !== undefined && <QuietButton aria-label={`Back to inherited: ${field.title}`} onPress={() => set(null)}>Back to inherited</QuietButton>}
+                        {inheritsFrom !== undefined && <QuietButton aria-label={`Back to inherited: ${field.title}`} onPress={() => turn(null)}>Back to inherited</QuietButton>}
                     </div>
                 );
             })}

@@ -58,7 +58,7 @@ interface Props extends Omit<TextFieldProps, 'children' | 'isInvalid'> {
 export function Field({ label, problem, hint, placeholder, width, lines, inputRef, ...props }: Props) {
     return (
         <Root {...props} isInvalid={problem !== undefined} validationBehavior="aria" {...(width === undefined ? {} : { $width: width })}>
-            <FieldLabel>{label}</FieldLabel>
+            {label !== '' && <FieldLabel>{label}</FieldLabel>}
             {lines === undefined
                 ? <StyledInput ref={inputRef} placeholder={placeholder} />
                 : <StyledArea rows={lines} placeholder={placeholder} />}

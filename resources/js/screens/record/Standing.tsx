@@ -14,7 +14,7 @@ const Figures = styled.dl`
     margin: 0;
     dt { color: var(--quiet); }
     dd { margin: 0; text-align: right; font-variant-numeric: tabular-nums; }
-    dd a { color: inherit; }
+    dd a { display: inline-block; min-width: 24px; min-height: 24px; color: inherit; }
     .main { font: 600 17px/1.4 ${type.sans}; color: var(--ink); }
 `;
 
