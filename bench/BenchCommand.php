@@ -104,7 +104,7 @@ final class BenchCommand extends Command
         $asked = ['kind' => 'company', 'given' => '', 'family' => '', 'name' => 'Lantern Harbor Foundry', 'phones' => ["802555$n"], 'emails' => [], 'taxNumbers' => [], 'exceptId' => $id];
         $this->mustSucceed($kernel->handle(Request::create('/api/look-alikes', 'POST', server: $server, content: (string) json_encode($asked)))->getStatusCode(), 'look-alikes');
         $version = (int) DB::table('section_versions')->where('party_id', $id)->where('section', 'reach')->value('version');
-        $points = array_map(fn (object $point) => ['id' => $point->id, 'kind' => $point->kind, 'value' => $point->typed, 'label' => "run $n", 'uses' => [], 'isPrimary' => true, 'isLinked' => false, 'addressUseId' => null], DB::select('SELECT id, kind, typed FROM contact_points WHERE party_id = ? AND kind != ?', [$id, 'phone']));
+        $points = array_map(fn (\stdClass $point) => ['id' => $point->id, 'kind' => $point->kind, 'value' => $point->typed, 'label' => "run $n", 'uses' => [], 'isPrimary' => true, 'isLinked' => false, 'addressUseId' => null], DB::select('SELECT id, kind, typed FROM contact_points WHERE party_id = ? AND kind != ?', [$id, 'phone']));
         $this->mustSucceed($kernel->handle(Request::create("/api/parties/$id/reach", 'PUT', server: $server, content: (string) json_encode(['version' => $version, 'contactPoints' => $points])))->getStatusCode(), 'reach');
     }
 

@@ -140,6 +140,11 @@ final class PaymentsTest extends TestCase
         $this->getJson('/api/parties?sort=receivable')->assertJsonPath('rows.*.id', [$this->client->id, $small->id]);
         $this->getJson('/api/parties?sort=receivable&reversed=1')->assertJsonPath('rows.*.id', [$small->id, $this->client->id]);
         $this->getJson('/api/parties?sort=overdue')->assertJsonPath('rows.*.id', [$small->id]);
+        // A limit that is set afterwards counts at once, whether it is their own or the office's.
+        $this->saveSection($small, 'client-terms', ['listedId' => null, 'shorthand' => null, 'fields' => [['name' => 'limit', 'value' => '4']]])->assertOk();
+        $this->getJson('/api/parties?sort=receivable')->assertJsonPath('balances.*.isOverLimit', [false, true]);
+        $this->putJson('/api/books/defaults', ['side' => 'client', 'fields' => [['name' => 'limit', 'value' => '49']]])->assertOk();
+        $this->getJson('/api/parties?sort=receivable')->assertJsonPath('balances.*.isOverLimit', [true, true]);
         $this->getJson('/api/parties?reversed=1')->assertJsonPath('rows.0.id', $small->id)->assertJsonPath('total', 3);
         $this->getJson('/api/parties')->assertJsonPath('rows.0.displayName', 'Nothing');
     }

@@ -84,8 +84,12 @@ final readonly class KeepBooks
             }
         }
         $problems->throwIfAny();
-        $kept->save();
-        Once::flush();
+        DB::transaction(function () use ($kept): void {
+            $kept->save();
+            Once::flush();
+            // A credit limit may hold now for many.
+            $this->standings->refresh(...DB::table('standings')->where('side', Side::Client)->distinct()->pluck('party_id')->all());
+        });
     }
 
     /**

@@ -31,11 +31,14 @@ use Illuminate\Support\Str;
  * line told; nothing is taken before somebody says so, and then all of it or nothing. The work is
  * done apart from the request, so that whoever started it can leave.
  */
-final readonly class ImportDocuments
+final class ImportDocuments
 {
     private const CHUNK = 500;
 
-    public function __construct(private Clock $clock, private KeepStandings $standings)
+    /** @var array<string, array{string, string}> details and terms by party and side, of the file at hand */
+    private array $known = [];
+
+    public function __construct(private readonly Clock $clock, private readonly KeepStandings $standings)
     {
     }
 
@@ -67,13 +70,16 @@ final readonly class ImportDocuments
     /** Takes every document that can be taken, in one transaction. */
     public function take(Import $import): void
     {
+        $this->known = [];
         try {
             [$found] = $this->read($import);
             DB::transaction(function () use ($import, $found): void {
                 $parties = [];
+                $next = (int) DB::table('documents')->max('id') + 1;
                 foreach (array_chunk($found, self::CHUNK) as $at => $chunk) {
-                    foreach ($chunk as [$document, $partyId]) {
-                        $this->insert($document, $partyId, $import);
+                    $this->insert($chunk, $next, $import);
+                    $next += count($chunk);
+                    foreach ($chunk as [, $partyId]) {
                         $parties[$partyId] = true;
                     }
                     self::tellProgress($import, min(count($found), ($at + 1) * self::CHUNK));
@@ -155,37 +161,61 @@ final readonly class ImportDocuments
         return [$found, $problems];
     }
 
-    private function insert(ReadDocument $document, int $partyId, Import $import): void
+    /**
+     * Many at once: the numbers of their rows are given here, since nobody else writes meanwhile.
+     *
+     * @param list<array{ReadDocument, int}> $chunk
+     */
+    private function insert(array $chunk, int $next, Import $import): void
     {
-        [$copy, $terms] = $this->details($partyId, $document->kind);
-        $totals = $document->totals();
-        $due = $document->kind->isOwed() ? $document->due ?? $this->due($terms, $document->date) : null;
+        $parties = Party::query()->with('addressUses.address', 'taxNumbers', 'clientTerms.listed', 'vendorTerms.listed')->findMany(array_unique(array_column($chunk, 1)))->keyBy('id');
+        $documents = $lines = $events = [];
         $now = $this->clock->now();
-        $id = DB::table('documents')->insertGetId([
-            'party_id' => $partyId, 'kind' => $document->kind->value, 'state' => $totals->gross->isZero() ? 'settled' : 'issued', 'number' => $document->number,
-            'date' => $document->date->toIso(), 'due' => $due?->toIso(), 'next_due' => $totals->gross->isZero() ? null : ($due ?? $document->date)->toIso(), 'terms' => $document->due === null ? $terms : '',
-            'treatment' => $document->treatment->value, 'currency' => $document->currency,
-            'net_minor' => $totals->net->minor, 'tax_minor' => $totals->tax->minor, 'total_minor' => $totals->gross->minor, 'open_minor' => $totals->gross->minor,
-            'settled_on' => $totals->gross->isZero() ? $document->date->toIso() : null, 'reference' => mb_substr($document->reference, 0, 255), 'copy' => $copy,
-            'version' => 1, 'user_id' => $import->user_id, 'import_id' => $import->id, 'created_at' => $now, 'updated_at' => $now,
-        ]);
-        DB::table('document_lines')->insert(array_map(fn (int $rank) => [
-            'document_id' => $id, 'rank' => $rank, 'text' => $document->lines[$rank]->text, 'quantity' => (string) $document->lines[$rank]->quantity, 'price' => (string) $document->lines[$rank]->price,
-            'discount' => (string) $document->lines[$rank]->discount, 'tax' => (string) $document->lines[$rank]->tax, 'cost_centre_ids' => '[]',
-            'amount_minor' => $document->lines[$rank]->amount($document->currency)->minor,
-        ], array_keys($document->lines)));
-        DB::table('document_events')->insert(['document_id' => $id, 'text' => mb_strimwidth("read in from {$import->name}", 0, 500, '…'), 'user_id' => $import->user_id, 'at' => $now]);
+        foreach ($chunk as $at => [$document, $partyId]) {
+            $party = $parties->get($partyId) ?? throw new \LogicException('What was matched is there.');
+            [$copy, $terms] = $this->details($party, $document->kind);
+            $documents[] = $this->row($document, $party->id, $copy, $terms, $import) + ['id' => $next + $at, 'created_at' => $now, 'updated_at' => $now];
+            foreach ($document->lines as $rank => $line) {
+                $lines[] = [
+                    'document_id' => $next + $at, 'rank' => $rank, 'text' => $line->text, 'quantity' => (string) $line->quantity, 'price' => (string) $line->price,
+                    'discount' => (string) $line->discount, 'tax' => (string) $line->tax, 'cost_centre_ids' => '[]', 'amount_minor' => $line->amount($document->currency)->minor,
+                ];
+            }
+            $events[] = ['document_id' => $next + $at, 'text' => mb_strimwidth("read in from {$import->name}", 0, 500, '…'), 'user_id' => $import->user_id, 'at' => $now];
+        }
+        DB::table('documents')->insert($documents);
+        foreach (array_chunk($lines, self::CHUNK) as $some) {
+            DB::table('document_lines')->insert($some);
+        }
+        DB::table('document_events')->insert($events);
     }
 
-    /** @return array{string, string} the party's details as JSON, and its terms; read once for all its documents */
-    private function details(int $partyId, DocumentKind $kind): array
+    /** @return array<string, mixed> */
+    private function row(ReadDocument $document, int $partyId, string $copy, string $terms, Import $import): array
     {
-        return once(function () use ($partyId, $kind): array {
-            $party = Party::query()->findOrFail($partyId);
-            $today = $this->clock->today();
+        $totals = $document->totals();
+        $due = $document->kind->isOwed() ? $document->due ?? $this->due($terms, $document->date) : null;
+        $isNothing = $totals->gross->isZero();
 
-            return [(string) json_encode(PartyCopy::of($party, $kind->side(), $today)), SideDefaults::of($party, $kind->side(), $today)->terms()->value[0] ?? ''];
-        });
+        return [
+            'party_id' => $partyId, 'kind' => $document->kind->value, 'state' => $isNothing ? 'settled' : 'issued', 'number' => $document->number,
+            'date' => $document->date->toIso(), 'due' => $due?->toIso(), 'next_due' => $isNothing ? null : $due?->toIso(), 'terms' => $document->due === null && $due !== null ? $terms : '',
+            'treatment' => $document->treatment->value, 'currency' => $document->currency,
+            'net_minor' => $totals->net->minor, 'tax_minor' => $totals->tax->minor, 'total_minor' => $totals->gross->minor, 'open_minor' => $totals->gross->minor,
+            'settled_on' => $isNothing ? $document->date->toIso() : null, 'reference' => mb_substr($document->reference, 0, 255), 'note' => '', 'copy' => $copy,
+            'version' => 1, 'user_id' => $import->user_id, 'import_id' => $import->id,
+        ];
+    }
+
+    /** @return array{string, string} the party's details as JSON, and its terms; worked out once for all its documents of a kind */
+    private function details(Party $party, DocumentKind $kind): array
+    {
+        $side = $kind->side();
+
+        return $this->known["{$party->id} {$side->value}"] ??= [
+            (string) json_encode(PartyCopy::of($party, $side, $this->clock->today())),
+            SideDefaults::of($party, $side, $this->clock->today())->terms()->value[0] ?? '',
+        ];
     }
 
     private function due(string $terms, Day $date): Day

@@ -9,6 +9,7 @@ use Almanac\Ledger\Credit;
 use Almanac\Ledger\Side;
 use Almanac\Ledger\Standing;
 use Almanac\Money\Money;
+use App\Models\ClientTerms;
 use App\Models\Document;
 use App\Models\Party;
 use App\Queries\Ledger\PartyBooks;
@@ -29,12 +30,14 @@ final readonly class KeepStandings
     public function refresh(int ...$partyIds): void
     {
         $today = $this->clock->today();
+        // Where nobody has a limit, nobody needs to be asked for one.
+        $hasLimits = ClientTerms::query()->whereNotNull('limit_minor')->exists();
         foreach (array_chunk(array_unique($partyIds), self::CHUNK) as $ids) {
             DB::table('standings')->whereIn('party_id', $ids)->delete();
             DB::table('balances')->whereIn('party_id', $ids)->delete();
             $books = PartyBooks::ofMany($ids, $today);
             foreach (Party::query()->with('clientTerms.listed')->findMany($ids) as $party) {
-                $this->write($party, $books[$party->id] ?? [], $today);
+                $this->write($party, $books[$party->id] ?? [], $today, $hasLimits);
             }
         }
     }
@@ -56,7 +59,7 @@ final readonly class KeepStandings
     }
 
     /** @param  list<Standing>  $standings */
-    private function write(Party $party, array $standings, Day $today): void
+    private function write(Party $party, array $standings, Day $today, bool $hasLimits): void
     {
         if ($standings === []) {
             return;
@@ -89,7 +92,7 @@ final readonly class KeepStandings
         $count = array_sum(array_column($days, 0));
         DB::table('balances')->insert(['party_id' => $party->id, ...$home,
             'days_to_pay' => $count === 0 ? null : array_sum(array_map(fn (array $one) => $one[0] * $one[1], $days)) / $count,
-            'is_over_limit' => $this->credit($party, $standings, $today)?->isOver() ?? false,
+            'is_over_limit' => $hasLimits && ($this->credit($party, $standings, $today)?->isOver() ?? false),
         ]);
     }
 

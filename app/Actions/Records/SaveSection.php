@@ -8,10 +8,12 @@ use Almanac\Records\Difference;
 use Almanac\Records\Fact;
 use App\Actions\Banking\KeepBankDetails;
 use App\Actions\Finding\IndexParties;
+use App\Actions\Ledger\KeepStandings;
 use App\Models\Change;
 use App\Models\Party;
 use App\Models\User;
 use App\Support\ArchivedRecord;
+use App\Support\SectionName;
 use App\Support\SectionVersions;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -19,7 +21,7 @@ use Illuminate\Validation\ValidationException;
 /** Saves one section of a record: all of it or nothing, never over somebody else's change, and logged. */
 final readonly class SaveSection
 {
-    public function __construct(private IndexParties $index, private LogChanges $log, private KeepBankDetails $bank)
+    public function __construct(private IndexParties $index, private LogChanges $log, private KeepBankDetails $bank, private KeepStandings $standings)
     {
     }
 
@@ -47,6 +49,10 @@ final readonly class SaveSection
 
             if ($kept !== $version) {
                 throw $this->stale($section, $party, $before[$party->id][1], $kept);
+            }
+            if ($section->name() === SectionName::ClientTerms) {
+                // The credit limit may be another.
+                $this->standings->refresh($party->id);
             }
             $after = $this->snapshots($section, [$party, ...$section->neighbours($party)]);
             // A record that the change took out of sight still has to say so in its own log.
