@@ -99,8 +99,9 @@ final class ContactPoint extends Model
     public function display(string $homeCountry): string
     {
         return match ($this->kind) {
-            ContactKind::Phone => $this->phone()->displayFrom($homeCountry),
-            ContactKind::Email => EmailAddress::fromTyped($this->value)->display(),
+            ContactKind::Phone => PhoneNumber::displayOf($this->value, $this->extension, $homeCountry),
+            // Only a domain in other letters reads differently from what is kept.
+            ContactKind::Email => str_contains($this->value, 'xn--') ? EmailAddress::fromTyped($this->value)->display() : $this->value,
             ContactKind::Website, ContactKind::Profile => WebAddress::fromTyped($this->value)->display(),
             ContactKind::Handle => $this->value,
         };

@@ -137,7 +137,8 @@ final class Document extends Model
     /** @param  Builder<self>  $query */
     public function scopeOpen(Builder $query): void
     {
-        $query->where('open_minor', '>', 0)->whereIn('state', [DocumentState::Issued, DocumentState::PartPaid]);
+        // Word for word as the indexes of open documents have it; with values bound to it SQLite would not use them.
+        $query->whereRaw("open_minor > 0 and state in ('issued', 'part-paid')");
     }
 
     /**

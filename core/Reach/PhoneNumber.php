@@ -73,12 +73,18 @@ final readonly class PhoneNumber
     /** For reading: nationally in its own country, internationally elsewhere, with its extension. */
     public function displayFrom(string $homeRegion): string
     {
-        $number = self::util()->parse($this->e164, null);
-        if ($this->extension !== '') {
-            $number->setExtension($this->extension);
+        return self::displayOf($this->e164, $this->extension, $homeRegion);
+    }
+
+    /** The same of a number that was taken before, without checking it once more: lists show hundreds. */
+    public static function displayOf(string $e164, string $extension, string $homeRegion): string
+    {
+        $number = self::util()->parse($e164, null);
+        if ($extension !== '') {
+            $number->setExtension($extension);
         }
         $isHome = $number->getCountryCode() === self::util()->getCountryCodeForRegion($homeRegion)
-            && ($this->region === '' || $this->region === $homeRegion);
+            && in_array(self::util()->getRegionCodeForNumber($number), [null, '', $homeRegion], true);
 
         return self::util()->format($number, $isHome ? PhoneNumberFormat::NATIONAL : PhoneNumberFormat::INTERNATIONAL);
     }

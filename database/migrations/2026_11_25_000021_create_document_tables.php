@@ -47,6 +47,7 @@ return new class extends Migration
         });
         // What is open is little beside what was, and asked for most.
         DB::statement('CREATE INDEX documents_open ON documents (party_id, next_due) WHERE open_minor > 0 AND state IN (\'issued\', \'part-paid\')');
+        DB::statement('CREATE INDEX documents_open_due ON documents (next_due, id) WHERE open_minor > 0 AND state IN (\'issued\', \'part-paid\')');
 
         Schema::create('document_lines', function (Blueprint $table): void {
             $table->id();

@@ -39,7 +39,7 @@ test('pictures', async ({ desk, page, browser }) => {
     await expect(page.getByText('Nobody in the book answers to that.')).toBeVisible();
     await shoot('find-without-results');
 
-    await page.goto('/records/4#documents');
+    await page.goto('/records/4');
     await expect(desk.section('Documents')).toContainText('days late');
     await shoot('standing');
     await page.goto('/ledger?side=client');
