@@ -44,8 +44,8 @@ final class BankingRefused extends Refusal
         return new self('That card has expired. Ask for the new one.');
     }
 
-    public static function onHold(string $what): self
+    public static function onHold(bool $isPayeeName): self
     {
-        return new self("Their new $what are on hold until a second person confirms them. Nothing is paid by transfer before that.");
+        return new self('Their new '.($isPayeeName ? 'payee name is on hold until a second person confirms it' : 'bank details are on hold until a second person confirms them').'. Nothing is paid by transfer before that.');
     }
 }

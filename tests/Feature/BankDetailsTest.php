@@ -71,7 +71,7 @@ final class BankDetailsTest extends TestCase
     {
         $this->saveSection($this->vendor, 'identity', ['name' => 'Brass Lantern', 'legal' => '', 'payee' => 'Lantern Holdings', 'isClient' => false, 'isVendor' => true])->assertOk()
             ->assertJsonPath('bank.current.0.kind', 'payee name')->assertJsonPath('bank.current.0.masked', 'Lantern Holdings');
-        $this->pay($this->vendor, '5', [], ['side' => 'vendor'])->assertUnprocessable()->assertJsonPath('errors.0.message', 'Their new payee name are on hold until a second person confirms them. Nothing is paid by transfer before that.');
+        $this->pay($this->vendor, '5', [], ['side' => 'vendor'])->assertUnprocessable()->assertJsonPath('errors.0.message', 'Their new payee name is on hold until a second person confirms it. Nothing is paid by transfer before that.');
         $client = $this->addCompany('Client', ['isClient' => true]);
         $this->saveSection($client, 'identity', ['name' => 'Client', 'legal' => '', 'payee' => 'C', 'isClient' => true, 'isVendor' => false])->assertOk()->assertJsonPath('bank.current', []);
     }

@@ -231,7 +231,7 @@ final readonly class TakePayment
         }
         $held = BankDetail::query()->where('party_id', $party->id)->where('state', BankDetail::ON_HOLD)->first();
         if ($payBy === PayBy::Transfer && $held !== null) {
-            $problems->add('payBy', BankingRefused::onHold($held->kind === BankDetail::PAYEE ? 'payee name' : 'bank details')->getMessage());
+            $problems->add('payBy', BankingRefused::onHold($held->kind === BankDetail::PAYEE)->getMessage());
         }
     }
 }
