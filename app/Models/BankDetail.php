@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Almanac\Banking\AccountKind;
 use Almanac\Banking\BankAccount;
+use App\Support\Fingerprint;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -59,12 +60,11 @@ final class BankDetail extends Model
 
     public function setAccount(BankAccount $account): void
     {
-        $key = config('app.key');
         $this->fill([
             'kind' => $account->kind->value,
             'value' => implode('|', [$account->account, $account->bank, $account->use]),
             'masked' => $account->masked(),
-            'fingerprint' => hash_hmac('sha256', $account->identity(), is_string($key) ? $key : ''),
+            'fingerprint' => Fingerprint::of($account->identity()),
         ]);
     }
 

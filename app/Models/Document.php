@@ -13,6 +13,7 @@ use Almanac\Ledger\TaxTreatment;
 use Almanac\Money\Money;
 use Almanac\Money\Percent;
 use Almanac\Terms\DiscountOffer;
+use Almanac\Terms\Outcome;
 use App\Support\DayCast;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -119,6 +120,18 @@ final class Document extends Model
         $this->settled_on = $open->isZero() ? $on : null;
         $days = array_map(fn (Entry $entry) => $entry->due->toIso(), array_filter($this->entries(), fn (Entry $entry) => $entry->isOpen()));
         $this->next_due = $days === [] || ! $this->kind->isOwed() ? null : Day::fromIso(min($days));
+    }
+
+    /** Sets when it is due and which discount it gives, as terms have it; in parts where they have it so. */
+    public function setDueBy(Outcome $outcome): void
+    {
+        $amounts = $outcome->amounts($this->total());
+        $this->fill([
+            'due' => $outcome->due(),
+            'discount_percent' => $outcome->discount === null ? null : (string) $outcome->discount->percent,
+            'discount_until' => $outcome->discount?->lastDay,
+            'parts' => count($outcome->parts) === 1 ? null : array_map(fn (int $at) => [$outcome->parts[$at]->due->toIso(), $amounts[$at]->minor], array_keys($outcome->parts)),
+        ]);
     }
 
     public function discount(): ?DiscountOffer

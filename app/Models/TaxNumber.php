@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Almanac\TaxIds\TaxId;
 use Almanac\TaxIds\TaxIdKind;
+use App\Support\Fingerprint;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -61,8 +62,6 @@ final class TaxNumber extends Model
 
     private static function fingerprintOf(TaxId $id): string
     {
-        $key = config('app.key');
-
-        return hash_hmac('sha256', $id->kind->value.$id->value, is_string($key) ? $key : '');
+        return Fingerprint::of($id->kind->value.$id->value);
     }
 }

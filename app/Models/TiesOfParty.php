@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Almanac\Addresses\AddressUse as Purpose;
+use Almanac\Addresses\DatedUse;
+use Almanac\Calendar\Day;
 use Almanac\Records\OfficeList;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -26,6 +29,14 @@ trait TiesOfParty
     public function addressUses(): HasMany
     {
         return $this->hasMany(AddressUse::class)->orderBy('rank');
+    }
+
+    /** The address that serves a use on a day: the one set for it, else the one that letters go to. */
+    public function addressFor(Purpose $use, Day $day): ?AddressUse
+    {
+        $chosen = DatedUse::inForce(array_values($this->addressUses->map(fn (AddressUse $one) => $one->dated())->all()), $use, $day);
+
+        return $chosen === null ? null : $this->addressUses->firstWhere('id', $chosen->id);
     }
 
     /**

@@ -16,8 +16,7 @@ final class CardVault
 {
     public function tokenFor(#[\SensitiveParameter] CardNumber $number): string
     {
-        $key = config('app.key');
-        $fingerprint = hash_hmac('sha256', 'card|'.$number->digits, is_string($key) ? $key : '');
+        $fingerprint = Fingerprint::of('card|'.$number->digits);
         DB::table('vault_tokens')->insertOrIgnore(['fingerprint' => $fingerprint, 'token' => 'card_'.Str::random(32)]);
         $token = DB::table('vault_tokens')->where('fingerprint', $fingerprint)->value('token');
 

@@ -5,13 +5,11 @@ declare(strict_types=1);
 namespace App\Support;
 
 use Almanac\Addresses\AddressUse as Purpose;
-use Almanac\Addresses\DatedUse;
 use Almanac\Addresses\Formatter;
 use Almanac\Addresses\Recipient;
 use Almanac\Calendar\Day;
 use Almanac\Ledger\Side;
 use Almanac\TaxIds\TaxIdKind;
-use App\Models\AddressUse;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\TaxNumber;
@@ -26,7 +24,7 @@ final class PartyCopy
     public static function of(Party $party, Side $side, Day $today): array
     {
         $party->loadMissing('addressUses.address', 'taxNumbers');
-        $use = self::address($party, $side === Side::Client ? Purpose::Billing : Purpose::RemitTo, $today);
+        $use = $party->addressFor($side === Side::Client ? Purpose::Billing : Purpose::RemitTo, $today);
         $name = $party->legal_name ?: $party->display_name;
         $vat = $party->taxNumbers->first(fn (TaxNumber $number) => $number->kind === TaxIdKind::Vat);
 
@@ -42,12 +40,5 @@ final class PartyCopy
             // Numbers for the value added tax stand on documents; those of the tax office stay in the record.
             'taxNumber' => $vat === null ? '' : $vat->number()->display(),
         ];
-    }
-
-    private static function address(Party $party, Purpose $purpose, Day $today): ?AddressUse
-    {
-        $chosen = DatedUse::inForce(array_values($party->addressUses->map(fn (AddressUse $use) => $use->dated())->all()), $purpose, $today);
-
-        return $chosen === null ? null : $party->addressUses->firstWhere('id', $chosen->id);
     }
 }

@@ -40,7 +40,7 @@ final class SideFieldValues
             SideField::CostCentres => self::ids($typed, CostCentre::class, PHP_INT_MAX),
             SideField::Discount => (string) Percent::of($typed),
             SideField::Currency => Money::zero(mb_strtoupper(trim($typed)))->currency,
-            SideField::Limit => Money::of(str_replace(',', '', $typed), $currency)->minor,
+            SideField::Limit => Money::fromTyped($typed, $currency)->minor,
             SideField::SendTo, SideField::Reference, SideField::AccountNumber => NamePart::tidy($typed),
         };
     }

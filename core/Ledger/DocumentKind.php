@@ -114,9 +114,27 @@ enum DocumentKind: string
         return sprintf('%s%d-%04d', $letters, $year, $place);
     }
 
+    /** @return list<self> of one side */
+    public static function ofSide(Side $side): array
+    {
+        return array_values(array_filter(self::cases(), fn (self $kind) => $kind->side() === $side));
+    }
+
+    /** @return list<self> that money is owed on; of one side, or of both */
+    public static function owed(?Side $side = null): array
+    {
+        return array_values(array_filter(self::cases(), fn (self $kind) => $kind->isOwed() && ($side === null || $kind->side() === $side)));
+    }
+
+    /** @return list<self> that make up what is owed: what raises it, and the credits that lower it */
+    public static function counted(?Side $side = null): array
+    {
+        return array_values(array_filter(self::cases(), fn (self $kind) => ($kind->isOwed() || $kind->isCredit()) && ($side === null || $kind->side() === $side)));
+    }
+
     /** @return list<self> that somebody writes; opening balances are set once and apart */
     public static function written(Side $side): array
     {
-        return array_values(array_filter(self::cases(), fn (self $kind) => $kind->side() === $side && ! $kind->isOpening()));
+        return array_values(array_filter(self::ofSide($side), fn (self $kind) => ! $kind->isOpening()));
     }
 }

@@ -46,6 +46,16 @@ final readonly class Money
         }
     }
 
+    /**
+     * Reads an amount as people type it: groups of three may have commas.
+     *
+     * @throws BadAmount when it is no number, is finer than the currency, or the currency is unknown
+     */
+    public static function fromTyped(string $amount, string $currency): self
+    {
+        return self::of(str_replace(',', '', $amount), $currency);
+    }
+
     /** @throws BadAmount when the currencies differ */
     public function plus(self $other): self
     {

@@ -31,7 +31,7 @@ final readonly class OpenBalance
         return DB::transaction(function () use ($party, $input, $by): Document {
             $kind = $input['side'] === Side::Client->value ? DocumentKind::OpeningReceivable : DocumentKind::OpeningPayable;
             $first = $party->documents()->where('state', '!=', DocumentState::Void)
-                ->whereIn('kind', array_filter(DocumentKind::cases(), fn (DocumentKind $one) => $one->side() === $kind->side()))->orderBy('date')->first();
+                ->whereIn('kind', DocumentKind::ofSide($kind->side()))->orderBy('date')->first();
             if ($first !== null) {
                 $refused = $first->kind->isOpening() ? LedgerRefused::openingTwice() : LedgerRefused::openingAfterDocuments($first->date->toText());
                 throw ValidationException::withMessages(['amount' => $refused->getMessage()]);

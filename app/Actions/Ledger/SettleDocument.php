@@ -51,12 +51,4 @@ final class SettleDocument
         }
         $settlement->delete();
     }
-
-    /** The last day on which something settled it, for one that was settled before. */
-    public static function lastDay(Document $document): ?Day
-    {
-        $day = $document->settlements()->max('day');
-
-        return is_string($day) ? Day::fromIso($day) : null;
-    }
 }

@@ -62,15 +62,8 @@ final readonly class TakeNewDetails
         }
         $before = $document->due;
         $read = Shorthand::read($terms);
-        $outcome = $read->applyTo($document->date, OfficeCalendar::of(Office::current()));
-        $amounts = $outcome->amounts($document->total());
-        $document->fill([
-            'terms' => $read->toShorthand(),
-            'due' => $outcome->due(),
-            'discount_percent' => $outcome->discount === null ? null : (string) $outcome->discount->percent,
-            'discount_until' => $outcome->discount?->lastDay,
-            'parts' => count($outcome->parts) === 1 ? null : array_map(fn (int $at) => [$outcome->parts[$at]->due->toIso(), $amounts[$at]->minor], array_keys($outcome->parts)),
-        ]);
+        $document->terms = $read->toShorthand();
+        $document->setDueBy($read->applyTo($document->date, OfficeCalendar::of(Office::current())));
         if ($document->state !== DocumentState::Draft) {
             $document->setOpen($document->open(), $document->date);
         }

@@ -145,13 +145,15 @@ final readonly class WriteDocument
 
             return;
         }
-        $document->due = $typed ?? $outcome?->due() ?? $document->date;
-        $document->discount_percent = $outcome?->discount === null ? null : (string) $outcome->discount->percent;
-        $document->discount_until = $outcome?->discount?->lastDay;
-        if ($typed === null && $outcome !== null && count($outcome->parts) > 1) {
-            $amounts = $outcome->amounts($document->total());
-            $document->parts = array_map(fn (int $at) => [$outcome->parts[$at]->due->toIso(), $amounts[$at]->minor], array_keys($outcome->parts));
+        $document->fill(['due' => null, 'discount_percent' => null, 'discount_until' => null]);
+        if ($outcome !== null) {
+            $document->setDueBy($outcome);
         }
+        if ($typed !== null) {
+            // A day set by hand is one for all of it; the discount stays as the terms have it.
+            $document->parts = null;
+        }
+        $document->due = $typed ?? $document->due ?? $document->date;
     }
 
     /** @return array{PaymentTerms, Outcome}|null */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Addresses\AddressUse as Purpose;
-use Almanac\Addresses\DatedUse;
 use Almanac\Names\CompanyName;
 use Almanac\Names\TypedPersonName;
 use Almanac\Records\Difference;
@@ -13,7 +12,6 @@ use Almanac\Records\Fact;
 use Almanac\Records\PartyKind;
 use App\Actions\Finding\IndexParties;
 use App\Actions\LookAlikes\NotePairs;
-use App\Models\AddressUse;
 use App\Models\Party;
 use App\Models\Position;
 use App\Models\User;
@@ -151,15 +149,10 @@ final readonly class AddParty
 
     private function linkAddress(Party $person, Party $company): void
     {
-        $uses = $company->addressUses()->get();
-        $chosen = DatedUse::inForce(
-            array_values($uses->map(fn (AddressUse $use) => $use->dated())->all()),
-            Purpose::Postal,
-            $this->clock->today(),
-        );
-        if ($chosen !== null) {
+        $use = $company->load('addressUses')->addressFor(Purpose::Postal, $this->clock->today());
+        if ($use !== null) {
             $person->addressUses()->create([
-                'address_id' => $uses->firstWhere('id', $chosen->id)?->address_id,
+                'address_id' => $use->address_id,
                 'uses' => [],
                 'is_primary' => true,
                 'rank' => 0,

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Addresses\AddressUse as Purpose;
-use Almanac\Addresses\DatedUse;
 use Almanac\Reach\ContactKind;
-use App\Models\AddressUse;
 use App\Models\Party;
 use App\Models\User;
 use App\Support\TypedDates;
@@ -40,13 +38,7 @@ final readonly class TakeOver
 
     private function address(Party $party, Party $from): void
     {
-        $uses = $from->addressUses()->get();
-        $chosen = DatedUse::inForce(
-            array_values($uses->map(fn (AddressUse $use) => $use->dated())->all()),
-            Purpose::Postal,
-            $this->dates->today(),
-        );
-        $use = $chosen === null ? null : $uses->firstWhere('id', $chosen->id);
+        $use = $from->load('addressUses')->addressFor(Purpose::Postal, $this->dates->today());
         $own = $party->addressUses()->get();
         if ($use !== null && ! $own->contains('address_id', $use->address_id)) {
             $party->addressUses()->create([

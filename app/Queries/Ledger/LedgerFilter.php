@@ -28,15 +28,15 @@ final readonly class LedgerFilter
         $this->common($documents, 'date');
         $side = Side::tryFrom($this->wanted['side'] ?? '');
         if ($side !== null) {
-            $documents->whereIn('kind', array_filter(DocumentKind::cases(), fn (DocumentKind $kind) => $kind->side() === $side));
+            $documents->whereIn('kind', DocumentKind::ofSide($side));
         }
         $kind = DocumentKind::tryFrom($this->wanted['kind'] ?? '');
         if ($kind !== null) {
             $documents->where('kind', $kind);
         }
-        $owed = array_filter(DocumentKind::cases(), fn (DocumentKind $one) => $one->isOwed());
+        $owed = DocumentKind::owed();
         match ($this->wanted['state'] ?? '') {
-            'open' => $documents->whereIn('kind', array_filter(DocumentKind::cases(), fn (DocumentKind $one) => $one->isOwed() || $one->isCredit()))->open(),
+            'open' => $documents->whereIn('kind', DocumentKind::counted())->open(),
             'overdue' => $documents->whereIn('kind', $owed)->open()->where('next_due', '<', $this->today->toIso()),
             'due-this-week' => $documents->whereIn('kind', $owed)->open()->whereBetween('next_due', [$this->today->toIso(), $this->today->plusDays(7)->toIso()]),
             'draft', 'issued', 'part-paid', 'settled', 'void' => $documents->where('state', $this->wanted['state']),

@@ -35,10 +35,10 @@ final readonly class ListOpen
         $paidOn = $this->dates->day($day, 'day', $problems) ?? $today;
         $currency = $currency === '' ? Office::current()->currency() : mb_strtoupper($currency);
         $documents = $party->documents()->open()->where('currency', $currency)
-            ->whereIn('kind', array_filter(DocumentKind::cases(), fn (DocumentKind $kind) => $kind->side() === $side && $kind->isOwed()))
+            ->whereIn('kind', DocumentKind::owed($side))
             ->orderBy('next_due')->orderBy('date')->orderBy('id')->get()->each(fn (Document $document) => $document->setRelation('party', $party));
         try {
-            $money = Money::of($amount === '' ? '0' : str_replace(',', '', $amount), $currency);
+            $money = Money::fromTyped($amount === '' ? '0' : $amount, $currency);
         } catch (Refusal) {
             $money = null;
         }

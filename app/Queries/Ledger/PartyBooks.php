@@ -57,8 +57,7 @@ final class PartyBooks
     private static function entries(array $partyIds, Day $today): array
     {
         $entries = [];
-        $kinds = array_filter(DocumentKind::cases(), fn (DocumentKind $kind) => $kind->isOwed() || $kind->isCredit());
-        $documents = Document::query()->whereIn('party_id', $partyIds)->whereIn('kind', $kinds)->issued()
+        $documents = Document::query()->whereIn('party_id', $partyIds)->whereIn('kind', DocumentKind::counted())->issued()
             ->where(fn ($query) => $query->where('open_minor', '>', 0)->orWhere('settled_on', '>=', $today->plusDays(-DaysToPay::WINDOW)->toIso()))
             ->get();
         foreach ($documents as $document) {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Queries\Ledger;
 
 use Almanac\Calendar\Day;
-use Almanac\Ledger\AgeingBucket;
 use Almanac\Ledger\Entry;
 use Almanac\Ledger\Side;
 use Almanac\Ledger\Standing;
@@ -46,7 +45,6 @@ final readonly class ReadStanding
     private function side(Party $party, Standing $standing, Day $today): SideStandingData
     {
         $office = Office::current();
-        $whole = max(1, $standing->open->minor);
         $year = [Day::of($today->year, 1, 1)->toIso(), Day::of($today->year, 12, 31)->toIso()];
 
         return new SideStandingData(
@@ -57,12 +55,7 @@ final readonly class ReadStanding
             MoneyData::of($standing->unallocated),
             MoneyData::of($standing->balance),
             MoneyData::of($standing->overdue),
-            array_map(fn (AgeingBucket $bucket) => new AgeingBucketData(
-                $bucket->value,
-                $bucket->title($office->ageing_by),
-                MoneyData::of($standing->ageing->bucket($bucket)),
-                intdiv(100 * $standing->ageing->bucket($bucket)->minor, $whole),
-            ), AgeingBucket::cases()),
+            AgeingBucketData::all($standing->ageing, $office->ageing_by),
             $this->due($standing->oldest, $today),
             $this->due($standing->nextDue, $today),
             DaysToPayData::orNull($standing->daysToPay),

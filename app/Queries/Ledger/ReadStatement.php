@@ -7,7 +7,6 @@ namespace App\Queries\Ledger;
 use Almanac\Calendar\Day;
 use Almanac\Interchange\CsvTable;
 use Almanac\Ledger\Ageing;
-use Almanac\Ledger\AgeingBucket;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\Side;
 use Almanac\Ledger\Statement;
@@ -49,7 +48,7 @@ final readonly class ReadStatement
         $problems->throwIfAny();
         $today = $this->clock->today();
         $statement = Statement::of($this->movements($party, $side, $currency), $since, $until, $currency);
-        $open = $party->documents()->open()->where('currency', $currency)->whereIn('kind', $this->kinds($side))->orderByRaw('next_due is null')->orderBy('next_due')->orderBy('id')->get()
+        $open = $party->documents()->open()->where('currency', $currency)->whereIn('kind', DocumentKind::counted($side))->orderByRaw('next_due is null')->orderBy('next_due')->orderBy('id')->get()
             ->each(fn (Document $document) => $document->setRelation('party', $party));
         $entries = array_merge([], ...$open->map(fn (Document $document) => $document->entries())->all());
         $by = Office::current()->ageing_by;
@@ -63,7 +62,7 @@ final readonly class ReadStatement
             array_map(fn (array $line) => new StatementLineData($line[0]->toText(), $line[1], MoneyData::of($line[2]), MoneyData::of($line[3])), $statement->lines),
             MoneyData::of($statement->closing),
             array_values($open->map(fn (Document $document) => DocumentRowData::of($document, $today))->all()),
-            array_map(fn (AgeingBucket $bucket) => new AgeingBucketData($bucket->value, $bucket->title($by), MoneyData::of($ageing->bucket($bucket)), intdiv(100 * $ageing->bucket($bucket)->minor, max(1, $ageing->total->minor))), AgeingBucket::cases()),
+            AgeingBucketData::all($ageing, $by),
         );
     }
 
@@ -114,25 +113,19 @@ final readonly class ReadStatement
     private function movements(Party $party, Side $side, string $currency): array
     {
         $movements = [];
-        foreach ($party->documents()->issued()->where('currency', $currency)->whereIn('kind', $this->kinds($side))->orderBy('id')->get() as $document) {
+        foreach ($party->documents()->issued()->where('currency', $currency)->whereIn('kind', DocumentKind::counted($side))->orderBy('id')->get() as $document) {
             $movements[] = [$document->date, $document->title(), $document->kind->isCredit() ? $document->total()->negated() : $document->total()];
         }
         foreach (Payment::query()->where('party_id', $party->id)->where('side', $side)->where('currency', $currency)->where('is_void', false)->orderBy('id')->get() as $payment) {
             $movements[] = [$payment->day, trim('Payment by '.$payment->pay_by->value.' '.$payment->reference), $payment->amount()->negated()];
         }
         $let = Settlement::query()->whereIn('kind', [Settlement::DISCOUNT, Settlement::WRITE_OFF])->with('document')
-            ->whereHas('document', fn ($documents) => $documents->where('party_id', $party->id)->where('currency', $currency)->whereIn('kind', $this->kinds($side)))->orderBy('id')->get();
+            ->whereHas('document', fn ($documents) => $documents->where('party_id', $party->id)->where('currency', $currency)->whereIn('kind', DocumentKind::counted($side)))->orderBy('id')->get();
         foreach ($let as $settlement) {
             $movements[] = [$settlement->day, ($settlement->kind === Settlement::DISCOUNT ? 'Discount on ' : 'Written off of ').$settlement->document->title(), $settlement->document->money(-$settlement->amount_minor)];
         }
 
         return $movements;
-    }
-
-    /** @return list<DocumentKind> */
-    private function kinds(Side $side): array
-    {
-        return array_values(array_filter(DocumentKind::cases(), fn (DocumentKind $kind) => $kind->side() === $side && ($kind->isOwed() || $kind->isCredit())));
     }
 
     /** @return list<string> */

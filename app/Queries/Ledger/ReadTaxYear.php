@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Ledger;
 
+use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Banking\PayBy;
 use Almanac\Calendar\Day;
 use Almanac\Ledger\Side;
@@ -35,7 +36,7 @@ final class ReadTaxYear
             if ($party->form_on === null) {
                 $missing[] = 'no form W-9 on file';
             }
-            if (RecordFacts::of($party, $today)->postal === null) {
+            if ($party->addressFor(Purpose::Postal, $today) === null) {
                 $missing[] = 'no address';
             }
         }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Queries\Readiness;
 
 use Almanac\Addresses\AddressUse as Purpose;
-use Almanac\Addresses\DatedUse;
 use Almanac\Addresses\PostalAddress;
 use Almanac\Calendar\Day;
 use Almanac\Cautions\CautionLevel;
@@ -46,8 +45,8 @@ final class RecordFacts
             self::hasTerms($party->clientTerms, 'is_client_default'),
             self::hasTerms($party->vendorTerms, 'is_vendor_default'),
             $party->contactPoints->contains(fn (ContactPoint $point) => $point->kind === ContactKind::Email),
-            self::address($party, Purpose::Postal, $today),
-            self::address($party, Purpose::Billing, $today),
+            $party->addressFor(Purpose::Postal, $today)?->address->postal(),
+            $party->addressFor(Purpose::Billing, $today)?->address->postal(),
             self::addressSetFor($party, Purpose::RemitTo, $today),
             self::stops($party, $today),
             $party->is_deceased ? self::standInText($party, $today) : '',
@@ -91,17 +90,6 @@ final class RecordFacts
     {
         return $own?->payment_terms_id !== null || $own?->shorthand !== null
             || once(fn () => ListedTerms::query()->where($default, true)->exists());
-    }
-
-    private static function address(Party $party, Purpose $use, Day $today): ?PostalAddress
-    {
-        $chosen = DatedUse::inForce(
-            array_values($party->addressUses->map(fn (AddressUse $one) => $one->dated())->all()),
-            $use,
-            $today,
-        );
-
-        return $chosen === null ? null : $party->addressUses->firstWhere('id', $chosen->id)?->address->postal();
     }
 
     private static function addressSetFor(Party $party, Purpose $use, Day $today): ?PostalAddress

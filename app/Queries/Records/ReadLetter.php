@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Queries\Records;
 
 use Almanac\Addresses\AddressUse as Purpose;
-use Almanac\Addresses\DatedUse;
 use Almanac\Addresses\Formatter;
 use Almanac\Addresses\Recipient;
 use Almanac\Calendar\Day;
@@ -36,7 +35,7 @@ final readonly class ReadLetter
     {
         $standIn = $party->is_deceased ? RecordFacts::standIn($party, $today)?->otherThan($party) : null;
         $spouse = $this->spouse($party, $today);
-        $use = $this->inForce($party, $today);
+        $use = $party->addressFor(Purpose::Postal, $today);
         $envelope = match (true) {
             $standIn !== null => $this->toStandIn($party, $standIn, $today),
             $use !== null => $this->envelope($party, $use, $today),
@@ -73,7 +72,7 @@ final readonly class ReadLetter
     /** @return list<string> */
     private function toStandIn(Party $party, Party $standIn, Day $today): array
     {
-        $use = $this->inForce($standIn->load('addressUses.address', 'heldPositions.company'), $today);
+        $use = $standIn->load('addressUses.address', 'heldPositions.company')->addressFor(Purpose::Postal, $today);
 
         return $use === null ? [] : Formatter::onEnvelope(
             $use->address->postal(),
@@ -81,13 +80,6 @@ final readonly class ReadLetter
                 ->inCareOf($standIn->isPerson() ? $standIn->addressing()->envelopeLine() : $standIn->display_name),
             Office::current()->country,
         );
-    }
-
-    private function inForce(Party $party, Day $today): ?AddressUse
-    {
-        $chosen = DatedUse::inForce(array_values($party->addressUses->map(fn (AddressUse $use) => $use->dated())->all()), Purpose::Postal, $today);
-
-        return $chosen === null ? null : $party->addressUses->firstWhere('id', $chosen->id);
     }
 
     /** A person written to at a company's address is written to at the company. */

@@ -77,9 +77,7 @@ final readonly class ReadToday
      */
     private function documents(Day $today, \Closure $narrow): array
     {
-        $owed = array_filter(DocumentKind::cases(), fn (DocumentKind $kind) => $kind->isOwed());
-
-        return array_values(Document::query()->open()->whereIn('kind', $owed)->tap($narrow)->with('party')->orderBy('next_due')->limit(self::MOST)->get()
+        return array_values(Document::query()->open()->whereIn('kind', DocumentKind::owed())->tap($narrow)->with('party')->orderBy('next_due')->limit(self::MOST)->get()
             ->map(fn (Document $document) => DocumentRowData::of($document, $today))->all());
     }
 

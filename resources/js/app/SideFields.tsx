@@ -7,6 +7,7 @@ import { QuietButton } from '../ui/Button';
 import { ChooseOne, type Option } from '../ui/Choose';
 import { Field } from '../ui/Field';
 import { TagPicker } from '../ui/TagPicker';
+import { TREATMENTS, WAYS_TO_PAY } from './sideWords';
 import { Quiet, Small } from '../ui/Text';
 import { narrow, space } from '../ui/tokens';
 
@@ -22,10 +23,10 @@ const Grid = styled.div`
 `;
 
 const FIXED: Record<string, Option[]> = {
-    treatment: [{ id: 'exclusive', name: 'amounts exclude tax' }, { id: 'inclusive', name: 'amounts include tax' }, { id: 'none', name: 'no tax' }],
+    treatment: TREATMENTS,
     delivery: ['email', 'post', 'portal', 'e-invoice'].map((id) => ({ id, name: id })),
     'credit-policy': [{ id: 'tell', name: 'say so, and go on' }, { id: 'ask', name: 'ask before going on' }, { id: 'stop', name: 'stop' }],
-    'pay-by': ['transfer', 'cheque', 'card', 'cash', 'direct debit'].map((id) => ({ id, name: id })),
+    'pay-by': WAYS_TO_PAY,
 };
 
 interface Props {

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Ledger;
 
+use Almanac\Ledger\Ageing;
+use Almanac\Ledger\AgeingBucket;
+use Almanac\Ledger\AgeingBy;
 use OpenApi\Attributes as OA;
 
 /** What is open of one age. */
 #[OA\Schema(schema: 'AgeingBucket')]
 final readonly class AgeingBucketData
 {
-    public function __construct(
+    private function __construct(
         #[OA\Property(enum: ['not-due', '1-30', '31-60', '61-90', 'over-90'])]
         public string $bucket,
         #[OA\Property]
@@ -20,5 +23,16 @@ final readonly class AgeingBucketData
         #[OA\Property(description: 'Percent of the whole, for drawing.')]
         public int $share,
     ) {
+    }
+
+    /** @return list<self> every bucket, in order */
+    public static function all(Ageing $ageing, AgeingBy $by): array
+    {
+        return array_map(fn (AgeingBucket $bucket) => new self(
+            $bucket->value,
+            $bucket->title($by),
+            MoneyData::of($ageing->bucket($bucket)),
+            intdiv(100 * $ageing->bucket($bucket)->minor, max(1, $ageing->total->minor)),
+        ), AgeingBucket::cases());
     }
 }

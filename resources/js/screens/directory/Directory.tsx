@@ -1,16 +1,17 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useEffect, useRef } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { directoryQuery, type DirectorySort } from '../../api/queries';
 import { EmptyDesk } from '../../app/EmptyDesk';
-import { MainButton, QuietButton } from '../../ui/Button';
+import { Unread } from '../../app/Unread';
+import { useTitle } from '../../app/useTitle';
+import { QuietButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
 import { Sheet } from '../../ui/Page';
 import { Pager } from '../../ui/Pager';
 import { rolesOf } from '../../ui/PartyLine';
-import { useShortcut } from '../../ui/shortcuts';
-import { Empty, Hidden, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
+import { Hidden, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { Table, TableScroll } from '../../ui/Table';
+import { useRowKeys } from '../../ui/useRowKeys';
 
 const SORTS: DirectorySort[] = ['receivable', 'payable', 'overdue', 'days-to-pay'];
 
@@ -23,11 +24,8 @@ export function Directory() {
     const isReversed = search.get('reversed') === '1';
     const { data, error, refetch } = useQuery({ ...directoryQuery(page, withArchived, sort, isReversed), placeholderData: keepPreviousData });
     const balances = new Map(data?.balances.map((balance) => [balance.partyId, balance]));
-    const body = useRef<HTMLTableSectionElement>(null);
-
-    useEffect(() => {
-        document.title = 'Directory – Neat Almanac';
-    }, []);
+    const body = useRowKeys<HTMLTableSectionElement>();
+    useTitle('Directory');
 
     const go = (to: number, archived: boolean, by: DirectorySort = sort, reversed = isReversed) => setSearch({
         ...(to > 1 ? { page: String(to) } : {}), ...(archived ? { archived: '1' } : {}), ...(by === 'name' ? {} : { sort: by }), ...(reversed ? { reversed: '1' } : {}),
@@ -38,21 +36,10 @@ export function Directory() {
         </th>
     );
 
-    const move = (step: number) => {
-        const links = [...body.current?.querySelectorAll<HTMLAnchorElement>('a.name') ?? []];
-        const at = links.findIndex((link) => link === document.activeElement);
-        links[at === -1 ? (step > 0 ? 0 : links.length - 1) : Math.min(links.length - 1, Math.max(0, at + step))]?.focus();
-    };
-    useShortcut('j', 'Next line of the list', () => move(1));
-    useShortcut('k', 'Line before', () => move(-1));
-
     if (error !== null) {
         return (
             <Sheet id="sheet" tabIndex={-1}>
-                <Empty role="alert">
-                    <p>The directory could not be read. {error.message}</p>
-                    <MainButton onPress={() => void refetch()}>Try again</MainButton>
-                </Empty>
+                <Unread what="The directory" error={error} retry={() => void refetch()} />
             </Sheet>
         );
     }

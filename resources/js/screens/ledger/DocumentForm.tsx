@@ -4,6 +4,7 @@ import { useDeferredValue, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { api, ask, Refused, type Schemas } from '../../api/client';
 import { booksQuery } from '../../api/queries';
+import { TREATMENTS } from '../../app/sideWords';
 import { Button, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
@@ -13,12 +14,6 @@ import { FieldRow, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { narrow, space } from '../../ui/tokens';
 
 export type Draft = Omit<Schemas['DocumentInput'], 'lines'> & { lines: (Schemas['DocumentLineInput'] & { key: string })[] };
-
-export const TREATMENTS = [
-    { id: 'exclusive', name: 'amounts exclude tax' },
-    { id: 'inclusive', name: 'amounts include tax' },
-    { id: 'none', name: 'no tax' },
-];
 
 const NONE = 'none';
 

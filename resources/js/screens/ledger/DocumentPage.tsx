@@ -1,26 +1,23 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
-import { Link, useLocation, useNavigate, useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { api, ask, type Schemas } from '../../api/client';
 import { documentQuery, forgetLedger, isMissing } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
 import { documentName, DueText } from '../../app/DocumentTable';
+import { TREATMENTS } from '../../app/sideWords';
 import { Unread } from '../../app/Unread';
 import { useTitle } from '../../app/useTitle';
 import { Button, ButtonLink, MainButton, QuietButton } from '../../ui/Button';
-import { Dialog, DialogButtons } from '../../ui/Dialog';
-import { Field } from '../../ui/Field';
 import { momentText } from '../../ui/moment';
 import { Form, Margin, Sheet, Spread } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { Table, TableScroll } from '../../ui/Table';
 import { Empty, Facts, FieldRow, Heading, Mark, Notice, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
-import { bodyOf, DocumentFields, lineKey, TotalsOf, TREATMENTS, type Draft } from './DocumentForm';
-import { tryToIssue, type Against } from './issue';
-import { Allocate } from './Allocate';
-import { KIND_NAMES } from './WriteDocument';
+import { DocumentActions } from './DocumentActions';
+import { bodyOf, DocumentFields, lineKey, TotalsOf, type Draft } from './DocumentForm';
 
 type Doc = Schemas['Document'];
 
@@ -66,7 +63,7 @@ function One({ document }: { document: Doc }) {
                         ? <Edit document={document} onClose={() => setEditing(false)} />
                         : (
                             <>
-                                {mayChangeRecords && <Actions document={document} onEdit={() => setEditing(true)} />}
+                                {mayChangeRecords && <DocumentActions document={document} onEdit={() => setEditing(true)} />}
                                 <Body document={document} />
                             </>
                         )}
@@ -178,141 +175,6 @@ function OldDetails({ document }: { document: Doc }) {
             <span>Now: {document.copyNow?.address.join(', ') || document.copyNow?.name}</span>
             {mayChangeRecords && <Button onPress={() => void take()}>Take the new details</Button>}
         </Notice>
-    );
-}
-
-const TURN: Record<string, string> = { order: 'Make the order', invoice: 'Make the invoice', bill: 'Enter the bill', 'credit-note': 'Write a credit note', 'credit-received': 'Enter a credit note' };
-
-function Actions({ document, onEdit }: { document: Doc; onEdit: () => void }) {
-    const { row } = document;
-    const path = { params: { path: { document: row.id } } };
-    const navigate = useNavigate();
-    const given = useLocation().state as Against | null;
-    const [against, setAgainst] = useState<Against | null>(given);
-    const [asks, setAsks] = useState<'void' | 'write-off' | 'send' | 'use'>();
-    const say = useSay();
-    const isOwed = row.dueText !== '' && row.state !== 'draft';
-    const isOpen = row.state === 'issued' || row.state === 'part-paid';
-
-    const issue = async (isConfirmed: boolean) => {
-        try {
-            const found = await tryToIssue(row.id, isConfirmed);
-            setAgainst(found ?? null);
-            if (found === undefined) {
-                say('Issued.');
-                await navigate('.', { replace: true, state: null });
-                forgetLedger();
-            }
-        } catch (error) {
-            say(`Not issued. ${(error as Error).message}`);
-        }
-    };
-    const turn = async (kind: string) => {
-        try {
-            const made = await ask(api.POST('/api/documents/{document}/next', { ...path, body: { kind } }));
-            forgetLedger();
-            await navigate(`/documents/${made.row.id}`);
-        } catch (error) {
-            say(`Not made. ${(error as Error).message}`);
-        }
-    };
-
-    return (
-        <>
-            {against !== null && row.state === 'draft' && !against.asks && <Notice tone="stop" title="Not issued">{against.message}</Notice>}
-            <Row $gap="small">
-                {row.state === 'draft' && <MainButton onPress={() => void issue(false)}>Issue it</MainButton>}
-                {row.state === 'draft' && <Button onPress={onEdit}>Change it</Button>}
-                {isOwed && isOpen && <ButtonLink href={`/records/${row.party.id}/payment/${row.side}?currency=${document.currency}&document=${row.id}`}>{row.side === 'client' ? 'Money has come' : 'Pay it'}</ButtonLink>}
-                {isOpen && row.kind.startsWith('credit') && <Button onPress={() => setAsks('use')}>Use it on documents</Button>}
-                {document.canBecome.map((kind) => <Button key={kind} onPress={() => void turn(kind)}>{TURN[kind] ?? KIND_NAMES[kind]}</Button>)}
-                {row.state !== 'draft' && row.state !== 'void' && <Button onPress={() => setAsks('send')}>Send it</Button>}
-                <ButtonLink href={`/api/documents/${row.id}/pdf`} target="_blank" rel="external">PDF</ButtonLink>
-                {(row.kind === 'invoice' || row.kind === 'credit-note') && row.state !== 'draft' && <ButtonLink href={`/api/documents/${row.id}/ubl`} target="_blank" rel="external">E-invoice</ButtonLink>}
-                {isOwed && isOpen && <Button onPress={() => setAsks('write-off')}>Write off</Button>}
-                {row.state !== 'void' && <Button onPress={() => setAsks('void')}>Make it void</Button>}
-            </Row>
-            {against !== null && against.asks && row.state === 'draft' && (
-                <Dialog title="Over the credit limit" role="alertdialog" onClose={() => setAgainst(null)}>
-                    <p>{against.message}</p>
-                    <DialogButtons>
-                        <MainButton autoFocus onPress={() => setAgainst(null)}>Leave it as a draft</MainButton>
-                        <Button onPress={() => void issue(true)}>Issue it all the same</Button>
-                    </DialogButtons>
-                </Dialog>
-            )}
-            {asks === 'void' && <Ask title="Make it void" hint="It keeps its number and stays in the ledger, and counts for nothing." action="Make it void" onClose={() => setAsks(undefined)} run={(reason) => ask(api.DELETE('/api/documents/{document}', { ...path, body: { reason, amount: '' } }))} />}
-            {asks === 'write-off' && <Ask title="Write off" withAmount={row.open.amount} action="Write it off" onClose={() => setAsks(undefined)} run={(reason, amount) => ask(api.POST('/api/documents/{document}/write-off', { ...path, body: { reason, amount } }))} />}
-            {asks === 'send' && <Send document={document} onClose={() => setAsks(undefined)} />}
-            {asks === 'use' && (
-                <Dialog title="Use the credit on documents" isWide onClose={() => setAsks(undefined)}>
-                    <Allocate partyId={row.party.id} side={row.side} currency={document.currency} available={row.open.amount} action="Use it" onClose={() => setAsks(undefined)} run={(uses) => ask(api.POST('/api/documents/{document}/uses', { ...path, body: { uses } }))} />
-                </Dialog>
-            )}
-        </>
-    );
-}
-
-interface AskProps {
-    title: string;
-    hint?: string;
-    action: string;
-    withAmount?: string;
-    onClose: () => void;
-    run: (reason: string, amount: string) => Promise<unknown>;
-}
-
-/** Asks why, and perhaps how much, before something is done. */
-export function Ask({ title, hint, action, withAmount, onClose, run }: AskProps) {
-    const [reason, setReason] = useState('');
-    const [amount, setAmount] = useState(withAmount ?? '');
-    const { run: saving, problems, message } = useSaving();
-    const say = useSay();
-    return (
-        <Dialog title={title} onClose={onClose}>
-            <Form
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    void saving(async () => {
-                        await run(reason, amount);
-                        forgetLedger();
-                        say('Done.');
-                        onClose();
-                    });
-                }}
-            >
-                {hint !== undefined && <p>{hint}</p>}
-                {withAmount !== undefined && <Field label="Amount" width="160px" value={amount} onChange={setAmount} problem={problems.amount} />}
-                <Field label="Why" autoFocus value={reason} onChange={setReason} problem={problems.reason ?? message} />
-                <DialogButtons><MainButton type="submit">{action}</MainButton><Button onPress={onClose}>Cancel</Button></DialogButtons>
-            </Form>
-        </Dialog>
-    );
-}
-
-function Send({ document, onClose }: { document: Doc; onClose: () => void }) {
-    const [to, setTo] = useState('');
-    const [text, setText] = useState('');
-    const { run, problems, message } = useSaving();
-    const say = useSay();
-    return (
-        <Dialog title={`Send ${documentName(document.row)}`} onClose={onClose}>
-            <Form
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    void run(async () => {
-                        await ask(api.POST('/api/documents/{document}/send', { params: { path: { document: document.row.id } }, body: { to, text } }));
-                        forgetLedger();
-                        say('Put into the outbox, and into the log.');
-                        onClose();
-                    });
-                }}
-            >
-                <Field label="To" autoFocus placeholder="as on the record" value={to} onChange={setTo} problem={problems.to ?? message} />
-                <Field label="Message" lines={5} placeholder="Please find attached …" value={text} onChange={setText} problem={problems.text} />
-                <DialogButtons><MainButton type="submit">Send it</MainButton><Button onPress={onClose}>Cancel</Button></DialogButtons>
-            </Form>
-        </Dialog>
     );
 }
 

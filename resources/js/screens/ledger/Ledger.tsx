@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { documentsQuery, paymentsQuery, recordQuery, type LedgerWanted } from '../../api/queries';
 import { DocumentTable } from '../../app/DocumentTable';
@@ -10,9 +10,9 @@ import { ChooseOne } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Sheet } from '../../ui/Page';
 import { Pager } from '../../ui/Pager';
-import { useShortcut } from '../../ui/shortcuts';
 import { FieldRow, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { Table, TableScroll } from '../../ui/Table';
+import { useRowKeys } from '../../ui/useRowKeys';
 
 const KINDS = [
     ['', 'every kind'], ['invoice', 'invoices'], ['credit-note', 'credit notes'], ['quote', 'quotes'], ['order', 'orders'], ['bill', 'bills'],
@@ -98,21 +98,9 @@ interface ListProps {
     onGo: (page: number) => void;
 }
 
-function useRowKeys() {
-    const body = useRef<HTMLDivElement>(null);
-    const move = (step: number) => {
-        const links = [...body.current?.querySelectorAll<HTMLAnchorElement>('a.name') ?? []];
-        const at = links.findIndex((link) => link === document.activeElement);
-        links[at === -1 ? (step > 0 ? 0 : links.length - 1) : Math.min(links.length - 1, Math.max(0, at + step))]?.focus();
-    };
-    useShortcut('j', 'Next line of the list', () => move(1));
-    useShortcut('k', 'Line before', () => move(-1));
-    return body;
-}
-
 function Documents({ wanted, page, onGo }: ListProps) {
     const { data, error, refetch } = useQuery({ ...documentsQuery(wanted, page), placeholderData: keepPreviousData });
-    const body = useRowKeys();
+    const body = useRowKeys<HTMLDivElement>();
     if (error !== null) {
         return <Unread what="The ledger" error={error} retry={() => void refetch()} />;
     }
@@ -134,7 +122,7 @@ function Documents({ wanted, page, onGo }: ListProps) {
 
 function Payments({ wanted, page, onGo }: ListProps) {
     const { data, error, refetch } = useQuery({ ...paymentsQuery(wanted, page), placeholderData: keepPreviousData });
-    const body = useRowKeys();
+    const body = useRowKeys<HTMLDivElement>();
     if (error !== null) {
         return <Unread what="The payments" error={error} retry={() => void refetch()} />;
     }

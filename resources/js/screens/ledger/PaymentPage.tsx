@@ -2,17 +2,18 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, ask } from '../../api/client';
-import { paymentQuery } from '../../api/queries';
+import { forgetLedger, paymentQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
+import { AskWhy } from '../../app/AskWhy';
 import { Unread } from '../../app/Unread';
 import { useTitle } from '../../app/useTitle';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Sheet } from '../../ui/Page';
+import { useSay } from '../../ui/StatusLine';
 import { Table } from '../../ui/Table';
 import { Facts, Heading, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { Allocate } from './Allocate';
-import { Ask } from './DocumentPage';
 
 /** One payment, and what it was used on. */
 export function PaymentPage() {
@@ -20,6 +21,7 @@ export function PaymentPage() {
     const { data, error, refetch } = useQuery(paymentQuery(id));
     const { mayChangeRecords } = useSession();
     const [asks, setAsks] = useState<'void' | 'use'>();
+    const say = useSay();
     useTitle('Payment');
     if (error !== null || data === undefined) {
         return <Sheet id="sheet" tabIndex={-1} aria-busy={error === null}>{error !== null && <Unread what="The payment" error={error} retry={() => void refetch()} />}</Sheet>;
@@ -63,7 +65,11 @@ export function PaymentPage() {
                     </Stack>
                 )}
             </Stack>
-            {asks === 'void' && <Ask title="Make it void" hint="What it settled is open again." action="Make it void" onClose={() => setAsks(undefined)} run={(reason) => ask(api.DELETE('/api/payments/{payment}', { ...path, body: { reason, amount: '' } }))} />}
+            {asks === 'void' && <AskWhy title="Make it void" hint="What it settled is open again." action="Make it void" onClose={() => setAsks(undefined)} run={async (reason) => {
+                await ask(api.DELETE('/api/payments/{payment}', { ...path, body: { reason, amount: '' } }));
+                forgetLedger();
+                say('Done.');
+            }} />}
             {asks === 'use' && (
                 <Dialog title="Use what is left" isWide onClose={() => setAsks(undefined)}>
                     <Allocate partyId={row.party.id} side={row.side} currency={row.amount.currency} available={row.unallocated.amount} action="Use it" onClose={() => setAsks(undefined)} run={(uses) => ask(api.POST('/api/payments/{payment}/uses', { ...path, body: { uses } }))} />

@@ -4,6 +4,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
 import { booksQuery, documentDefaultsQuery, forgetLedger, openQuery, recordQuery } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
+import { WAYS_TO_PAY } from '../../app/sideWords';
 import { Unread } from '../../app/Unread';
 import { useTitle } from '../../app/useTitle';
 import { Button, MainButton } from '../../ui/Button';
@@ -15,8 +16,6 @@ import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Heading, Mark, Notice, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { AllocationRows, usesOf, type Uses } from './Allocate';
 import { UseNotes } from './DocumentForm';
-
-const WAYS = ['transfer', 'cheque', 'card', 'cash', 'direct debit'];
 
 /** Money that came from a client, or went to a vendor. */
 export function TakePayment() {
@@ -77,7 +76,7 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
                 <Field label="Amount" autoFocus width="150px" value={draft.amount} onChange={(amount) => set({ amount })} problem={problems.amount} />
                 <ChooseOne label="Currency" width="100px" options={(books?.currencies ?? [draft.currency]).map((id) => ({ id, name: id }))} value={draft.currency} onChange={(currency) => set({ currency })} />
                 <Field label="Day" width="120px" placeholder="today" value={draft.day} onChange={(day) => set({ day })} problem={problems.day} />
-                <ChooseOne label="How" width="150px" options={WAYS.map((id) => ({ id, name: id }))} value={draft.payBy} onChange={(payBy) => set({ payBy })} problem={problems.payBy} />
+                <ChooseOne label="How" width="150px" options={WAYS_TO_PAY} value={draft.payBy} onChange={(payBy) => set({ payBy })} problem={problems.payBy} />
                 <Field label="Reference" width="220px" value={draft.reference} onChange={(reference) => set({ reference })} problem={problems.reference} />
             </FieldRow>
             <Row><Heading>Used on</Heading>{typed === undefined ? <Small>the oldest first; change any amount by hand</Small> : <Button onPress={() => setTyped(undefined)}>Oldest first again</Button>}</Row>

@@ -1,8 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
 import { Navigate } from 'react-router';
 import { sessionQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
+import { useTitle } from '../../app/useTitle';
 import { Sheet } from '../../ui/Page';
 import { Stack, Title } from '../../ui/Text';
 import { BooksSettings } from './Books';
@@ -17,9 +17,7 @@ export function Office() {
     const session = useSession();
     const client = useQueryClient();
 
-    useEffect(() => {
-        document.title = 'Office – Neat Almanac';
-    }, []);
+    useTitle('Office');
 
     if (!session.mayRunOffice) {
         return <Navigate to="/" replace />;

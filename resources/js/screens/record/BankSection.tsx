@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { useSession } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
+import { AskWhy } from '../../app/AskWhy';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
@@ -94,7 +95,7 @@ function OneDetail({ record, detail, mayEdit }: { record: RecordData; detail: De
             </Row>
             <Small>{isHeld ? `entered by ${detail.enteredBy} on ${detail.enteredText}; nothing is paid by transfer until a second person has confirmed it` : detail.settledText}</Small>
             {asks === 'confirm' && <Confirm record={record} detail={detail} onClose={() => setAsks(undefined)} />}
-            {asks === 'refuse' && <Refuse title={isHeld ? 'Refuse these details' : 'End these details'} onClose={() => setAsks(undefined)} run={(reason) => act.save(() => ask(api.DELETE('/api/parties/{id}/bank-details/{bankDetail}', { ...path, body: { reason, amount: '' } })), isHeld ? 'Refused.' : 'Ended.')} />}
+            {asks === 'refuse' && <AskWhy title={isHeld ? 'Refuse these details' : 'End these details'} action={isHeld ? 'Refuse these details' : 'End these details'} onClose={() => setAsks(undefined)} run={(reason) => act.save(() => ask(api.DELETE('/api/parties/{id}/bank-details/{bankDetail}', { ...path, body: { reason, amount: '' } })), isHeld ? 'Refused.' : 'Ended.')} />}
         </Stack>
     );
 }
@@ -117,27 +118,6 @@ function Confirm({ record, detail, onClose }: { record: RecordData; detail: Deta
                 <p>Call a number that was known before these details came, not one from the letter or email that brought them. Then say how you made sure that {detail.masked} is right.</p>
                 <ChooseOne label="How" options={HOW.map((id) => ({ id, name: id }))} value={how} onChange={setHow} problem={problems.how ?? message} />
                 <DialogButtons><MainButton type="submit">Confirm them</MainButton><Button onPress={onClose}>Cancel</Button></DialogButtons>
-            </Form>
-        </Dialog>
-    );
-}
-
-function Refuse({ title, run, onClose }: { title: string; run: (reason: string) => Promise<void>; onClose: () => void }) {
-    const [reason, setReason] = useState('');
-    const { run: saving, problems, message } = useSaving();
-    return (
-        <Dialog title={title} onClose={onClose}>
-            <Form
-                onSubmit={(event) => {
-                    event.preventDefault();
-                    void saving(async () => {
-                        await run(reason);
-                        onClose();
-                    });
-                }}
-            >
-                <Field label="Why" autoFocus value={reason} onChange={setReason} problem={problems.reason ?? message} />
-                <DialogButtons><MainButton type="submit">{title}</MainButton><Button onPress={onClose}>Cancel</Button></DialogButtons>
             </Form>
         </Dialog>
     );

@@ -1,16 +1,17 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
 import { todayQuery } from '../../api/queries';
 import { EmptyDesk } from '../../app/EmptyDesk';
 import { documentName, DueText } from '../../app/DocumentTable';
+import { Unread } from '../../app/Unread';
+import { useTitle } from '../../app/useTitle';
 import { ReminderLine } from '../../app/ReminderLine';
-import { MainButton } from '../../ui/Button';
 import { momentText } from '../../ui/moment';
 import { Sheet } from '../../ui/Page';
-import { Empty, Heading, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
+import { Heading, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { narrow, space } from '../../ui/tokens';
 import { CalendarAddress } from './CalendarAddress';
 
@@ -36,17 +37,12 @@ const List = styled.ul`
 export function Today() {
     const { data, error, refetch } = useQuery(todayQuery);
 
-    useEffect(() => {
-        document.title = 'Today – Neat Almanac';
-    }, []);
+    useTitle('Today');
 
     if (error !== null && data === undefined) {
         return (
             <Sheet id="sheet" tabIndex={-1}>
-                <Empty role="alert">
-                    <p>Today could not be read. {error.message}</p>
-                    <MainButton onPress={() => void refetch()}>Try again</MainButton>
-                </Empty>
+                <Unread what="Today" error={error} retry={() => void refetch()} />
             </Sheet>
         );
     }

@@ -1,10 +1,11 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { api, ask, type Schemas } from '../../api/client';
 import { gapsQuery, pairsQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
+import { useTitle } from '../../app/useTitle';
 import { Button, MainButton } from '../../ui/Button';
 import { Sheet } from '../../ui/Page';
 import { Pager } from '../../ui/Pager';
@@ -33,9 +34,7 @@ const List = styled.ul`
 
 /** What keeps the book tidy: records that lack something, and records that look alike. */
 export function Upkeep() {
-    useEffect(() => {
-        document.title = 'Upkeep – Neat Almanac';
-    }, []);
+    useTitle('Upkeep');
 
     return (
         <Sheet id="sheet" tabIndex={-1}>
