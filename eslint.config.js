@@ -6,6 +6,18 @@ const uiOnly = [
 ];
 const screens = ['access', 'directory', 'find', 'ledger', 'office', 'record', 'today', 'upkeep'];
 
+const rawColours = { selector: 'TemplateElement[value.raw=/#[0-9a-fA-F]{3,8}\\b|rgba?\\(/]', message: 'Raw colours stand in ui/tokens.ts only.' };
+
+/** What is left, the sum, the discounted price: the server works them out, to the cent. */
+const amounts = '[property.name=/^(amount|price|discount|quantity|rate|total|open|used|left|unallocated)$/]';
+const arithmetic = [
+    `CallExpression[callee.name=/^(Number|parseFloat|parseInt)$/] MemberExpression${amounts}`,
+    `CallExpression[callee.object.name='Number'] MemberExpression${amounts}`,
+    `BinaryExpression[operator=/^[-*/%]$/] MemberExpression${amounts}`,
+    `UnaryExpression[operator=/^[-+]$/] > MemberExpression${amounts}`,
+    "CallExpression[callee.property.name='toFixed'] MemberExpression[property.name='amount']",
+].map((selector) => ({ selector, message: 'Amounts are worked out by the server; show what it says (text, sign).' }));
+
 /** A screen knows ui/, api/ and app/, but no other screen. */
 const screenWalls = screens.map((screen) => ({
     files: [`resources/js/screens/${screen}/**/*.{ts,tsx}`],
@@ -41,12 +53,7 @@ export default tseslint.config(
     {
         files: ['resources/js/**/*.{ts,tsx}'],
         ignores: ['resources/js/ui/**'],
-        rules: {
-            'no-restricted-syntax': ['error', {
-                selector: 'TemplateElement[value.raw=/#[0-9a-fA-F]{3,8}\\b|rgba?\\(/]',
-                message: 'Raw colours stand in ui/tokens.ts only.',
-            }],
-        },
+        rules: { 'no-restricted-syntax': ['error', rawColours, ...arithmetic] },
     },
     ...screenWalls,
 );

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\OneAct;
 use App\Http\Middleware\PlainQuery;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Problems\ProblemRenderer;
@@ -9,6 +10,7 @@ use Bench\BenchCommand;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Routing\Middleware\SubstituteBindings;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -23,6 +25,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->convertEmptyStringsToNull(except: [fn () => true]);
         $middleware->append(SecurityHeaders::class);
         $middleware->prependToGroup('api', PlainQuery::class);
+        // What a write is about is read when it holds the lock, and not before.
+        $middleware->prependToPriorityList(before: SubstituteBindings::class, prepend: OneAct::class);
         $middleware->redirectGuestsTo(fn () => null);
     })
     ->withExceptions(function (Exceptions $exceptions): void {

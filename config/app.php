@@ -6,5 +6,6 @@ return [
     'name' => 'Neat Almanac',
     'env' => env('APP_ENV', 'production'),
     'debug' => (bool) env('APP_DEBUG', false),
-    'timezone' => env('APP_TIMEZONE', 'UTC'),
+    /* In which moments are kept; the office's own zone is a setting of the office. */
+    'timezone' => 'UTC',
 ];

@@ -32,17 +32,18 @@ use App\Http\Controllers\Reminders\RemindersController;
 use App\Http\Controllers\Terms\PreviewController;
 use App\Http\Controllers\Today\TodayController;
 use App\Http\Middleware\InOffice;
+use App\Http\Middleware\OneAct;
 use App\Support\Permission;
 use Illuminate\Support\Facades\Route;
 
 Route::get('session', [SessionController::class, 'show']);
 Route::post('session', [SessionController::class, 'store']);
 Route::post('setup', [SessionController::class, 'setUp']);
-Route::post('tokens', [SessionController::class, 'token']);
+Route::post('tokens', [SessionController::class, 'token'])->middleware(OneAct::class);
 Route::get('countries', [ChoicesController::class, 'countries']);
 
-Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
-    Route::delete('session', [SessionController::class, 'destroy']);
+Route::middleware(['auth:sanctum', InOffice::class, OneAct::class])->group(function (): void {
+    Route::delete('session', [SessionController::class, 'destroy'])->withoutMiddleware(OneAct::class);
     Route::get('choices', [ChoicesController::class, 'index']);
     Route::get('today', [TodayController::class, 'index']);
     Route::get('reminders', [TodayController::class, 'due']);
@@ -51,14 +52,14 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
     Route::get('find', FindController::class);
     Route::get('gaps', GapsController::class);
     Route::get('look-alikes', [LookAlikesController::class, 'index']);
-    Route::post('look-alikes', [LookAlikesController::class, 'find']);
+    Route::post('look-alikes', [LookAlikesController::class, 'find'])->withoutMiddleware(OneAct::class);
     Route::get('names', NameController::class);
     Route::get('parties', [PartyController::class, 'index']);
     Route::get('parties/{party}', [PartyController::class, 'show'])->whereNumber('party');
     Route::get('parties/{party}/addresses', [AddressController::class, 'apart'])->whereNumber('party');
     Route::get('parties/{party}/kin', [KinController::class, 'index'])->whereNumber('party');
     Route::get('parties/{party}/changes', [PartyController::class, 'changes'])->whereNumber('party');
-    Route::post('terms/preview', PreviewController::class);
+    Route::post('terms/preview', PreviewController::class)->withoutMiddleware(OneAct::class);
     Route::get('books', [BooksController::class, 'index']);
     Route::get('accounts/file', [BooksController::class, 'writeAccounts']);
     Route::get('documents', [DocumentsController::class, 'index']);
@@ -73,7 +74,6 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
     Route::get('imports/{import}', [ImportsController::class, 'show'])->whereNumber('import');
     Route::prefix('parties/{party}')->whereNumber('party')->group(function (): void {
         Route::get('document-defaults', [DocumentsController::class, 'defaults']);
-        Route::get('open', [PaymentsController::class, 'open']);
         Route::get('statement', [PaperController::class, 'statement']);
         Route::get('reminder-letter', [PaperController::class, 'reminder']);
     });
@@ -145,8 +145,9 @@ Route::middleware(['auth:sanctum', InOffice::class])->group(function (): void {
             Route::delete('entries/{logEntry}', [NotesController::class, 'remove']);
             Route::post('cautions', [NotesController::class, 'caution']);
             Route::delete('cautions/{caution}', [NotesController::class, 'lift']);
-            Route::post('document-preview', [DocumentsController::class, 'preview']);
+            Route::post('document-preview', [DocumentsController::class, 'preview'])->withoutMiddleware(OneAct::class);
             Route::post('documents', [DocumentsController::class, 'add']);
+            Route::post('payment-preview', [PaymentsController::class, 'preview'])->withoutMiddleware(OneAct::class);
             Route::post('opening', [DocumentsController::class, 'opening']);
             Route::post('payments', [PaymentsController::class, 'take']);
             Route::post('touched/identity', [TouchedController::class, 'identity']);

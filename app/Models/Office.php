@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Almanac\Calendar\OfficeZone;
 use Almanac\Ledger\AgeingBy;
+use Almanac\Money\DecimalSign;
 use Almanac\Money\Percent;
 use Almanac\Terms\LateInterest;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -25,21 +28,28 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool $late_per_month a flat rate for each month begun, rather than a yearly one by the day
  * @property bool|null $keeps_us_holidays null for as the country does
  * @property bool|null $month_first whether 3/4 means March 4; null for as the country does
+ * @property bool|null $decimal_comma whether 12,50 is twelve and a half; null for as the country does
+ * @property string $time_zone of the IANA database; empty for that of its address
+ * @property string $phone
+ * @property string $email
+ * @property string|null $how_to_pay what its papers say of it
+ * @property string|null $logo_path
+ * @property string|null $logo_type
  */
 final class Office extends Model
 {
     private const MONTH_FIRST = ['US'];
 
-    protected $fillable = ['name', 'country', 'lines', 'locality', 'region', 'postcode', 'month_first', 'ageing_by', 'warn_after', 'late_rate', 'late_per_month', 'keeps_us_holidays'];
+    protected $fillable = ['name', 'country', 'lines', 'locality', 'region', 'postcode', 'phone', 'email', 'how_to_pay', 'logo_path', 'logo_type', 'time_zone', 'month_first', 'decimal_comma', 'ageing_by', 'warn_after', 'late_rate', 'late_per_month', 'keeps_us_holidays'];
 
     protected $attributes = [
-        'lines' => '', 'locality' => '', 'region' => '', 'postcode' => '', 'month_first' => null,
+        'lines' => '', 'locality' => '', 'region' => '', 'postcode' => '', 'phone' => '', 'email' => '', 'how_to_pay' => '', 'time_zone' => '', 'month_first' => null, 'decimal_comma' => null,
         'ageing_by' => 'due date', 'warn_after' => 30, 'late_rate' => '', 'late_per_month' => false, 'keeps_us_holidays' => null,
     ];
 
     protected function casts(): array
     {
-        return ['month_first' => 'boolean', 'ageing_by' => AgeingBy::class, 'late_per_month' => 'boolean', 'keeps_us_holidays' => 'boolean'];
+        return ['month_first' => 'boolean', 'decimal_comma' => 'boolean', 'ageing_by' => AgeingBy::class, 'late_per_month' => 'boolean', 'keeps_us_holidays' => 'boolean'];
     }
 
     public static function current(): self
@@ -68,6 +78,28 @@ final class Office extends Model
             $this->late_per_month => LateInterest::perMonthBegun(Percent::of($this->late_rate)),
             default => LateInterest::perYear(Percent::of($this->late_rate)),
         };
+    }
+
+    /** What sets off decimals in the numbers that are typed here. */
+    public function decimalSign(): DecimalSign
+    {
+        return match ($this->decimal_comma) {
+            null => DecimalSign::ofCountry($this->country),
+            true => DecimalSign::Comma,
+            false => DecimalSign::Point,
+        };
+    }
+
+    /** In which its day begins and ends. */
+    public function zone(): \DateTimeZone
+    {
+        return OfficeZone::of($this->time_zone, $this->country, $this->region);
+    }
+
+    /** The day of a moment, by the office's clock. */
+    public static function dayOf(\DateTimeInterface $moment): string
+    {
+        return CarbonImmutable::instance($moment)->setTimezone(self::current()->zone())->format('j M Y');
     }
 
     /** Whether 3/4 means March 4 here. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
 
 /** Does long work in a process of its own, so that whoever asked for it gets an answer at once and may leave. */
@@ -14,6 +15,7 @@ final class Aside
     {
         $command = implode(' ', array_map(escapeshellarg(...), [PHP_BINARY, '-d', 'memory_limit=512M', base_path('artisan'), ...$arguments]));
         // Its own session: it goes on when the server that began it stops.
-        Process::path(base_path())->run("setsid nohup $command > /dev/null 2>&1 &");
+        // It begins when what it is about is kept.
+        DB::afterCommit(fn () => Process::path(base_path())->run("setsid nohup $command > /dev/null 2>&1 &"));
     }
 }

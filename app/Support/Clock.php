@@ -14,17 +14,27 @@ final class Clock
 {
     public function today(): Day
     {
-        return $this->pinned() ?? Day::fromIso(now()->format('Y-m-d'));
+        return $this->pinned() ?? Day::fromIso($this->here()->format('Y-m-d'));
     }
 
-    /** Now; on a pinned day it is always half past nine. */
+    /** Now, by the zone in which it is kept: UTC. */
     public function now(): CarbonImmutable
     {
-        $pinned = $this->pinned();
+        return $this->here()->utc();
+    }
 
-        return $pinned === null
-            ? CarbonImmutable::now()
-            : CarbonImmutable::now()->setDate($pinned->year, $pinned->month, $pinned->day)->setTime(9, 30);
+    /** Now, by the office's clock; on a pinned day it is always half past nine. */
+    public function here(): CarbonImmutable
+    {
+        $pinned = $this->pinned();
+        $now = CarbonImmutable::now(self::zone());
+
+        return $pinned === null ? $now : $now->setDate($pinned->year, $pinned->month, $pinned->day)->setTime(9, 30);
+    }
+
+    public static function zone(): \DateTimeZone
+    {
+        return once(fn () => Office::query()->first()?->zone()) ?? new \DateTimeZone('UTC');
     }
 
     /** Reads dates as the office types them. */

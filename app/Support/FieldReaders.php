@@ -18,6 +18,6 @@ final readonly class FieldReaders
     {
         $office = Office::current();
 
-        return FieldReader::of($this->clock->reader($office), $office->currency());
+        return FieldReader::of($this->clock->reader($office), $office->currency(), $office->decimalSign());
     }
 }

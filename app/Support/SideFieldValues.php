@@ -16,6 +16,7 @@ use Almanac\Refusal;
 use Almanac\Terms\SideField;
 use App\Models\CostCentre;
 use App\Models\LedgerAccount;
+use App\Models\Office;
 use App\Models\TaxRate;
 
 /** Reads the values of a side as they are sent, and tells them again: to be changed, and to be read. */
@@ -40,7 +41,7 @@ final class SideFieldValues
             SideField::CostCentres => self::ids($typed, CostCentre::class, PHP_INT_MAX),
             SideField::Discount => (string) Percent::of($typed),
             SideField::Currency => Money::zero(mb_strtoupper(trim($typed)))->currency,
-            SideField::Limit => Money::fromTyped($typed, $currency)->minor,
+            SideField::Limit => Money::fromTyped($typed, $currency, Office::current()->decimalSign())->minor,
             SideField::SendTo, SideField::Reference, SideField::AccountNumber => NamePart::tidy($typed),
         };
     }
@@ -51,7 +52,7 @@ final class SideFieldValues
         return match (true) {
             $value instanceof \BackedEnum => (string) $value->value,
             is_array($value) => implode(',', array_filter($value, is_int(...))),
-            $field === SideField::Limit && is_int($value) => Money::ofMinor($value, $currency)->toDecimal(),
+            $field === SideField::Limit && is_int($value) => Office::current()->decimalSign()->write(Money::ofMinor($value, $currency)->toDecimal()),
             is_scalar($value) => (string) $value,
             default => '',
         };

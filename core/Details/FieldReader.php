@@ -7,10 +7,11 @@ namespace Almanac\Details;
 use Almanac\Calendar\Day;
 use Almanac\Calendar\TypedDay;
 use Almanac\Money\BadAmount;
+use Almanac\Money\DecimalSign;
 use Almanac\Money\Money;
+use Almanac\Money\TypedNumber;
 use Almanac\Records\Wording;
 use Almanac\Refusal;
-use Brick\Math\BigDecimal;
 
 /**
  * Reads what is typed into a field of a detail sheet into the form in which it is kept, and shows
@@ -24,14 +25,14 @@ final readonly class FieldReader
 
     private const DIGITS = 30;
 
-    private function __construct(private TypedDay $dates, private string $currency)
+    private function __construct(private TypedDay $dates, private string $currency, private DecimalSign $sign)
     {
     }
 
     /** @param  string  $currency ISO 4217, of amounts typed without one */
-    public static function of(TypedDay $dates, string $currency): self
+    public static function of(TypedDay $dates, string $currency, DecimalSign $sign = DecimalSign::Point): self
     {
-        return new self($dates, $currency);
+        return new self($dates, $currency, $sign);
     }
 
     /**
@@ -73,30 +74,26 @@ final readonly class FieldReader
             $kind === FieldKind::Date => Day::fromIso($kept)->toText(),
             $kind === FieldKind::Choices => str_replace("\n", ', ', $kept),
             $kind === FieldKind::Amount => $this->inGroups($kept),
+            $kind === FieldKind::Number => $this->sign->write($kept),
             default => $kept,
         };
     }
 
-    /** Thousands may be set off by commas or spaces. */
     private function number(string $text): string
     {
-        $plain = $this->withoutGroups($text);
-        if (preg_match('/^-?\d+(\.\d+)?$/', $plain) !== 1 || strlen($plain) > self::DIGITS) {
+        try {
+            return (string) TypedNumber::read($text, $this->sign)->alone();
+        } catch (BadAmount) {
             throw FieldRefused::notANumber(mb_substr($text, 0, self::DIGITS));
         }
-
-        return (string) BigDecimal::of($plain);
-    }
-
-    private function withoutGroups(string $text): string
-    {
-        return preg_match('/^-?\d{1,3}([, ]\d{3})+(\.\d+)?$/', $text) === 1 ? str_replace([',', ' '], '', $text) : $text;
     }
 
     /** 240,000.00 USD */
     private function inGroups(string $amount): string
     {
-        return preg_replace('/\B(?=(\d{3})+(?!\d)(?:\.|\s))/', ',', $amount) ?? $amount;
+        $grouped = preg_replace('/\B(?=(\d{3})+(?!\d)(?:\.|\s))/', "'", $amount) ?? $amount;
+
+        return strtr($grouped, ["'" => $this->sign->other()->value, '.' => $this->sign->value]);
     }
 
     private function yesOrNo(string $text): string
@@ -123,14 +120,12 @@ final readonly class FieldReader
     /** "1,250.50", or with its currency before or after it: "CHF 1250". */
     private function amount(string $text): string
     {
-        if (preg_match('/^(?:(?<before>[A-Za-z]{3})\s*)?(?<number>-?[\d., ]+?)(?:\s*(?<after>[A-Za-z]{3}))?$/', $text, $part) !== 1) {
-            throw FieldRefused::notAnAmount($text);
-        }
-        $currency = strtoupper($part['before'] ?: ($part['after'] ?? '') ?: $this->currency);
         try {
-            return Money::of($this->withoutGroups(trim($part['number'])), $currency)->toDecimal().' '.$currency;
+            $currency = TypedNumber::read($text, $this->sign)->currency() ?? $this->currency;
+
+            return Money::fromTyped($text, $currency, $this->sign)->toDecimal().' '.$currency;
         } catch (BadAmount) {
-            throw FieldRefused::notAnAmount($text);
+            throw FieldRefused::notAnAmount(mb_substr($text, 0, self::DIGITS));
         }
     }
 }

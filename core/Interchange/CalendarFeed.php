@@ -6,22 +6,28 @@ namespace Almanac\Interchange;
 
 /**
  * Writes events as iCalendar, RFC 5545: lines of at most 75 octets (section 3.1), texts with
- * backslash, comma, semicolon and line break escaped (section 3.3.11). Times are local to
- * whoever reads them (section 3.3.5, form 1), as the office's clock shows them.
+ * backslash, comma, semicolon and line break escaped (section 3.3.11). Times are those of the
+ * office's clock, by its time zone (section 3.3.5, form 3), whose changes are written out (section 3.6.5).
  */
 final class CalendarFeed
 {
     private const OCTETS = 75;
 
+    private const YEAR = 31_556_952;
+
+    private const YEARS_BACK = 2;
+
+    private const YEARS_AHEAD = 10;
+
     /**
-     * @param \DateTimeImmutable $stamp when it is written
+     * @param \DateTimeImmutable $stamp when it is written, by the office's clock
      * @param list<CalendarEvent> $events
      */
     public static function write(string $name, \DateTimeImmutable $stamp, array $events): string
     {
-        $lines = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Neat Almanac//Reminders//EN', 'NAME:'.self::text($name)];
+        $lines = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Neat Almanac//Reminders//EN', 'NAME:'.self::text($name), ...self::zone($stamp)];
         foreach ($events as $event) {
-            $lines = [...$lines, ...self::event($event, $stamp->setTimezone(new \DateTimeZone('UTC'))->format('Ymd\THis\Z'))];
+            $lines = [...$lines, ...self::event($event, $stamp)];
         }
         $lines[] = 'END:VCALENDAR';
 
@@ -29,19 +35,38 @@ final class CalendarFeed
     }
 
     /** @return list<string> */
-    private static function event(CalendarEvent $event, string $stamp): array
+    private static function event(CalendarEvent $event, \DateTimeImmutable $stamp): array
     {
         return array_values(array_filter([
             'BEGIN:VEVENT',
             'UID:'.self::text($event->uid),
-            'DTSTAMP:'.$stamp,
-            'DTSTART:'.str_replace('-', '', $event->day->toIso()).'T'.str_replace(':', '', $event->time->toText()).'00',
+            'DTSTAMP:'.$stamp->setTimezone(new \DateTimeZone('UTC'))->format('Ymd\THis\Z'),
+            'DTSTART;TZID='.$stamp->getTimezone()->getName().':'.str_replace('-', '', $event->day->toIso()).'T'.str_replace(':', '', $event->time->toText()).'00',
             'DURATION:PT15M',
             $event->recurrence === null ? '' : 'RRULE:'.$event->recurrence->toRule(),
             'SUMMARY:'.self::text($event->summary),
             $event->url === '' ? '' : 'URL:'.$event->url,
             'END:VEVENT',
         ]));
+    }
+
+    /**
+     * The office's zone, with every change of its clock in the years around.
+     *
+     * @return list<string>
+     */
+    private static function zone(\DateTimeImmutable $stamp): array
+    {
+        $lines = ['BEGIN:VTIMEZONE', 'TZID:'.$stamp->getTimezone()->getName()];
+        $changes = $stamp->getTimezone()->getTransitions($stamp->getTimestamp() - self::YEARS_BACK * self::YEAR, $stamp->getTimestamp() + self::YEARS_AHEAD * self::YEAR);
+        $offset = fn (int $seconds): string => sprintf('%s%02d%02d', $seconds < 0 ? '-' : '+', intdiv(abs($seconds), 3600), intdiv(abs($seconds), 60) % 60);
+        foreach ($changes ?: [] as $at => $change) {
+            $before = $changes[$at - 1]['offset'] ?? $change['offset'];
+            $kind = $change['isdst'] ? 'DAYLIGHT' : 'STANDARD';
+            $lines = [...$lines, "BEGIN:$kind", 'DTSTART:'.($at === 0 ? '19700101T000000' : gmdate('Ymd\THis', $change['ts'] + $before)), 'TZOFFSETFROM:'.$offset($before), 'TZOFFSETTO:'.$offset($change['offset']), 'TZNAME:'.$change['abbr'], "END:$kind"];
+        }
+
+        return [...$lines, 'END:VTIMEZONE'];
     }
 
     private static function text(string $text): string

@@ -11,6 +11,7 @@ use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\LedgerRefused;
 use Almanac\Ledger\Line;
 use Almanac\Ledger\TaxTreatment;
+use Almanac\Money\DecimalSign;
 use Almanac\Money\Money;
 use Almanac\Money\Percent;
 use Almanac\Refusal;
@@ -29,7 +30,7 @@ final class DocumentTable
     /** @var array<int, list<array{string, string}>> by line: column and what is wrong */
     private array $problems = [];
 
-    private function __construct(private readonly TypedDay $days, private readonly string $currency)
+    private function __construct(private readonly TypedDay $days, private readonly string $currency, private readonly DecimalSign $sign)
     {
     }
 
@@ -40,9 +41,9 @@ final class DocumentTable
      *
      * @throws InterchangeRefused when it is no table, or lacks a column
      */
-    public static function read(string $content, TypedDay $days, string $currency): array
+    public static function read(string $content, TypedDay $days, string $currency, DecimalSign $sign = DecimalSign::Point): array
     {
-        $reader = new self($days, $currency);
+        $reader = new self($days, $currency, $sign);
 
         return [$reader->documents($content), $reader->problems];
     }
@@ -105,9 +106,9 @@ final class DocumentTable
                     $this->problem($line, $same, InterchangeRefused::differsWithin($same));
                 }
             }
-            $price = $this->at($line, 'amount', fn () => Line::readNumber($row['amount']));
-            $quantity = ($row['quantity'] ?? '') === '' ? BigDecimal::one() : $this->at($line, 'quantity', fn () => Line::readNumber($row['quantity']));
-            $tax = $this->at($line, 'tax', fn () => Percent::of(($row['tax'] ?? '') === '' ? '0' : rtrim($row['tax'], ' %')));
+            $price = $this->at($line, 'amount', fn () => Line::readPrice($row['amount'], $currency ?? $this->currency, $this->sign));
+            $quantity = ($row['quantity'] ?? '') === '' ? BigDecimal::one() : $this->at($line, 'quantity', fn () => Line::readQuantity($row['quantity'], $this->sign));
+            $tax = $this->at($line, 'tax', fn () => Percent::of(($row['tax'] ?? '') === '' ? '0' : $row['tax']));
             $text = ($row['text'] ?? '') === '' ? $head['number'] : ($this->at($line, 'text', fn () => Line::readText($row['text'])) ?? '');
             if ($price !== null && $quantity !== null && $tax !== null) {
                 $lines[] = Line::of($text, $quantity, $price, Percent::of(0), $tax);
@@ -117,9 +118,11 @@ final class DocumentTable
             return null;
         }
         $document = new ReadDocument($kind, $number, $date, $due, $currency, $party, [$party], $head['reference'] ?? '', TaxTreatment::Exclusive, $lines);
-        if ($document->totals()->gross->isNegative()) {
-            $this->problem($first, 'amount', LedgerRefused::negativeTotal($document->totals()->gross->toText()));
-
+        $totals = $this->at($first, 'amount', fn () => $document->totals());
+        if ($totals?->gross->isNegative() === true) {
+            $this->problem($first, 'amount', LedgerRefused::negativeTotal($totals->gross->toText()));
+        }
+        if ($totals === null || $totals->gross->isNegative()) {
             return null;
         }
 

@@ -50,6 +50,11 @@ final class InterchangeRefused extends Refusal
         return new self("“{$typed}” is no kind of document. Write invoice, credit note, bill, quote, order or purchase order.");
     }
 
+    public static function baseQuantity(string $typed): self
+    {
+        return new self("The invoice has a price for “{$typed}” pieces, which no price can be for. Ask whoever sent it.");
+    }
+
     public static function differsWithin(string $what): self
     {
         return new self("Another line of the same document has another $what.");

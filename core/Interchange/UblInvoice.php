@@ -10,6 +10,7 @@ use Almanac\Ledger\Line;
 use Almanac\Ledger\TaxTreatment;
 use Almanac\Money\Money;
 use Almanac\Money\Percent;
+use Almanac\Money\TypedNumber;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use DOMDocument;
@@ -59,7 +60,7 @@ final class UblInvoice
                 $lines[] = Line::of(
                     $text('b:AllowanceChargeReason', $element) ?: ($sign > 0 ? 'Charge' : 'Allowance'),
                     BigDecimal::of($sign),
-                    Line::readNumber($text('b:Amount', $element)),
+                    Line::readPlain($text('b:Amount', $element)),
                     Percent::of(0),
                     Percent::of($text('a:TaxCategory/b:Percent', $element) ?: '0'),
                 );
@@ -188,11 +189,15 @@ final class UblInvoice
     /** @param  \Closure(string, DOMElement|null): string  $text */
     private static function line(DOMElement $element, \Closure $text, bool $isCredit): Line
     {
-        $amount = Line::readNumber($text('b:LineExtensionAmount', $element));
-        $quantity = Line::readNumber($text($isCredit ? 'b:CreditedQuantity' : 'b:InvoicedQuantity', $element) ?: '1');
+        $amount = Line::readPlain($text('b:LineExtensionAmount', $element));
+        $quantity = Line::readPlain($text($isCredit ? 'b:CreditedQuantity' : 'b:InvoicedQuantity', $element) ?: '1');
         $base = $text('a:Price/b:BaseQuantity', $element);
-        $price = Line::readNumber($text('a:Price/b:PriceAmount', $element) ?: '0')
-            ->dividedBy($base === '' ? 1 : $base, self::PRICE_SCALE, RoundingMode::HALF_UP);
+        $per = $base === '' ? BigDecimal::one() : Line::readPlain($base);
+        if (! $per->isPositive()) {
+            throw InterchangeRefused::baseQuantity($base);
+        }
+        $price = Line::readPlain($text('a:Price/b:PriceAmount', $element) ?: '0')
+            ->dividedBy($per, self::PRICE_SCALE, RoundingMode::HALF_UP);
         $name = $text('a:Item/b:Name', $element) ?: $text('a:Item/b:Description', $element) ?: 'Line '.$text('b:ID', $element);
         $tax = Percent::of($text('a:Item/a:ClassifiedTaxCategory/b:Percent', $element) ?: '0');
         // Allowances of the line, or a price of many decimals: then the line's own amount is what counts.
@@ -208,7 +213,7 @@ final class UblInvoice
         if ($said === '') {
             return;
         }
-        $total = Money::rounded(BigDecimal::of($said), $read->currency);
+        $total = Money::rounded(TypedNumber::plain($said), $read->currency);
         $found = $read->totals()->gross;
         // The standard's own rules allow a unit of the last decimal between a sum and its parts.
         if (abs($found->minus($total)->minor) > 1) {

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Almanac\Ledger;
 
 use Almanac\Money\BadAmount;
+use Almanac\Money\DecimalSign;
 use Almanac\Money\Money;
 use Almanac\Money\Percent;
+use Almanac\Money\TypedNumber;
 use Almanac\Records\Wording;
 use Almanac\Records\WordingRefused;
 use Brick\Math\BigDecimal;
-use Brick\Math\Exception\MathException;
 
 /** One line of a document: so much of something, at a price, less a discount. */
 final readonly class Line
@@ -42,30 +43,54 @@ final readonly class Line
     }
 
     /**
-     * A quantity or a price, with a decimal point or a comma; negative for what is taken back.
+     * A quantity; negative for what is taken back.
      *
      * @throws BadAmount when it is no number, has over six decimals, or is beyond a thousand million
      */
-    public static function readNumber(string $typed): BigDecimal
+    public static function readQuantity(string $typed, DecimalSign $sign = DecimalSign::Point): BigDecimal
     {
-        $plain = preg_match('/^-?\d{1,3}(,\d{3})+(\.\d+)?$/', trim($typed)) === 1
-            ? str_replace(',', '', trim($typed))
-            : str_replace(',', '.', trim($typed));
-        try {
-            $number = BigDecimal::of($plain);
-        } catch (MathException) {
-            throw BadAmount::notANumber($typed);
-        }
-        if ($number->getScale() > self::SCALE || $number->abs()->isGreaterThan(self::MOST)) {
-            throw BadAmount::beyondALine($typed);
-        }
+        return self::bounded(TypedNumber::read($typed, $sign)->alone(), $typed);
+    }
 
-        return $number;
+    /**
+     * A price in a currency, whose sign may stand beside it.
+     *
+     * @throws BadAmount when it is no number, is in another currency, has over six decimals, or is beyond a thousand million
+     */
+    public static function readPrice(string $typed, string $currency, DecimalSign $sign = DecimalSign::Point): BigDecimal
+    {
+        return self::bounded(TypedNumber::read($typed, $sign)->in($currency), $typed);
+    }
+
+    /**
+     * A quantity or a price as a program writes it.
+     *
+     * @throws BadAmount when it is no number, has over six decimals, or is beyond a thousand million
+     */
+    public static function readPlain(string $text): BigDecimal
+    {
+        return self::bounded(TypedNumber::plain($text), $text);
+    }
+
+    private static function bounded(BigDecimal $number, string $typed): BigDecimal
+    {
+        return $number->getScale() > self::SCALE || $number->abs()->isGreaterThan(self::MOST) ? throw BadAmount::beyondALine($typed) : $number;
+    }
+
+    /** The price for reading: in groups, with the decimals of the currency, or more where it has more. */
+    public function priceText(string $currency): string
+    {
+        $digits = strlen(strrchr(Money::zero($currency)->toDecimal(), '.') ?: '.') - 1;
+        $price = $this->price->toScale(max($digits, $this->price->stripTrailingZeros()->getScale()));
+
+        return Money::inGroups((string) $price);
     }
 
     /**
      * Quantity times price less the discount, rounded half up to the minor unit, as EN 16931 has
      * it for the net amount of a line (BT-131).
+     *
+     * @throws BadAmount when it is more than somebody may enter
      */
     public function amount(string $currency): Money
     {
@@ -73,6 +98,6 @@ final readonly class Line
             $this->quantity->multipliedBy($this->price)
                 ->multipliedBy(BigDecimal::of(100)->minus($this->discount->value))->toBigRational()->dividedBy(100),
             $currency,
-        );
+        )->mustBeEnterable();
     }
 }

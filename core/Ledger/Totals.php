@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Almanac\Ledger;
 
+use Almanac\Money\BadAmount;
 use Almanac\Money\Money;
 use Almanac\Money\Percent;
 use Brick\Math\BigDecimal;
@@ -24,7 +25,11 @@ final readonly class Totals
     {
     }
 
-    /** @param  list<Line>  $lines */
+    /**
+     * @param list<Line> $lines
+     *
+     * @throws BadAmount when it comes to more than somebody may enter
+     */
     public static function of(array $lines, TaxTreatment $treatment, string $currency): self
     {
         $sums = [];
@@ -40,7 +45,7 @@ final readonly class Totals
         $net = Money::sum(array_map(fn (TaxGroup $group) => $group->taxable, $groups), $currency);
         $tax = Money::sum(array_map(fn (TaxGroup $group) => $group->tax, $groups), $currency);
 
-        return new self($net, $groups, $tax, $net->plus($tax));
+        return new self($net, $groups, $tax, $net->plus($tax)->mustBeEnterable());
     }
 
     private static function group(Percent $rate, Money $sum, TaxTreatment $treatment): TaxGroup

@@ -49,6 +49,31 @@ final class BadAmount extends Refusal
         return new self(sprintf('There is no rate for %s on %s. Add one under Office, Currencies.', $currency, $day));
     }
 
+    public static function tooLong(string $start): self
+    {
+        return new self(sprintf('“%s…” is too long for a number.', trim($start)));
+    }
+
+    public static function badGroups(string $typed): self
+    {
+        return new self(sprintf('“%s” could be read in more than one way. Write it like 1250.00 or 1,250.00.', trim($typed)));
+    }
+
+    public static function otherUnit(string $typed, string $wanted): self
+    {
+        return new self(sprintf('It says %s, and this is in %s. Type the number alone.', $typed, $wanted));
+    }
+
+    public static function unitBeside(string $typed): self
+    {
+        return new self(sprintf('Type the number alone, without %s.', $typed));
+    }
+
+    public static function tooLarge(string $currency): self
+    {
+        return new self(sprintf('That is more than the book can hold in %s.', $currency));
+    }
+
     public static function beyondALine(string $typed): self
     {
         return new self(sprintf('“%s” does not fit: at most six decimals, and at most a thousand million.', trim($typed)));

@@ -6,7 +6,6 @@ namespace Almanac\Money;
 
 use Almanac\Calendar\Day;
 use Brick\Math\BigDecimal;
-use Brick\Math\Exception\MathException;
 
 /** What other currencies are worth in the office's own, each rate from a day on until the next one. */
 final readonly class ExchangeRates
@@ -38,11 +37,11 @@ final readonly class ExchangeRates
      *
      * @throws BadAmount when it is no number above zero with at most eight decimals
      */
-    public static function readRate(string $typed): BigDecimal
+    public static function readRate(string $typed, DecimalSign $sign = DecimalSign::Point): BigDecimal
     {
         try {
-            $rate = BigDecimal::of(str_replace(',', '.', trim($typed)));
-        } catch (MathException) {
+            $rate = TypedNumber::read($typed, $sign)->alone();
+        } catch (BadAmount) {
             throw BadAmount::notARate($typed);
         }
         if (! $rate->isPositive() || $rate->getScale() > 8 || $rate->isGreaterThan(1_000_000)) {
@@ -70,6 +69,16 @@ final readonly class ExchangeRates
         $rate = $this->rate($amount->currency, $on) ?? throw BadAmount::noRate($amount->currency, $on->toText());
 
         return Money::rounded(BigDecimal::of($amount->toDecimal())->multipliedBy($rate), $this->home);
+    }
+
+    /** The amount in the home currency, or null where there is no rate yet or it would be beyond what can be held. */
+    public function orNull(Money $amount, Day $on): ?Money
+    {
+        try {
+            return $this->toHome($amount, $on);
+        } catch (BadAmount) {
+            return null;
+        }
     }
 
     /** The day since when the rate used on that day holds, or null without one. */

@@ -7,13 +7,20 @@ namespace Almanac\Money;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigInteger;
 use Brick\Math\BigNumber;
+use Brick\Math\Exception\IntegerOverflowException;
 use Brick\Math\Exception\MathException;
 use Brick\Math\RoundingMode;
 use Symfony\Component\Intl\Currencies;
 
-/** An exact amount: whole minor units (cents) of an ISO 4217 currency. May be negative. */
+/**
+ * An exact amount: whole minor units (cents) of an ISO 4217 currency. May be negative. What is entered
+ * has at most MOST minor units, so that the sum of a book's amounts never leaves an integer of 64 bits.
+ */
 final readonly class Money
 {
+    /** Minor units that an amount which somebody enters may have: of dollars, a hundred thousand million. */
+    public const MOST = 10_000_000_000_000;
+
     private function __construct(public int $minor, public string $currency)
     {
     }
@@ -29,38 +36,48 @@ final readonly class Money
     /**
      * Reads a plain decimal such as 1250.00; no thousands separators.
      *
-     * @throws BadAmount when it is no number, is finer than the currency, or the currency is unknown
+     * @throws BadAmount when it is no number, is finer than the currency, is beyond MOST, or the currency is unknown
      */
     public static function of(string $amount, string $currency): self
     {
         $digits = self::digitsOf($currency);
         try {
-            $value = BigDecimal::of(trim($amount));
-        } catch (MathException) {
-            throw BadAmount::notANumber($amount);
-        }
-        try {
-            return new self($value->withPointMovedRight($digits)->toBigInteger()->toInt(), $currency);
+            return self::fits(TypedNumber::plain(trim($amount))->toScale($digits), $currency)->mustBeEnterable();
         } catch (MathException) {
             throw BadAmount::tooFine($amount, $currency, $digits);
         }
     }
 
     /**
-     * Reads an amount as people type it: groups of three may have commas.
+     * Reads an amount as people type it, with the sign or the code of its currency or without.
      *
-     * @throws BadAmount when it is no number, is finer than the currency, or the currency is unknown
+     * @throws BadAmount when it is no number, is finer than the currency, is beyond MOST, or the currency is unknown or another one
      */
-    public static function fromTyped(string $amount, string $currency): self
+    public static function fromTyped(string $amount, string $currency, DecimalSign $sign = DecimalSign::Point): self
     {
-        return self::of(str_replace(',', '', $amount), $currency);
+        $digits = self::digitsOf($currency);
+        $typed = TypedNumber::read($amount, $sign);
+        if ($typed->decimals > $digits) {
+            throw BadAmount::tooFine($amount, $currency, $digits);
+        }
+
+        return self::fits($typed->in($currency)->toScale($digits), $currency)->mustBeEnterable();
     }
 
-    /** @throws BadAmount when the currencies differ */
+    /** @throws BadAmount when it is more than somebody may enter */
+    public function mustBeEnterable(): self
+    {
+        return abs($this->minor) <= self::MOST ? $this : throw BadAmount::tooLarge($this->currency);
+    }
+
+    /** @throws BadAmount when the currencies differ, or the sum is beyond 64 bits */
     public function plus(self $other): self
     {
         if ($other->currency !== $this->currency) {
             throw BadAmount::mixedCurrencies($this->currency, $other->currency);
+        }
+        if ($other->minor > 0 ? $this->minor > PHP_INT_MAX - $other->minor : $this->minor < -PHP_INT_MAX - $other->minor) {
+            throw BadAmount::tooLarge($this->currency);
         }
 
         return new self($this->minor + $other->minor, $this->currency);
@@ -107,13 +124,30 @@ final readonly class Money
         return $sum;
     }
 
-    /** An exact number of units, rounded half up (away from zero) to the minor unit. */
+    /**
+     * An exact number of units, rounded half up (away from zero) to the minor unit.
+     *
+     * @throws BadAmount when it is beyond 64 bits
+     */
     public static function rounded(BigNumber $units, string $currency): self
     {
-        return new self(
-            $units->toBigRational()->multipliedBy(10 ** self::digitsOf($currency))->toScale(0, RoundingMode::HALF_UP)->toInt(),
-            $currency,
-        );
+        return self::fits($units->toBigRational()->toScale(self::digitsOf($currency), RoundingMode::HALF_UP), $currency);
+    }
+
+    /** Units with as many decimals as the currency has. */
+    private static function fits(BigDecimal $units, string $currency): self
+    {
+        try {
+            return new self($units->getUnscaledValue()->toInt(), $currency);
+        } catch (IntegerOverflowException) {
+            throw BadAmount::tooLarge($currency);
+        }
+    }
+
+    /** How many hundredths of the whole this part is, rounded down; 0 of nothing. */
+    public function shareOf(self $whole): int
+    {
+        return $whole->minor === 0 ? 0 : BigInteger::of($this->minor)->multipliedBy(100)->quotient($whole->minor)->toInt();
     }
 
     public function isZero(): bool
@@ -180,7 +214,13 @@ final readonly class Money
     /** For reading, in groups of three and with a true minus: 1,250.00, −12.00. */
     public function figures(): string
     {
-        [$whole, $part] = explode('.', $this->toDecimal()) + [1 => ''];
+        return self::inGroups($this->toDecimal());
+    }
+
+    /** A plain decimal for reading, in groups of three and with a true minus. */
+    public static function inGroups(string $plain): string
+    {
+        [$whole, $part] = explode('.', $plain) + [1 => ''];
         $grouped = preg_replace('/(?<=\\d)(?=(\\d{3})+$)/', ',', $whole);
 
         return str_replace('-', '−', $grouped.($part === '' ? '' : '.'.$part));
@@ -192,10 +232,18 @@ final readonly class Money
         return $this->currency.' '.$this->figures();
     }
 
+    /**
+     * Of decimals; asked for with every amount, and so kept.
+     *
+     * @throws BadAmount when the currency is unknown
+     */
     private static function digitsOf(string $currency): int
     {
-        return Currencies::exists($currency)
+        /** @var array<string, int> $known */
+        static $known = [];
+
+        return $known[$currency] ??= Currencies::exists($currency)
             ? Currencies::getFractionDigits($currency)
-            : throw BadAmount::unknownCurrency($currency);
+            : throw BadAmount::unknownCurrency(mb_substr($currency, 0, 20));
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Almanac\Money;
 
 use Brick\Math\BigDecimal;
-use Brick\Math\Exception\MathException;
 
 /** A percentage from 0 to 100, exact: 2.5 means 2.5 parts in a hundred. */
 final readonly class Percent implements \Stringable
@@ -17,17 +16,15 @@ final readonly class Percent implements \Stringable
     }
 
     /**
-     * Reads a percentage with a decimal point or comma and without its sign: "2", "2.5", "2,5".
+     * Reads a percentage with a decimal point or comma, and its sign or none: "2", "2.5", "2,5 %". It has no
+     * thousands, so that either sign sets off decimals.
      *
      * @throws BadAmount when the text is no number, is not in 0 to 100, or has over six decimals
      */
     public static function of(string|int $text): self
     {
-        try {
-            $value = BigDecimal::of(str_replace(',', '.', trim((string) $text)));
-        } catch (MathException) {
-            throw BadAmount::notANumber((string) $text);
-        }
+        $plain = preg_replace('/^(\d+),(\d{3})(?= ?%?$)/', '$1.$2', trim((string) $text)) ?? '';
+        $value = TypedNumber::read($plain)->inPercent();
         if ($value->isNegative() || $value->isGreaterThan(100) || $value->getScale() > self::MAX_SCALE) {
             throw BadAmount::notAPercentage((string) $text);
         }

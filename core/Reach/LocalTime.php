@@ -65,7 +65,7 @@ final readonly class LocalTime
      */
     public static function of(string $country, string $region, string $e164, \DateTimeImmutable $now): ?self
     {
-        $zone = self::ofAddress($country, $region) ?? self::ofNumber($e164);
+        $zone = self::zoneAt($country, $region) ?? self::ofNumber($e164);
 
         return $zone === null ? null : new self($now->setTimezone(new \DateTimeZone($zone)));
     }
@@ -98,7 +98,8 @@ final readonly class LocalTime
         return $hour >= self::OPENS && $hour < self::CLOSES;
     }
 
-    private static function ofAddress(string $country, string $region): ?string
+    /** The zone of an address, or null where its country and region do not tell. */
+    public static function zoneAt(string $country, string $region): ?string
     {
         foreach (self::REGIONS[$country] ?? [] as $zone => $regions) {
             if (in_array($region, explode(' ', $regions), true)) {

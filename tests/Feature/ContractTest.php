@@ -64,7 +64,7 @@ final class ContractTest extends TestCase
 
         foreach ([
             ['Document', "/api/documents/{$invoice->id}"], ['DocumentPage', '/api/documents'], ['Payment', "/api/payments/$payment"], ['PaymentPage', '/api/payments'], ['Books', '/api/books'],
-            ['OpenDocument', "/api/parties/{$company->id}/open?side=client&amount=5", '0'], ['DocumentDefaults', "/api/parties/{$company->id}/document-defaults?kind=bill"],
+            ['DocumentDefaults', "/api/parties/{$company->id}/document-defaults?kind=bill"],
             ['Statement', "/api/parties/{$company->id}/statement?side=client&currency=USD"], ['TaxReport', '/api/tax-report?year=2026'],
             ['Record', "/api/parties/{$company->id}"], ['Record', "/api/parties/{$person->id}"], ['PartyPage', '/api/parties'],
             ['Changes', "/api/parties/{$company->id}/changes"], ['Found', '/api/find?q=wren'], ['Choices', '/api/choices'],
@@ -74,6 +74,7 @@ final class ContractTest extends TestCase
             $this->assertShape(['$ref' => "#/components/schemas/$schema"], $this->getJson($path)->assertOk()->json($key), $path);
         }
         $this->assertShape(['$ref' => '#/components/schemas/TermsPreview'], $this->postJson('/api/terms/preview', ['terms' => 'EOM', 'documentDate' => 'today'])->json(), 'preview');
+        $this->assertShape(['$ref' => '#/components/schemas/PaymentPreview'], $this->postJson("/api/parties/{$company->id}/payment-preview", ['side' => 'client', 'day' => '', 'amount' => '5', 'currency' => '', 'firstId' => null, 'uses' => null])->assertOk()->json(), 'payment preview');
         $this->assertShape(['$ref' => '#/components/schemas/Problem'], $this->saveSection($company, 'client-terms', ['listedId' => null, 'shorthand' => 'x'])->json(), '422');
         $this->assertShape(['$ref' => '#/components/schemas/Problem'], $this->saveSection($company, 'client-terms', ['listedId' => null, 'shorthand' => null])->json(), '409');
     }

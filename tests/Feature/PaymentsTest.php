@@ -15,6 +15,7 @@ use App\Models\Settlement;
 use App\Queries\Ledger\PartyBooks;
 use App\Support\Clock;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
 final class PaymentsTest extends TestCase
@@ -31,7 +32,10 @@ final class PaymentsTest extends TestCase
     {
         $first = $this->issued($this->client, 'invoice', '100', ['date' => '2026-10-01']);
         $second = $this->issued($this->client, 'invoice', '50');
-        $this->getJson("/api/parties/{$this->client->id}/open?side=client&amount=120")->assertJsonPath('0.proposed', '100.00')->assertJsonPath('1.proposed', '20.00');
+        $this->preview('120')->assertJsonPath('documents.*.proposed', ['100.00', '20.00'])->assertJsonPath('left.text', '0.00');
+        $this->preview('130', ['firstId' => $second->id])->assertJsonPath('documents.*.proposed', ['80.00', '50.00']);
+        $this->preview('', ['firstId' => $second->id])->assertJsonPath('documents.*.proposed', ['', '50.00'])->assertJsonPath('used.amount', '50.00');
+        $this->preview('200,50', ['uses' => [['documentId' => $first->id, 'amount' => '250.75', 'discount' => '']]])->assertJsonPath('left.text', '50.25')->assertJsonPath('isTooMuch', true);
         $payment = $this->pay($this->client, '200', [$first->id => '100', $second->id => '20'])->assertCreated()->assertJsonPath('row.unallocated.text', '80.00')->json('row.id');
         $this->assertSame(['settled', 'part-paid'], [$first->refresh()->state->value, $second->refresh()->state->value]);
         $this->assertSame('2026-11-24', $first->settled_on?->toIso());
@@ -44,6 +48,30 @@ final class PaymentsTest extends TestCase
         $this->assertNull($first->settled_on);
         $this->getJson("/api/documents/{$first->id}")->assertJsonPath('events.0.text', 'payment of USD 200.00 made void: returned by the bank');
         $this->postJson("/api/payments/$payment/uses", ['uses' => []])->assertUnprocessable();
+    }
+
+    public function test_an_amount_as_it_is_typed_in_this_office(): void
+    {
+        $this->pay($this->client, '12,50')->assertCreated()->assertJsonPath('row.amount.amount', '12.50');
+        $this->pay($this->client, '$2,500')->assertCreated()->assertJsonPath('row.amount.amount', '2500.00');
+        foreach (['1e9000000000000000', '1,2,3', str_repeat('9', 900), '1.250'] as $typed) {
+            $this->pay($this->client, $typed)->assertUnprocessable()->assertJsonPath('errors.0.field', 'amount');
+        }
+        $this->putJson('/api/office', ['name' => 'O', 'country' => 'DE', 'lines' => '', 'locality' => '', 'region' => '', 'postcode' => '', 'monthFirst' => false, 'decimalComma' => null, 'timeZone' => '', 'phone' => '', 'email' => '', 'howToPay' => ''])->assertOk();
+        $this->pay($this->client, '1.250', [], ['currency' => 'EUR'])->assertCreated()->assertJsonPath('row.amount.amount', '1250.00');
+        $this->pay($this->client, '1.250,5', [], ['currency' => 'EUR'])->assertCreated()->assertJsonPath('row.amount.amount', '1250.50');
+    }
+
+    public function test_a_line_that_comes_to_too_much_is_refused_and_a_large_one_can_be_read(): void
+    {
+        $line = fn (string $quantity, string $price) => ['lines' => [$this->line($price, ['quantity' => $quantity])]];
+        $this->postJson("/api/parties/{$this->client->id}/documents", $this->documentInput('invoice', '', $line('1,000,000', '1,000,000,000')))
+            ->assertUnprocessable()->assertJsonPath('errors.0', ['field' => 'lines.0.price', 'message' => 'That is more than the book can hold in USD.']);
+        $most = ['lines' => [$this->line('1,000,000,000', ['quantity' => '50']), $this->line('1,000,000,000', ['quantity' => '50'])], 'date' => '2026-01-01'];
+        $this->issued($this->client, 'invoice', '', $most);
+        $this->postJson("/api/parties/{$this->client->id}/documents", $this->documentInput('invoice', '', ['lines' => [...$most['lines'], $this->line('1')]]))->assertUnprocessable()->assertJsonPath('errors.0.field', 'lines');
+        $this->getJson("/api/parties/{$this->client->id}")->assertOk()->assertJsonPath('standing.sides.0.open.text', '100,000,000,000.00')->assertJsonPath('standing.sides.0.ageing.4.share', 100);
+        $this->getJson('/api/documents')->assertOk();
     }
 
     public function test_the_same_money_is_not_used_twice(): void
@@ -78,12 +106,22 @@ final class PaymentsTest extends TestCase
     {
         $invoice = $this->issued($this->client, 'invoice', '1000', ['terms' => '2/10 net 30', 'date' => '2026-11-20']);
         $late = $this->issued($this->client, 'invoice', '1000', ['terms' => '2/10 net 30', 'date' => '2026-11-01']);
-        $this->getJson("/api/parties/{$this->client->id}/open?side=client")->assertJsonPath('0.discount', null)->assertJsonPath('1.discount.text', '20.00');
+        $this->preview('')->assertJsonPath('documents.0.discount', null)->assertJsonPath('documents.1.discount.text', '20.00')->assertJsonPath('documents.1.afterDiscount.amount', '980.00');
         $this->pay($this->client, '980', [$late->id => ['980', '20']])->assertUnprocessable()->assertJsonPath('errors.0.message', 'The discount ended on 11 Nov 2026. To let it go all the same, write the rest off and say why.');
         $this->pay($this->client, '980', [$late->id => ['980', '20']], ['day' => '2026-11-11'])->assertCreated();
         $this->pay($this->client, '970', [$invoice->id => ['970', '30']])->assertUnprocessable();
         $this->pay($this->client, '980', [$invoice->id => ['980', '20']])->assertCreated()->assertJsonPath('row.unallocated.text', '0.00');
         $this->assertSame(0, $invoice->refresh()->open_minor);
+    }
+
+    /**
+     * @param array<string, mixed> $more
+     *
+     * @return TestResponse<\Illuminate\Http\Response>
+     */
+    private function preview(string $amount, array $more = []): TestResponse
+    {
+        return $this->postJson("/api/parties/{$this->client->id}/payment-preview", $more + ['side' => 'client', 'day' => '', 'amount' => $amount, 'currency' => 'USD', 'firstId' => null, 'uses' => null])->assertOk();
     }
 
     public function test_a_write_off_has_a_reason_and_is_taken_back(): void

@@ -61,17 +61,17 @@ final class RecurrencesTest extends TestCase
     public function test_a_feed_is_read_as_it_was_meant(): void
     {
         $summary = 'Ring the verger; twice, at "the" gate \\ bell: '.str_repeat('Zifferblätter für Regula Aebi-Müller 🕰 ', 6)."\nsecond line";
-        $feed = CalendarFeed::write('Reminders', new \DateTimeImmutable('2026-11-24T09:30:00+01:00'), [
+        $feed = CalendarFeed::write('Reminders', new \DateTimeImmutable('2026-11-24T09:30:00', new \DateTimeZone('America/New_York')), [
             new CalendarEvent('1@almanac', Day::fromIso('2026-11-25'), TimeOfDay::read('9:05'), $summary, Recurrence::read('FREQ=MONTHLY;BYDAY=2TU'), 'http://127.0.0.1/records/3'),
-            new CalendarEvent('2@almanac', Day::fromIso('2027-01-01'), TimeOfDay::read('14'), 'Plain'),
+            new CalendarEvent('2@almanac', Day::fromIso('2027-07-01'), TimeOfDay::read('14'), 'Plain'),
         ]);
         foreach (explode("\r\n", rtrim($feed)) as $line) {
             $this->assertLessThanOrEqual(75, strlen($line));
             $this->assertTrue(mb_check_encoding($line, 'UTF-8'));
         }
         $this->assertSame([
-            ['uid' => '1@almanac', 'summary' => $summary, 'start' => '2026-11-25T09:05:00', 'rule' => 'FREQ=MONTHLY;BYDAY=2TU', 'url' => 'http://127.0.0.1/records/3'],
-            ['uid' => '2@almanac', 'summary' => 'Plain', 'start' => '2027-01-01T14:00:00', 'rule' => '', 'url' => ''],
+            ['uid' => '1@almanac', 'summary' => $summary, 'start' => '2026-11-25T09:05:00', 'instant' => '2026-11-25T14:05:00.000Z', 'rule' => 'FREQ=MONTHLY;BYDAY=2TU', 'url' => 'http://127.0.0.1/records/3'],
+            ['uid' => '2@almanac', 'summary' => 'Plain', 'start' => '2027-07-01T14:00:00', 'instant' => '2027-07-01T18:00:00.000Z', 'rule' => '', 'url' => ''],
         ], NodeReference::ask('calendar.mjs', $feed));
     }
 }

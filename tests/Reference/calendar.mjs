@@ -3,12 +3,14 @@ import { readFileSync, writeSync } from 'node:fs';
 import ICAL from 'ical.js';
 
 const calendar = new ICAL.Component(ICAL.parse(JSON.parse(readFileSync(0, 'utf8'))));
+calendar.getAllSubcomponents('vtimezone').forEach((zone) => ICAL.TimezoneService.register(new ICAL.Timezone(zone)));
 writeSync(1, JSON.stringify(calendar.getAllSubcomponents('vevent').map((component) => {
     const event = new ICAL.Event(component);
     return {
         uid: event.uid,
         summary: event.summary,
         start: event.startDate.toString(),
+        instant: event.startDate.toJSDate().toISOString(),
         rule: component.getFirstPropertyValue('rrule')?.toString() ?? '',
         url: component.getFirstPropertyValue('url') ?? '',
     };

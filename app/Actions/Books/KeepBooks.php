@@ -101,7 +101,7 @@ final readonly class KeepBooks
     {
         $problems = new FieldProblems;
         $name = $problems->at('name', fn () => ListedNames::tidy($input['name']));
-        $percent = $problems->at('percent', fn () => (string) Percent::of(rtrim($input['percent'], ' %')));
+        $percent = $problems->at('percent', fn () => (string) Percent::of($input['percent']));
         $period = $this->dates->read($input['since'], $input['until'], '', $problems);
         if ($rate->exists && $percent !== null && $percent !== $rate->percent && DB::table('document_lines')->where('tax_rate_id', $rate->id)->exists()) {
             $problems->add('percent', 'Documents have been written at this rate. Let it end on a day, and add the new rate from the next.');
@@ -214,7 +214,7 @@ final readonly class KeepBooks
                 $problems->add('currency', 'That is the office’s own.');
             }
             $day = $this->dates->day($input['day'] === '' ? 'today' : $input['day'], 'day', $problems);
-            $rate = $problems->at('rate', fn () => ExchangeRates::readRate($input['rate']));
+            $rate = $problems->at('rate', fn () => ExchangeRates::readRate($input['rate'], Office::current()->decimalSign()));
             $problems->throwIfAny();
             $kept = CurrencyRate::query()->where('currency', $currency)->where('day', $day?->toIso())->firstOrNew();
             $kept->fill(['currency' => $currency, 'day' => $day, 'rate' => (string) $rate])->save();

@@ -39,9 +39,9 @@ final readonly class KeepFiles
         $type = $problems->at('file', fn () => FileType::of((string) $name, (string) (new \finfo(FILEINFO_MIME_TYPE))->file($upload->getRealPath()), (int) $upload->getSize()));
         $problems->throwIfAny();
         $sha256 = (string) hash_file('sha256', $upload->getRealPath());
-        // The content first: a record never points to what is not there.
-        $this->store($upload, $sha256);
         DB::transaction(function () use ($party, $upload, $kind, $name, $type, $sha256, $by): void {
+            // The content first: a record never points to what is not there. Inside the lock: nobody lets it go meanwhile.
+            $this->store($upload, $sha256);
             $file = File::query()->create([
                 'party_id' => $party->id, 'name' => $name === '' ? 'unnamed' : $name, 'kind' => $kind, 'sha256' => $sha256, 'size' => (int) $upload->getSize(),
                 'media_type' => $type->mediaType ?? '', 'user_id' => $by->id, 'added_at' => $this->clock->now(),
@@ -91,9 +91,11 @@ final readonly class KeepFiles
     /** Takes the content away once no record has it any more. */
     public function letGo(string $sha256): void
     {
-        if (! File::query()->where('sha256', $sha256)->exists()) {
-            Storage::delete(File::pathOf($sha256));
-        }
+        DB::afterCommit(fn () => DB::transaction(function () use ($sha256): void {
+            if (! File::query()->where('sha256', $sha256)->exists()) {
+                Storage::delete(File::pathOf($sha256));
+            }
+        }));
     }
 
     /** Of a whole path only its last part: a name leads nowhere. */

@@ -126,7 +126,7 @@ final class ImportDocuments
         if (preg_match('/^(\xEF\xBB\xBF)?\s*</', $content) === 1) {
             [$documents, $wrong] = [[1 => UblInvoice::read($content)], []];
         } else {
-            [$documents, $wrong] = DocumentTable::read($content, $this->clock->reader($office), $office->currency());
+            [$documents, $wrong] = DocumentTable::read($content, $this->clock->reader($office), $office->currency(), $office->decimalSign());
         }
         $problems = [];
         foreach ($wrong as $line => $messages) {

@@ -80,7 +80,7 @@ final readonly class KeepStandings
                 'days_to_pay' => $standing->daysToPay?->days,
                 'stale_on' => $standing->staleOn?->toIso(),
             ]);
-            $inHome = fn (Money $amount) => $rates->has($amount->currency, $today) ? $rates->toHome($amount, $today)->minor : 0;
+            $inHome = fn (Money $amount) => $rates->orNull($amount, $today)->minor ?? 0;
             $home[$standing->side->balance()] += $inHome($standing->open);
             if ($standing->side === Side::Client) {
                 $home['overdue'] += $inHome($standing->overdue);
@@ -115,7 +115,7 @@ final readonly class KeepStandings
                 return $amount;
             }
 
-            return $limit->currency === $rates->home && $rates->has($amount->currency, $today) ? $rates->toHome($amount, $today) : Money::zero($limit->currency);
+            return ($limit->currency === $rates->home ? $rates->orNull($amount, $today) : null) ?? Money::zero($limit->currency);
         };
         $open = array_map(fn (Standing $standing) => $in($standing->open), array_filter($standings, fn (Standing $one) => $one->side === Side::Client));
         $orders = Document::query()->where('party_id', $party->id)->where('kind', 'order')->open()->get()->map(fn (Document $order) => $in($order->open()));

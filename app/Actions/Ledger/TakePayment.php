@@ -201,7 +201,7 @@ final readonly class TakePayment
                 continue;
             }
             $problems->at("uses.$at.amount", function () use ($document, $use, $do, &$sum): void {
-                $part = Money::fromTyped($use['amount'] === '' ? '0' : $use['amount'], $document->currency);
+                $part = Money::fromTyped($use['amount'] === '' ? '0' : $use['amount'], $document->currency, Office::current()->decimalSign());
                 $discount = trim($use['discount']) === '' ? null : $this->amount($use['discount'], $document->currency);
                 $sum = $sum->plus($part);
                 $do($document, $part, $discount);
@@ -215,7 +215,7 @@ final readonly class TakePayment
 
     private function amount(string $typed, string $currency): Money
     {
-        $amount = Money::fromTyped($typed, $currency === '' ? Office::current()->currency() : mb_strtoupper($currency));
+        $amount = Money::fromTyped($typed, $currency === '' ? Office::current()->currency() : mb_strtoupper($currency), Office::current()->decimalSign());
 
         return $amount->minor > 0 ? $amount : throw LedgerRefused::notPositive();
     }

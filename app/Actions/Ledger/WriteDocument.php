@@ -99,7 +99,7 @@ final readonly class WriteDocument
         $date = $this->dates->day($input['date'] === '' ? 'today' : $input['date'], 'date', $problems);
         $currency = $problems->at('currency', fn () => $this->currency($input['currency'], $date)) ?? Office::current()->currency();
         $treatment = TaxTreatment::from($input['treatment']);
-        $lines = $this->lines($input['lines'], $document->kind, $date, $problems);
+        $lines = $this->lines($input['lines'], $document->kind, $currency, $date, $problems);
         $outcome = $this->outcome($document->kind, $input['terms'], $date, $problems);
         $due = $this->dates->day($input['due'], 'due', $problems);
         if ($due !== null && $date !== null && $due->isBefore($date)) {
@@ -108,13 +108,16 @@ final readonly class WriteDocument
         if ($input['lines'] === []) {
             $problems->add('lines', LedgerRefused::noLines()->getMessage());
         }
-        $totals = Totals::of(array_column($lines, 0), $treatment, $currency);
-        if ($totals->gross->isNegative()) {
+        $totals = $problems->at('lines', fn () => Totals::of(array_column($lines, 0), $treatment, $currency));
+        if ($totals?->gross->isNegative() === true) {
             $problems->add('lines', LedgerRefused::negativeTotal($totals->gross->toText())->getMessage());
         }
         $number = $this->number($document, $input['number'], $problems);
         $reference = $problems->at('reference', fn () => NamePart::tidy($input['reference']));
         $problems->throwIfAny();
+        if ($totals === null) {
+            throw new \LogicException('What was not refused is there.');
+        }
 
         $document->fill([
             'date' => $date, 'currency' => $currency, 'treatment' => $treatment, 'number' => $number, 'reference' => $reference, 'note' => trim($input['note']),
@@ -202,16 +205,17 @@ final readonly class WriteDocument
      *
      * @return array<int, array{Line, LineInput}>
      */
-    private function lines(array $rows, DocumentKind $kind, ?Day $date, FieldProblems $problems): array
+    private function lines(array $rows, DocumentKind $kind, string $currency, ?Day $date, FieldProblems $problems): array
     {
         $lines = [];
+        $sign = Office::current()->decimalSign();
         $rates = TaxRate::query()->findMany(array_filter(array_column($rows, 'taxRateId')))->keyBy('id');
         $accounts = LedgerAccount::query()->whereKey(array_filter(array_column($rows, 'accountId')))->pluck('id')->all();
         $centres = CostCentre::query()->whereKey(array_merge([], ...array_column($rows, 'costCentreIds')))->pluck('id')->all();
         foreach ($rows as $at => $row) {
             $text = $problems->at("lines.$at.text", fn () => Line::readText($row['text']));
-            $quantity = $problems->at("lines.$at.quantity", fn () => Line::readNumber($row['quantity'] === '' ? '1' : $row['quantity']));
-            $price = $problems->at("lines.$at.price", fn () => Line::readNumber($row['price']));
+            $quantity = $problems->at("lines.$at.quantity", fn () => Line::readQuantity($row['quantity'] === '' ? '1' : $row['quantity'], $sign));
+            $price = $problems->at("lines.$at.price", fn () => Line::readPrice($row['price'], $currency, $sign));
             $discount = $problems->at("lines.$at.discount", fn () => Percent::of($row['discount'] === '' ? '0' : $row['discount']));
             $rate = $rates->get($row['taxRateId'] ?? 0);
             if ($row['taxRateId'] !== null && ($rate === null || $rate->side !== $kind->side())) {
@@ -227,7 +231,10 @@ final readonly class WriteDocument
                 $problems->add("lines.$at.costCentreIds", 'Choose cost centres of the list.');
             }
             if ($text !== null && $quantity !== null && $price !== null && $discount !== null) {
-                $lines[$at] = [Line::of($text, $quantity, $price, $discount, $rate?->rate() ?? Percent::of(0)), $row];
+                $line = Line::of($text, $quantity, $price, $discount, $rate?->rate() ?? Percent::of(0));
+                if ($problems->at("lines.$at.price", fn () => $line->amount($currency)) !== null) {
+                    $lines[$at] = [$line, $row];
+                }
             }
         }
 

@@ -15,14 +15,17 @@ use Illuminate\Validation\ValidationException;
 final class SaveOffice
 {
     /**
-     * @param array{name: string, country: string, lines: string, locality: string, region: string, postcode: string, monthFirst: bool} $input
+     * @param array{name: string, country: string, lines: string, locality: string, region: string, postcode: string, monthFirst: bool, decimalComma: bool|null, timeZone: string, phone: string, email: string, howToPay: string} $input
      *
      * @throws ValidationException when the address cannot be
      */
     public function handle(array $input): Office
     {
         $office = Office::current();
-        $office->fill(['name' => trim($input['name']), 'country' => $input['country'], 'month_first' => $input['monthFirst']]);
+        $office->fill([
+            'name' => trim($input['name']), 'country' => $input['country'], 'month_first' => $input['monthFirst'], 'decimal_comma' => $input['decimalComma'],
+            'time_zone' => $input['timeZone'], 'phone' => trim($input['phone']), 'email' => trim($input['email']), 'how_to_pay' => trim(str_replace("\r", '', $input['howToPay'])),
+        ]);
         $hasAddress = trim($input['lines'].$input['locality'].$input['postcode']) !== '';
         $postal = $hasAddress ? $this->postal($input) : null;
         $office->fill([

@@ -14,6 +14,7 @@ use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
+use PDOException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
 /** Turns every error of the API into problem details (RFC 9457) that say what to do. */
@@ -26,6 +27,7 @@ final class ProblemRenderer
         405 => ['Not possible', 'That cannot be done here.'],
         413 => ['Too large', 'That is more than can be taken at once.'],
         419 => ['You are signed out', 'Sign in again to go on.'],
+        503 => ['Busy', 'Somebody else is saving something large. It is tried again by itself.'],
         429 => ['Too many tries', 'Wait a minute, then try again.'],
     ];
 
@@ -44,9 +46,17 @@ final class ProblemRenderer
             $error instanceof AuthenticationException => $this->problem(401),
             // Laravel has wrapped it by now, and put words of its own where there were none.
             $error->getPrevious() instanceof AuthorizationException => $this->forbidden($error->getMessage()),
+            self::isBusy($error) => $this->problem(503, ['Retry-After' => '1']),
             $error instanceof HttpExceptionInterface => $this->problem($error->getStatusCode(), $error->getHeaders()),
             default => $this->problem(500),
         };
+    }
+
+    /** SQLite could not be had within its time: nothing is wrong, and nothing was done. */
+    private static function isBusy(\Throwable $error): bool
+    {
+        return $error instanceof PDOException && in_array($error->errorInfo[1] ?? null, [5, 6], true)
+            || $error instanceof PDOException && str_contains($error->getMessage(), 'database is locked');
     }
 
     /** A reason of its own goes before the general one. */

@@ -54,7 +54,7 @@ final readonly class CheckUse
         $addition = $source !== null && $source->kind === DocumentKind::Order && $source->state->isOpen() ? $total->minus($source->open()) : $total;
         $rates = Rates::ofOffice();
         if ($addition->currency !== $credit->limit->currency) {
-            $addition = $credit->limit->currency === $rates->home ? $rates->toHome($addition, $today) : Money::zero($credit->limit->currency);
+            $addition = ($credit->limit->currency === $rates->home ? $rates->orNull($addition, $today) : null) ?? Money::zero($credit->limit->currency);
         }
         [$policy, $sentence] = $credit->check($addition);
 

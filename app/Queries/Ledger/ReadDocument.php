@@ -64,7 +64,7 @@ final readonly class ReadDocument
             array_values($document->events->map(fn (DocumentEvent $event) => DocumentEventData::of($event))->all()),
             $this->canBecome($document),
             $this->lateInterest($document, $today),
-            $document->sent_at?->format('j M Y') ?? '',
+            $document->sent_at === null ? '' : Office::dayOf($document->sent_at),
         );
     }
 

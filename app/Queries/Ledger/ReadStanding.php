@@ -96,11 +96,12 @@ final readonly class ReadStanding
     private function inHome(Money $amount, Day $today): string
     {
         $rates = Rates::ofOffice();
-        if ($amount->currency === $rates->home || ! $rates->has($amount->currency, $today)) {
+        $inHome = $amount->currency === $rates->home ? null : $rates->orNull($amount, $today);
+        if ($inHome === null) {
             return '';
         }
 
-        return sprintf('%s at the rate of %s', $rates->toHome($amount, $today)->toText(), $rates->since($amount->currency, $today)?->toText());
+        return sprintf('%s at the rate of %s', $inHome->toText(), $rates->since($amount->currency, $today)?->toText());
     }
 
     /** @param  list<Standing>  $standings */
@@ -111,8 +112,8 @@ final readonly class ReadStanding
         $sides = [];
         foreach ($standings as $standing) {
             $sides[$standing->side->value] = true;
-            if ($rates->has($standing->currency, $today)) {
-                $balance = $rates->toHome($standing->balance, $today);
+            $balance = $rates->orNull($standing->balance, $today);
+            if ($balance !== null) {
                 $net = $standing->side === Side::Client ? $net->plus($balance) : $net->minus($balance);
             }
         }

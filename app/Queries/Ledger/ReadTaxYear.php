@@ -52,7 +52,6 @@ final class ReadTaxYear
         $payments = Payment::query()->where('party_id', $party->id)->where('side', Side::Vendor)->where('is_void', false)
             ->whereIn('pay_by', $kinds)->whereBetween('day', ["$year-01-01", "$year-12-31"])->get();
 
-        return Money::sum($payments->filter(fn (Payment $payment) => $rates->has($payment->currency, $payment->day))
-            ->map(fn (Payment $payment) => $rates->toHome($payment->amount(), $payment->day)), Office::current()->currency());
+        return Money::sum($payments->map(fn (Payment $payment) => $rates->orNull($payment->amount(), $payment->day))->filter(), Office::current()->currency());
     }
 }

@@ -114,13 +114,13 @@ final readonly class ReadRecord
     private function reminders(Party $party): array
     {
         return array_values($party->reminders()->open()->with('party', 'user', 'by')->get()
-            ->map(fn (Reminder $reminder) => ReminderData::of($reminder, $this->clock->now()))->all());
+            ->map(fn (Reminder $reminder) => ReminderData::of($reminder, $this->clock->here()))->all());
     }
 
     /** Only where it is another than at the office. */
     private function localTime(Party $party): ?LocalTimeData
     {
-        $now = $this->clock->now()->toDateTimeImmutable();
+        $now = $this->clock->here()->toDateTimeImmutable();
         $address = ($party->addressUses->firstWhere('is_primary', true) ?? $party->addressUses->first())?->address;
         $phone = $party->contactPoints->first(fn (ContactPoint $point) => $point->kind === ContactKind::Phone);
 

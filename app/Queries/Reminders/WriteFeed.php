@@ -29,7 +29,7 @@ final readonly class WriteFeed
         }
         $reminders = Reminder::query()->open()->where('user_id', $user->id)->with('party')->get();
 
-        return CalendarFeed::write('Reminders of '.$user->name, $this->clock->now()->toDateTimeImmutable(), array_values($reminders->map(fn (Reminder $reminder) => new CalendarEvent(
+        return CalendarFeed::write('Reminders of '.$user->name, $this->clock->here()->toDateTimeImmutable(), array_values($reminders->map(fn (Reminder $reminder) => new CalendarEvent(
             "reminder-{$reminder->id}@".parse_url(URL::to('/'), PHP_URL_HOST),
             $reminder->day,
             TimeOfDay::read($reminder->time),

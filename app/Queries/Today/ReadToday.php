@@ -94,7 +94,7 @@ final readonly class ReadToday
      */
     private function reminders(User $user, \Closure $narrow): array
     {
-        $now = $this->clock->now();
+        $now = $this->clock->here();
 
         return array_values(Reminder::query()->open()->where('user_id', $user->id)->tap($narrow)->with('party', 'user', 'by')->limit(self::MOST)->get()
             ->map(fn (Reminder $reminder) => ReminderData::of($reminder, $now))->all());

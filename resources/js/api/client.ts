@@ -1,5 +1,6 @@
 import createClient, { type Middleware } from 'openapi-fetch';
 import type { components, paths } from './schema';
+import { sendOnce } from './sendOnce';
 
 export type Schemas = components['schemas'];
 export type Problem = Schemas['Problem'];
@@ -52,7 +53,7 @@ const proveSameSite: Middleware = {
     },
 };
 
-export const api = createClient<paths>({ baseUrl: '/', credentials: 'same-origin' });
+export const api = createClient<paths>({ baseUrl: '/', credentials: 'same-origin', fetch: sendOnce });
 api.use(proveSameSite);
 
 interface Answer<T> {

@@ -1,5 +1,5 @@
 import { QueryClient, queryOptions } from '@tanstack/react-query';
-import { api, ask, Refused, Unreachable } from './client';
+import { api, ask, Refused, Unreachable, type Schemas } from './client';
 
 export type PartyKind = 'person' | 'company';
 
@@ -187,10 +187,10 @@ export function documentDefaultsQuery(id: number, kind: string) {
     });
 }
 
-export function openQuery(id: number, side: 'client' | 'vendor', day: string, currency: string, amount: string) {
+export function paymentPreviewQuery(id: number, body: Schemas['PaymentPreviewInput']) {
     return queryOptions({
-        queryKey: ['open', id, side, day, currency, amount],
-        queryFn: () => ask(api.GET('/api/parties/{id}/open', { params: { path: { id }, query: { side, day, currency, amount } } })),
+        queryKey: ['payment-preview', id, body],
+        queryFn: ({ signal }) => ask(api.POST('/api/parties/{id}/payment-preview', { params: { path: { id } }, body, signal })),
         staleTime: 0,
         retry: false,
     });

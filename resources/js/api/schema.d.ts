@@ -798,17 +798,17 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/parties/{id}/open": {
+    "/api/parties/{id}/payment-preview": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** What money can be used on, with the discounts of that day and a proposal, the oldest first */
-        get: operations["listOpen"];
+        get?: never;
         put?: never;
-        post?: never;
+        /** What money can be used on, with the discounts of that day and a proposal, the oldest first */
+        post: operations["previewPayment"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1786,6 +1786,8 @@ export interface components {
              * @description The day that counts as today.
              */
             today: string;
+            /** @description Of the IANA database: moments are told by it. */
+            zone: string;
         };
         /** @description A token with which a script uses the same API. It is shown once. */
         Token: {
@@ -2011,7 +2013,10 @@ export interface components {
         DocumentLine: {
             text: string;
             quantity: string;
+            /** @description As it is typed again. */
             price: string;
+            /** @description For reading, with the decimals of the currency. */
+            priceText: string;
             /** @description Percent. */
             discount: string;
             taxRateId: number | null;
@@ -2114,11 +2119,17 @@ export interface components {
             currency: string;
             /** @description For reading, as in 1,250.00. */
             text: string;
+            /**
+             * @description Whether it is below zero, zero, or above.
+             * @enum {integer}
+             */
+            sign: -1 | 0 | 1;
         };
         /** @description A document that money can be used on, and the discount it gives on a day. */
         OpenDocument: {
             row: components["schemas"]["DocumentRow"];
             discount: components["schemas"]["Money"] | null;
+            afterDiscount: components["schemas"]["Money"] | null;
             /** @description What is proposed to be used on it, the oldest first; empty for nothing. */
             proposed: string;
         };
@@ -2142,6 +2153,14 @@ export interface components {
             pages: number;
             rows: components["schemas"]["PaymentRow"][];
             sums: components["schemas"]["LedgerSum"][];
+        };
+        /** @description What money can be used on, how it is proposed to be used, and what stays over. */
+        PaymentPreview: {
+            documents: components["schemas"]["OpenDocument"][];
+            used: components["schemas"]["Money"];
+            left: components["schemas"]["Money"] | null;
+            /** @description More is used than there is, by what is left. */
+            isTooMuch: boolean;
         };
         /** @description A payment in a list. Load the party. */
         PaymentRow: {
@@ -2406,6 +2425,19 @@ export interface components {
             postcode: string;
             /** @description Whether 3/4 is typed for March 4. */
             monthFirst: boolean;
+            /** @description Whether 12,50 is typed for twelve and a half; null for as the country does. */
+            decimalComma: boolean | null;
+            /** @description Of the IANA database; empty for that of the address. */
+            timeZone: string;
+            /** @description The zone that holds. */
+            zone: string;
+            phone: string;
+            email: string;
+            /** @description What papers say of how to pay the office. */
+            howToPay: string;
+            hasLogo: boolean;
+            /** @description Time zones to choose from. */
+            zones: string[];
             /** @description Of amounts that are typed without one: ISO 4217, by the country. */
             currency: string;
         };
@@ -3195,6 +3227,19 @@ export interface components {
             /** @description The day it was owed, and ages from. */
             asOf: string;
         };
+        PaymentPreviewInput: {
+            /** @enum {string} */
+            side: "client" | "vendor";
+            /** @description Empty for today. */
+            day: string;
+            /** @description Empty while it is not typed yet. */
+            amount: string;
+            currency: string;
+            /** @description The document that it is for before all others. */
+            firstId: number | null;
+            /** @description Null for what is proposed. */
+            uses: components["schemas"]["UseInput"][] | null;
+        };
         UseInput: {
             documentId: number;
             amount: string;
@@ -3302,6 +3347,14 @@ export interface components {
             postcode: string;
             /** @description Whether 3/4 is typed for March 4. */
             monthFirst: boolean;
+            /** @description Whether 12,50 is typed for twelve and a half; null for as the country does. */
+            decimalComma: boolean | null;
+            /** @description Of the IANA database; empty for that of the address. */
+            timeZone: string;
+            phone: string;
+            email: string;
+            /** @description What papers say of how to pay the office: its bank, its account. */
+            howToPay: string;
         };
         SheetInput: {
             name: string;
@@ -5509,21 +5562,20 @@ export interface operations {
             };
         };
     };
-    listOpen: {
+    previewPayment: {
         parameters: {
-            query?: {
-                side?: string;
-                day?: string;
-                currency?: string;
-                amount?: string;
-            };
+            query?: never;
             header?: never;
             path: {
                 id: number;
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PaymentPreviewInput"];
+            };
+        };
         responses: {
             /** @description Done */
             200: {
@@ -5531,7 +5583,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["OpenDocument"][];
+                    "application/json": components["schemas"]["PaymentPreview"];
                 };
             };
             /** @description Refused */

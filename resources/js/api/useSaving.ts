@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Refused } from './client';
 
 /** Saving one form: what the server says is wrong, at its field or as a whole. What was typed stays. */
@@ -6,8 +6,14 @@ export function useSaving() {
     const [failure, setFailure] = useState<Error>();
     const problems: Record<string, string> = failure instanceof Refused ? failure.fields : {};
 
-    /** Runs the work; whether it was done. */
+    const isRunning = useRef(false);
+
+    /** Runs the work; whether it was done. While it runs, it is not begun again. */
     const run = async (work: () => Promise<void>): Promise<boolean> => {
+        if (isRunning.current) {
+            return false;
+        }
+        isRunning.current = true;
         setFailure(undefined);
         try {
             await work();
@@ -15,6 +21,8 @@ export function useSaving() {
         } catch (error) {
             setFailure(error as Error);
             return false;
+        } finally {
+            isRunning.current = false;
         }
     };
 

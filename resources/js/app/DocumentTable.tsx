@@ -55,7 +55,7 @@ export function DocumentTable({ rows, withParty = false, sums = [] }: Props) {
                             <td><DueText row={row} /></td>
                             <td className="tight"><Small>{row.stateWords}</Small></td>
                             <td className="figure">{row.total.currency !== officeCurrency && `${row.total.currency} `}{sign(row)}{row.total.text}</td>
-                            <td className="figure">{Number(row.open.amount) === 0 ? '' : `${sign(row)}${row.open.text}`}</td>
+                            <td className="figure">{row.open.sign === 0 ? '' : `${sign(row)}${row.open.text}`}</td>
                         </tr>
                     ))}
                 </tbody>

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { Navigate, useLocation } from 'react-router';
 import { sessionQuery } from '../api/queries';
 import { SessionContext } from '../api/session';
+import { tellMomentsIn } from '../ui/moment';
 import { MainButton } from '../ui/Button';
 import { Empty, Title } from '../ui/Text';
 
@@ -29,5 +30,6 @@ export function SessionGate({ children }: { children: ReactNode }) {
     if (session.userName === null) {
         return <Navigate to="/sign-in" replace state={{ from: location.pathname + location.search }} />;
     }
+    tellMomentsIn(session.zone);
     return <SessionContext.Provider value={session}>{children}</SessionContext.Provider>;
 }

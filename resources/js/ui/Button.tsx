@@ -1,6 +1,8 @@
-import { Button as AriaButton, Link as AriaLink } from 'react-aria-components';
+import { Button as AriaButton, type ButtonProps, Link as AriaLink } from 'react-aria-components';
+import type { Ref } from 'react';
 import styled, { css } from 'styled-components';
 import { space, type } from './tokens';
+import { useBusy } from './working';
 
 const shape = css`
     display: inline-flex;
@@ -17,17 +19,33 @@ const shape = css`
     svg { flex: none; }
     &[data-focus-visible] { outline: 2px solid var(--accent); outline-offset: 2px; }
     &[data-disabled] { opacity: 0.55; cursor: default; }
+    &[data-pending] { opacity: 0.7; cursor: progress; }
 `;
 
+/** A button that is busy while what it began is under way; a second press does nothing. */
+function Pressed(props: ButtonProps & { ref?: Ref<HTMLButtonElement> }) {
+    const { isBusy, press } = useBusy();
+    return (
+        <AriaButton
+            {...props}
+            isPending={isBusy}
+            onPress={(event) => {
+                press();
+                props.onPress?.(event);
+            }}
+        />
+    );
+}
+
 /** The one thing to do next. */
-export const MainButton = styled(AriaButton)`
+export const MainButton = styled(Pressed)`
     ${shape}
     background: var(--accent);
     color: var(--on-accent);
     &[data-hovered] { filter: brightness(1.12); }
 `;
 
-export const Button = styled(AriaButton)`
+export const Button = styled(Pressed)`
     ${shape}
     border-color: var(--edge);
     background: transparent;
@@ -36,7 +54,7 @@ export const Button = styled(AriaButton)`
 `;
 
 /** For what is done often and must not shout. */
-export const QuietButton = styled(AriaButton)`
+export const QuietButton = styled(Pressed)`
     ${shape}
     padding: 2px 6px;
     border: 0;

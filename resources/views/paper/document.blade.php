@@ -10,7 +10,7 @@
 <table class="lines">
 <tr><th>For</th><th class="number">Quantity</th><th class="number">Price</th>@if ($hasDiscount)<th class="number">Discount</th>@endif<th class="number">Tax</th><th class="number">{{ $document->currency }}</th></tr>
 @foreach ($document->lines as $line)
-<tr><td>{{ $line->text }}</td><td class="number">{{ $line->quantity }}</td><td class="number">{{ $line->price }}</td>@if ($hasDiscount)<td class="number">{{ $line->discount === '0' ? '' : $line->discount.' %' }}</td>@endif<td class="number">{{ $line->tax }} %</td><td class="number">{{ $document->money($line->amount_minor)->figures() }}</td></tr>
+<tr><td>{{ $line->text }}</td><td class="number">{{ $line->quantity }}</td><td class="number">{{ $line->line()->priceText($document->currency) }}</td>@if ($hasDiscount)<td class="number">{{ $line->discount === '0' ? '' : $line->discount.' %' }}</td>@endif<td class="number">{{ $line->tax }} %</td><td class="number">{{ $document->money($line->amount_minor)->figures() }}</td></tr>
 @endforeach
 </table>
 <table>

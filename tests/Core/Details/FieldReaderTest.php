@@ -47,7 +47,7 @@ final class FieldReaderTest extends TestCase
     {
         yield 'no number' => [FieldKind::Number, 'twelve', '“twelve” is not a number. Type it like 1,250.5.'];
         yield 'a number with an exponent' => [FieldKind::Number, '1e999999999', '“1e999999999” is not a number. Type it like 1,250.5.'];
-        yield 'commas out of place' => [FieldKind::Number, '1,25', '“1,25” is not a number. Type it like 1,250.5.'];
+        yield 'commas out of place' => [FieldKind::Number, '1,2,5', '“1,2,5” is not a number. Type it like 1,250.5.'];
         yield 'no such day' => [FieldKind::Date, '31 February', 'There is no 31 February: February 2026 has 28 days.'];
         yield 'perhaps' => [FieldKind::YesNo, 'perhaps', '“perhaps” is neither yes nor no.'];
         yield 'not offered' => [FieldKind::Choice, 'mauve', '“mauve” is not among the choices.'];

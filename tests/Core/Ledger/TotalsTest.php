@@ -106,7 +106,7 @@ final class TotalsTest extends TestCase
     #[TestWith([' -3 ', '-3'])]
     public function test_numbers_are_read_as_people_type_them(string $typed, string $read): void
     {
-        $this->assertSame($read, (string) Line::readNumber($typed));
+        $this->assertSame($read, (string) Line::readQuantity($typed));
     }
 
     #[TestWith(['twelve', '“twelve” is not a number. Write it like 1250.00.'])]
@@ -116,7 +116,7 @@ final class TotalsTest extends TestCase
     {
         $this->expectExceptionObject(new \RuntimeException($message));
         try {
-            Line::readNumber($typed);
+            Line::readQuantity($typed);
         } catch (BadAmount $refused) {
             throw new \RuntimeException($refused->getMessage());
         }

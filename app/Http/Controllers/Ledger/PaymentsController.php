@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Ledger;
 
-use Almanac\Ledger\Side;
 use App\Actions\Ledger\TakePayment;
 use App\Http\Data\Ledger\PaymentData;
 use App\Http\OpenApi\Adds;
 use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
 use App\Http\Requests\Ledger\LedgerRequest;
+use App\Http\Requests\Ledger\PaymentPreviewRequest;
 use App\Http\Requests\Ledger\PaymentRequest;
 use App\Http\Requests\Ledger\ReasonRequest;
 use App\Http\Requests\Ledger\UsesRequest;
@@ -19,11 +19,10 @@ use App\Models\Payment;
 use App\Models\Settlement;
 use App\Models\User;
 use App\Queries\Ledger\ListLedger;
-use App\Queries\Ledger\ListOpen;
+use App\Queries\Ledger\PreviewPayment;
 use App\Queries\Ledger\ReadDocument;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 
 /** Money that came and went, and what it was used on. */
 final readonly class PaymentsController
@@ -46,16 +45,10 @@ final readonly class PaymentsController
         return new JsonResponse(PaymentData::of($payment));
     }
 
-    #[Reads('parties/{id}/open', 'listOpen', 'What money can be used on, with the discounts of that day and a proposal, the oldest first', '[OpenDocument]', 'Ledger', ['side' => 'string', 'day' => 'string', 'currency' => 'string', 'amount' => 'string'])]
-    public function open(Request $request, Party $party, ListOpen $open): JsonResponse
+    #[Adds('parties/{id}/payment-preview', 'previewPayment', 'What money can be used on, with the discounts of that day and a proposal, the oldest first', 'PaymentPreviewInput', 'PaymentPreview', 'Ledger', 200)]
+    public function preview(PaymentPreviewRequest $request, Party $party, PreviewPayment $preview): JsonResponse
     {
-        return new JsonResponse($open->handle(
-            $party,
-            Side::tryFrom($request->string('side')->toString()) ?? Side::Client,
-            $request->string('day')->toString(),
-            $request->string('currency')->toString(),
-            $request->string('amount')->toString(),
-        ));
+        return new JsonResponse($preview->handle($party, $request->preview()));
     }
 
     #[Adds('parties/{id}/payments', 'takePayment', 'Enter money that came or went', 'PaymentInput', 'Payment', 'Ledger')]

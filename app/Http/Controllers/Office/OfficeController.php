@@ -39,7 +39,7 @@ final readonly class OfficeController
     ])]
     public function save(OfficeRequest $request, SaveOffice $save, Clock $clock, #[CurrentUser] User $user): JsonResponse
     {
-        /** @var array{name: string, country: string, lines: string, locality: string, region: string, postcode: string, monthFirst: bool} $input */
+        /** @var array{name: string, country: string, lines: string, locality: string, region: string, postcode: string, monthFirst: bool, decimalComma: bool|null, timeZone: string, phone: string, email: string, howToPay: string} $input */
         $input = $request->validated();
         $office = $save->handle($input);
 

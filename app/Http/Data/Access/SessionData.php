@@ -36,6 +36,8 @@ final readonly class SessionData
         public string $officeCurrency,
         #[OA\Property(description: 'The day that counts as today.', format: 'date')]
         public string $today,
+        #[OA\Property(description: 'Of the IANA database: moments are told by it.')]
+        public string $zone,
     ) {
     }
 
@@ -53,6 +55,7 @@ final readonly class SessionData
             $user === null ? null : $office?->country,
             $user === null ? '' : $office?->currency() ?? '',
             $today,
+            $office?->zone()->getName() ?? 'UTC',
         );
     }
 }

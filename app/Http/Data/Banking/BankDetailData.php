@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data\Banking;
 
 use App\Models\BankDetail;
+use App\Models\Office;
 use OpenApi\Attributes as OA;
 
 /** One version of bank details. */
@@ -38,8 +39,8 @@ final readonly class BankDetailData
     public static function of(BankDetail $detail, bool $mayApprove, int $readerId): self
     {
         return new self(
-            $detail->id, $detail->kind, $detail->masked, $detail->holder, $detail->bank_name, $detail->state, $detail->user->name, $detail->created_at->format('j M Y'),
-            $detail->settledBy === null ? '' : trim(sprintf('%s on %s by %s: %s', $detail->state, $detail->settled_at?->format('j M Y'), $detail->settledBy->name, $detail->how.$detail->remark), ': '),
+            $detail->id, $detail->kind, $detail->masked, $detail->holder, $detail->bank_name, $detail->state, $detail->user->name, Office::dayOf($detail->created_at),
+            $detail->settledBy === null ? '' : trim(sprintf('%s on %s by %s: %s', $detail->state, $detail->settled_at === null ? '' : Office::dayOf($detail->settled_at), $detail->settledBy->name, $detail->how.$detail->remark), ': '),
             $detail->state === BankDetail::ON_HOLD && $mayApprove && $detail->user_id !== $readerId,
         );
     }

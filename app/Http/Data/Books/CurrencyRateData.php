@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data\Books;
 
 use App\Models\CurrencyRate;
+use App\Models\Office;
 use OpenApi\Attributes as OA;
 
 /** What a currency is worth from a day on. */
@@ -25,6 +26,6 @@ final readonly class CurrencyRateData
 
     public static function of(CurrencyRate $kept): self
     {
-        return new self($kept->id, $kept->currency, $kept->day->toText(), $kept->rate);
+        return new self($kept->id, $kept->currency, $kept->day->toText(), Office::current()->decimalSign()->write($kept->rate));
     }
 }

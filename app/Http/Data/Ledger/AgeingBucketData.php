@@ -32,7 +32,7 @@ final readonly class AgeingBucketData
             $bucket->value,
             $bucket->title($by),
             MoneyData::of($ageing->bucket($bucket)),
-            intdiv(100 * $ageing->bucket($bucket)->minor, max(1, $ageing->total->minor)),
+            $ageing->bucket($bucket)->shareOf($ageing->total),
         ), AgeingBucket::cases());
     }
 }

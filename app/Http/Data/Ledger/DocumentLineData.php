@@ -6,6 +6,7 @@ namespace App\Http\Data\Ledger;
 
 use App\Models\Document;
 use App\Models\DocumentLine;
+use App\Models\Office;
 use OpenApi\Attributes as OA;
 
 /** One line of a document. */
@@ -18,8 +19,10 @@ final readonly class DocumentLineData
         public string $text,
         #[OA\Property]
         public string $quantity,
-        #[OA\Property]
+        #[OA\Property(description: 'As it is typed again.')]
         public string $price,
+        #[OA\Property(description: 'For reading, with the decimals of the currency.')]
+        public string $priceText,
         #[OA\Property(description: 'Percent.')]
         public string $discount,
         #[OA\Property(nullable: true)]
@@ -39,8 +42,10 @@ final readonly class DocumentLineData
 
     public static function of(DocumentLine $line, Document $document): self
     {
+        $sign = Office::current()->decimalSign();
+
         return new self(
-            $line->text, $line->quantity, $line->price, $line->discount, $line->tax_rate_id, $line->tax,
+            $line->text, $sign->write($line->quantity), $sign->write($line->price), $line->line()->priceText($document->currency), $line->discount, $line->tax_rate_id, $line->tax,
             $line->account_id, $line->account?->display() ?? '', $line->cost_centre_ids, MoneyData::of($document->money($line->amount_minor)),
         );
     }

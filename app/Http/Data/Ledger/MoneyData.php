@@ -18,12 +18,14 @@ final readonly class MoneyData
         public string $currency,
         #[OA\Property(description: 'For reading, as in 1,250.00.')]
         public string $text,
+        #[OA\Property(description: 'Whether it is below zero, zero, or above.', enum: [-1, 0, 1])]
+        public int $sign,
     ) {
     }
 
     public static function of(Money $money): self
     {
-        return new self($money->toDecimal(), $money->currency, $money->figures());
+        return new self($money->toDecimal(), $money->currency, $money->figures(), $money->minor <=> 0);
     }
 
     public static function orNull(?Money $money): ?self

@@ -15,6 +15,8 @@ final readonly class OpenDocumentData
         public DocumentRowData $row,
         #[OA\Property(description: 'What may be taken off on that day.', ref: '#/components/schemas/Money', nullable: true)]
         public ?MoneyData $discount,
+        #[OA\Property(description: 'What is open after the discount.', ref: '#/components/schemas/Money', nullable: true)]
+        public ?MoneyData $afterDiscount,
         #[OA\Property(description: 'What is proposed to be used on it, the oldest first; empty for nothing.')]
         public string $proposed,
     ) {

@@ -11,6 +11,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Office')]
 final readonly class OfficeData
 {
+    /** @param  list<string>  $zones */
     private function __construct(
         #[OA\Property]
         public string $name,
@@ -26,6 +27,22 @@ final readonly class OfficeData
         public string $postcode,
         #[OA\Property(description: 'Whether 3/4 is typed for March 4.')]
         public bool $monthFirst,
+        #[OA\Property(description: 'Whether 12,50 is typed for twelve and a half; null for as the country does.', nullable: true)]
+        public ?bool $decimalComma,
+        #[OA\Property(description: 'Of the IANA database; empty for that of the address.')]
+        public string $timeZone,
+        #[OA\Property(description: 'The zone that holds.')]
+        public string $zone,
+        #[OA\Property]
+        public string $phone,
+        #[OA\Property]
+        public string $email,
+        #[OA\Property(description: 'What papers say of how to pay the office.')]
+        public string $howToPay,
+        #[OA\Property]
+        public bool $hasLogo,
+        #[OA\Property(description: 'Time zones to choose from.', items: new OA\Items(type: 'string'))]
+        public array $zones,
         #[OA\Property(description: 'Of amounts that are typed without one: ISO 4217, by the country.')]
         public string $currency,
     ) {
@@ -41,6 +58,14 @@ final readonly class OfficeData
             $office->region,
             $office->postcode,
             $office->writesMonthFirst(),
+            $office->decimal_comma,
+            $office->time_zone,
+            $office->zone()->getName(),
+            $office->phone,
+            $office->email,
+            (string) $office->how_to_pay,
+            $office->logo_path !== null,
+            \DateTimeZone::listIdentifiers(),
             $office->currency(),
         );
     }

@@ -14,13 +14,20 @@ use OpenApi\Attributes as OA;
 final class UsesRequest extends FormRequest
 {
     /** @return array<string, mixed> */
-    public function rules(): array
+    public static function ofUses(): array
     {
         return [
             'uses' => ['present', new ItemList, 'max:500'],
-            'uses.*.documentId' => ['required', 'integer'],
-            'uses.*.amount' => ['present', 'string', 'max:1000'], 'uses.*.discount' => ['present', 'string', 'max:1000'],
+            'uses.*.documentId' => ['required', 'integer:strict'],
+            'uses.*.amount' => ['present', 'string', 'max:1000'],
+            'uses.*.discount' => ['present', 'string', 'max:1000'],
         ];
+    }
+
+    /** @return array<string, mixed> */
+    public function rules(): array
+    {
+        return self::ofUses();
     }
 
     /** @return list<array{documentId: int, amount: string, discount: string}> */

@@ -1,7 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { forgetLedger, openQuery } from '../../api/queries';
+import { forgetLedger, paymentPreviewQuery } from '../../api/queries';
+import { useQuiet } from '../../api/useQuiet';
 import { useSaving } from '../../api/useSaving';
 import { documentName, DueText } from '../../app/DocumentTable';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
@@ -17,6 +18,27 @@ export function usesOf(uses: Uses): Schemas['UseInput'][] {
     return Object.entries(uses)
         .filter(([, { amount, discount }]) => amount.trim() !== '' || discount.trim() !== '')
         .map(([id, { amount, discount }]) => ({ documentId: Number(id), amount, discount }));
+}
+
+/** What money is used on, as typed or else as proposed, and what the server makes of it. */
+export function useUses(partyId: number, money: Omit<Schemas['PaymentPreviewInput'], 'uses'>, typed: Uses | undefined) {
+    const asked = useQuiet({ ...money, uses: typed === undefined ? null : usesOf(typed) });
+    const { data: preview } = useQuery({ ...paymentPreviewQuery(partyId, asked), placeholderData: keepPreviousData });
+    // Until somebody says otherwise the oldest are settled first.
+    const uses: Uses = typed ?? Object.fromEntries((preview?.documents ?? []).map(({ row, proposed }) => [row.id, { amount: proposed, discount: '' }]));
+    return { uses, preview };
+}
+
+/** What stays over, or is lacking. */
+export function LeftOver({ preview }: { preview: Schemas['PaymentPreview'] | undefined }) {
+    const left = preview?.left;
+    return (
+        <div aria-live="polite">
+            {left != null && (preview?.isTooMuch === true
+                ? <Mark tone="stop">{left.text} more is used than there is</Mark>
+                : <Quiet>{left.text} stays unallocated</Quiet>)}
+        </div>
+    );
 }
 
 interface RowsProps {
@@ -39,7 +61,7 @@ export function AllocationRows({ open, uses, onChange, problems, withDiscount }:
             <Table>
                 <thead><tr><th>Document</th><th>Due</th><th className="figure">Open</th>{withDiscount && <th>Discount taken</th>}<th>Used on it</th></tr></thead>
                 <tbody>
-                    {open.map(({ row, discount }) => {
+                    {open.map(({ row, discount, afterDiscount }) => {
                         const problem = problems[`uses.${sent.indexOf(row.id)}.amount`];
                         return (
                             <tr key={row.id}>
@@ -51,7 +73,7 @@ export function AllocationRows({ open, uses, onChange, problems, withDiscount }:
                                         {discount !== null && (
                                             <Row $gap="small">
                                                 <Field aria-label={`Discount on ${documentName(row)}`} label="" width="100px" value={uses[row.id]?.discount ?? ''} onChange={(typed) => set(row.id, { discount: typed })} />
-                                                <QuietButton onPress={() => set(row.id, { discount: discount.amount, amount: (Number(row.open.amount) - Number(discount.amount)).toFixed(2) })}>take {discount.text}</QuietButton>
+                                                <QuietButton onPress={() => set(row.id, { discount: discount.amount, amount: afterDiscount?.amount ?? '' })}>take {discount.text}</QuietButton>
                                             </Row>
                                         )}
                                     </td>
@@ -83,11 +105,11 @@ interface Props {
 
 /** Uses what is left of money or of a credit on open documents; the oldest first is proposed. */
 export function Allocate({ partyId, side, currency, available, action, onClose, run }: Props) {
-    const { data: open } = useQuery({ ...openQuery(partyId, side, '', currency, available), placeholderData: keepPreviousData });
     const [typed, setTyped] = useState<Uses>();
+    const { uses, preview } = useUses(partyId, { side, day: '', currency, amount: available, firstId: null }, typed);
+    const open = preview?.documents;
     const { run: saving, problems, message } = useSaving();
     const say = useSay();
-    const uses = typed ?? Object.fromEntries((open ?? []).map(({ row, proposed }) => [row.id, { amount: proposed, discount: '' }]));
     return (
         <Form
             style={{ justifyItems: 'stretch' }}
@@ -103,6 +125,7 @@ export function Allocate({ partyId, side, currency, available, action, onClose, 
         >
             <Small>{currency} {available} can be used. The oldest first is proposed.</Small>
             {open !== undefined && <AllocationRows open={open} uses={uses} onChange={setTyped} problems={problems} withDiscount={false} />}
+            <LeftOver preview={preview} />
             {problems.uses !== undefined && <Mark tone="stop">{problems.uses}</Mark>}
             {message !== undefined && <Notice tone="stop" title="Not done">{message}</Notice>}
             <Row $gap="small"><MainButton type="submit">{action}</MainButton><Button onPress={onClose}>Cancel</Button></Row>

@@ -165,7 +165,7 @@ export function UseNotes({ use }: { use: Schemas['DocumentUse'] }) {
 }
 
 export function TotalsOf({ totals, currency }: { totals: Schemas['Totals']; currency: string }): ReactNode {
-    const taxed = totals.taxes.filter(({ tax, rate }) => Number(tax.amount) !== 0 || rate !== '0 %');
+    const taxed = totals.taxes.filter(({ tax, rate }) => tax.sign !== 0 || rate !== '0 %');
     return (
         <Row style={{ justifyContent: 'flex-end' }}>
             <Sums>

@@ -99,7 +99,7 @@ function Body({ document }: { document: Doc }) {
                     <tbody>
                         {lines.map((line, at) => (
                             <tr key={at}>
-                                <td>{line.text}</td><td><Small>{line.account}</Small></td><td className="figure">{line.quantity}</td><td className="figure">{line.price}</td>
+                                <td>{line.text}</td><td><Small>{line.account}</Small></td><td className="figure">{line.quantity}</td><td className="figure">{line.priceText}</td>
                                 {hasDiscount && <td className="figure">{line.discount === '0' ? '' : `${line.discount} %`}</td>}
                                 <td className="figure">{document.treatment === 'none' ? '' : `${line.tax} %`}</td><td className="figure">{line.amount.text}</td>
                             </tr>
@@ -224,7 +224,7 @@ function Side({ document }: { document: Doc }): ReactNode {
                     <h2>Open</h2>
                     <p><strong>{document.currency} {row.open.text}</strong> of {row.total.text}</p>
                     {document.lateInterest !== null && <p>Interest to date {document.lateInterest.text}</p>}
-                    {discount !== null && Number(row.open.amount) > 0 && <p>{discount.sentence}</p>}
+                    {discount !== null && row.open.sign > 0 && <p>{discount.sentence}</p>}
                 </section>
             )}
             {(source !== null || madeFromIt.length > 0) && (

@@ -145,7 +145,7 @@ function Payments({ wanted, page, onGo }: ListProps) {
                                         <td>{row.payBy}{row.isVoid && <> <Mark tone="look">void</Mark></>}</td>
                                         <td><Small>{row.reference}</Small></td>
                                         <td className="figure">{row.amount.currency} {row.amount.text}</td>
-                                        <td className="figure">{Number(row.unallocated.amount) === 0 ? '' : row.unallocated.text}</td>
+                                        <td className="figure">{row.unallocated.sign === 0 ? '' : row.unallocated.text}</td>
                                     </tr>
                                 ))}
                             </tbody>

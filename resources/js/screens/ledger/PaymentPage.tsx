@@ -27,7 +27,7 @@ export function PaymentPage() {
         return <Sheet id="sheet" tabIndex={-1} aria-busy={error === null}>{error !== null && <Unread what="The payment" error={error} retry={() => void refetch()} />}</Sheet>;
     }
     const { row } = data;
-    const left = Number(row.unallocated.amount);
+    const left = row.unallocated.sign;
     const path = { params: { path: { payment: row.id } } };
     return (
         <Sheet id="sheet" tabIndex={-1}>

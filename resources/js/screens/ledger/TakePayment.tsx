@@ -1,8 +1,8 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
-import { booksQuery, documentDefaultsQuery, forgetLedger, openQuery, recordQuery } from '../../api/queries';
+import { booksQuery, documentDefaultsQuery, forgetLedger, recordQuery } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
 import { WAYS_TO_PAY } from '../../app/sideWords';
 import { Unread } from '../../app/Unread';
@@ -13,8 +13,8 @@ import { Field } from '../../ui/Field';
 import { Form, Sheet } from '../../ui/Page';
 import { onSaveKeys } from '../../ui/saveKeys';
 import { useSay } from '../../ui/StatusLine';
-import { FieldRow, Heading, Mark, Notice, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
-import { AllocationRows, usesOf, type Uses } from './Allocate';
+import { FieldRow, Heading, Mark, Notice, Row, Small, Stack, Title } from '../../ui/Text';
+import { AllocationRows, LeftOver, useUses, usesOf, type Uses } from './Allocate';
 import { UseNotes } from './DocumentForm';
 
 /** Money that came from a client, or went to a vendor. */
@@ -43,20 +43,19 @@ export function TakePayment() {
 function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'client' | 'vendor'; defaults: Schemas['DocumentDefaults'] }) {
     const [search] = useSearchParams();
     const { data: books } = useQuery(booksQuery);
-    const [draft, setDraft] = useState({ day: '', amount: '', currency: search.get('currency') ?? defaults.currency, payBy: side === 'vendor' ? defaults.payBy : 'transfer', reference: '' });
+    const [draft, setDraft] = useState({ day: '', amount: undefined as string | undefined, currency: search.get('currency') ?? defaults.currency, payBy: side === 'vendor' ? defaults.payBy : 'transfer', reference: '' });
     const [typed, setTyped] = useState<Uses>();
     const { run, problems, message } = useSaving();
     const navigate = useNavigate();
     const say = useSay();
     const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part });
-    const { data: open } = useQuery({ ...openQuery(partyId, side, useDeferredValue(draft.day), draft.currency, useDeferredValue(draft.amount)), placeholderData: keepPreviousData });
-    // Until somebody says otherwise the oldest are settled first.
-    const uses = typed ?? Object.fromEntries((open ?? []).map(({ row, proposed }) => [row.id, { amount: proposed, discount: '' }]));
-    const used = usesOf(uses).reduce((sum, { amount }) => sum + Math.round(Number(amount.replaceAll(',', '')) * 100), 0);
-    const left = Math.round(Number(draft.amount.replaceAll(',', '')) * 100) - used;
-
+    const firstId = Number(search.get('document')) || null;
+    const { uses, preview } = useUses(partyId, { side, day: draft.day, currency: draft.currency, amount: draft.amount ?? '', firstId }, typed);
+    // Until an amount is typed, it is what is used in all.
+    const amount = draft.amount ?? (preview === undefined || preview.used.sign === 0 ? '' : preview.used.amount);
+    const open = preview?.documents;
     const save = () => run(async () => {
-        const taken = await ask(api.POST('/api/parties/{id}/payments', { params: { path: { id: partyId } }, body: { ...draft, side, uses: usesOf(uses) } }));
+        const taken = await ask(api.POST('/api/parties/{id}/payments', { params: { path: { id: partyId } }, body: { ...draft, amount, side, uses: usesOf(uses) } }));
         forgetLedger();
         say(side === 'client' ? 'Money taken in.' : 'Payment entered.');
         await navigate(`/payments/${taken.row.id}`);
@@ -73,7 +72,7 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
             }}
         >
             <FieldRow>
-                <Field label="Amount" autoFocus width="150px" value={draft.amount} onChange={(amount) => set({ amount })} problem={problems.amount} />
+                <Field label="Amount" autoFocus width="150px" value={amount} onChange={(amount) => set({ amount })} problem={problems.amount} />
                 <ChooseOne label="Currency" width="100px" options={(books?.currencies ?? [draft.currency]).map((id) => ({ id, name: id }))} value={draft.currency} onChange={(currency) => set({ currency })} />
                 <Field label="Day" width="120px" placeholder="today" value={draft.day} onChange={(day) => set({ day })} problem={problems.day} />
                 <ChooseOne label="How" width="150px" options={WAYS_TO_PAY} value={draft.payBy} onChange={(payBy) => set({ payBy })} problem={problems.payBy} />
@@ -81,11 +80,7 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
             </FieldRow>
             <Row><Heading>Used on</Heading>{typed === undefined ? <Small>the oldest first; change any amount by hand</Small> : <Button onPress={() => setTyped(undefined)}>Oldest first again</Button>}</Row>
             {open !== undefined && <AllocationRows open={open} uses={uses} onChange={setTyped} problems={problems} withDiscount />}
-            <div aria-live="polite">
-                {draft.amount !== '' && Number.isFinite(left) && (left < 0
-                    ? <Mark tone="stop">{(-left / 100).toFixed(2)} more is used than there is</Mark>
-                    : <Quiet>{(left / 100).toFixed(2)} stays unallocated</Quiet>)}
-            </div>
+            <LeftOver preview={draft.amount === undefined ? undefined : preview} />
             {problems.uses !== undefined && <Mark tone="stop">{problems.uses}</Mark>}
             {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
             <Row $gap="small">

@@ -14,6 +14,8 @@ import { FieldRow, Heading, Notice, Quiet } from '../../ui/Text';
 
 type Office = Schemas['Office'];
 
+const SIGNS = [{ id: 'country', name: 'as the country does' }, { id: 'point', name: '1,250.00: a point' }, { id: 'comma', name: '1.250,00: a comma' }];
+
 const ORDERS = [{ id: 'month', name: 'March 4: month first' }, { id: 'day', name: '3 April: day first' }];
 
 /** The name and the address of the office, and how it writes. */
@@ -32,7 +34,7 @@ function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Sessi
 
     const save = async (event: FormEvent) => {
         event.preventDefault();
-        const { currency, ...body } = draft;
+        const { currency, zone, zones, hasLogo, ...body } = draft;
         await run(async () => {
             onSaved(await ask(api.PUT('/api/office', { body })));
             await client.invalidateQueries({ queryKey: officeQuery.queryKey });
@@ -60,7 +62,29 @@ function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Sessi
                 <Field label="State or region" width="110px" value={draft.region} onChange={(region) => set({ region })} problem={problems.region} />
                 <Field label="Postcode" width="110px" value={draft.postcode} onChange={(postcode) => set({ postcode })} problem={problems.postcode} />
             </FieldRow>
-            <ChooseOne label="What 3/4 means when it is typed" width="220px" options={ORDERS} value={draft.monthFirst ? 'month' : 'day'} onChange={(order) => set({ monthFirst: order === 'month' })} />
+            <FieldRow>
+                <Field label="Phone" width="180px" value={draft.phone} onChange={(phone) => set({ phone })} problem={problems.phone} />
+                <Field label="Email" width="300px" value={draft.email} onChange={(email) => set({ email })} problem={problems.email} />
+            </FieldRow>
+            <Field label="How to pay us, as it stands on invoices and letters" lines={3} width="500px" value={draft.howToPay} onChange={(howToPay) => set({ howToPay })} problem={problems.howToPay} />
+            <FieldRow>
+                <ChooseOne label="What 3/4 means when it is typed" width="220px" options={ORDERS} value={draft.monthFirst ? 'month' : 'day'} onChange={(order) => set({ monthFirst: order === 'month' })} />
+                <ChooseOne
+                    label="Decimals when they are typed"
+                    width="220px"
+                    options={SIGNS}
+                    value={draft.decimalComma === null ? 'country' : draft.decimalComma ? 'comma' : 'point'}
+                    onChange={(sign) => set({ decimalComma: sign === 'country' ? null : sign === 'comma' })}
+                />
+                <ChooseFromMany
+                    label="Time zone"
+                    width="240px"
+                    options={[{ id: 'address', name: `by the address: ${office.timeZone === '' ? office.zone : 'as it is'}` }, ...office.zones.map((id) => ({ id, name: id.replaceAll('_', ' ') }))]}
+                    value={draft.timeZone === '' ? 'address' : draft.timeZone}
+                    onChange={(zone) => set({ timeZone: zone === 'address' ? '' : zone })}
+                    problem={problems.timeZone}
+                />
+            </FieldRow>
             <Quiet>Amounts typed without a currency are in {office.currency}, by the country.</Quiet>
             {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
             <MainButton type="submit" isDisabled={JSON.stringify(draft) === JSON.stringify(office)}>Save the office</MainButton>

@@ -59,7 +59,7 @@ export function DocumentsSection({ record }: { record: RecordData }) {
                                 {standing.sides.map(({ side, currency }) => (
                                     <Link key={side + currency} to={`/records/${party.id}/statement?side=${side}&currency=${currency}`}>Statement, {side === 'client' ? 'what they owe' : 'what we owe'}{standing.sides.length > 1 && ` in ${currency}`}</Link>
                                 ))}
-                                {standing.sides.some(({ side, overdue }) => side === 'client' && Number(overdue.amount) > 0) && <a href={`/api/parties/${party.id}/reminder-letter`} target="_blank" rel="noreferrer">Reminder letter</a>}
+                                {standing.sides.some(({ side, overdue }) => side === 'client' && overdue.sign > 0) && <a href={`/api/parties/${party.id}/reminder-letter`} target="_blank" rel="noreferrer">Reminder letter</a>}
                             </Row>
                         </>
                     )}

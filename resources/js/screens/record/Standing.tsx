@@ -44,7 +44,7 @@ const Small = styled.p`
 /** What they owe, what we owe, how late and how fast; every figure opens what makes it up. */
 export function Standing({ record }: { record: RecordData }) {
     const { party, standing: { sides, net, credit, taxYear } } = record;
-    if (sides.length === 0 && credit === null && (taxYear === null || Number(taxYear.paid.amount) === 0)) {
+    if (sides.length === 0 && credit === null && (taxYear === null || taxYear.paid.sign === 0)) {
         return null;
     }
     return (
@@ -64,7 +64,7 @@ export function Standing({ record }: { record: RecordData }) {
                     <Small>{credit.sentence} At the limit: {credit.policyWords}.</Small>
                 </section>
             )}
-            {taxYear !== null && (taxYear.isReportable || Number(taxYear.paid.amount) > 0) && (
+            {taxYear !== null && (taxYear.isReportable || taxYear.paid.sign > 0) && (
                 <section>
                     <h2>Tax report {taxYear.year}</h2>
                     <Figures><dt>paid, without cards</dt><dd><Link to={`/ledger?what=payments&partyId=${party.id}&side=vendor&from=${taxYear.year}-01-01&to=${taxYear.year}-12-31`}>{taxYear.paid.text}</Link></dd><dt>threshold</dt><dd>{taxYear.threshold.text}</dd></Figures>
@@ -81,7 +81,7 @@ function OneSide({ side, partyId }: { side: Side; partyId: number }) {
     const isClient = side.side === 'client';
     const year = useSession().today.slice(0, 4);
     const list = (more: string) => `/ledger?partyId=${partyId}&side=${side.side}&currency=${currency}${more}`;
-    const has = (money: { amount: string }) => Number(money.amount) !== 0;
+    const has = (money: { sign: number }) => money.sign !== 0;
     return (
         <section aria-label={isClient ? `Receivable in ${currency}` : `Payable in ${currency}`}>
             <h2>{isClient ? 'They owe us' : 'We owe them'}</h2>

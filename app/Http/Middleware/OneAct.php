@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Support\Fingerprint;
+use Closure;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Crypt;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpFoundation\Response;
+
+/**
+ * A write is one act: it holds the write lock of the database from its first look at it to its answer,
+ * so that whatever it decides is decided on what is so, and all of it is kept or nothing.
+ *
+ * A write that carries an Idempotency-Key is done once: the same key gets the same answer for a day.
+ * The answer is kept in the transaction of the act, so that a server that dies between the two leaves neither.
+ *
+ * Source: IETF draft-ietf-httpapi-idempotency-key-header, "The Idempotency-Key HTTP Header Field".
+ */
+final readonly class OneAct
+{
+    public const KEPT_HOURS = 24;
+
+    private const LONGEST_KEY = 255;
+
+    private const LONGEST_ANSWER = 4_000_000;
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        if ($request->isMethodSafe()) {
+            return $next($request);
+        }
+        $key = $this->key($request);
+        DB::beginTransaction();
+        try {
+            $kept = $key === null ? null : $this->kept($request, $key);
+            $response = $kept ?? $next($request);
+            if (! $response instanceof Response || $response->getStatusCode() >= 400) {
+                DB::rollBack();
+            } else {
+                if ($key !== null && $kept === null) {
+                    $this->keep($request, $key, $response);
+                }
+                DB::commit();
+            }
+
+            return $response;
+        } catch (\Throwable $error) {
+            DB::rollBack();
+            throw $error;
+        }
+    }
+
+    private function key(Request $request): ?string
+    {
+        $key = $request->header('Idempotency-Key');
+        if ($key === null || $key === '') {
+            return null;
+        }
+        if (strlen($key) > self::LONGEST_KEY || preg_match('/[^\x21-\x7e]/', $key) === 1) {
+            throw ValidationException::withMessages(['Idempotency-Key' => 'The key is at most 255 letters, digits and signs, without spaces.']);
+        }
+
+        return $key;
+    }
+
+    /** @throws ValidationException when the key was used for something else */
+    private function kept(Request $request, string $key): ?Response
+    {
+        $kept = DB::table('idempotency_keys')->where('user_id', $this->userId($request))->where('key', $key)
+            ->where('at', '>=', $this->oldest())->first();
+        if ($kept === null) {
+            return null;
+        }
+        if ($kept->request !== $this->fingerprint($request)) {
+            throw ValidationException::withMessages(['Idempotency-Key' => 'This key was used for another request. Use a new one.']);
+        }
+
+        return new Response(Crypt::decryptString((string) $kept->body), (int) $kept->status, ['Content-Type' => (string) $kept->type, 'Idempotency-Replayed' => 'true']);
+    }
+
+    private function keep(Request $request, string $key, Response $response): void
+    {
+        $body = (string) $response->getContent();
+        if (strlen($body) > self::LONGEST_ANSWER) {
+            return;
+        }
+        DB::table('idempotency_keys')->where('at', '<', $this->oldest())->delete();
+        DB::table('idempotency_keys')->insert([
+            'user_id' => $this->userId($request), 'key' => $key, 'request' => $this->fingerprint($request), 'status' => $response->getStatusCode(),
+            'type' => (string) $response->headers->get('Content-Type'), 'body' => Crypt::encryptString($body), 'at' => time(),
+        ]);
+    }
+
+    private function oldest(): int
+    {
+        return time() - self::KEPT_HOURS * 3600;
+    }
+
+    private function userId(Request $request): int
+    {
+        $id = $request->user()?->getAuthIdentifier();
+
+        return is_int($id) ? $id : 0;
+    }
+
+    /** By which the same request is known again; of files, their content. */
+    private function fingerprint(Request $request): string
+    {
+        $files = array_map(fn (UploadedFile|array $file) => $file instanceof UploadedFile ? [$file->getClientOriginalName(), hash_file('sha256', $file->getPathname())] : [], $request->allFiles());
+        $input = $request->isJson() ? (string) $request->getContent() : serialize($request->except(array_keys($files)));
+
+        return Fingerprint::of(implode("\n", [$request->method(), $request->getRequestUri(), $input, serialize($files)]));
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Http\Middleware\OneAct;
+use App\Models\Document;
+use App\Models\LogEntry;
+use App\Models\Payment;
+use App\Support\Role;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+/** IETF draft-ietf-httpapi-idempotency-key-header: the same write, sent again, is done once. */
+final class OneActTest extends TestCase
+{
+    public function test_the_same_key_gets_the_same_answer_and_nothing_is_done_twice(): void
+    {
+        $client = $this->addCompany('Penhallow Observatory', ['isClient' => true]);
+        $this->withHeader('Idempotency-Key', 'one');
+        $first = $this->pay($client, '60')->assertCreated()->assertHeaderMissing('Idempotency-Replayed');
+        $again = $this->pay($client, '60')->assertCreated()->assertHeader('Idempotency-Replayed', 'true');
+        $this->assertSame($first->content(), $again->content());
+        $this->assertSame(1, Payment::query()->count());
+        $this->assertStringNotContainsString('60.00', (string) json_encode(DB::table('idempotency_keys')->first()), 'what is kept of it is encrypted');
+        $this->withHeader('Idempotency-Key', 'two');
+        $this->pay($client, '60')->assertCreated();
+        $this->assertSame(2, Payment::query()->count());
+    }
+
+    public function test_a_key_is_for_one_request_and_one_person(): void
+    {
+        $client = $this->addCompany('Penhallow Observatory', ['isClient' => true]);
+        $this->withHeader('Idempotency-Key', 'one');
+        $this->pay($client, '60')->assertCreated();
+        $this->pay($client, '61')->assertUnprocessable()->assertJsonPath('errors.0', ['field' => 'Idempotency-Key', 'message' => 'This key was used for another request. Use a new one.']);
+        $clerk = $this->withoutHeader('Idempotency-Key')->user(Role::Clerk);
+        $this->actingAs($clerk)->withHeader('Idempotency-Key', 'one');
+        $this->pay($client, '60')->assertCreated()->assertHeaderMissing('Idempotency-Replayed');
+        $this->withHeader('Idempotency-Key', str_repeat('x', 256));
+        $this->pay($client, '60')->assertUnprocessable();
+        $this->assertSame(2, Payment::query()->count());
+    }
+
+    public function test_what_was_refused_may_be_sent_again_and_a_day_later_the_key_is_free(): void
+    {
+        $client = $this->addCompany('Penhallow Observatory', ['isClient' => true]);
+        $this->withHeader('Idempotency-Key', 'one');
+        $this->pay($client, 'nothing')->assertUnprocessable();
+        $this->assertDatabaseCount('idempotency_keys', 0);
+        $this->pay($client, '60')->assertCreated();
+        DB::table('idempotency_keys')->update(['at' => time() - OneAct::KEPT_HOURS * 3600 - 1]);
+        $this->pay($client, '60')->assertCreated()->assertHeaderMissing('Idempotency-Replayed');
+        $this->assertSame(2, Payment::query()->count());
+        $this->assertDatabaseCount('idempotency_keys', 1);
+    }
+
+    public function test_what_fails_at_its_end_leaves_nothing(): void
+    {
+        $client = $this->addCompany('Penhallow Observatory', ['isClient' => true]);
+        Document::created(fn () => throw new \RuntimeException('The lights went out.'));
+        $this->withHeader('Idempotency-Key', 'one');
+        $this->postJson("/api/parties/{$client->id}/documents", $this->documentInput('invoice', '5'))->assertServerError();
+        $this->assertDatabaseCount('idempotency_keys', 0);
+        $this->assertSame([0, 0], [Document::query()->count(), LogEntry::query()->count()]);
+    }
+}
