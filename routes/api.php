@@ -124,6 +124,8 @@ Route::middleware(['auth:sanctum', InOffice::class, OneAct::class])->group(funct
         Route::prefix('documents/{document}')->whereNumber('document')->group(function (): void {
             Route::post('issue', [DocumentsController::class, 'issue']);
             Route::post('next', [DocumentsController::class, 'next']);
+            Route::post('revise', [DocumentsController::class, 'revise']);
+            Route::post('copy', [DocumentsController::class, 'copy']);
             Route::post('write-off', [DocumentsController::class, 'writeOff']);
             Route::post('uses', [DocumentsController::class, 'use']);
             Route::post('send', [PaperController::class, 'send']);

@@ -141,9 +141,21 @@ abstract class TestCase extends LaravelTestCase
     protected function issued(Party $party, string $kind, string $price, array $more = []): Document
     {
         $id = $this->postJson("/api/parties/{$party->id}/documents", $this->documentInput($kind, $price, $more))->assertCreated()->json('row.id');
-        $this->postJson("/api/documents/$id/issue", ['isConfirmed' => true])->assertOk();
+        $this->issue(is_int($id) ? $id : 0, true)->assertOk();
 
         return Document::query()->findOrFail(is_int($id) ? $id : 0);
+    }
+
+    /**
+     * As somebody does it who has just read it.
+     *
+     * @return TestResponse<\Illuminate\Http\Response>
+     */
+    protected function issue(int|Document $document, bool $isConfirmed = false): TestResponse
+    {
+        $id = $document instanceof Document ? $document->id : $document;
+
+        return $this->postJson("/api/documents/$id/issue", ['isConfirmed' => $isConfirmed, 'version' => Document::query()->find($id)->version ?? 0]);
     }
 
     /**

@@ -7,13 +7,13 @@ namespace App\Models;
 use Almanac\Calendar\Day;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\DocumentState;
+use Almanac\Ledger\Dues;
 use Almanac\Ledger\Entry;
 use Almanac\Ledger\Instalments;
 use Almanac\Ledger\TaxTreatment;
 use Almanac\Money\Money;
 use Almanac\Money\Percent;
 use Almanac\Terms\DiscountOffer;
-use Almanac\Terms\Outcome;
 use App\Support\DayCast;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -32,7 +32,6 @@ use Illuminate\Support\Carbon;
  * @property string|null $number ours when it is issued, theirs on what comes from them
  * @property Day $date
  * @property Day|null $due
- * @property list<array{string, int}>|null $parts of what is due in parts: ISO day and minor units
  * @property Day|null $next_due of what is still open
  * @property string $terms shorthand
  * @property TaxTreatment $treatment
@@ -47,6 +46,9 @@ use Illuminate\Support\Carbon;
  * @property string $reference
  * @property string $note
  * @property int|null $source_id the document it was made from
+ * @property Day|null $valid_until of a quote
+ * @property int $revision of a quote, from 1
+ * @property int|null $replaces_id the quote that it is the next revision of
  * @property array{name: string, payee: string, address: list<string>, taxNumber: string} $copy the details of the party that it carries
  * @property Carbon|null $sent_at
  * @property int $version
@@ -55,22 +57,44 @@ use Illuminate\Support\Carbon;
  * @property-read Party $party
  * @property-read User $user
  * @property-read Document|null $source
+ * @property-read Document|null $replaces
+ * @property-read Collection<int, self> $replacedBy
  * @property-read Collection<int, DocumentLine> $lines
+ * @property-read Collection<int, DocumentDue> $dues
+ * @property-read Collection<int, self> $madeFromIt
  * @property-read Collection<int, Settlement> $settlements
  */
 final class Document extends Model
 {
+    private const KEPT = 'kept';
+
     protected $guarded = [];
 
-    protected $attributes = ['reference' => '', 'note' => '', 'terms' => '', 'version' => 0, 'source_id' => null, 'sent_at' => null, 'settled_on' => null, 'discount_percent' => null, 'discount_until' => null, 'number' => null, 'due' => null, 'parts' => null, 'next_due' => null];
+    protected $attributes = ['reference' => '', 'note' => '', 'terms' => '', 'version' => 0, 'source_id' => null, 'sent_at' => null, 'settled_on' => null, 'discount_percent' => null, 'discount_until' => null, 'number' => null, 'due' => null, 'next_due' => null, 'valid_until' => null, 'revision' => 1, 'replaces_id' => null];
 
     protected function casts(): array
     {
         return [
             'kind' => DocumentKind::class, 'state' => DocumentState::class, 'treatment' => TaxTreatment::class,
             'date' => DayCast::class, 'due' => DayCast::class, 'next_due' => DayCast::class, 'settled_on' => DayCast::class, 'discount_until' => DayCast::class,
-            'copy' => 'array', 'parts' => 'array', 'sent_at' => 'datetime',
+            'valid_until' => DayCast::class, 'copy' => 'array', 'sent_at' => 'datetime',
         ];
+    }
+
+    /** What is being imported is not there yet, for anybody. */
+    protected static function booted(): void
+    {
+        self::addGlobalScope(self::KEPT, fn (Builder $query) => $query->where('documents.state', '!=', DocumentState::Staged));
+    }
+
+    /**
+     * The documents of an import that do not count yet.
+     *
+     * @return Builder<self>
+     */
+    public static function staged(int $importId): Builder
+    {
+        return self::query()->withoutGlobalScope(self::KEPT)->where('import_id', $importId)->where('state', DocumentState::Staged);
     }
 
     public function money(int $minor): Money
@@ -96,42 +120,63 @@ final class Document extends Model
     /** @return list<Entry> what is due on different days as an entry each */
     public function entries(): array
     {
-        if ($this->parts === null) {
-            return [$this->entry()];
-        }
-
-        return array_map(
-            fn (array $part) => Entry::of($this->id, $this->kind, $this->date, $part[0], $part[1], $part[2], $this->settled_on),
-            Instalments::open($this->dueParts(), $this->open()),
-        );
+        return $this->dues->count() < 2
+            ? [$this->entry()]
+            : array_values($this->dues->map(fn (DocumentDue $part) => Entry::of(
+                $this->id, $this->kind, $this->date, $part->due, $this->money($part->amount_minor), $this->money($part->open_minor), $this->settled_on,
+            ))->all());
     }
 
-    /** @return list<array{Day, Money}> */
-    private function dueParts(): array
-    {
-        return array_map(fn (array $part) => [Day::fromIso($part[0]), $this->money($part[1])], $this->parts ?? []);
-    }
-
-    /** Sets what is open of it, and what follows from that. */
+    /** Sets what is open of it, and what follows from that; saved by saveWithDues(). */
     public function setOpen(Money $open, Day $on): void
     {
         $this->open_minor = $open->minor;
         $this->state = DocumentState::issued($this->total(), $open);
         $this->settled_on = $open->isZero() ? $on : null;
-        $days = array_map(fn (Entry $entry) => $entry->due->toIso(), array_filter($this->entries(), fn (Entry $entry) => $entry->isOpen()));
-        $this->next_due = $days === [] || ! $this->kind->isOwed() ? null : Day::fromIso(min($days));
+        $this->next_due = null;
+        $parts = array_values($this->dues->map(fn (DocumentDue $part) => [$part->due, $this->money($part->amount_minor)])->all());
+        foreach (Instalments::open($parts, $open) as $at => [$due, , $left]) {
+            $this->dues->get($at)?->setAttribute('open_minor', $left->minor);
+            $this->next_due ??= $left->isZero() ? null : $due;
+        }
     }
 
-    /** Sets when it is due and which discount it gives, as terms have it; in parts where they have it so. */
-    public function setDueBy(Outcome $outcome): void
+    /** Sets when it is due and which discount it gives; saved by saveWithDues(). */
+    public function setDues(Dues $dues): void
     {
-        $amounts = $outcome->amounts($this->total());
         $this->fill([
-            'due' => $outcome->due(),
-            'discount_percent' => $outcome->discount === null ? null : (string) $outcome->discount->percent,
-            'discount_until' => $outcome->discount?->lastDay,
-            'parts' => count($outcome->parts) === 1 ? null : array_map(fn (int $at) => [$outcome->parts[$at]->due->toIso(), $amounts[$at]->minor], array_keys($outcome->parts)),
+            'terms' => $dues->terms, 'due' => $dues->due(),
+            'discount_percent' => $dues->discount === null ? null : (string) $dues->discount->percent, 'discount_until' => $dues->discount?->lastDay,
         ]);
+        $this->setRelation('dues', new Collection(array_map(
+            fn (int $rank) => new DocumentDue(['rank' => $rank, 'due' => $dues->parts[$rank][0], 'amount_minor' => $dues->parts[$rank][1]->minor, 'open_minor' => $dues->parts[$rank][1]->minor]),
+            array_keys($dues->parts),
+        )));
+    }
+
+    /** Saves it with the parts it is due in, which take the place of those it had. */
+    public function saveWithDues(): void
+    {
+        $dues = $this->dues;
+        $this->save();
+        $this->dues()->whereKeyNot($dues->modelKeys())->delete();
+        foreach ($dues as $due) {
+            $due->document_id = $this->id;
+            $due->save();
+        }
+    }
+
+    /**
+     * What of it belongs to the list at hand, where that is only a part of it.
+     *
+     * @return array{int, string}|null minor units and ISO day
+     */
+    public function partInList(): ?array
+    {
+        $open = $this->attributes['part_open'] ?? null;
+        $due = $this->attributes['part_due'] ?? null;
+
+        return is_numeric($open) && is_string($due) ? [(int) $open, $due] : null;
     }
 
     public function discount(): ?DiscountOffer
@@ -144,7 +189,7 @@ final class Document extends Model
     /** What it is called: its number, or that it is a draft. */
     public function title(): string
     {
-        return $this->kind->title().' '.($this->number ?? '(draft)');
+        return $this->kind->title().' '.($this->number ?? '(draft)').($this->revision > 1 ? ' revision '.$this->revision : '');
     }
 
     /** @param  Builder<self>  $query */
@@ -192,6 +237,24 @@ final class Document extends Model
     public function lines(): HasMany
     {
         return $this->hasMany(DocumentLine::class)->orderBy('rank');
+    }
+
+    /** @return HasMany<DocumentDue, $this> the earliest first */
+    public function dues(): HasMany
+    {
+        return $this->hasMany(DocumentDue::class)->orderBy('rank');
+    }
+
+    /** @return BelongsTo<self, $this> the revision before it */
+    public function replaces(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'replaces_id');
+    }
+
+    /** @return HasMany<self, $this> the revision that followed it, a draft or issued */
+    public function replacedBy(): HasMany
+    {
+        return $this->hasMany(self::class, 'replaces_id')->where('state', '!=', DocumentState::Void);
     }
 
     /** @return HasMany<Settlement, $this> what lowered its open amount */

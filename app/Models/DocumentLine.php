@@ -23,6 +23,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $tax_rate_id
  * @property string $tax percent
  * @property int|null $account_id
+ * @property int|null $source_line_id the line of a quote or an order that it takes from
  * @property list<int> $cost_centre_ids
  * @property int $amount_minor
  * @property-read LedgerAccount|null $account
@@ -42,6 +43,12 @@ final class DocumentLine extends Model
     public function line(): Line
     {
         return Line::of($this->text, BigDecimal::of($this->quantity), BigDecimal::of($this->price), Percent::of($this->discount), Percent::of($this->tax));
+    }
+
+    /** @return BelongsTo<Document, $this> */
+    public function document(): BelongsTo
+    {
+        return $this->belongsTo(Document::class);
     }
 
     /** @return BelongsTo<LedgerAccount, $this> */

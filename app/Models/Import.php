@@ -14,10 +14,11 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property string $name
  * @property string $path
- * @property string $state checking, checked, taking, taken, failed
+ * @property string $state checking, checked, taking, counting, taken, failed
  * @property int $found documents that can be taken
  * @property int $taken
  * @property list<array{line: int, field: string, message: string}> $problems
+ * @property int $problem_count all of them, of which the first are kept
  * @property string $failure
  * @property int $user_id
  * @property Carbon $updated_at
@@ -27,7 +28,7 @@ final class Import extends Model
 {
     protected $guarded = [];
 
-    protected $attributes = ['problems' => '[]', 'found' => 0, 'taken' => 0, 'failure' => ''];
+    protected $attributes = ['problems' => '[]', 'found' => 0, 'taken' => 0, 'problem_count' => 0, 'failure' => ''];
 
     protected function casts(): array
     {

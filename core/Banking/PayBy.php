@@ -18,4 +18,10 @@ enum PayBy: string
     {
         return $this !== self::Card;
     }
+
+    /** @return list<self> that count for the tax report */
+    public static function reported(): array
+    {
+        return array_values(array_filter(self::cases(), fn (self $way) => $way->countsForTaxReport()));
+    }
 }

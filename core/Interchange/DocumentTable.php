@@ -15,6 +15,7 @@ use Almanac\Money\DecimalSign;
 use Almanac\Money\Money;
 use Almanac\Money\Percent;
 use Almanac\Refusal;
+use Almanac\Terms\Shorthand;
 use Brick\Math\BigDecimal;
 
 /**
@@ -25,7 +26,7 @@ final class DocumentTable
 {
     private const MUST_HAVE = ['kind', 'number', 'party', 'date', 'amount'];
 
-    private const MAY_HAVE = ['due', 'currency', 'tax', 'text', 'quantity', 'reference'];
+    private const MAY_HAVE = ['due', 'currency', 'tax', 'text', 'quantity', 'reference', 'terms'];
 
     /** @var array<int, list<array{string, string}>> by line: column and what is wrong */
     private array $problems = [];
@@ -95,13 +96,14 @@ final class DocumentTable
         $party = $this->at($first, 'party', fn () => Line::readText($head['party']));
         $date = $this->at($first, 'date', fn () => $this->days->read($head['date']));
         $due = ($head['due'] ?? '') === '' ? null : $this->at($first, 'due', fn () => $this->days->read($head['due']));
+        $terms = trim($head['terms'] ?? '') === '' ? '' : $this->at($first, 'terms', fn () => Shorthand::read($head['terms'])->toShorthand());
         $currency = $this->at($first, 'currency', fn () => Money::zero(mb_strtoupper(($head['currency'] ?? '') === '' ? $this->currency : $head['currency']))->currency);
         if ($date instanceof Day && $due instanceof Day && $due->isBefore($date)) {
             $this->problem($first, 'due', LedgerRefused::dueBeforeDate($due->toText(), $date->toText()));
         }
         $lines = [];
         foreach ($rows as $line => $row) {
-            foreach (['date', 'due', 'currency'] as $same) {
+            foreach (['date', 'due', 'currency', 'terms'] as $same) {
                 if (($row[$same] ?? '') !== ($head[$same] ?? '')) {
                     $this->problem($line, $same, InterchangeRefused::differsWithin($same));
                 }
@@ -117,7 +119,7 @@ final class DocumentTable
         if ($lines === [] || array_intersect_key($this->problems, $rows) !== [] || $kind === null || $date === null || $number === null || $party === null || $currency === null) {
             return null;
         }
-        $document = new ReadDocument($kind, $number, $date, $due, $currency, $party, [$party], $head['reference'] ?? '', TaxTreatment::Exclusive, $lines);
+        $document = new ReadDocument($kind, $number, $date, $due, $currency, $party, [$party], $head['reference'] ?? '', TaxTreatment::Exclusive, $lines, (string) $terms);
         $totals = $this->at($first, 'amount', fn () => $document->totals());
         if ($totals?->gross->isNegative() === true) {
             $this->problem($first, 'amount', LedgerRefused::negativeTotal($totals->gross->toText()));

@@ -50,6 +50,16 @@ final class InterchangeRefused extends Refusal
         return new self("“{$typed}” is no kind of document. Write invoice, credit note, bill, quote, order or purchase order.");
     }
 
+    public static function forgotten(): self
+    {
+        return new self('Somebody has stopped it meanwhile.');
+    }
+
+    public static function changedMeanwhile(string $document): self
+    {
+        return new self("$document has been entered meanwhile, or its record is no longer in use. Check the file again.");
+    }
+
     public static function baseQuantity(string $typed): self
     {
         return new self("The invoice has a price for “{$typed}” pieces, which no price can be for. Ask whoever sent it.");

@@ -28,6 +28,8 @@ final readonly class ReadDocument
         public string $reference,
         public TaxTreatment $treatment,
         public array $lines,
+        /** Shorthand; empty for those that are set for the party. */
+        public string $terms = '',
     ) {
     }
 

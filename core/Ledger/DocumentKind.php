@@ -114,6 +114,18 @@ enum DocumentKind: string
         return sprintf('%s%d-%04d', $letters, $year, $place);
     }
 
+    /**
+     * The place that a number of ours has in its series.
+     *
+     * @return array{int, int}|null year and place; null for a number of another shape
+     */
+    public function placeOf(string $number): ?array
+    {
+        return preg_match('/^[A-Z]{1,2}(\d{4})-(\d{4,9})$/D', $number, $part) === 1 && $number === $this->numbered((int) $part[1], (int) $part[2])
+            ? [(int) $part[1], (int) $part[2]]
+            : null;
+    }
+
     /** @return list<self> of one side */
     public static function ofSide(Side $side): array
     {

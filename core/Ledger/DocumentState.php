@@ -15,6 +15,9 @@ enum DocumentState: string
     case Settled = 'settled';
     case Void = 'void';
 
+    /** Of a file that is being imported: nothing counts or shows it yet. */
+    case Staged = 'staged';
+
     /** Of one that has been issued, by what is still open of it. */
     public static function issued(Money $total, Money $open): self
     {
@@ -25,9 +28,22 @@ enum DocumentState: string
         };
     }
 
-    public function words(): string
+    /** What it is called of a document of that kind. */
+    public function words(DocumentKind $kind): string
     {
-        return $this === self::PartPaid ? 'part paid' : $this->value;
+        [$issued, $part, $settled] = match (true) {
+            $kind === DocumentKind::Quote => ['issued', 'part accepted', 'accepted'],
+            $kind->isPromise() => ['issued', 'part billed', 'billed'],
+            $kind->isCredit() => [$kind->isTheirs() ? 'entered' : 'issued', 'part used', 'used'],
+            default => [$kind->isTheirs() ? 'entered' : 'issued', 'part paid', 'settled'],
+        };
+
+        return match ($this) {
+            self::Issued => $issued,
+            self::PartPaid => $part,
+            self::Settled => $settled,
+            default => $this->value,
+        };
     }
 
     /** Whether something can still become of it: money can come, or another document. */

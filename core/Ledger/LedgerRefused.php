@@ -16,7 +16,7 @@ final class LedgerRefused extends Refusal
 
     public static function dueBeforeDate(string $due, string $date): self
     {
-        return new self("A document of $date cannot be due before that, on $due.");
+        return new self("A document dated $date cannot be due earlier, on $due.");
     }
 
     public static function negativeTotal(string $total): self
@@ -69,9 +69,29 @@ final class LedgerRefused extends Refusal
         return new self("The discount is at most $most.");
     }
 
-    public static function wrongState(string $what, string $state): self
+    public static function notNow(string $why): self
     {
-        return new self("It is $state, and can no longer be $what.");
+        return new self($why);
+    }
+
+    public static function voidPayment(): self
+    {
+        return new self('The payment is void. Record another.');
+    }
+
+    public static function takenBackAlready(): self
+    {
+        return new self('That has been taken back already.');
+    }
+
+    public static function neededRate(string $currency): self
+    {
+        return new self("Documents in $currency need this rate: it is the first that holds for them. Add an earlier one before removing it.");
+    }
+
+    public static function numberTaken(string $what): self
+    {
+        return new self("There is $what already.");
     }
 
     public static function noLines(): self

@@ -31,9 +31,9 @@ final class DocumentsTest extends TestCase
         $this->putJson("/api/documents/$id", $this->documentInput('invoice', '900', ['version' => 0]))->assertStatus(409);
         $this->putJson("/api/documents/$id", $this->documentInput('invoice', '900', ['version' => 1]))->assertOk()->assertJsonPath('totals.gross.text', '900.00');
         $this->getJson("/api/parties/{$this->client->id}")->assertJsonPath('standing.sides', []);
-        $this->postJson("/api/documents/$id/issue", ['isConfirmed' => false])->assertOk()->assertJsonPath('row.number', 'I2026-0001')->assertJsonPath('row.state', 'issued');
-        $this->putJson("/api/documents/$id", $this->documentInput('invoice', '1', ['version' => 2]))->assertUnprocessable()->assertJsonPath('detail', 'It is issued, and can no longer be changed.');
-        $this->postJson("/api/documents/$id/issue", ['isConfirmed' => false])->assertUnprocessable();
+        $this->issue($id, false)->assertOk()->assertJsonPath('row.number', 'I2026-0001')->assertJsonPath('row.state', 'issued');
+        $this->putJson("/api/documents/$id", $this->documentInput('invoice', '1', ['version' => 2]))->assertUnprocessable()->assertJsonPath('detail', 'It is issued, and can no longer be changed. Void it, or write a credit note.');
+        $this->issue($id, false)->assertUnprocessable();
         $this->getJson("/api/parties/{$this->client->id}")->assertJsonPath('standing.sides.0.open.text', '900.00')->assertJsonPath('documents.counts.0.count', 1);
     }
 
@@ -48,7 +48,7 @@ final class DocumentsTest extends TestCase
     public function test_what_is_wrong_is_told_at_its_field(): void
     {
         $refused = fn (array $more) => $this->postJson("/api/parties/{$this->client->id}/documents", $this->documentInput('invoice', '10', $more))->assertUnprocessable();
-        $refused(['date' => '2026-11-20', 'due' => '2026-11-19'])->assertJsonPath('errors.0', ['field' => 'due', 'message' => 'A document of 20 Nov 2026 cannot be due before that, on 19 Nov 2026.']);
+        $refused(['date' => '2026-11-20', 'due' => '2026-11-19'])->assertJsonPath('errors.0', ['field' => 'due', 'message' => 'A document dated 20 Nov 2026 cannot be due earlier, on 19 Nov 2026.']);
         $refused(['currency' => 'EUR'])->assertJsonPath('errors.0', ['field' => 'currency', 'message' => 'There is no rate for EUR on 24 Nov 2026. Add one under Office, Currencies.']);
         $refused(['currency' => 'XX'])->assertJsonPath('errors.0.field', 'currency');
         $refused(['lines' => []])->assertJsonPath('errors.0', ['field' => 'lines', 'message' => 'Add at least one line.']);
@@ -93,14 +93,14 @@ final class DocumentsTest extends TestCase
         $quote = $this->issued($this->client, 'quote', '4850', ['reference' => 'PO 88', 'lines' => [$this->line('4850', ['text' => 'New escapement'])]]);
         $this->getJson("/api/documents/{$quote->id}")->assertJsonPath('canBecome', ['order', 'invoice']);
         $order = $this->turn($quote->id, 'order');
-        $this->postJson("/api/documents/$order/issue", ['isConfirmed' => true])->assertOk()->assertJsonPath('source.title', 'Quote Q2026-0001');
-        $this->getJson("/api/documents/{$quote->id}")->assertJsonPath('row.state', 'settled')->assertJsonPath('madeFromIt.0.title', 'Order O2026-0001')->assertJsonPath('canBecome', []);
+        $this->issue($order, true)->assertOk()->assertJsonPath('source.title', 'Quote Q2026-0001');
+        $this->getJson("/api/documents/{$quote->id}")->assertJsonPath('row.state', 'settled')->assertJsonPath('madeFromIt.0.title', 'Order O2026-0001')->assertJsonPath('row.stateWords', 'accepted');
         $invoice = $this->turn($order, 'invoice');
-        $this->postJson("/api/documents/$invoice/issue", ['isConfirmed' => true])->assertOk()->assertJsonPath('lines.0.text', 'New escapement')->assertJsonPath('row.reference', 'PO 88');
+        $this->issue($invoice, true)->assertOk()->assertJsonPath('lines.0.text', 'New escapement')->assertJsonPath('row.reference', 'PO 88');
         // What was voided sets the order free again.
         $this->deleteJson("/api/documents/$invoice", ['reason' => 'billed too early', 'amount' => ''])->assertOk()->assertJsonPath('row.state', 'void');
         $this->getJson("/api/documents/$order")->assertJsonPath('row.state', 'issued');
-        $this->postJson("/api/documents/$invoice/next", ['kind' => 'credit-note'])->assertUnprocessable();
+        $this->postJson("/api/documents/$invoice/next", ['kind' => 'credit-note', 'isConfirmed' => false])->assertUnprocessable();
     }
 
     public function test_a_credit_lowers_its_invoice_and_is_never_larger(): void
@@ -108,13 +108,13 @@ final class DocumentsTest extends TestCase
         $invoice = $this->issued($this->client, 'invoice', '100');
         $credit = $this->turn($invoice->id, 'credit-note');
         $this->putJson("/api/documents/$credit", $this->documentInput('credit-note', '100.01', ['terms' => '', 'version' => 1]))->assertOk();
-        $this->postJson("/api/documents/$credit/issue", ['isConfirmed' => true])->assertUnprocessable()
+        $this->issue($credit, true)->assertUnprocessable()
             ->assertJsonPath('detail', 'The credit of USD 100.01 is more than the USD 100.00 still open of it. Lower the credit, or write it without the document and use it for others too.');
         $this->putJson("/api/documents/$credit", $this->documentInput('credit-note', '30', ['terms' => '', 'version' => 2]))->assertOk();
-        $this->postJson("/api/documents/$credit/issue", ['isConfirmed' => true])->assertOk()->assertJsonPath('row.state', 'settled');
+        $this->issue($credit, true)->assertOk()->assertJsonPath('row.state', 'settled');
         $this->getJson("/api/documents/{$invoice->id}")->assertJsonPath('row.open.text', '70.00')->assertJsonPath('row.state', 'part-paid')->assertJsonPath('settlements.0.kind', 'credit');
         $second = $this->turn($invoice->id, 'credit-note');
-        $this->postJson("/api/documents/$second/issue", ['isConfirmed' => true])->assertUnprocessable();
+        $this->issue($second, true)->assertUnprocessable();
         $this->deleteJson("/api/documents/{$invoice->id}", ['reason' => 'wrong', 'amount' => ''])->assertUnprocessable()->assertJsonPath('detail', 'Money or a credit has been used on it. Take that back first, or write a credit note.');
         $this->deleteJson("/api/documents/$credit", ['reason' => 'wrong', 'amount' => ''])->assertOk();
         $this->getJson("/api/documents/{$invoice->id}")->assertJsonPath('row.open.text', '100.00')->assertJsonPath('row.state', 'issued');
@@ -136,7 +136,7 @@ final class DocumentsTest extends TestCase
     {
         $vendor = $this->addCompany('Brass Lantern', ['isVendor' => true]);
         $draft = $this->postJson("/api/parties/{$vendor->id}/documents", $this->documentInput('bill', '10'))->assertCreated()->json('row.id');
-        $this->postJson("/api/documents/$draft/issue", ['isConfirmed' => true])->assertUnprocessable()->assertJsonPath('errors.0', ['field' => 'number', 'message' => 'Type the number that stands on it.']);
+        $this->issue($draft, true)->assertUnprocessable()->assertJsonPath('errors.0', ['field' => 'number', 'message' => 'Type the number that is printed on it.']);
         $this->issued($vendor, 'bill', '10', ['number' => 'BL-7']);
         $this->postJson("/api/parties/{$vendor->id}/documents", $this->documentInput('bill', '10', ['number' => 'BL-7']))->assertUnprocessable()
             ->assertJsonPath('errors.0', ['field' => 'number', 'message' => 'A document of theirs with this number, of 24 Nov 2026, is in the book already.']);
@@ -151,16 +151,16 @@ final class DocumentsTest extends TestCase
             ->assertJsonPath('use.creditSentence', 'Limit USD 1,000.00; open 0.00, orders not yet billed 400.00, this one 700.00: 100.00 over the limit.')->assertJsonPath('document.totals.gross.text', '700.00');
         $this->assertSame(1, Document::query()->count(), 'a preview keeps nothing');
         $id = $this->postJson("/api/parties/{$this->client->id}/documents", $this->documentInput('invoice', '700'))->json('row.id');
-        $this->postJson("/api/documents/$id/issue", ['isConfirmed' => false])->assertUnprocessable()->assertJsonPath('errors.0.field', 'isConfirmed');
-        $this->postJson("/api/documents/$id/issue", ['isConfirmed' => true])->assertOk();
+        $this->issue($id, false)->assertUnprocessable()->assertJsonPath('errors.0.field', 'isConfirmed');
+        $this->issue($id, true)->assertOk();
         $this->getJson("/api/parties/{$this->client->id}")->assertJsonPath('standing.credit.left.text', '−100.00')->assertJsonPath('standing.credit.isOver', true)->assertJsonPath('readiness.1.checks.3.state', 'missing');
         $this->getJson('/api/today')->assertJsonPath('overLimit.0.id', $this->client->id);
 
         $this->saveSection($this->client, 'client-terms', ['listedId' => null, 'shorthand' => null, 'fields' => [['name' => 'credit-policy', 'value' => 'stop']]], 1)->assertOk();
         $stopped = $this->postJson("/api/parties/{$this->client->id}/documents", $this->documentInput('invoice', '1'))->json('row.id');
-        $this->postJson("/api/documents/$stopped/issue", ['isConfirmed' => true])->assertUnprocessable()->assertJsonPath('errors.0.field', 'stop');
+        $this->issue($stopped, true)->assertUnprocessable()->assertJsonPath('errors.0.field', 'stop');
         $this->postJson("/api/parties/{$this->client->id}/cautions", ['level' => 'stop', 'use' => 'billing', 'text' => 'In dispute', 'since' => '', 'until' => ''])->assertCreated();
-        $this->postJson("/api/documents/$stopped/issue", ['isConfirmed' => true])->assertUnprocessable()->assertJsonPath('errors.0.message', 'In dispute');
+        $this->issue($stopped, true)->assertUnprocessable()->assertJsonPath('errors.0.message', 'In dispute');
     }
 
     public function test_billing_an_order_does_not_count_it_twice(): void
@@ -168,7 +168,7 @@ final class DocumentsTest extends TestCase
         $this->saveSection($this->client, 'client-terms', ['listedId' => null, 'shorthand' => null, 'fields' => [['name' => 'limit', 'value' => '1000'], ['name' => 'credit-policy', 'value' => 'stop']]])->assertOk();
         $order = $this->issued($this->client, 'order', '900');
         $invoice = $this->turn($order->id, 'invoice');
-        $this->postJson("/api/documents/$invoice/issue", ['isConfirmed' => false])->assertOk();
+        $this->issue($invoice, false)->assertOk();
         $this->getJson("/api/parties/{$this->client->id}")->assertJsonPath('standing.credit.exposure.text', '900.00');
     }
 
@@ -205,6 +205,7 @@ final class DocumentsTest extends TestCase
         $this->pay($this->client, '300', [$document->id => '300'])->assertCreated();
         $this->getJson("/api/parties/{$this->client->id}")->assertJsonPath('standing.sides.0.overdue.text', '0.00')->assertJsonPath('standing.sides.0.open.text', '700.00');
         $this->getJson("/api/documents?state=overdue&partyId={$this->client->id}")->assertJsonPath('total', 0);
+        $this->getJson('/api/documents?bucket=not-due')->assertJsonPath('total', 1)->assertJsonPath('rows.0.open.text', '700.00')->assertJsonPath('sums.0.open.text', '700.00');
     }
 
     public function test_the_ledger_is_filtered_and_added_up(): void
@@ -223,14 +224,18 @@ final class DocumentsTest extends TestCase
         $list('bucket=1-30')->assertJsonPath('total', 0);
         $list('q=dome')->assertJsonPath('total', 1);
         $list('q=b-1')->assertJsonPath('total', 1);
-        $list('from=2026-11-01&to=2026-11-30')->assertJsonPath('total', 4);
+        $this->issued($this->client, 'order', '1', ['reference' => 'PO_12!%\\x']);
+        foreach (['PO_12' => 1, 'PO12' => 0, '%\\' => 1, '12!' => 1, 'POX12' => 0] as $typed => $found) {
+            $list('q='.urlencode($typed))->assertJsonPath('total', $found);
+        }
+        $list('from=2026-11-01&to=2026-11-30')->assertJsonPath('total', 5);
         $list('state=draft')->assertJsonPath('total', 1);
         $this->getJson('/api/documents?state=weird')->assertUnprocessable();
     }
 
     private function turn(int $id, string $kind): int
     {
-        $made = $this->postJson("/api/documents/$id/next", ['kind' => $kind])->assertCreated()->json('row.id');
+        $made = $this->postJson("/api/documents/$id/next", ['kind' => $kind, 'isConfirmed' => false])->assertCreated()->json('row.id');
 
         return is_int($made) ? $made : 0;
     }

@@ -21,7 +21,7 @@ final class OneActTest extends TestCase
         $this->withHeader('Idempotency-Key', 'one');
         $first = $this->pay($client, '60')->assertCreated()->assertHeaderMissing('Idempotency-Replayed');
         $again = $this->pay($client, '60')->assertCreated()->assertHeader('Idempotency-Replayed', 'true');
-        $this->assertSame($first->content(), $again->content());
+        $this->assertSame($first->getContent(), $again->getContent());
         $this->assertSame(1, Payment::query()->count());
         $this->assertStringNotContainsString('60.00', (string) json_encode(DB::table('idempotency_keys')->first()), 'what is kept of it is encrypted');
         $this->withHeader('Idempotency-Key', 'two');

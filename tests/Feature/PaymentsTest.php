@@ -46,7 +46,7 @@ final class PaymentsTest extends TestCase
         $this->deleteJson("/api/payments/$payment", ['reason' => 'returned by the bank', 'amount' => ''])->assertOk()->assertJsonPath('row.isVoid', true);
         $this->assertSame([10000, 5000], [$first->refresh()->open_minor, $second->refresh()->open_minor]);
         $this->assertNull($first->settled_on);
-        $this->getJson("/api/documents/{$first->id}")->assertJsonPath('events.0.text', 'payment of USD 200.00 made void: returned by the bank');
+        $this->getJson("/api/documents/{$first->id}")->assertJsonPath('events.0.text', 'payment of USD 200.00 voided: returned by the bank');
         $this->postJson("/api/payments/$payment/uses", ['uses' => []])->assertUnprocessable();
     }
 

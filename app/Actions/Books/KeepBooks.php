@@ -230,7 +230,7 @@ final readonly class KeepBooks
             $isNeeded = Document::query()->where('currency', $rate->currency)->exists()
                 && ! CurrencyRate::query()->where('currency', $rate->currency)->where('day', '<=', Document::query()->where('currency', $rate->currency)->min('date'))->exists();
             if ($isNeeded) {
-                throw LedgerRefused::wrongState('removed', 'the first rate of documents in '.$rate->currency);
+                throw LedgerRefused::neededRate($rate->currency);
             }
             $this->recount($rate->currency);
         });

@@ -4,41 +4,40 @@ declare(strict_types=1);
 
 namespace App\Actions\Ledger;
 
-use Almanac\Calendar\Day;
 use Almanac\Interchange\DocumentTable;
+use Almanac\Interchange\InterchangeRefused;
 use Almanac\Interchange\ReadDocument;
 use Almanac\Interchange\UblInvoice;
-use Almanac\Ledger\DocumentKind;
+use Almanac\Ledger\DocumentState;
 use Almanac\Refusal;
-use Almanac\Terms\Shorthand;
+use App\Models\Document;
 use App\Models\Import;
 use App\Models\Office;
-use App\Models\Party;
 use App\Models\User;
 use App\Queries\Ledger\MatchParties;
 use App\Support\Clock;
-use App\Support\OfficeCalendar;
-use App\Support\PartyCopy;
 use App\Support\Rates;
-use App\Support\SideDefaults;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 
 /**
- * Reads documents in from a file: CSV, or a UBL invoice. First everything is checked and every bad
- * line told; nothing is taken before somebody says so, and then all of it or nothing. The work is
- * done apart from the request, so that whoever started it can leave.
+ * Imports documents from a file: CSV, or a UBL invoice. First everything is checked and every bad line
+ * reported; nothing is taken before somebody says so, and then all of it or nothing: the documents are
+ * staged a few at a time, so that nobody has to wait for long, and begin to count together at the end.
+ * The work is done apart from the request, so that whoever started it can leave.
  */
-final class ImportDocuments
+final readonly class ImportDocuments
 {
-    private const CHUNK = 500;
+    /** Problems that are kept and shown; the rest are counted. */
+    private const MOST_PROBLEMS = 200;
 
-    /** @var array<string, array{string, string}> details and terms by party and side, of the file at hand */
-    private array $known = [];
+    private const CHUNK = 100;
 
-    public function __construct(private readonly Clock $clock, private readonly KeepStandings $standings)
+    private const PARTIES = 25;
+
+    public function __construct(private Clock $clock, private StageDocuments $stage, private KeepStandings $standings)
     {
     }
 
@@ -47,7 +46,7 @@ final class ImportDocuments
         $path = 'imports/'.Str::uuid();
         Storage::putFileAs('imports', $file, basename($path));
 
-        return Import::query()->create(['name' => mb_substr($file->getClientOriginalName(), 0, 200), 'path' => $path, 'state' => 'checking', 'user_id' => $by->id]);
+        return Import::query()->create(['name' => mb_substr(mb_scrub($file->getClientOriginalName()), 0, 200), 'path' => $path, 'state' => 'checking', 'user_id' => $by->id]);
     }
 
     /** Reads the file and says what is wrong with it. */
@@ -55,63 +54,97 @@ final class ImportDocuments
     {
         try {
             [$found, $problems] = $this->read($import);
-            $import->update(['state' => 'checked', 'found' => count($found), 'problems' => $problems]);
-        } catch (Refusal $refusal) {
-            $import->update(['state' => 'failed', 'failure' => $refusal->getMessage()]);
+            $import->update(['state' => 'checked', 'found' => count($found), 'problems' => array_slice($problems, 0, self::MOST_PROBLEMS), 'problem_count' => count($problems), 'failure' => '']);
+        } catch (\Throwable $error) {
+            $import->update(['state' => 'failed', 'failure' => $this->reason($error)]);
         }
     }
 
     /** Whether somebody may have it taken; from then on it is being taken. */
     public function begin(Import $import): bool
     {
-        return Import::query()->whereKey($import->id)->where('state', 'checked')->where('found', '>', 0)->update(['state' => 'taking', 'taken' => 0]) === 1;
+        return Import::query()->whereKey($import->id)->where('state', 'checked')->where('found', '>', 0)->update(['state' => 'taking', 'taken' => 0, 'failure' => '']) === 1;
     }
 
-    /** Takes every document that can be taken, in one transaction. */
+    /** Takes every document that can be taken: all of them, or none. One that was interrupted goes on where it can. */
     public function take(Import $import): void
     {
-        $this->known = [];
-        try {
-            [$found] = $this->read($import);
-            DB::transaction(function () use ($import, $found): void {
-                $parties = [];
-                $next = (int) DB::table('documents')->max('id') + 1;
-                foreach (array_chunk($found, self::CHUNK) as $at => $chunk) {
-                    $this->insert($chunk, $next, $import);
-                    $next += count($chunk);
-                    foreach ($chunk as [, $partyId]) {
-                        $parties[$partyId] = true;
-                    }
-                    self::tellProgress($import, min(count($found), ($at + 1) * self::CHUNK));
-                }
-                $this->standings->refresh(...array_keys($parties));
-                $import->update(['state' => 'taken', 'taken' => count($found)]);
-            });
-        } catch (\Throwable $error) {
-            $import->update(['state' => 'checked', 'failure' => $error instanceof Refusal ? $error->getMessage() : 'It was stopped; nothing was taken. Try again.']);
-            if (! $error instanceof Refusal) {
-                throw $error;
-            }
-        } finally {
-            Storage::delete($import->path.'.progress');
+        if ($import->state === 'counting') {
+            $this->count($import);
+
+            return;
         }
+        try {
+            $this->clear($import);
+            [$found] = $this->read($import);
+            $done = 0;
+            foreach (array_chunk($found, self::CHUNK) as $chunk) {
+                DB::transaction(fn () => $this->stage->handle($chunk, $import));
+                $done += count($chunk);
+                $import->update(['taken' => $done]);
+            }
+            DB::transaction(fn () => $this->switchOver($import));
+        } catch (\Throwable $error) {
+            $this->clear($import);
+            $import->update(['state' => 'checked', 'taken' => 0, 'failure' => 'Nothing was taken. '.$this->reason($error)]);
+
+            return;
+        }
+        $this->count($import);
     }
 
-    /** How many are done while it is being taken; the database does not show them before all are. */
-    public static function progress(Import $import): int
-    {
-        return $import->state === 'taking' ? (int) Storage::get($import->path.'.progress') : $import->taken;
-    }
-
+    /** Forgets the file; of one whose taking did not end, what was staged goes too. */
     public function forget(Import $import): void
     {
         Storage::delete($import->path);
+        $this->clear($import);
         $import->delete();
     }
 
-    private static function tellProgress(Import $import, int $done): void
+    /** From one moment to the next all of it counts. */
+    private function switchOver(Import $import): void
     {
-        Storage::put($import->path.'.progress', (string) $done);
+        $staged = Document::staged($import->id);
+        if ($import->refresh()->state !== 'taking') {
+            throw InterchangeRefused::forgotten();
+        }
+        $staged->clone()->where('total_minor', 0)->update(['state' => DocumentState::Settled->value, 'settled_on' => DB::raw('date'), 'next_due' => null]);
+        $staged->update(['state' => DocumentState::Issued->value]);
+        $import->update(['state' => 'counting']);
+    }
+
+    /** Works out anew how those stand whom it concerns. */
+    private function count(Import $import): void
+    {
+        $ids = Document::query()->where('import_id', $import->id)->distinct()->orderBy('party_id')->pluck('party_id')->all();
+        foreach (array_chunk($ids, self::PARTIES) as $some) {
+            DB::transaction(fn () => $this->standings->refresh(...$some));
+            $import->touch();
+        }
+        $import->update(['state' => 'taken', 'taken' => $import->found]);
+    }
+
+    private function clear(Import $import): void
+    {
+        do {
+            $ids = Document::staged($import->id)->limit(self::CHUNK)->pluck('id')->all();
+            DB::transaction(function () use ($ids): void {
+                foreach (['document_lines', 'document_dues', 'document_events'] as $table) {
+                    DB::table($table)->whereIn('document_id', $ids)->delete();
+                }
+                DB::table('documents')->whereIn('id', $ids)->delete();
+            });
+        } while ($ids !== []);
+    }
+
+    private function reason(\Throwable $error): string
+    {
+        if ($error instanceof Refusal) {
+            return $error->getMessage();
+        }
+        report($error);
+
+        return 'Something went wrong while it was read. Try again; if it happens again, tell your administrator.';
     }
 
     /**
@@ -136,16 +169,15 @@ final class ImportDocuments
         }
         $match = MatchParties::ofBook();
         $rates = Rates::ofOffice();
-        $kept = DB::table('documents')->where('state', '!=', 'void')->whereNotNull('number')->get(['kind', 'number', 'party_id'])
-            ->mapWithKeys(fn ($row) => ["{$row->kind}|{$row->number}|".(DocumentKind::from((string) $row->kind)->isTheirs() ? $row->party_id : '') => true])->all();
+        $kept = $this->stage->kept(array_values($documents));
         $found = [];
         foreach ($documents as $line => $document) {
             [$partyId, $problem] = $match->find($document);
-            $key = "{$document->kind->value}|{$document->number}|".($document->kind->isTheirs() ? $partyId : '');
+            $key = StageDocuments::key($document, (int) $partyId);
             $reason = match (true) {
                 $partyId === null => ['party', $problem],
                 isset($kept[$key]) => ['number', "{$document->kind->title()} {$document->number} is in the book already, or twice in the file."],
-                ! $rates->has($document->currency, $document->date) => ['currency', "There is no rate for {$document->currency} on {$document->date->toText()}. Add one under Office, Currencies."],
+                $rates->orNull($document->totals()->gross, $document->date) === null => ['currency', "There is no rate for {$document->currency} on {$document->date->toText()}. Add one under Office, Currencies."],
                 default => null,
             };
             if ($reason !== null) {
@@ -159,67 +191,5 @@ final class ImportDocuments
         usort($problems, fn (array $one, array $other) => $one['line'] <=> $other['line']);
 
         return [$found, $problems];
-    }
-
-    /**
-     * Many at once: the numbers of their rows are given here, since nobody else writes meanwhile.
-     *
-     * @param list<array{ReadDocument, int}> $chunk
-     */
-    private function insert(array $chunk, int $next, Import $import): void
-    {
-        $parties = Party::query()->with('addressUses.address', 'taxNumbers', 'clientTerms.listed', 'vendorTerms.listed')->findMany(array_unique(array_column($chunk, 1)))->keyBy('id');
-        $documents = $lines = $events = [];
-        $now = $this->clock->now();
-        foreach ($chunk as $at => [$document, $partyId]) {
-            $party = $parties->get($partyId) ?? throw new \LogicException('What was matched is there.');
-            [$copy, $terms] = $this->details($party, $document->kind);
-            $documents[] = $this->row($document, $party->id, $copy, $terms, $import) + ['id' => $next + $at, 'created_at' => $now, 'updated_at' => $now];
-            foreach ($document->lines as $rank => $line) {
-                $lines[] = [
-                    'document_id' => $next + $at, 'rank' => $rank, 'text' => $line->text, 'quantity' => (string) $line->quantity, 'price' => (string) $line->price,
-                    'discount' => (string) $line->discount, 'tax' => (string) $line->tax, 'cost_centre_ids' => '[]', 'amount_minor' => $line->amount($document->currency)->minor,
-                ];
-            }
-            $events[] = ['document_id' => $next + $at, 'text' => mb_strimwidth("read in from {$import->name}", 0, 500, '…'), 'user_id' => $import->user_id, 'at' => $now];
-        }
-        DB::table('documents')->insert($documents);
-        foreach (array_chunk($lines, self::CHUNK) as $some) {
-            DB::table('document_lines')->insert($some);
-        }
-        DB::table('document_events')->insert($events);
-    }
-
-    /** @return array<string, mixed> */
-    private function row(ReadDocument $document, int $partyId, string $copy, string $terms, Import $import): array
-    {
-        $totals = $document->totals();
-        $due = $document->kind->isOwed() ? $document->due ?? $this->due($terms, $document->date) : null;
-        $isNothing = $totals->gross->isZero();
-
-        return [
-            'party_id' => $partyId, 'kind' => $document->kind->value, 'state' => $isNothing ? 'settled' : 'issued', 'number' => $document->number,
-            'date' => $document->date->toIso(), 'due' => $due?->toIso(), 'next_due' => $isNothing ? null : $due?->toIso(), 'terms' => $document->due === null && $due !== null ? $terms : '',
-            'treatment' => $document->treatment->value, 'currency' => $document->currency,
-            'net_minor' => $totals->net->minor, 'tax_minor' => $totals->tax->minor, 'total_minor' => $totals->gross->minor, 'open_minor' => $totals->gross->minor,
-            'settled_on' => $isNothing ? $document->date->toIso() : null, 'reference' => mb_substr($document->reference, 0, 255), 'note' => '', 'copy' => $copy,
-            'version' => 1, 'user_id' => $import->user_id, 'import_id' => $import->id,
-        ];
-    }
-
-    /** @return array{string, string} the party's details as JSON, and its terms; worked out once for all its documents of a kind */
-    private function details(Party $party, DocumentKind $kind): array
-    {
-        $side = $kind->side();
-
-        return $this->known["{$party->id} {$side->value}"] ??= [
-            (string) json_encode(PartyCopy::of($party, $side, $this->clock->today())),
-            SideDefaults::of($party, $side, $this->clock->today())->terms()->value[0] ?? '',
-        ];
-    }
-
-    private function due(string $terms, Day $date): Day
-    {
-        return $terms === '' ? $date : Shorthand::read($terms)->applyTo($date, OfficeCalendar::of(Office::current()))->due();
     }
 }

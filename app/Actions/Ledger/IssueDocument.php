@@ -6,6 +6,7 @@ namespace App\Actions\Ledger;
 
 use Almanac\Calendar\Day;
 use Almanac\Ledger\CreditPolicy;
+use Almanac\Ledger\DocumentAct;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\LedgerRefused;
@@ -15,14 +16,16 @@ use App\Models\User;
 use App\Queries\Ledger\CheckUse;
 use App\Support\ArchivedRecord;
 use App\Support\Clock;
+use App\Support\StaleDocument;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
-/** Makes a draft count: it gets its number, stands in the ledger, and can no longer be changed; or makes one void. */
+/** Makes a draft count: it gets its number, is in the ledger, and can no longer be changed; or voids one. */
 final readonly class IssueDocument
 {
     public function __construct(
         private CheckUse $check,
+        private KeepChain $chain,
         private SettleDocument $settle,
         private KeepStandings $standings,
         private NoteEvent $note,
@@ -31,27 +34,31 @@ final readonly class IssueDocument
     }
 
     /**
-     * @param bool $isConfirmed whether somebody was asked about the credit limit, and said yes
+     * @param bool $isConfirmed whether somebody was asked about the credit limit or about billing more than was ordered, and said yes
+     * @param int|null $version the version that whoever issues it has seen; null where nobody has looked at it
      *
      * @throws LedgerRefused when it is no draft any more, or a credit is more than what it answers
+     * @throws StaleDocument when somebody else has saved it since
      * @throws ArchivedRecord when the record takes no new documents
      * @throws ValidationException when a stop or the credit limit is in the way
      */
-    public function issue(Document $document, bool $isConfirmed, User $by): void
+    public function issue(Document $document, bool $isConfirmed, User $by, ?int $version = null): void
     {
-        DB::transaction(function () use ($document, $isConfirmed, $by): void {
+        DB::transaction(function () use ($document, $isConfirmed, $by, $version): void {
             $document->refresh()->party->refresh()->assertInUse();
-            if ($document->state !== DocumentState::Draft) {
-                throw LedgerRefused::wrongState('issued', $document->state->words());
+            DocumentAct::Issue->mustBeAllowed($document->kind, $document->state);
+            if ($version !== null && $version !== $document->version) {
+                throw new StaleDocument;
             }
             if ($document->kind->isTheirs() && $document->number === null) {
-                throw ValidationException::withMessages(['number' => 'Type the number that stands on it.']);
+                throw ValidationException::withMessages(['number' => 'Type the number that is printed on it.']);
             }
             $this->mustBeAllowed($document, $isConfirmed);
+            $this->replaceFormer($document, $by);
             $document->number ??= $this->nextNumber($document->kind, $document->date);
             $document->setOpen($document->total(), $document->date);
-            $document->save();
-            $this->note->handle($document, 'issued as '.$document->number, $by);
+            $document->saveWithDues();
+            $this->note->handle($document, ($document->kind->isTheirs() ? 'entered as ' : 'issued as ').$document->number, $by);
             $this->settleSource($document, $by);
             $this->standings->refresh($document->party_id);
         });
@@ -62,8 +69,9 @@ final readonly class IssueDocument
     {
         DB::transaction(function () use ($document, $reason, $by): void {
             $document->refresh();
-            if ($document->state === DocumentState::Void) {
-                throw LedgerRefused::wrongState('made void', 'void');
+            DocumentAct::Void->mustBeAllowed($document->kind, $document->state);
+            if ($document->kind->isPromise() && $document->madeFromIt()->whereNotIn('state', [DocumentState::Void, DocumentState::Draft])->exists()) {
+                throw LedgerRefused::notNow('Something was made from it, and counts. Void that first.');
             }
             foreach ($document->kind->isCredit() ? $document->uses()->get() : [] as $use) {
                 $this->settle->takeBack($use, $this->clock->today());
@@ -71,14 +79,32 @@ final readonly class IssueDocument
             if ($document->settlements()->exists()) {
                 throw LedgerRefused::paidAlready();
             }
-            if ($document->source?->kind->isPromise() === true && $document->state !== DocumentState::Draft) {
-                $document->source->setOpen($document->source->total(), $document->date);
-                $document->source->save();
-            }
+            $wasIssued = $document->state !== DocumentState::Draft;
             $document->fill(['state' => DocumentState::Void, 'open_minor' => 0, 'next_due' => null, 'settled_on' => null])->save();
-            $this->note->handle($document, 'made void: '.$reason, $by);
+            $document->dues()->update(['open_minor' => 0]);
+            if ($wasIssued && $document->source !== null && $document->source->kind->isPromise()) {
+                // It gives back what it took.
+                $this->chain->refresh($document->source->load('lines'), $this->clock->today());
+                $this->standings->refresh($document->source->party_id);
+            }
+            $this->note->handle($document, 'voided: '.$reason, $by);
             $this->standings->refresh($document->party_id);
         });
+    }
+
+    /** The revision before it is void from now on, and stays to be read. */
+    private function replaceFormer(Document $document, User $by): void
+    {
+        if ($document->replaces_id === null) {
+            return;
+        }
+        $former = Document::query()->findOrFail($document->replaces_id);
+        DocumentAct::Revise->mustBeAllowed($former->kind, $former->state);
+        if ($former->madeFromIt()->where('state', '!=', DocumentState::Void)->exists()) {
+            throw LedgerRefused::notNow('Something was made from the revision before it. Copy it for another quote.');
+        }
+        $former->fill(['state' => DocumentState::Void, 'open_minor' => 0])->save();
+        $this->note->handle($former, 'replaced by revision '.$document->revision, $by);
     }
 
     private function mustBeAllowed(Document $document, bool $isConfirmed): void
@@ -90,8 +116,17 @@ final readonly class IssueDocument
         if ($use->policy === CreditPolicy::Stop->value || ($use->policy === CreditPolicy::Ask->value && ! $isConfirmed)) {
             throw ValidationException::withMessages([$use->policy === CreditPolicy::Stop->value ? 'stop' : 'isConfirmed' => [$use->creditSentence]]);
         }
-        $source = $document->source;
+        $source = $document->source?->load('lines');
+        if ($source !== null && $source->kind->isPromise()) {
+            if ($source->state === DocumentState::Void) {
+                throw LedgerRefused::notNow("{$source->title()} is void. Write this one anew.");
+            }
+            if (! $isConfirmed && $this->chain->exceeds($document, $source)) {
+                throw ValidationException::withMessages(['isConfirmed' => "This is more than is left of {$source->title()}. Issue it all the same?"]);
+            }
+        }
         if ($document->kind->isCredit() && $source !== null) {
+            DocumentAct::Credit->mustBeAllowed($source->kind, $source->state);
             $credited = Document::query()->where('source_id', $source->id)->where('kind', $document->kind)->issued()->sum('total_minor');
             $left = $source->money($source->total_minor - (int) $credited);
             if ($document->total()->minus($left)->minor > 0) {
@@ -100,31 +135,33 @@ final readonly class IssueDocument
         }
     }
 
-    /** What it was made from is done by it: an order is billed, an invoice credited as far as it is open. */
+    /** What it was made from is done by it: an order is billed as far as its lines are, an invoice credited as far as it is open. */
     private function settleSource(Document $document, User $by): void
     {
         $source = $document->source;
-        if ($source === null || ! $source->state->isOpen()) {
+        if ($source === null) {
             return;
         }
         if ($source->kind->isPromise()) {
-            $source->setOpen($source->money(0), $document->date);
-            $source->save();
-            $this->note->handle($source, 'became '.mb_strtolower($document->title()), $by);
-        } elseif ($document->kind->isCredit() && ! $source->open()->isZero()) {
+            $this->chain->refresh($source->load('lines'), $document->date);
+            $this->note->handle($source, 'became '.mb_strtolower($document->kind->title()).' '.$document->number, $by);
+        } elseif ($document->kind->isCredit() && $source->state->isOpen()) {
             $part = $document->open()->atMost($source->open());
             $this->settle->handle($source, Settlement::CREDIT, $part, $document->date, $by, $document);
             $document->setOpen($document->open()->minus($part), $document->date);
-            $document->save();
+            $document->saveWithDues();
         }
     }
 
+    /** The next of its series that nobody has: one that came from a file may have been ahead. */
     private function nextNumber(DocumentKind $kind, Day $date): string
     {
-        DB::table('series')->insertOrIgnore(['kind' => $kind->value, 'year' => $date->year, 'last' => 0]);
-        DB::table('series')->where('kind', $kind->value)->where('year', $date->year)->increment('last');
-        $place = DB::table('series')->where('kind', $kind->value)->where('year', $date->year)->value('last');
+        $place = (int) DB::table('series')->where('kind', $kind->value)->where('year', $date->year)->value('last');
+        do {
+            $number = $kind->numbered($date->year, ++$place);
+        } while (Document::query()->where('kind', $kind)->where('number', $number)->exists());
+        DB::table('series')->upsert(['kind' => $kind->value, 'year' => $date->year, 'last' => $place], ['kind', 'year'], ['last']);
 
-        return $kind->numbered($date->year, is_numeric($place) ? (int) $place : 0);
+        return $number;
     }
 }

@@ -117,9 +117,16 @@ final readonly class KeepStandings
 
             return ($limit->currency === $rates->home ? $rates->orNull($amount, $today) : null) ?? Money::zero($limit->currency);
         };
-        $open = array_map(fn (Standing $standing) => $in($standing->open), array_filter($standings, fn (Standing $one) => $one->side === Side::Client));
+        $clients = array_filter($standings, fn (Standing $one) => $one->side === Side::Client);
+        $sum = fn (\Closure $part) => Money::sum(array_map(fn (Standing $standing) => $in($part($standing)), $clients), $limit->currency);
         $orders = Document::query()->where('party_id', $party->id)->where('kind', 'order')->open()->get()->map(fn (Document $order) => $in($order->open()));
 
-        return Credit::of($limit, Money::sum($open, $limit->currency), Money::sum($orders, $limit->currency), $defaults->creditPolicy());
+        return Credit::of(
+            $limit,
+            $sum(fn (Standing $standing) => $standing->open),
+            Money::sum($orders, $limit->currency),
+            $sum(fn (Standing $standing) => $standing->unallocated->plus($standing->credits)),
+            $defaults->creditPolicy(),
+        );
     }
 }

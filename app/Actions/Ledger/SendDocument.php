@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Ledger;
 
-use Almanac\Ledger\DocumentState;
+use Almanac\Ledger\DocumentAct;
 use Almanac\Ledger\LedgerRefused;
 use Almanac\Ledger\Side;
 use Almanac\Reach\ContactUse;
@@ -41,9 +41,7 @@ final readonly class SendDocument
      */
     public function handle(Document $document, string $to, string $text, User $by): void
     {
-        if ($document->state === DocumentState::Draft || $document->state === DocumentState::Void) {
-            throw LedgerRefused::wrongState('sent', $document->state->words());
-        }
+        DocumentAct::Send->mustBeAllowed($document->kind, $document->state);
         $problems = new FieldProblems;
         $addresses = trim($to) === ''
             ? Recipients::emails($document->party, $document->kind->side() === Side::Client ? ContactUse::Invoices : ContactUse::Orders)

@@ -6,6 +6,7 @@ namespace App\Actions\Ledger;
 
 use Almanac\Calendar\Day;
 use Almanac\Ledger\Allocation;
+use Almanac\Ledger\DocumentAct;
 use Almanac\Ledger\LedgerRefused;
 use Almanac\Money\Money;
 use App\Models\Document;
@@ -23,9 +24,7 @@ final class SettleDocument
      */
     public function handle(Document $document, string $kind, Money $amount, Day $on, User $by, Payment|Document|null $from = null, string $reason = ''): void
     {
-        if (! $document->state->isOpen() || ! $document->kind->isOwed()) {
-            throw LedgerRefused::wrongState('settled', $document->state->words());
-        }
+        DocumentAct::Settle->mustBeAllowed($document->kind, $document->state);
         $allocation = Allocation::to($document->entry(), $amount);
         Settlement::query()->create([
             'document_id' => $document->id, 'kind' => $kind,
@@ -33,22 +32,29 @@ final class SettleDocument
             'amount_minor' => $allocation->amount->minor, 'day' => $on, 'reason' => $reason, 'user_id' => $by->id,
         ]);
         $document->setOpen($document->open()->minus($allocation->amount), $on);
-        $document->save();
+        $document->saveWithDues();
     }
 
-    /** Takes one back: the document is open again by as much, and so is the money or the credit. */
+    /**
+     * Takes one back: the document is open again by as much, and so is the money or the credit.
+     *
+     * @throws LedgerRefused when somebody has taken it back already
+     */
     public function takeBack(Settlement $settlement, Day $today): void
     {
-        $document = $settlement->document;
+        if (Settlement::query()->whereKey($settlement->id)->delete() !== 1) {
+            throw LedgerRefused::takenBackAlready();
+        }
+        $document = Document::query()->findOrFail($settlement->document_id);
         $document->setOpen($document->open()->plus($document->money($settlement->amount_minor)), $today);
-        $document->save();
-        if ($settlement->payment !== null && $settlement->kind === Settlement::PAYMENT) {
-            $settlement->payment->increment('unallocated_minor', $settlement->amount_minor);
+        $document->saveWithDues();
+        if ($settlement->payment_id !== null && $settlement->kind === Settlement::PAYMENT) {
+            Payment::query()->whereKey($settlement->payment_id)->increment('unallocated_minor', $settlement->amount_minor);
         }
-        if ($settlement->credit !== null) {
-            $settlement->credit->setOpen($settlement->credit->open()->plus($document->money($settlement->amount_minor)), $today);
-            $settlement->credit->save();
+        if ($settlement->credit_id !== null) {
+            $credit = Document::query()->findOrFail($settlement->credit_id);
+            $credit->setOpen($credit->open()->plus($document->money($settlement->amount_minor)), $today);
+            $credit->saveWithDues();
         }
-        $settlement->delete();
     }
 }

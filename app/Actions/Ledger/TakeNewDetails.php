@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Ledger;
 
 use Almanac\Ledger\DocumentState;
+use Almanac\Ledger\Dues;
 use Almanac\Terms\Shorthand;
 use App\Models\Document;
 use App\Models\Office;
@@ -32,7 +33,7 @@ final readonly class TakeNewDetails
         DB::transaction(function () use ($party, $documentIds, $withTerms, $by): void {
             $today = $this->clock->today();
             $party = Party::query()->findOrFail($party->id);
-            foreach ($party->documents()->whereKey($documentIds)->get() as $document) {
+            foreach ($party->documents()->whereKey($documentIds)->with('dues')->get() as $document) {
                 if ($document->state !== DocumentState::Draft && ! $document->state->isOpen()) {
                     continue;
                 }
@@ -45,7 +46,7 @@ final readonly class TakeNewDetails
                     continue;
                 }
                 $document->version++;
-                $document->save();
+                $document->saveWithDues();
                 $this->note->handle($document, trim(
                     ($document->state === DocumentState::Draft ? 'takes' : 'reissued with').' the new '
                     .implode(', ', array_map(fn (string $key) => PartyCopy::TITLES[$key], $changed)).($changed === [] ? 'terms' : '').($moved === '' ? '' : '; '.$moved),
@@ -61,9 +62,7 @@ final readonly class TakeNewDetails
             return '';
         }
         $before = $document->due;
-        $read = Shorthand::read($terms);
-        $document->terms = $read->toShorthand();
-        $document->setDueBy($read->applyTo($document->date, OfficeCalendar::of(Office::current())));
+        $document->setDues(Dues::of($document->kind, $document->total(), $document->date, null, Shorthand::read($terms), OfficeCalendar::of(Office::current())));
         if ($document->state !== DocumentState::Draft) {
             $document->setOpen($document->open(), $document->date);
         }

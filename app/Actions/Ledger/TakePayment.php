@@ -8,6 +8,7 @@ use Almanac\Banking\BankingRefused;
 use Almanac\Banking\PayBy;
 use Almanac\Calendar\Day;
 use Almanac\Cautions\CautionUse;
+use Almanac\Ledger\DocumentAct;
 use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\EarlyPayment;
 use Almanac\Ledger\LedgerRefused;
@@ -94,7 +95,7 @@ final readonly class TakePayment
         DB::transaction(function () use ($payment, $uses, $by): void {
             $payment->refresh();
             if ($payment->is_void) {
-                throw LedgerRefused::wrongState('used', 'void');
+                throw LedgerRefused::voidPayment();
             }
             $this->useOn($payment, $uses, $payment->day, $by);
         });
@@ -111,13 +112,11 @@ final readonly class TakePayment
     {
         DB::transaction(function () use ($credit, $uses, $by): void {
             $credit->refresh();
-            if (! $credit->kind->isCredit() || ! $credit->state->isOpen()) {
-                throw LedgerRefused::wrongState('used', $credit->state->words());
-            }
+            DocumentAct::Use->mustBeAllowed($credit->kind, $credit->state);
             $this->eachUse($uses, $credit->party_id, $credit->kind->side(), $credit->open(), function (Document $document, Money $part) use ($credit, $by): void {
                 $this->settle->handle($document, Settlement::CREDIT, $part, $this->clock->today(), $by, $credit);
                 $credit->setOpen($credit->open()->minus($part), $this->clock->today());
-                $credit->save();
+                $credit->saveWithDues();
             });
             $this->standings->refresh($credit->party_id);
         });
@@ -129,11 +128,11 @@ final readonly class TakePayment
         DB::transaction(function () use ($payment, $reason, $by): void {
             $payment->refresh();
             if ($payment->is_void) {
-                throw LedgerRefused::wrongState('made void', 'void');
+                throw LedgerRefused::voidPayment();
             }
             $reason = Wording::line($reason, self::LONGEST_REASON, 'Say why it is void.');
             foreach ($payment->settlements()->with('document', 'payment', 'credit')->get() as $settlement) {
-                $this->note->handle($settlement->document, 'payment of '.$payment->amount()->toText().' made void: '.$reason, $by);
+                $this->note->handle($settlement->document, 'payment of '.$payment->amount()->toText().' voided: '.$reason, $by);
                 $this->settle->takeBack($settlement, $this->clock->today());
             }
             $payment->refresh()->fill(['is_void' => true, 'void_reason' => $reason, 'unallocated_minor' => 0])->save();

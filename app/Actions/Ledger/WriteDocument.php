@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Actions\Ledger;
 
 use Almanac\Calendar\Day;
+use Almanac\Ledger\DocumentAct;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\DocumentState;
+use Almanac\Ledger\Dues;
 use Almanac\Ledger\LedgerRefused;
 use Almanac\Ledger\Line;
 use Almanac\Ledger\TaxTreatment;
@@ -15,8 +17,6 @@ use Almanac\Money\BadAmount;
 use Almanac\Money\Money;
 use Almanac\Money\Percent;
 use Almanac\Names\NamePart;
-use Almanac\Terms\Outcome;
-use Almanac\Terms\PaymentTerms;
 use Almanac\Terms\Shorthand;
 use App\Models\CostCentre;
 use App\Models\Document;
@@ -33,14 +33,15 @@ use App\Support\PartyCopy;
 use App\Support\Rates;
 use App\Support\StaleDocument;
 use App\Support\TypedDates;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /**
  * Writes a document as a draft, and over it again until it is issued.
  *
- * @phpstan-type LineInput array{text: string, quantity: string, price: string, discount: string, taxRateId: int|null, accountId: int|null, costCentreIds: list<int>}
- * @phpstan-type DocumentInput array{date: string, due: string, terms: string, treatment: string, currency: string, number: string, reference: string, note: string, lines: list<LineInput>, version?: int}
+ * @phpstan-type LineInput array{text: string, quantity: string, price: string, discount: string, taxRateId: int|null, accountId: int|null, costCentreIds: list<int>, sourceLineId?: int|null}
+ * @phpstan-type DocumentInput array{date: string, due: string, terms: string, treatment: string, currency: string, number: string, reference: string, note: string, validUntil?: string, lines: list<LineInput>, version?: int}
  */
 final readonly class WriteDocument
 {
@@ -50,23 +51,48 @@ final readonly class WriteDocument
 
     /**
      * @param DocumentInput $input
+     * @param Document|null $source what it is made from
+     * @param Document|null $before the quote that it is the next revision of
      *
      * @throws ArchivedRecord when the record takes no new documents
      * @throws ValidationException with each refusal at its field
      */
-    public function add(Party $party, DocumentKind $kind, array $input, User $by, ?Document $source = null): Document
+    public function add(Party $party, DocumentKind $kind, array $input, User $by, ?Document $source = null, ?Document $before = null): Document
     {
-        return DB::transaction(function () use ($party, $kind, $input, $by, $source): Document {
+        return DB::transaction(function () use ($party, $kind, $input, $by, $source, $before): Document {
             $party->refresh()->assertInUse();
-            $document = new Document([
-                'party_id' => $party->id, 'kind' => $kind, 'state' => DocumentState::Draft, 'source_id' => $source?->id, 'user_id' => $by->id,
-                'copy' => PartyCopy::of($party, $kind->side(), $this->dates->today()),
-            ]);
-            $this->fill($document, $input);
-            $this->note->handle($document, $source === null ? 'written' : 'made from '.mb_strtolower($source->title()), $by);
+            $document = $this->compose($party, $kind, $input, $by, $source);
+            if ($before !== null) {
+                $document->fill(['replaces_id' => $before->id, 'revision' => $before->revision + 1, 'number' => $before->number, 'source_id' => $before->source_id]);
+            }
+            $this->store($document);
+            $this->note->handle($document, match (true) {
+                $before !== null => 'written as revision '.$document->revision,
+                $source !== null => 'made from '.mb_strtolower($source->kind->title()).' '.$source->number,
+                default => 'written',
+            }, $by);
 
             return $document;
         });
+    }
+
+    /**
+     * What a document would be; nothing is kept.
+     *
+     * @param DocumentInput $input
+     *
+     * @throws ValidationException with each refusal at its field
+     */
+    public function compose(Party $party, DocumentKind $kind, array $input, User $by, ?Document $source = null): Document
+    {
+        $document = new Document([
+            'party_id' => $party->id, 'kind' => $kind, 'state' => DocumentState::Draft, 'source_id' => $source?->id, 'user_id' => $by->id,
+            'copy' => PartyCopy::of($party, $kind->side(), $this->dates->today()),
+        ]);
+        $document->setRelation('party', $party);
+        $this->fill($document, $input);
+
+        return $document;
     }
 
     /**
@@ -80,16 +106,26 @@ final readonly class WriteDocument
     {
         return DB::transaction(function () use ($document, $input): Document {
             $document->refresh()->party->assertInUse();
-            if ($document->state !== DocumentState::Draft) {
-                throw LedgerRefused::wrongState('changed', $document->state->words());
-            }
+            DocumentAct::Change->mustBeAllowed($document->kind, $document->state);
             if ($document->version !== ($input['version'] ?? -1)) {
                 throw new StaleDocument;
             }
             $this->fill($document, $input);
+            $this->store($document);
 
             return $document;
         });
+    }
+
+    private function store(Document $document): void
+    {
+        $lines = $document->lines;
+        $document->saveWithDues();
+        $document->lines()->delete();
+        foreach ($lines as $line) {
+            $line->document_id = $document->id;
+            $line->save();
+        }
     }
 
     /** @param  DocumentInput  $input */
@@ -99,11 +135,12 @@ final readonly class WriteDocument
         $date = $this->dates->day($input['date'] === '' ? 'today' : $input['date'], 'date', $problems);
         $currency = $problems->at('currency', fn () => $this->currency($input['currency'], $date)) ?? Office::current()->currency();
         $treatment = TaxTreatment::from($input['treatment']);
-        $lines = $this->lines($input['lines'], $document->kind, $currency, $date, $problems);
-        $outcome = $this->outcome($document->kind, $input['terms'], $date, $problems);
+        $lines = $this->lines($input['lines'], $document, $currency, $date, $problems);
+        $terms = trim($input['terms']) === '' || ! $document->kind->isOwed() && ! $document->kind->isPromise() ? null : $problems->at('terms', fn () => Shorthand::read($input['terms']));
         $due = $this->dates->day($input['due'], 'due', $problems);
-        if ($due !== null && $date !== null && $due->isBefore($date)) {
-            $problems->add('due', LedgerRefused::dueBeforeDate($due->toText(), $date->toText())->getMessage());
+        $valid = $document->kind === DocumentKind::Quote ? $this->dates->day($input['validUntil'] ?? '', 'validUntil', $problems) : null;
+        if ($date !== null && $valid?->isBefore($date) === true) {
+            $problems->add('validUntil', 'Choose a day on or after its date.');
         }
         if ($input['lines'] === []) {
             $problems->add('lines', LedgerRefused::noLines()->getMessage());
@@ -114,61 +151,33 @@ final readonly class WriteDocument
         }
         $number = $this->number($document, $input['number'], $problems);
         $reference = $problems->at('reference', fn () => NamePart::tidy($input['reference']));
+        $calendar = OfficeCalendar::of(Office::current());
+        $dues = $date === null || $totals === null ? null : $problems->at('due', fn () => Dues::of($document->kind, $totals->gross, $date, $due, $terms, $calendar));
         $problems->throwIfAny();
-        if ($totals === null) {
+        if ($totals === null || $dues === null) {
             throw new \LogicException('What was not refused is there.');
         }
 
         $document->fill([
-            'date' => $date, 'currency' => $currency, 'treatment' => $treatment, 'number' => $number, 'reference' => $reference, 'note' => trim($input['note']),
+            'date' => $date, 'currency' => $currency, 'treatment' => $treatment, 'number' => $number, 'reference' => $reference, 'note' => trim($input['note']), 'valid_until' => $valid,
             'net_minor' => $totals->net->minor, 'tax_minor' => $totals->tax->minor, 'total_minor' => $totals->gross->minor, 'open_minor' => $totals->gross->minor,
             'version' => $document->version + 1,
         ]);
-        $this->setDue($document, $due, $outcome[0] ?? null, $outcome[1] ?? null);
-        $document->save();
-        $document->lines()->delete();
-        foreach ($lines as $rank => [$line, $row]) {
-            DocumentLine::query()->create([
-                'document_id' => $document->id, 'rank' => $rank, 'text' => $line->text,
-                'quantity' => (string) $line->quantity, 'price' => (string) $line->price, 'discount' => (string) $line->discount, 'tax' => (string) $line->tax,
-                'tax_rate_id' => $row['taxRateId'], 'account_id' => $row['accountId'], 'cost_centre_ids' => $row['costCentreIds'],
-                'amount_minor' => $line->amount($currency)->minor,
-            ]);
-        }
-        $document->unsetRelation('lines');
+        $document->setDues($dues);
+        $document->setRelation('lines', new Collection(array_map(fn (int $rank) => $this->row($lines[$rank], $rank, $currency), array_keys($lines))));
     }
 
-    /** When it is due: as typed, else as the terms have it; in parts where they have it so. */
-    private function setDue(Document $document, ?Day $typed, ?PaymentTerms $terms, ?Outcome $outcome): void
+    /** @param  array{Line, LineInput}  $line */
+    private function row(array $line, int $rank, string $currency): DocumentLine
     {
-        $document->terms = $terms?->toShorthand() ?? '';
-        $document->parts = null;
-        if (! $document->kind->isOwed()) {
-            $document->due = null;
+        [$line, $input] = $line;
 
-            return;
-        }
-        $document->fill(['due' => null, 'discount_percent' => null, 'discount_until' => null]);
-        if ($outcome !== null) {
-            $document->setDueBy($outcome);
-        }
-        if ($typed !== null) {
-            // A day set by hand is one for all of it; the discount stays as the terms have it.
-            $document->parts = null;
-        }
-        $document->due = $typed ?? $document->due ?? $document->date;
-    }
-
-    /** @return array{PaymentTerms, Outcome}|null */
-    private function outcome(DocumentKind $kind, string $terms, ?Day $date, FieldProblems $problems): ?array
-    {
-        if (! $kind->isOwed() && ! $kind->isPromise() || trim($terms) === '') {
-            return null;
-        }
-        $read = $problems->at('terms', fn () => Shorthand::read($terms));
-        $outcome = $read === null || $date === null ? null : $problems->at('terms', fn () => $read->applyTo($date, OfficeCalendar::of(Office::current())));
-
-        return $read === null || $outcome === null ? null : [$read, $outcome];
+        return new DocumentLine([
+            'rank' => $rank, 'text' => $line->text,
+            'quantity' => (string) $line->quantity, 'price' => (string) $line->price, 'discount' => (string) $line->discount, 'tax' => (string) $line->tax,
+            'tax_rate_id' => $input['taxRateId'], 'account_id' => $input['accountId'], 'cost_centre_ids' => $input['costCentreIds'],
+            'source_line_id' => $input['sourceLineId'] ?? null, 'amount_minor' => $line->amount($currency)->minor,
+        ]);
     }
 
     private function number(Document $document, string $typed, FieldProblems $problems): ?string
@@ -205,10 +214,12 @@ final readonly class WriteDocument
      *
      * @return array<int, array{Line, LineInput}>
      */
-    private function lines(array $rows, DocumentKind $kind, string $currency, ?Day $date, FieldProblems $problems): array
+    private function lines(array $rows, Document $document, string $currency, ?Day $date, FieldProblems $problems): array
     {
         $lines = [];
+        $kind = $document->kind;
         $sign = Office::current()->decimalSign();
+        $sources = $document->source_id === null ? [] : DocumentLine::query()->where('document_id', $document->source_id)->pluck('id')->all();
         $rates = TaxRate::query()->findMany(array_filter(array_column($rows, 'taxRateId')))->keyBy('id');
         $accounts = LedgerAccount::query()->whereKey(array_filter(array_column($rows, 'accountId')))->pluck('id')->all();
         $centres = CostCentre::query()->whereKey(array_merge([], ...array_column($rows, 'costCentreIds')))->pluck('id')->all();
@@ -229,6 +240,9 @@ final readonly class WriteDocument
             }
             if (array_diff($row['costCentreIds'], $centres) !== []) {
                 $problems->add("lines.$at.costCentreIds", 'Choose cost centres of the list.');
+            }
+            if (! in_array($row['sourceLineId'] ?? null, [null, ...$sources], true)) {
+                $problems->add("lines.$at.text", 'The line that this one takes from belongs to another document. Remove it, and add it again.');
             }
             if ($text !== null && $quantity !== null && $price !== null && $discount !== null) {
                 $line = Line::of($text, $quantity, $price, $discount, $rate?->rate() ?? Percent::of(0));

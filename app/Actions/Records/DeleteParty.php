@@ -67,7 +67,7 @@ final readonly class DeleteParty
 
         $relations = Relation::of($party)->count();
 
-        $documents = $party->documents()->count() + $party->payments()->count();
+        $documents = $party->documents()->withoutGlobalScopes()->count() + $party->payments()->count();
 
         return array_values(array_filter([
             $documents === 0 ? '' : ($documents === 1 ? '1 document or payment' : "$documents documents and payments"),

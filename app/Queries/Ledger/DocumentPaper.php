@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries\Ledger;
 
-use Almanac\Calendar\Day;
 use Almanac\Interchange\ReadDocument as FileDocument;
 use Almanac\Interchange\UblInvoice;
 use Almanac\Ledger\Line;
@@ -12,6 +11,7 @@ use Almanac\Ledger\Side;
 use Almanac\Ledger\TaxTreatment;
 use Almanac\Money\Percent;
 use App\Models\Document;
+use App\Models\DocumentDue;
 use App\Models\DocumentLine;
 use App\Models\Office;
 use App\Support\Paper;
@@ -31,7 +31,7 @@ final readonly class DocumentPaper
             'copy' => $document->copy,
             'totals' => $this->read->totals($document),
             'hasDiscount' => $document->lines->contains(fn (DocumentLine $line) => $line->discount !== '0'),
-            'parts' => array_map(fn (array $part) => [Day::fromIso($part[0]), $document->money($part[1])], $document->parts ?? []),
+            'parts' => $document->dues->count() < 2 ? [] : $document->dues->map(fn (DocumentDue $part) => [$part->due, $document->money($part->amount_minor)])->all(),
         ]);
     }
 

@@ -15,6 +15,7 @@ use App\Http\Data\Ledger\SumData;
 use App\Models\Document;
 use App\Models\Payment;
 use App\Support\Clock;
+use Illuminate\Support\Facades\DB;
 
 /** Reads the ledger: documents or payments, the newest first, with what the whole list comes to. */
 final readonly class ListLedger
@@ -29,13 +30,17 @@ final readonly class ListLedger
     public function documents(array $wanted, int $page): DocumentPageData
     {
         $today = $this->clock->today();
-        $documents = Document::query()->tap((new LedgerFilter($wanted, $today))->documents(...));
-        $byDue = in_array($wanted['state'] ?? '', ['open', 'overdue', 'due-this-week'], true) || ($wanted['bucket'] ?? '') !== '';
+        $filter = new LedgerFilter($wanted, $today);
+        $documents = Document::query()->tap($filter->documents(...));
+        $isByDue = $filter->isByPart() || in_array($wanted['state'] ?? '', ['open', 'owed'], true) || ($wanted['bucket'] ?? '') !== '';
+        if ($filter->isByPart()) {
+            $documents->select('documents.*')->selectRaw($filter->partColumns());
+        }
         // What credits take off, and what promises nothing yet.
-        $sums = $documents->clone()->toBase()->whereIn('state', ['issued', 'part-paid', 'settled'])->groupBy('currency', 'kind')
-            ->selectRaw('currency, kind, sum(total_minor) as total, sum(open_minor) as open')->get();
+        $sums = DB::query()->fromSub($documents->clone()->issued()->toBase(), 'listed')->groupBy('currency', 'kind')
+            ->selectRaw('currency, kind, sum(total_minor) as total, sum(net_minor) as net, sum('.($filter->isByPart() ? 'part_open' : 'open_minor').') as open')->get();
         $rows = $documents->with('party')
-            ->when($byDue, fn ($query) => $query->orderByRaw('next_due is null')->orderBy('next_due')->orderBy('id'), fn ($query) => $query->orderByDesc('date')->orderByDesc('id'))
+            ->when($isByDue, fn ($query) => $query->orderByRaw('next_due is null')->orderBy('next_due')->orderBy('id'), fn ($query) => $query->orderByDesc('date')->orderByDesc('id'))
             ->paginate(self::PAGE, page: max(1, $page));
         $totals = [];
         foreach ($sums as $sum) {
@@ -43,6 +48,7 @@ final readonly class ListLedger
             $sign = $kind->isCredit() ? -1 : 1;
             $totals[$sum->currency][0] = ($totals[$sum->currency][0] ?? 0) + $sign * (int) $sum->total;
             $totals[$sum->currency][1] = ($totals[$sum->currency][1] ?? 0) + ($kind->isPromise() ? 0 : $sign * (int) $sum->open);
+            $totals[$sum->currency][2] = ($totals[$sum->currency][2] ?? 0) + $sign * (int) $sum->net;
         }
 
         return new DocumentPageData($rows->total(), $rows->currentPage(), $rows->lastPage(), array_values(array_map(
@@ -61,11 +67,11 @@ final readonly class ListLedger
         return new PaymentPageData($rows->total(), $rows->currentPage(), $rows->lastPage(), array_values(array_map(
             fn (Payment $payment) => PaymentRowData::of($payment),
             $rows->items(),
-        )), $this->sums($sums->mapWithKeys(fn ($sum) => [(string) $sum->currency => [(int) $sum->total, (int) $sum->open]])->all()));
+        )), $this->sums($sums->mapWithKeys(fn ($sum) => [(string) $sum->currency => [(int) $sum->total, (int) $sum->open, (int) $sum->total]])->all()));
     }
 
     /**
-     * @param array<string, array{int, int}> $totals
+     * @param array<string, array{int, int, int}> $totals
      *
      * @return list<SumData>
      */
@@ -74,7 +80,7 @@ final readonly class ListLedger
         ksort($totals);
 
         return array_map(
-            fn (string $currency, array $sum) => new SumData(MoneyData::of(Money::ofMinor($sum[0], $currency)), MoneyData::of(Money::ofMinor($sum[1], $currency))),
+            fn (string $currency, array $sum) => new SumData(MoneyData::of(Money::ofMinor($sum[0], $currency)), MoneyData::of(Money::ofMinor($sum[1], $currency)), MoneyData::of(Money::ofMinor($sum[2], $currency))),
             array_keys($totals),
             $totals,
         );

@@ -59,7 +59,7 @@ final class PartyBooks
         $entries = [];
         $documents = Document::query()->whereIn('party_id', $partyIds)->whereIn('kind', DocumentKind::counted())->issued()
             ->where(fn ($query) => $query->where('open_minor', '>', 0)->orWhere('settled_on', '>=', $today->plusDays(-DaysToPay::WINDOW)->toIso()))
-            ->get();
+            ->with('dues')->get();
         foreach ($documents as $document) {
             foreach ($document->open_minor > 0 ? $document->entries() : [$document->entry()] as $entry) {
                 $entries[$document->party_id][$document->kind->side()->value][$document->currency][] = $entry;

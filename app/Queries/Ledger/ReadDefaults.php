@@ -33,6 +33,8 @@ final readonly class ReadDefaults
             $side->text(SideField::Reference),
             $side->taxRateId(),
             $side->ids(SideField::Accounts)[0] ?? null,
+            $side->ids(SideField::Accounts),
+            $kind->side()->value,
             $side->ids(SideField::CostCentres),
             $side->text(SideField::Discount),
             $side->payBy()->value,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Ledger;
 
 use Almanac\Calendar\Day;
+use Almanac\Ledger\DocumentAct;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\Totals;
@@ -39,7 +40,7 @@ final readonly class ReadDocument
     public function handle(Document $document): DocumentData
     {
         $today = $this->clock->today();
-        $document->load('party', 'lines.account', 'lines.taxRate', 'source', 'settlements.document', 'settlements.credit', 'settlements.user', 'uses.document', 'uses.user', 'uses.credit', 'madeFromIt', 'events.user');
+        $document->loadMissing('party', 'lines.account', 'lines.taxRate', 'dues', 'source', 'settlements.document', 'settlements.credit', 'settlements.user', 'uses.document', 'uses.user', 'uses.credit', 'madeFromIt', 'replacedBy', 'replaces', 'events.user');
         $now = PartyCopy::of($document->party, $document->kind->side(), $today);
         $isLive = $document->state === DocumentState::Draft || $document->state->isOpen();
 
@@ -63,6 +64,13 @@ final readonly class ReadDocument
             array_values($document->settlements->concat($document->uses)->map(fn (Settlement $one) => SettlementData::of($one))->all()),
             array_values($document->events->map(fn (DocumentEvent $event) => DocumentEventData::of($event))->all()),
             $this->canBecome($document),
+            DocumentAct::Revise->isAllowed($document->kind, $document->state),
+            DocumentAct::Send->isAllowed($document->kind, $document->state),
+            $document->valid_until?->toIso() ?? '',
+            $document->valid_until?->toText() ?? '',
+            $document->valid_until !== null && $document->state->isOpen() && $document->valid_until->isBefore($today),
+            ($other = $document->replaces) === null ? null : DocumentLinkData::of($other),
+            ($other = $document->replacedBy->first()) === null ? null : DocumentLinkData::of($other),
             $this->lateInterest($document, $today),
             $document->sent_at === null ? '' : Office::dayOf($document->sent_at),
         );
@@ -115,19 +123,16 @@ final readonly class ReadDocument
         return [$outcome->due(), $outcome->sentence()];
     }
 
-    /** @return list<string> */
-    private function canBecome(Document $document): array
+    /** @return list<string> kinds that it can be turned into */
+    public function canBecome(Document $document): array
     {
-        if ($document->state === DocumentState::Draft || $document->state === DocumentState::Void) {
-            return [];
-        }
-        $next = $document->state->isOpen() ? $document->kind->next() : null;
+        $next = DocumentAct::Turn->isAllowed($document->kind, $document->state) ? $document->kind->next() : null;
 
         return array_values(array_map(fn (DocumentKind $kind) => $kind->value, array_filter([
             $next,
             // A quote may skip the order.
             $next === DocumentKind::Order ? DocumentKind::Invoice : null,
-            $document->kind->credit(),
+            DocumentAct::Credit->isAllowed($document->kind, $document->state) ? $document->kind->credit() : null,
         ])));
     }
 }

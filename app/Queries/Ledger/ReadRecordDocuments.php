@@ -26,7 +26,7 @@ final class ReadRecordDocuments
             $kind = DocumentKind::from((string) $row->kind);
             $state = DocumentState::from((string) $row->state);
             $counts[array_search($kind, DocumentKind::cases(), true) * 10 + (int) array_search($state, DocumentState::cases(), true)]
-                = new KindCountData($kind->value, $kind->title(), $state->value, $state->words(), (int) $row->many);
+                = new KindCountData($kind->value, $kind->title(), $state->value, $state->words($kind), (int) $row->many);
             $live += $state === DocumentState::Draft || $state->isOpen() ? (int) $row->many : 0;
         }
         ksort($counts);

@@ -48,7 +48,7 @@ final readonly class ReadStatement
         $problems->throwIfAny();
         $today = $this->clock->today();
         $statement = Statement::of($this->movements($party, $side, $currency), $since, $until, $currency);
-        $open = $party->documents()->open()->where('currency', $currency)->whereIn('kind', DocumentKind::counted($side))->orderByRaw('next_due is null')->orderBy('next_due')->orderBy('id')->get()
+        $open = $party->documents()->open()->where('currency', $currency)->whereIn('kind', DocumentKind::counted($side))->with('dues')->orderByRaw('next_due is null')->orderBy('next_due')->orderBy('id')->get()
             ->each(fn (Document $document) => $document->setRelation('party', $party));
         $entries = array_merge([], ...$open->map(fn (Document $document) => $document->entries())->all());
         $by = Office::current()->ageing_by;

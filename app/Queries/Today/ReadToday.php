@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Today;
 
 use Almanac\Calendar\Day;
-use Almanac\Ledger\DocumentKind;
+use Almanac\Ledger\Side;
 use App\Actions\Ledger\KeepStandings;
 use App\Http\Data\Files\FileData;
 use App\Http\Data\Ledger\DocumentRowData;
@@ -22,6 +22,7 @@ use App\Models\File;
 use App\Models\Party;
 use App\Models\Reminder;
 use App\Models\User;
+use App\Queries\Ledger\LedgerFilter;
 use App\Queries\Readiness\ListGaps;
 use App\Support\Clock;
 use Illuminate\Database\Eloquent\Builder;
@@ -64,20 +65,24 @@ final readonly class ReadToday
             $this->files($today),
             array_slice($gaps->rows, 0, self::MOST_GAPS),
             $gaps->total,
-            $this->documents($today, fn ($open) => $open->whereBetween('next_due', [$today->toIso(), $today->plusDays(self::DAYS_SOON)->toIso()])),
-            $this->documents($today, fn ($open) => $open->where('kind', DocumentKind::Invoice)->whereBetween('next_due', [$today->plusDays(-self::DAYS_SOON)->toIso(), $today->plusDays(-1)->toIso()])),
+            $this->documents($today, ['state' => 'due-this-week']),
+            $this->documents($today, ['state' => 'newly-overdue', 'side' => Side::Client->value]),
             array_values(Party::query()->whereNull('archived_on')->whereHas('balance', fn ($balance) => $balance->where('is_over_limit', true))->filed()->limit(self::MOST)->get()->map(fn (Party $party) => PartyLinkData::of($party))->all()),
         );
     }
 
     /**
-     * @param \Closure(Builder<Document>): mixed $narrow
+     * The same documents as the ledger lists, the first of them.
+     *
+     * @param array{state: string, side?: string} $wanted
      *
      * @return list<DocumentRowData>
      */
-    private function documents(Day $today, \Closure $narrow): array
+    private function documents(Day $today, array $wanted): array
     {
-        return array_values(Document::query()->open()->whereIn('kind', DocumentKind::owed())->tap($narrow)->with('party')->orderBy('next_due')->limit(self::MOST)->get()
+        $filter = new LedgerFilter($wanted, $today);
+
+        return array_values(Document::query()->tap($filter->documents(...))->select('documents.*')->selectRaw($filter->partColumns())->with('party')->orderBy('next_due')->limit(self::MOST)->get()
             ->map(fn (Document $document) => DocumentRowData::of($document, $today))->all());
     }
 

@@ -227,12 +227,12 @@ final readonly class DemoBooks
     private function others(array $parties, array $users): void
     {
         $quote = $this->document($parties['town'], DocumentKind::Quote, 40, 'Town hall clock: new escapement, as surveyed', '4850', '4000', $users[0]);
-        $order = $this->turn->handle($quote, DocumentKind::Order, $users[0]);
+        $order = $this->turn->handle($quote, DocumentKind::Order, false, $users[0]);
         $this->issue->issue($order, true, $users[0]);
         $this->document($parties['observatory'], DocumentKind::Quote, 9, 'Sidereal clock: survey and estimate', '960', '4100', $users[1]);
         $this->document($parties['foundry'], DocumentKind::PurchaseOrder, 6, 'Bell frame castings', '2250', '5000', $users[1]);
         $last = Document::query()->where('party_id', $parties['observatory']->id)->where('kind', DocumentKind::Invoice)->open()->orderByDesc('id')->firstOrFail();
-        $credit = $this->turn->handle($last, DocumentKind::CreditNote, $users[0]);
+        $credit = $this->turn->handle($last, DocumentKind::CreditNote, false, $users[0]);
         $this->write->change($credit, $this->input($parties['observatory'], DocumentKind::CreditNote, 4, 'Eyepiece supplied by the observatory itself', '180', '4100') + ['version' => $credit->version]);
         $this->issue->issue($credit, true, $users[0]);
         $this->take->take($parties['insurer'], ['side' => 'client', 'day' => $this->daysAgo(8), 'amount' => '900', 'currency' => 'USD', 'payBy' => 'transfer', 'reference' => 'Claim HM-2207, on account', 'uses' => []], $users[1]);

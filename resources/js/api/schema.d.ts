@@ -540,6 +540,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/documents/{document}/revise": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin the next revision of an issued quote */
+        post: operations["reviseDocument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/documents/{document}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Write the same again as a new draft */
+        post: operations["copyDocument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/documents/{document}/write-off": {
         parameters: {
             query?: never;
@@ -1983,6 +2017,17 @@ export interface components {
             events: components["schemas"]["DocumentEvent"][];
             /** @description Kinds that it can be turned into without typing it again. */
             canBecome: string[];
+            /** @description An issued quote, of which a new revision can be written. */
+            canBeRevised: boolean;
+            canBeSent: boolean;
+            /** @description Of a quote, to be changed; empty without one. */
+            validUntil: string;
+            /** @description For reading. */
+            validUntilText: string;
+            /** @description Its last day has passed. */
+            hasExpired: boolean;
+            replaces: components["schemas"]["DocumentLink"] | null;
+            replacedBy: components["schemas"]["DocumentLink"] | null;
             lateInterest: components["schemas"]["Money"] | null;
             /** @description When it was last sent, for reading; empty when it was not. */
             sentText: string;
@@ -1996,6 +2041,10 @@ export interface components {
             reference: string;
             taxRateId: number | null;
             accountId: number | null;
+            /** @description All that are usual, the first of which it begins with. */
+            accountIds: number[];
+            /** @enum {string} */
+            side: "client" | "vendor";
             costCentreIds: number[];
             discount: string;
             payBy: string;
@@ -2025,6 +2074,8 @@ export interface components {
             accountId: number | null;
             account: string;
             costCentreIds: number[];
+            /** @description The line of a quote or an order that it takes from. */
+            sourceLineId: number | null;
             amount: components["schemas"]["Money"];
         };
         /** @description Another document of the same chain. */
@@ -2045,8 +2096,9 @@ export interface components {
         };
         /** @description What a document would be, before it is saved. */
         DocumentPreview: {
-            document: components["schemas"]["Document"];
+            document: components["schemas"]["Document"] | null;
             use: components["schemas"]["DocumentUse"];
+            problems: components["schemas"]["PreviewProblem"][];
         };
         /** @description A document in a list. Load the party. */
         DocumentRow: {
@@ -2069,6 +2121,7 @@ export interface components {
             daysLate: number;
             total: components["schemas"]["Money"];
             open: components["schemas"]["Money"];
+            net: components["schemas"]["Money"];
             reference: string;
         };
         /** @description A document that stands out: the oldest, or the next to be due. */
@@ -2085,12 +2138,14 @@ export interface components {
             id: number;
             name: string;
             /** @enum {string} */
-            state: "checking" | "checked" | "taking" | "taken" | "failed";
+            state: "checking" | "checked" | "taking" | "counting" | "taken" | "failed";
             /** @description Documents that can be taken. */
             found: number;
             /** @description How many have been. */
             done: number;
             problems: components["schemas"]["ImportProblem"][];
+            /** @description All of them, of which the first are shown. */
+            problemCount: number;
             failure: string;
             by: string;
             /** @description Whether the work on it has stopped half way, and may begin again; nothing was taken. */
@@ -2178,6 +2233,11 @@ export interface components {
             isVoid: boolean;
             voidReason: string;
         };
+        /** @description What is still missing or wrong in something that is being written. */
+        PreviewProblem: {
+            field: string;
+            message: string;
+        };
         /** @description The documents of a record: how many there are of each kind, and the newest. */
         RecordDocuments: {
             counts: components["schemas"]["KindCount"][];
@@ -2251,6 +2311,7 @@ export interface components {
         LedgerSum: {
             total: components["schemas"]["Money"];
             open: components["schemas"]["Money"];
+            net: components["schemas"]["Money"];
         };
         /** @description What is taxed at one rate. */
         TaxGroup: {
@@ -3183,6 +3244,8 @@ export interface components {
             taxRateId: number | null;
             accountId: number | null;
             costCentreIds: number[];
+            /** @description The line of a quote or an order that it takes from. */
+            sourceLineId?: number | null;
         };
         DocumentInput: {
             kind: string;
@@ -3201,6 +3264,8 @@ export interface components {
             number: string;
             reference: string;
             note: string;
+            /** @description Of a quote; empty for no end. */
+            validUntil?: string;
             lines: components["schemas"]["DocumentLineInput"][];
         };
         FollowInput: {
@@ -3218,6 +3283,8 @@ export interface components {
         IssueInput: {
             /** @description Whether somebody was asked about the credit limit, and said yes. */
             isConfirmed: boolean;
+            /** @description The one that was read. */
+            version: number;
         };
         OpeningInput: {
             /** @enum {string} */
@@ -3274,6 +3341,8 @@ export interface components {
         TurnInput: {
             /** @description What it becomes. */
             kind: string;
+            /** @description Whether somebody was asked when nothing is left of it, and said yes. */
+            isConfirmed: boolean;
         };
         UsesInput: {
             uses: components["schemas"]["UseInput"][];
@@ -4949,6 +5018,68 @@ export interface operations {
                 "application/json": components["schemas"]["TurnInput"];
             };
         };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    reviseDocument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                document: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    copyDocument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                document: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description Done */
             201: {

@@ -1,4 +1,5 @@
 import { useRef, useState } from 'react';
+import { whileSaving } from '../ui/unsaved';
 import { Refused } from './client';
 
 /** Saving one form: what the server says is wrong, at its field or as a whole. What was typed stays. */
@@ -16,7 +17,7 @@ export function useSaving() {
         isRunning.current = true;
         setFailure(undefined);
         try {
-            await work();
+            await whileSaving(work);
             return true;
         } catch (error) {
             setFailure(error as Error);

@@ -3,7 +3,7 @@ import { useSaving } from '../api/useSaving';
 import { Button, MainButton } from '../ui/Button';
 import { Dialog, DialogButtons } from '../ui/Dialog';
 import { Field } from '../ui/Field';
-import { Form } from '../ui/Page';
+import { Form } from '../ui/Form';
 
 interface Props {
     title: string;

@@ -26,10 +26,12 @@ interface Props {
     /** Whether each line says for whom it is. */
     withParty?: boolean;
     sums?: Schemas['LedgerSum'][];
+    /** Whether each line and the whole say what it is without tax. */
+    withNet?: boolean;
 }
 
 /** Documents, a line each; credits have a minus before them. */
-export function DocumentTable({ rows, withParty = false, sums = [] }: Props) {
+export function DocumentTable({ rows, withParty = false, sums = [], withNet = false }: Props) {
     const { officeCurrency } = useSession();
     const sign = ({ kind }: Row) => kind === 'credit-note' || kind === 'credit-received' ? '−' : '';
     return (
@@ -38,10 +40,11 @@ export function DocumentTable({ rows, withParty = false, sums = [] }: Props) {
                 <thead>
                     <tr>
                         <th>Document</th>
-                        {withParty && <th>For</th>}
+                        {withParty && <th>With</th>}
                         <th>Date</th>
                         <th>Due</th>
                         <th>State</th>
+                        {withNet && <th className="figure">Without tax</th>}
                         <th className="figure">Total</th>
                         <th className="figure">Open</th>
                     </tr>
@@ -54,6 +57,7 @@ export function DocumentTable({ rows, withParty = false, sums = [] }: Props) {
                             <td className="tight">{row.dateText}</td>
                             <td><DueText row={row} /></td>
                             <td className="tight"><Small>{row.stateWords}</Small></td>
+                            {withNet && <td className="figure">{sign(row)}{row.net.text}</td>}
                             <td className="figure">{row.total.currency !== officeCurrency && `${row.total.currency} `}{sign(row)}{row.total.text}</td>
                             <td className="figure">{row.open.sign === 0 ? '' : `${sign(row)}${row.open.text}`}</td>
                         </tr>
@@ -61,9 +65,10 @@ export function DocumentTable({ rows, withParty = false, sums = [] }: Props) {
                 </tbody>
                 {sums.length > 0 && (
                     <tfoot>
-                        {sums.map(({ total, open }) => (
+                        {sums.map(({ total, open, net }) => (
                             <tr key={total.currency}>
-                                <th colSpan={withParty ? 5 : 4} scope="row">In all, {total.currency}</th>
+                                <th colSpan={withParty ? 5 : 4} scope="row">Total, {total.currency}</th>
+                                {withNet && <td className="figure">{net.text}</td>}
                                 <td className="figure">{total.currency} {total.text}</td>
                                 <td className="figure">{open.text}</td>
                             </tr>

@@ -11,6 +11,7 @@ import { Body, Places, Shell, SkipLink, TopLine, Wordmark } from '../ui/Page';
 import { ShortcutContext, useShortcut } from '../ui/shortcuts';
 import { useSay } from '../ui/StatusLine';
 import { Small } from '../ui/Text';
+import { LeaveGuard } from './LeaveGuard';
 import { SignInAgain } from './SignInAgain';
 
 const LIGHTS: Record<Light, string> = { system: 'Light: as the computer', paper: 'Light: by day', lamp: 'Light: by lamp' };
@@ -44,6 +45,7 @@ export function Frame() {
                 </Places>
                 <SignInAgain><Outlet /></SignInAgain>
             </Body>
+            <LeaveGuard />
         </Shell>
     );
 }

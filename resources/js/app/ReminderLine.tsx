@@ -8,7 +8,7 @@ import { useSaving } from '../api/useSaving';
 import { Button, QuietButton } from '../ui/Button';
 import { Field } from '../ui/Field';
 import { Menu } from '../ui/Menu';
-import { Form } from '../ui/Page';
+import { Form } from '../ui/Form';
 import { useSay } from '../ui/StatusLine';
 import { FieldRow, Mark, Row, Small } from '../ui/Text';
 import { space } from '../ui/tokens';

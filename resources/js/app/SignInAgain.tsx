@@ -6,7 +6,7 @@ import { SignInContext } from '../api/signIn';
 import { Button, MainButton } from '../ui/Button';
 import { Dialog, DialogButtons } from '../ui/Dialog';
 import { Field } from '../ui/Field';
-import { Form } from '../ui/Page';
+import { Form } from '../ui/Form';
 import { Notice } from '../ui/Text';
 
 /** When a session has expired while somebody typed: sign in on the spot, and go on. */

@@ -64,6 +64,14 @@ export const QuietButton = styled(Pressed)`
     &[data-hovered] { background: var(--wash); }
 `;
 
+/** The one thing to do next, where that is another page. */
+export const MainLink = styled(AriaLink)`
+    ${shape}
+    background: var(--accent);
+    color: var(--on-accent);
+    &[data-hovered] { filter: brightness(1.12); }
+`;
+
 export const ButtonLink = styled(AriaLink)`
     ${shape}
     border-color: var(--edge);

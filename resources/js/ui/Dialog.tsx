@@ -1,6 +1,7 @@
-import type { ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { Dialog as AriaDialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
 import styled from 'styled-components';
+import { Button, MainButton } from './Button';
 import { space, type } from './tokens';
 
 const Veil = styled(ModalOverlay)`
@@ -48,19 +49,34 @@ interface Props {
     isWide?: boolean;
 }
 
-/** Something that has to be answered before anything else. Without onClose it cannot be put aside. */
+/**
+ * Something that has to be answered before anything else. Without onClose it cannot be put aside; one with
+ * something typed in it asks before it is.
+ */
 export function Dialog({ title, onClose, children, role = 'dialog', isWide = false }: Props) {
+    const content = useRef<HTMLDivElement>(null);
+    const [isAsking, setAsking] = useState(false);
+    const close = () => content.current?.querySelector('form[data-typed]') == null ? onClose?.() : setAsking(true);
     return (
         <Veil
             isOpen
             isDismissable={onClose !== undefined}
             isKeyboardDismissDisabled={onClose === undefined}
-            onOpenChange={(isOpen) => !isOpen && onClose?.()}
+            onOpenChange={(isOpen) => !isOpen && close()}
         >
             <Card $isWide={isWide}>
                 <Content role={role}>
                     <Title slot="title">{title}</Title>
-                    {children}
+                    <div ref={content} style={{ display: 'contents' }}>{children}</div>
+                    {isAsking && (
+                        <Dialog title="Leave without saving?" role="alertdialog" onClose={() => setAsking(false)}>
+                            <p>What you typed here is not saved yet.</p>
+                            <DialogButtons>
+                                <MainButton autoFocus onPress={() => setAsking(false)}>Go on</MainButton>
+                                <Button onPress={onClose}>Leave without saving</Button>
+                            </DialogButtons>
+                        </Dialog>
+                    )}
                 </Content>
             </Card>
         </Veil>

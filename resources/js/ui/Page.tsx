@@ -103,12 +103,6 @@ export const Doorway = styled.main`
     background: var(--sheet);
 `;
 
-export const Form = styled.form`
-    display: grid;
-    gap: ${space.medium};
-    justify-items: start;
-`;
-
 export const SkipLink = styled.a`
     position: absolute;
     left: -999px;

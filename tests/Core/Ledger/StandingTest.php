@@ -110,7 +110,7 @@ final class StandingTest extends TestCase
     #[TestWith(['1000.01', ['ask', 'Limit USD 5,000.00; open 3,000.00, orders not yet billed 1,000.00, this one 1,000.01: 0.01 over the limit.']])]
     public function test_credit_is_checked_with_the_figures(string $addition, array $answer): void
     {
-        $credit = Credit::of(Money::of('5000', 'USD'), Money::of('3000', 'USD'), Money::of('1000', 'USD'), CreditPolicy::Ask);
+        $credit = Credit::of(Money::of('5000', 'USD'), Money::of('3000', 'USD'), Money::of('1000', 'USD'), Money::of('0', 'USD'), CreditPolicy::Ask);
         [$policy, $sentence] = $credit->check(Money::of($addition, 'USD'));
         $this->assertSame($answer, [$policy?->value, $sentence]);
         $this->assertFalse($credit->isOver());

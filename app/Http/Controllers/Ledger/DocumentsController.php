@@ -10,7 +10,6 @@ use App\Actions\Ledger\OpenBalance;
 use App\Actions\Ledger\TakePayment;
 use App\Actions\Ledger\TurnDocument;
 use App\Actions\Ledger\WriteDocument;
-use App\Http\Data\Ledger\DocumentPreviewData;
 use App\Http\OpenApi\Adds;
 use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
@@ -25,11 +24,10 @@ use App\Http\Requests\Ledger\UsesRequest;
 use App\Models\Document;
 use App\Models\Party;
 use App\Models\User;
-use App\Queries\Ledger\CheckUse;
 use App\Queries\Ledger\ListLedger;
+use App\Queries\Ledger\PreviewDocument;
 use App\Queries\Ledger\ReadDefaults;
 use App\Queries\Ledger\ReadDocument;
-use App\Support\DryRun;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -66,13 +64,9 @@ final readonly class DocumentsController
     }
 
     #[Adds('parties/{id}/document-preview', 'previewDocument', 'What a document would be, and what stands against it; nothing is saved', 'DocumentInput', 'DocumentPreview', 'Ledger', 200)]
-    public function preview(DocumentRequest $request, Party $party, CheckUse $check, #[CurrentUser] User $user): JsonResponse
+    public function preview(DocumentRequest $request, Party $party, PreviewDocument $preview, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse(DryRun::of(function () use ($request, $party, $check, $user): DocumentPreviewData {
-            $document = $this->write->add($party, $request->kind(), $this->input($request), $user);
-
-            return new DocumentPreviewData($this->read->handle($document), $check->handle($party, $document->kind, $document->total()));
-        }));
+        return new JsonResponse($preview->handle($party, $request->kind(), $this->input($request), $user));
     }
 
     #[Adds('parties/{id}/documents', 'addDocument', 'Write a document as a draft', 'DocumentInput', 'Document', 'Ledger')]
@@ -90,7 +84,7 @@ final readonly class DocumentsController
     #[Adds('documents/{document}/issue', 'issueDocument', 'Make a draft count', 'IssueInput', 'Document', 'Ledger', 200)]
     public function issue(IssueRequest $request, Document $document, #[CurrentUser] User $user): JsonResponse
     {
-        $this->issue->issue($document, $request->boolean('isConfirmed'), $user);
+        $this->issue->issue($document, $request->boolean('isConfirmed'), $user, $request->integer('version'));
 
         return new JsonResponse($this->read->handle($document->refresh()));
     }
@@ -106,7 +100,19 @@ final readonly class DocumentsController
     #[Adds('documents/{document}/next', 'turnDocument', 'Make the next document of the chain, without typing it again', 'TurnInput', 'Document', 'Ledger')]
     public function next(TurnRequest $request, Document $document, TurnDocument $turn, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->read->handle($turn->handle($document, DocumentKind::from($request->string('kind')->toString()), $user)), 201);
+        return new JsonResponse($this->read->handle($turn->handle($document, DocumentKind::from($request->string('kind')->toString()), $request->boolean('isConfirmed'), $user)), 201);
+    }
+
+    #[Adds('documents/{document}/revise', 'reviseDocument', 'Begin the next revision of an issued quote', '', 'Document', 'Ledger')]
+    public function revise(Document $document, TurnDocument $turn, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->read->handle($turn->revise($document, $user)), 201);
+    }
+
+    #[Adds('documents/{document}/copy', 'copyDocument', 'Write the same again as a new draft', '', 'Document', 'Ledger')]
+    public function copy(Document $document, TurnDocument $turn, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->read->handle($turn->copy($document, $user)), 201);
     }
 
     #[Adds('documents/{document}/write-off', 'writeOff', 'Let the rest of a document go', 'ReasonInput', 'Document', 'Ledger', 200)]
@@ -134,10 +140,10 @@ final readonly class DocumentsController
         return new JsonResponse($this->read->handle($open->handle($party, $input, $user)->refresh()), 201);
     }
 
-    /** @return array{date: string, due: string, terms: string, treatment: string, currency: string, number: string, reference: string, note: string, lines: list<array{text: string, quantity: string, price: string, discount: string, taxRateId: int|null, accountId: int|null, costCentreIds: list<int>}>, version?: int} */
+    /** @return array{date: string, due: string, terms: string, treatment: string, currency: string, number: string, reference: string, note: string, lines: list<array{text: string, quantity: string, price: string, discount: string, taxRateId: int|null, accountId: int|null, costCentreIds: list<int>, sourceLineId?: int|null}>, validUntil?: string, version?: int} */
     private function input(DocumentRequest $request): array
     {
-        /** @var array{date: string, due: string, terms: string, treatment: string, currency: string, number: string, reference: string, note: string, lines: list<array{text: string, quantity: string, price: string, discount: string, taxRateId: int|null, accountId: int|null, costCentreIds: list<int>}>, version?: int} */
+        /** @var array{date: string, due: string, terms: string, treatment: string, currency: string, number: string, reference: string, note: string, lines: list<array{text: string, quantity: string, price: string, discount: string, taxRateId: int|null, accountId: int|null, costCentreIds: list<int>, sourceLineId?: int|null}>, validUntil?: string, version?: int} */
         return $request->validated();
     }
 }

@@ -52,9 +52,11 @@ final readonly class ImportsController
     public function take(Import $import): JsonResponse
     {
         if (ImportData::of($import)->isStuck) {
-            $import->update(['state' => $import->state === 'taking' ? 'checked' : 'checking', 'failure' => '']);
+            $import->update(['state' => ['taking' => 'checked', 'counting' => 'counting'][$import->state] ?? 'checking', 'failure' => '']);
         }
-        if ($import->state === 'checking') {
+        if ($import->state === 'counting') {
+            Aside::run(['almanac:import', (string) $import->id, '--take']);
+        } elseif ($import->state === 'checking') {
             $import->touch();
             Aside::run(['almanac:import', (string) $import->id]);
         } elseif ($this->documents->begin($import)) {

@@ -57,6 +57,20 @@ final readonly class DocumentData
         public array $events,
         #[OA\Property(description: 'Kinds that it can be turned into without typing it again.', items: new OA\Items(type: 'string'))]
         public array $canBecome,
+        #[OA\Property(description: 'An issued quote, of which a new revision can be written.')]
+        public bool $canBeRevised,
+        #[OA\Property]
+        public bool $canBeSent,
+        #[OA\Property(description: 'Of a quote, to be changed; empty without one.')]
+        public string $validUntil,
+        #[OA\Property(description: 'For reading.')]
+        public string $validUntilText,
+        #[OA\Property(description: 'Its last day has passed.')]
+        public bool $hasExpired,
+        #[OA\Property(description: 'The revision before it.', ref: '#/components/schemas/DocumentLink', nullable: true)]
+        public ?DocumentLinkData $replaces,
+        #[OA\Property(description: 'The revision after it, a draft or issued.', ref: '#/components/schemas/DocumentLink', nullable: true)]
+        public ?DocumentLinkData $replacedBy,
         #[OA\Property(description: 'Simple interest on what is late; null where none is asked for or nothing is late.', ref: '#/components/schemas/Money', nullable: true)]
         public ?MoneyData $lateInterest,
         #[OA\Property(description: 'When it was last sent, for reading; empty when it was not.')]

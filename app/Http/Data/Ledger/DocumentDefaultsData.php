@@ -10,7 +10,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'DocumentDefaults')]
 final readonly class DocumentDefaultsData
 {
-    /** @param  list<int>  $costCentreIds */
+    /**
+     * @param list<int> $accountIds
+     * @param list<int> $costCentreIds
+     */
     public function __construct(
         #[OA\Property]
         public string $terms,
@@ -24,6 +27,10 @@ final readonly class DocumentDefaultsData
         public ?int $taxRateId,
         #[OA\Property(nullable: true)]
         public ?int $accountId,
+        #[OA\Property(description: 'All that are usual, the first of which it begins with.', items: new OA\Items(type: 'integer'))]
+        public array $accountIds,
+        #[OA\Property(enum: ['client', 'vendor'])]
+        public string $side,
         #[OA\Property(items: new OA\Items(type: 'integer'))]
         public array $costCentreIds,
         #[OA\Property]

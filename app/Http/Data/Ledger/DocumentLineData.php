@@ -35,6 +35,8 @@ final readonly class DocumentLineData
         public string $account,
         #[OA\Property(items: new OA\Items(type: 'integer'))]
         public array $costCentreIds,
+        #[OA\Property(description: 'The line of a quote or an order that it takes from.', nullable: true)]
+        public ?int $sourceLineId,
         #[OA\Property(ref: '#/components/schemas/Money')]
         public MoneyData $amount,
     ) {
@@ -46,7 +48,7 @@ final readonly class DocumentLineData
 
         return new self(
             $line->text, $sign->write($line->quantity), $sign->write($line->price), $line->line()->priceText($document->currency), $line->discount, $line->tax_rate_id, $line->tax,
-            $line->account_id, $line->account?->display() ?? '', $line->cost_centre_ids, MoneyData::of($document->money($line->amount_minor)),
+            $line->account_id, $line->account?->display() ?? '', $line->cost_centre_ids, $line->source_line_id, MoneyData::of($document->money($line->amount_minor)),
         );
     }
 }

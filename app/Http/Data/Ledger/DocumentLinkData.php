@@ -23,6 +23,6 @@ final readonly class DocumentLinkData
 
     public static function of(Document $document): self
     {
-        return new self($document->id, $document->title(), $document->state->words());
+        return new self($document->id, $document->title(), $document->state->words($document->kind));
     }
 }

@@ -10,11 +10,14 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'DocumentPreview')]
 final readonly class DocumentPreviewData
 {
+    /** @param  list<PreviewProblemData>  $problems */
     public function __construct(
-        #[OA\Property(ref: '#/components/schemas/Document')]
-        public DocumentData $document,
+        #[OA\Property(description: 'Null while something is missing.', ref: '#/components/schemas/Document', nullable: true)]
+        public ?DocumentData $document,
         #[OA\Property(ref: '#/components/schemas/DocumentUse')]
         public UseData $use,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/PreviewProblem'))]
+        public array $problems,
     ) {
     }
 }

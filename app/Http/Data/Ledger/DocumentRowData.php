@@ -38,8 +38,10 @@ final readonly class DocumentRowData
         public int $daysLate,
         #[OA\Property(ref: '#/components/schemas/Money')]
         public MoneyData $total,
-        #[OA\Property(ref: '#/components/schemas/Money')]
+        #[OA\Property(description: 'What is open of it; in a list of what is due on certain days, what is due on them.', ref: '#/components/schemas/Money')]
         public MoneyData $open,
+        #[OA\Property(description: 'Without tax.', ref: '#/components/schemas/Money')]
+        public MoneyData $net,
         #[OA\Property]
         public string $reference,
     ) {
@@ -47,7 +49,8 @@ final readonly class DocumentRowData
 
     public static function of(Document $document, Day $today): self
     {
-        $due = $document->next_due ?? $document->due;
+        [$partOpen, $partDue] = $document->partInList() ?? [null, null];
+        $due = $partDue === null ? $document->next_due ?? $document->due : Day::fromIso($partDue);
 
         return new self(
             $document->id,
@@ -55,14 +58,15 @@ final readonly class DocumentRowData
             $document->kind->title(),
             $document->kind->side()->value,
             $document->state->value,
-            $document->state->words(),
-            $document->number ?? '',
+            $document->state->words($document->kind),
+            ($document->number ?? '').($document->revision > 1 ? ' revision '.$document->revision : ''),
             PartyLinkData::of($document->party),
             $document->date->toText(),
             $due?->toText() ?? '',
             $document->state->isOpen() && $document->kind->isOwed() && $due !== null ? max(0, $due->daysUntil($today)) : 0,
             MoneyData::of($document->total()),
-            MoneyData::of($document->money($document->state->isOpen() && ! $document->kind->isPromise() ? $document->open_minor : 0)),
+            MoneyData::of($document->money($partOpen ?? ($document->state->isOpen() && ! $document->kind->isPromise() ? $document->open_minor : 0))),
+            MoneyData::of($document->money($document->net_minor)),
             $document->reference,
         );
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Ledger;
 
-use App\Actions\Ledger\ImportDocuments;
 use App\Models\Import;
 use OpenApi\Attributes as OA;
 
@@ -21,7 +20,7 @@ final readonly class ImportData
         public int $id,
         #[OA\Property]
         public string $name,
-        #[OA\Property(enum: ['checking', 'checked', 'taking', 'taken', 'failed'])]
+        #[OA\Property(enum: ['checking', 'checked', 'taking', 'counting', 'taken', 'failed'])]
         public string $state,
         #[OA\Property(description: 'Documents that can be taken.')]
         public int $found,
@@ -29,6 +28,8 @@ final readonly class ImportData
         public int $done,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/ImportProblem'))]
         public array $problems,
+        #[OA\Property(description: 'All of them, of which the first are shown.')]
+        public int $problemCount,
         #[OA\Property]
         public string $failure,
         #[OA\Property]
@@ -41,10 +42,11 @@ final readonly class ImportData
     public static function of(Import $import): self
     {
         return new self(
-            $import->id, $import->name, $import->state, $import->found, ImportDocuments::progress($import),
+            $import->id, $import->name, $import->state, $import->found, $import->taken,
             array_map(fn (array $problem) => new ImportProblemData($problem['line'], $problem['field'], $problem['message']), $import->problems),
+            $import->problem_count,
             $import->failure, $import->user->name,
-            in_array($import->state, ['checking', 'taking'], true) && $import->updated_at->diffInSeconds(now(), true) > self::PATIENCE,
+            in_array($import->state, ['checking', 'taking', 'counting'], true) && $import->updated_at->diffInSeconds(now(), true) > self::PATIENCE,
         );
     }
 }

@@ -15,6 +15,8 @@ final readonly class SumData
         public MoneyData $total,
         #[OA\Property(description: 'Of documents: still open; of payments: not used yet.', ref: '#/components/schemas/Money')]
         public MoneyData $open,
+        #[OA\Property(description: 'Without tax.', ref: '#/components/schemas/Money')]
+        public MoneyData $net,
     ) {
     }
 }

@@ -21,6 +21,7 @@ use OpenApi\Attributes as OA;
     new OA\Property('taxRateId', type: 'integer', nullable: true),
     new OA\Property('accountId', type: 'integer', nullable: true),
     new OA\Property('costCentreIds', type: 'array', items: new OA\Items(type: 'integer')),
+    new OA\Property('sourceLineId', description: 'The line of a quote or an order that it takes from.', type: 'integer', nullable: true),
 ])]
 #[OA\Schema(schema: 'DocumentInput', required: ['kind', 'date', 'due', 'terms', 'treatment', 'currency', 'number', 'reference', 'note', 'lines'], properties: [
     new OA\Property('kind', type: 'string'),
@@ -33,6 +34,7 @@ use OpenApi\Attributes as OA;
     new OA\Property('number', description: 'Theirs, on what comes from them.', type: 'string'),
     new OA\Property('reference', type: 'string'),
     new OA\Property('note', type: 'string'),
+    new OA\Property('validUntil', description: 'Of a quote; empty for no end.', type: 'string'),
     new OA\Property('lines', type: 'array', items: new OA\Items(ref: '#/components/schemas/DocumentLineInput')),
 ])]
 final class DocumentRequest extends FormRequest
@@ -42,14 +44,15 @@ final class DocumentRequest extends FormRequest
     {
         return [
             'kind' => ['required', Rule::in(array_column([...DocumentKind::written(Side::Client), ...DocumentKind::written(Side::Vendor)], 'value'))],
-            'version' => ['integer', 'min:0'],
+            'version' => ['integer:strict', 'min:0'],
             'date' => ['present', 'string', 'max:1000'], 'due' => ['present', 'string', 'max:1000'], 'terms' => ['present', 'string', 'max:1000'], 'currency' => ['present', 'string', 'max:1000'], 'number' => ['present', 'string', 'max:1000'], 'reference' => ['present', 'string', 'max:1000'],
             'note' => ['present', 'string', 'max:5000'],
+            'validUntil' => ['string', 'max:1000'],
             'treatment' => ['required', Rule::enum(TaxTreatment::class)],
             'lines' => ['present', new ItemList, 'max:500'],
             'lines.*.text' => ['present', 'string', 'max:1000'], 'lines.*.quantity' => ['present', 'string', 'max:1000'], 'lines.*.price' => ['present', 'string', 'max:1000'], 'lines.*.discount' => ['present', 'string', 'max:1000'],
-            'lines.*.taxRateId' => ['present', new IdOrNull], 'lines.*.accountId' => ['present', new IdOrNull],
-            'lines.*.costCentreIds' => ['present', 'array', 'list', 'max:20'], 'lines.*.costCentreIds.*' => ['integer'],
+            'lines.*.taxRateId' => ['present', new IdOrNull], 'lines.*.accountId' => ['present', new IdOrNull], 'lines.*.sourceLineId' => [new IdOrNull],
+            'lines.*.costCentreIds' => ['present', new ItemList, 'max:20'], 'lines.*.costCentreIds.*' => ['integer:strict'],
         ];
     }
 

@@ -7,8 +7,9 @@ namespace App\Http\Requests\Ledger;
 use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'IssueInput', required: ['isConfirmed'], properties: [
+#[OA\Schema(schema: 'IssueInput', required: ['isConfirmed', 'version'], properties: [
     new OA\Property('isConfirmed', description: 'Whether somebody was asked about the credit limit, and said yes.', type: 'boolean'),
+    new OA\Property('version', description: 'The one that was read.', type: 'integer'),
 ])]
 final class IssueRequest extends FormRequest
 {
@@ -17,6 +18,7 @@ final class IssueRequest extends FormRequest
     {
         return [
             'isConfirmed' => ['required', 'boolean:strict'],
+            'version' => ['required', 'integer:strict'],
         ];
     }
 }

@@ -19,7 +19,7 @@ final class LedgerRequest extends FormRequest
         return [
             'partyId' => ['nullable', 'integer'], 'page' => ['nullable', 'integer', 'min:1'],
             'side' => ['nullable', Rule::enum(Side::class)], 'kind' => ['nullable', Rule::enum(DocumentKind::class)], 'bucket' => ['nullable', Rule::enum(AgeingBucket::class)],
-            'state' => ['nullable', Rule::in(['open', 'overdue', 'due-this-week', 'draft', 'issued', 'part-paid', 'settled', 'void'])],
+            'state' => ['nullable', Rule::in(['open', 'owed', 'overdue', 'newly-overdue', 'due-this-week', 'billed', 'counted', 'reported', 'draft', 'issued', 'part-paid', 'settled', 'void'])],
             'currency' => ['nullable', 'string', 'size:3'], 'from' => ['nullable', 'date_format:Y-m-d'], 'to' => ['nullable', 'date_format:Y-m-d'], 'q' => ['nullable', 'string', 'max:200'],
             'format' => ['nullable', Rule::in(['csv'])],
         ];

@@ -6,7 +6,8 @@ import { countriesQuery, sessionQuery } from '../../api/queries';
 import { MainButton } from '../../ui/Button';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
-import { Doorway, Form, Wordmark } from '../../ui/Page';
+import { Form } from '../../ui/Form';
+import { Doorway, Wordmark } from '../../ui/Page';
 import { Notice, Quiet, Stack, Title } from '../../ui/Text';
 
 const BLANK = { officeName: '', country: 'US', name: '', email: '', password: '' };

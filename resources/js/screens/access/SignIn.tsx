@@ -5,7 +5,8 @@ import { api, ask, Refused } from '../../api/client';
 import { sessionQuery } from '../../api/queries';
 import { MainButton } from '../../ui/Button';
 import { Field } from '../../ui/Field';
-import { Doorway, Form, Wordmark } from '../../ui/Page';
+import { Form } from '../../ui/Form';
+import { Doorway, Wordmark } from '../../ui/Page';
 import { Notice, Quiet, Stack, Title } from '../../ui/Text';
 
 export function SignIn() {

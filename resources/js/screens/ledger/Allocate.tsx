@@ -7,7 +7,7 @@ import { useSaving } from '../../api/useSaving';
 import { documentName, DueText } from '../../app/DocumentTable';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { Field } from '../../ui/Field';
-import { Form } from '../../ui/Page';
+import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { Table, TableScroll } from '../../ui/Table';
 import { Mark, Notice, Quiet, Row, Small } from '../../ui/Text';

@@ -5,10 +5,11 @@ import { forgetLedger } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
 import { AskWhy } from '../../app/AskWhy';
 import { documentName } from '../../app/DocumentTable';
-import { Button, ButtonLink, MainButton } from '../../ui/Button';
+import { Button, ButtonLink, MainButton, MainLink } from '../../ui/Button';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
-import { Form } from '../../ui/Page';
+import { Form } from '../../ui/Form';
+import { Menu } from '../../ui/Menu';
 import { useSay } from '../../ui/StatusLine';
 import { Notice, Row } from '../../ui/Text';
 import { Allocate } from './Allocate';
@@ -16,32 +17,39 @@ import { tryToIssue, type Against } from './issue';
 import { KIND_NAMES } from './WriteDocument';
 
 type Doc = Schemas['Document'];
+type Asks = 'void' | 'write-off' | 'send' | 'use';
 
 const TURN: Record<string, string> = { order: 'Make the order', invoice: 'Make the invoice', bill: 'Enter the bill', 'credit-note': 'Write a credit note', 'credit-received': 'Enter a credit note' };
 
-/** What can be done with a document as it stands. */
+/** What can be done with a document as it is: the one thing that comes next, and the rest behind More. */
 export function DocumentActions({ document, onEdit }: { document: Doc; onEdit: () => void }) {
-    const { row } = document;
+    const { row, canBecome } = document;
     const path = { params: { path: { document: row.id } } };
     const navigate = useNavigate();
     const given = useLocation().state as Against | null;
     const [against, setAgainst] = useState<Against | null>(given);
-    const [asks, setAsks] = useState<'void' | 'write-off' | 'send' | 'use'>();
+    const [again, setAgain] = useState<{ kind: string; message: string }>();
+    const [asks, setAsks] = useState<Asks>();
     const say = useSay();
-    const isOwed = row.dueText !== '' && row.state !== 'draft';
+    const isDraft = row.state === 'draft';
+    const isTheirs = row.kind === 'bill' || row.kind === 'credit-received';
+    const isOwed = row.dueText !== '' && !isDraft;
     const isOpen = row.state === 'issued' || row.state === 'part-paid';
+    const isCredit = row.kind.startsWith('credit');
+    const isPromise = row.kind === 'quote' || row.kind === 'order' || row.kind === 'purchase-order';
+    const [next] = isPromise && isOpen ? canBecome : [];
 
     const issue = async (isConfirmed: boolean) => {
         try {
-            const found = await tryToIssue(row.id, isConfirmed);
+            const found = await tryToIssue(row.id, document.version, isConfirmed);
             setAgainst(found ?? null);
             if (found === undefined) {
-                say('Issued.');
+                say(isTheirs ? 'Entered.' : 'Issued.');
                 await navigate('.', { replace: true, state: null });
                 forgetLedger();
             }
         } catch (error) {
-            say(`Not issued. ${(error as Error).message}`);
+            say(`${isTheirs ? 'Not entered' : 'Not issued'}. ${(error as Error).message}`);
         }
     };
     const done = async (work: Promise<unknown>) => {
@@ -49,41 +57,77 @@ export function DocumentActions({ document, onEdit }: { document: Doc; onEdit: (
         forgetLedger();
         say('Done.');
     };
-    const turn = async (kind: string) => {
+    const open = async (work: Promise<Doc>) => {
+        const made = await work;
+        forgetLedger();
+        await navigate(`/documents/${made.row.id}`);
+    };
+    const turn = async (kind: string, isConfirmed = false) => {
         try {
-            const made = await ask(api.POST('/api/documents/{document}/next', { ...path, body: { kind } }));
-            forgetLedger();
-            await navigate(`/documents/${made.row.id}`);
+            await open(ask(api.POST('/api/documents/{document}/next', { ...path, body: { kind, isConfirmed } })));
+        } catch (error) {
+            const question = (error as { fields?: Record<string, string> }).fields?.isConfirmed;
+            if (question === undefined) {
+                say(`Not made. ${(error as Error).message}`);
+            } else {
+                setAgain({ kind, message: question });
+            }
+        }
+    };
+    const make = async (work: Promise<Doc>) => {
+        try {
+            await open(work);
         } catch (error) {
             say(`Not made. ${(error as Error).message}`);
         }
     };
+    const shown = (address: string) => () => window.open(address, '_blank', 'noopener');
+
+    const main = isDraft
+        ? <MainButton onPress={() => void issue(false)}>{isTheirs ? 'Enter it' : 'Issue it'}</MainButton>
+        : isOwed && isOpen
+            ? <MainLink href={`/records/${row.party.id}/payment/${row.side}?currency=${document.currency}&document=${row.id}`}>{row.side === 'client' ? 'Record a payment' : 'Pay it'}</MainLink>
+            : isCredit && isOpen
+                ? <MainButton onPress={() => setAsks('use')}>Use it on documents</MainButton>
+                : next !== undefined && <MainButton onPress={() => void turn(next)}>{TURN[next] ?? KIND_NAMES[next]}</MainButton>;
+    const more = [
+        ...canBecome.filter((kind) => kind !== next).map((kind) => ({ id: kind, name: TURN[kind] ?? KIND_NAMES[kind] ?? kind, onChoose: () => void turn(kind) })),
+        ...(document.canBeRevised ? [{ id: 'revise', name: 'Write a new revision', onChoose: () => void make(ask(api.POST('/api/documents/{document}/revise', path))) }] : []),
+        ...(row.kind.startsWith('opening') ? [] : [{ id: 'copy', name: 'Copy it as a new draft', onChoose: () => void make(ask(api.POST('/api/documents/{document}/copy', path))) }]),
+        ...((row.kind === 'invoice' || row.kind === 'credit-note') && !isDraft ? [{ id: 'ubl', name: 'E-invoice', onChoose: shown(`/api/documents/${row.id}/ubl`) }] : []),
+        ...(isOwed && isOpen ? [{ id: 'write-off', name: 'Write it off', onChoose: () => setAsks('write-off') }] : []),
+        ...(row.state !== 'void' ? [{ id: 'void', name: isDraft ? 'Discard the draft' : 'Void it', onChoose: () => setAsks('void') }] : []),
+    ];
 
     return (
         <>
-            {against !== null && row.state === 'draft' && !against.asks && <Notice tone="stop" title="Not issued">{against.message}</Notice>}
+            {against !== null && isDraft && !against.asks && <Notice tone="stop" title={isTheirs ? 'Not entered' : 'Not issued'}>{against.message}</Notice>}
             <Row $gap="small">
-                {row.state === 'draft' && <MainButton onPress={() => void issue(false)}>Issue it</MainButton>}
-                {row.state === 'draft' && <Button onPress={onEdit}>Change it</Button>}
-                {isOwed && isOpen && <ButtonLink href={`/records/${row.party.id}/payment/${row.side}?currency=${document.currency}&document=${row.id}`}>{row.side === 'client' ? 'Money has come' : 'Pay it'}</ButtonLink>}
-                {isOpen && row.kind.startsWith('credit') && <Button onPress={() => setAsks('use')}>Use it on documents</Button>}
-                {document.canBecome.map((kind) => <Button key={kind} onPress={() => void turn(kind)}>{TURN[kind] ?? KIND_NAMES[kind]}</Button>)}
-                {row.state !== 'draft' && row.state !== 'void' && <Button onPress={() => setAsks('send')}>Send it</Button>}
+                {main}
+                {isDraft && <Button onPress={onEdit}>Change it</Button>}
+                {document.canBeSent && <Button onPress={() => setAsks('send')}>Send it</Button>}
                 <ButtonLink href={`/api/documents/${row.id}/pdf`} target="_blank" rel="external">PDF</ButtonLink>
-                {(row.kind === 'invoice' || row.kind === 'credit-note') && row.state !== 'draft' && <ButtonLink href={`/api/documents/${row.id}/ubl`} target="_blank" rel="external">E-invoice</ButtonLink>}
-                {isOwed && isOpen && <Button onPress={() => setAsks('write-off')}>Write off</Button>}
-                {row.state !== 'void' && <Button onPress={() => setAsks('void')}>Make it void</Button>}
+                <Menu label="More" items={more} />
             </Row>
-            {against !== null && against.asks && row.state === 'draft' && (
-                <Dialog title="Over the credit limit" role="alertdialog" onClose={() => setAgainst(null)}>
+            {against !== null && against.asks && isDraft && (
+                <Dialog title={isTheirs ? 'Enter it all the same?' : 'Issue it all the same?'} role="alertdialog" onClose={() => setAgainst(null)}>
                     <p>{against.message}</p>
                     <DialogButtons>
                         <MainButton autoFocus onPress={() => setAgainst(null)}>Leave it as a draft</MainButton>
-                        <Button onPress={() => void issue(true)}>Issue it all the same</Button>
+                        <Button onPress={() => void issue(true)}>{isTheirs ? 'Enter it all the same' : 'Issue it all the same'}</Button>
                     </DialogButtons>
                 </Dialog>
             )}
-            {asks === 'void' && <AskWhy title="Make it void" hint="It keeps its number and stays in the ledger, and counts for nothing." action="Make it void" onClose={() => setAsks(undefined)} run={(reason) => done(ask(api.DELETE('/api/documents/{document}', { ...path, body: { reason, amount: '' } })))} />}
+            {again !== undefined && (
+                <Dialog title="Nothing is left of it" role="alertdialog" onClose={() => setAgain(undefined)}>
+                    <p>{again.message}</p>
+                    <DialogButtons>
+                        <MainButton autoFocus onPress={() => setAgain(undefined)}>Leave it</MainButton>
+                        <Button onPress={() => void turn(again.kind, true)}>Make one more</Button>
+                    </DialogButtons>
+                </Dialog>
+            )}
+            {asks === 'void' && <AskWhy title={isDraft ? 'Discard the draft' : 'Void it'} hint={isDraft ? 'It stays in the ledger as void.' : 'It keeps its number and stays in the ledger, and counts for nothing.'} action={isDraft ? 'Discard it' : 'Void it'} onClose={() => setAsks(undefined)} run={(reason) => done(ask(api.DELETE('/api/documents/{document}', { ...path, body: { reason, amount: '' } })))} />}
             {asks === 'write-off' && <AskWhy title="Write off" withAmount={row.open.amount} action="Write it off" onClose={() => setAsks(undefined)} run={(reason, amount) => done(ask(api.POST('/api/documents/{document}/write-off', { ...path, body: { reason, amount } })))} />}
             {asks === 'send' && <Send document={document} onClose={() => setAsks(undefined)} />}
             {asks === 'use' && (
@@ -103,8 +147,7 @@ function Send({ document, onClose }: { document: Doc; onClose: () => void }) {
     return (
         <Dialog title={`Send ${documentName(document.row)}`} onClose={onClose}>
             <Form
-                onSubmit={(event) => {
-                    event.preventDefault();
+                onSubmit={() => {
                     void run(async () => {
                         await ask(api.POST('/api/documents/{document}/send', { params: { path: { document: document.row.id } }, body: { to, text } }));
                         forgetLedger();

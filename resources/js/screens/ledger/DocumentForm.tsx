@@ -1,9 +1,10 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { X } from 'lucide-react';
-import { useDeferredValue, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import styled from 'styled-components';
-import { api, ask, Refused, type Schemas } from '../../api/client';
+import { api, ask, type Schemas } from '../../api/client';
 import { booksQuery } from '../../api/queries';
+import { useQuiet } from '../../api/useQuiet';
 import { TREATMENTS } from '../../app/sideWords';
 import { Button, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
@@ -51,12 +52,12 @@ export function bodyOf(draft: Draft): Schemas['DocumentInput'] {
 
 /** What the document would be, worked out by the server while it is written. */
 export function usePreview(partyId: number, draft: Draft) {
-    const asked = useDeferredValue(draft);
+    const asked = useQuiet(draft);
     const isReady = asked.lines.some(({ text, price }) => text.trim() !== '' && price.trim() !== '');
     const body = bodyOf({ ...asked, lines: asked.lines.filter(({ text, price }) => text.trim() !== '' || price.trim() !== '') });
     return useQuery({
         queryKey: ['document-preview', partyId, body],
-        queryFn: () => ask(api.POST('/api/parties/{id}/document-preview', { params: { path: { id: partyId } }, body })),
+        queryFn: ({ signal }) => ask(api.POST('/api/parties/{id}/document-preview', { params: { path: { id: partyId } }, body, signal })),
         enabled: isReady,
         placeholderData: keepPreviousData,
         retry: false,
@@ -71,16 +72,21 @@ interface Props {
     partyId: number;
     blank: () => Draft['lines'][number];
     isTheirs: boolean;
+    /** Accounts that are usual with them: offered before all others. */
+    usualAccounts?: number[];
 }
 
 /** The fields of a document, and what they come to. */
-export function DocumentFields({ draft, onChange, problems, partyId, blank, isTheirs }: Props) {
+export function DocumentFields({ draft, onChange, problems, partyId, blank, isTheirs, usualAccounts = [] }: Props) {
     const { data: books } = useQuery(booksQuery);
+    const [wasAdded, setAdded] = useState(false);
     const set = (part: Partial<Draft>) => onChange({ ...draft, ...part });
     const setLine = (at: number, part: Partial<Draft['lines'][number]>) => set({ lines: draft.lines.map((line, index) => index === at ? { ...line, ...part } : line) });
     const side = ['bill', 'purchase-order', 'credit-received'].includes(draft.kind) ? 'vendor' : 'client';
     const rates = (books?.taxRates ?? []).filter((rate) => rate.side === side && (!rate.isRetired || draft.lines.some(({ taxRateId }) => taxRateId === rate.id)));
-    const accounts = (books?.accounts ?? []).filter((account) => !account.isRetired || draft.lines.some(({ accountId }) => accountId === account.id));
+    const usable = (books?.accounts ?? []).filter((account) => !account.isRetired || draft.lines.some(({ accountId }) => accountId === account.id));
+    const usual = usualAccounts.map((id) => usable.find((account) => account.id === id)).filter((account) => account !== undefined);
+    const accounts = [...usual, ...usable.filter((account) => !usual.includes(account))];
     const centres = books?.costCentres ?? [];
     const isPromise = draft.kind === 'quote' || draft.kind === 'order' || draft.kind === 'purchase-order';
     const isCredit = draft.kind === 'credit-note' || draft.kind === 'credit-received';
@@ -90,6 +96,7 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
             <FieldRow>
                 {isTheirs && <Field label="Number on it" width="150px" value={draft.number} onChange={(number) => set({ number })} problem={problems.number} />}
                 <Field label="Date" width="120px" placeholder="today" value={draft.date} onChange={(date) => set({ date })} problem={problems.date} />
+                {draft.kind === 'quote' && <Field label="Valid until" width="120px" value={draft.validUntil ?? ''} onChange={(validUntil) => set({ validUntil })} problem={problems.validUntil} />}
                 {!isCredit && <Field label="Payment terms" width="190px" placeholder="net 30" value={draft.terms} onChange={(terms) => set({ terms })} problem={problems.terms} />}
                 {!isPromise && !isCredit && <Field label="Due, if not by the terms" width="160px" value={draft.due} onChange={(due) => set({ due })} problem={problems.due} />}
                 <ChooseOne label="Currency" width="100px" options={(books?.currencies ?? [draft.currency]).concat(books?.currencies.includes(draft.currency) === false ? [draft.currency] : []).map((id) => ({ id, name: id }))} value={draft.currency} onChange={(currency) => set({ currency })} problem={problems.currency} />
@@ -107,10 +114,10 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
             )}
             {draft.lines.map((line, at) => (
                 <Line key={line.key} role="group" aria-label={`Line ${at + 1}`}>
-                    <Field label="For" autoFocus={at === 0 && line.text === ''} value={line.text} onChange={(text) => setLine(at, { text })} problem={problems[`lines.${at}.text`]} />
+                    <Field label="For" autoFocus={line.text === '' && (wasAdded ? at === draft.lines.length - 1 : at === 0)} value={line.text} onChange={(text) => setLine(at, { text })} problem={problems[`lines.${at}.text`]} />
                     <Field label="Quantity" placeholder="1" value={line.quantity} onChange={(quantity) => setLine(at, { quantity })} problem={problems[`lines.${at}.quantity`]} />
                     <Field label="Price" value={line.price} onChange={(price) => setLine(at, { price })} problem={problems[`lines.${at}.price`]} />
-                    <Field label="Less, %" value={line.discount} onChange={(discount) => setLine(at, { discount })} problem={problems[`lines.${at}.discount`]} />
+                    <Field label="Discount, %" value={line.discount} onChange={(discount) => setLine(at, { discount })} problem={problems[`lines.${at}.discount`]} />
                     <ChooseOne
                         label="Tax rate"
                         options={[{ id: NONE, name: 'none' }, ...rates.map(({ id, text }) => ({ id: String(id), name: text }))]}
@@ -120,7 +127,7 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
                     />
                     <ChooseFromMany
                         label="Account"
-                        options={[{ id: NONE, name: 'none' }, ...accounts.map(({ id, code, name }) => ({ id: String(id), name: `${code} ${name}` }))]}
+                        options={[{ id: NONE, name: 'none' }, ...accounts.map(({ id, code, name }) => ({ id: String(id), name: usual.some((one) => one.id === id) && usual.length > 1 ? `${code} ${name} (usual)` : `${code} ${name}` }))]}
                         value={line.accountId === null ? NONE : String(line.accountId)}
                         onChange={(id) => setLine(at, { accountId: id === NONE ? null : Number(id) })}
                         problem={problems[`lines.${at}.accountId`]}
@@ -129,7 +136,7 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
                 </Line>
             ))}
             {problems.lines !== undefined && <Mark tone="stop">{problems.lines}</Mark>}
-            <div><Button onPress={() => set({ lines: [...draft.lines, blank()] })}>Add a line</Button></div>
+            <div><Button onPress={() => { setAdded(true); set({ lines: [...draft.lines, blank()] }); }}>Add a line</Button></div>
             <Field label="Note on it" lines={2} value={draft.note} onChange={(note) => set({ note })} problem={problems.note} />
             <Preview partyId={partyId} draft={draft} />
         </Stack>
@@ -137,15 +144,15 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
 }
 
 function Preview({ partyId, draft }: { partyId: number; draft: Draft }) {
-    const { data, error } = usePreview(partyId, draft);
-    const first = error instanceof Refused ? Object.values(error.fields)[0] ?? error.message : undefined;
+    const { data } = usePreview(partyId, draft);
+    const found = data?.document;
     return (
         <div aria-live="polite">
-            {first !== undefined && <Small>{first}</Small>}
+            {data?.problems[0] !== undefined && <Small>{data.problems[0].message}</Small>}
             {data !== undefined && (
                 <Stack $gap="small" style={{ justifyItems: 'stretch' }}>
-                    <TotalsOf totals={data.document.totals} currency={data.document.currency} />
-                    {data.document.row.dueText !== '' && <p>Due <strong>{data.document.row.dueText}</strong>. <Small>{data.document.dueSentence}</Small></p>}
+                    {found != null && <TotalsOf totals={found.totals} currency={found.currency} />}
+                    {found != null && found.row.dueText !== '' && <p>Due <strong>{found.row.dueText}</strong>. <Small>{found.dueSentence}</Small></p>}
                     <UseNotes use={data.use} />
                 </Stack>
             )}
@@ -173,7 +180,7 @@ export function TotalsOf({ totals, currency }: { totals: Schemas['Totals']; curr
                 {taxed.map(({ rate, taxable, tax }) => (
                     <div key={rate} style={{ display: 'contents' }}><dt>Tax {rate} on {taxable.text}</dt><dd>{tax.text}</dd></div>
                 ))}
-                <dt className="all">{currency} in all</dt><dd className="all">{totals.gross.text}</dd>
+                <dt className="all">Total, {currency}</dt><dd className="all">{totals.gross.text}</dd>
             </Sums>
         </Row>
     );

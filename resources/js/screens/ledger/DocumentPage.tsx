@@ -12,7 +12,8 @@ import { Unread } from '../../app/Unread';
 import { useTitle } from '../../app/useTitle';
 import { Button, ButtonLink, MainButton, QuietButton } from '../../ui/Button';
 import { momentText } from '../../ui/moment';
-import { Form, Margin, Sheet, Spread } from '../../ui/Page';
+import { Form } from '../../ui/Form';
+import { Margin, Sheet, Spread } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { Table, TableScroll } from '../../ui/Table';
 import { Empty, Facts, FieldRow, Heading, Mark, Notice, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
@@ -88,6 +89,7 @@ function Body({ document }: { document: Doc }) {
                 <Facts style={{ width: 'auto', maxWidth: 420 }}>
                     <div><dt>Date</dt><dd>{row.dateText}</dd></div>
                     {row.dueText !== '' && <div><dt>Due</dt><dd><DueText row={row} /></dd></div>}
+                    {document.validUntilText !== '' && <div><dt>Valid until</dt><dd>{document.validUntilText} {document.hasExpired && <Mark tone="look">expired</Mark>}</dd></div>}
                     {document.terms !== '' && <div><dt>Terms</dt><dd>{document.terms}</dd></div>}
                     {row.reference !== '' && <div><dt>Reference</dt><dd>{row.reference}</dd></div>}
                     <div><dt>Tax</dt><dd>{TREATMENTS.find(({ id }) => id === document.treatment)?.name}</dd></div>
@@ -95,7 +97,7 @@ function Body({ document }: { document: Doc }) {
             </Row>
             <TableScroll>
                 <Table>
-                    <thead><tr><th>For</th><th>Account</th><th className="figure">Quantity</th><th className="figure">Price</th>{hasDiscount && <th className="figure">Less</th>}<th className="figure">Tax</th><th className="figure">{document.currency}</th></tr></thead>
+                    <thead><tr><th>For</th><th>Account</th><th className="figure">Quantity</th><th className="figure">Price</th>{hasDiscount && <th className="figure">Discount</th>}<th className="figure">Tax</th><th className="figure">{document.currency}</th></tr></thead>
                     <tbody>
                         {lines.map((line, at) => (
                             <tr key={at}>
@@ -181,8 +183,8 @@ function OldDetails({ document }: { document: Doc }) {
 function Edit({ document, onClose }: { document: Doc; onClose: () => void }) {
     const { row } = document;
     const [draft, setDraft] = useState<Draft>(() => ({
-        kind: row.kind, date: document.date, due: document.due, terms: document.terms, treatment: document.treatment, currency: document.currency, number: row.number, reference: row.reference, note: document.note,
-        lines: document.lines.map(({ text, quantity, price, discount, taxRateId, accountId, costCentreIds }) => ({ key: lineKey(), text, quantity, price, discount: discount === '0' ? '' : discount, taxRateId, accountId, costCentreIds })),
+        kind: row.kind, date: document.date, due: document.due, terms: document.terms, treatment: document.treatment, currency: document.currency, number: row.number, reference: row.reference, note: document.note, validUntil: document.validUntil,
+        lines: document.lines.map(({ text, quantity, price, discount, taxRateId, accountId, costCentreIds, sourceLineId }) => ({ key: lineKey(), text, quantity, price, discount: discount === '0' ? '' : discount, taxRateId, accountId, costCentreIds, sourceLineId })),
     }));
     const { run, problems, message } = useSaving();
     const say = useSay();
@@ -225,6 +227,13 @@ function Side({ document }: { document: Doc }): ReactNode {
                     <p><strong>{document.currency} {row.open.text}</strong> of {row.total.text}</p>
                     {document.lateInterest !== null && <p>Interest to date {document.lateInterest.text}</p>}
                     {discount !== null && row.open.sign > 0 && <p>{discount.sentence}</p>}
+                </section>
+            )}
+            {(document.replaces !== null || document.replacedBy !== null) && (
+                <section>
+                    <h2>Revisions</h2>
+                    {document.replaces !== null && <p>before it <Link to={`/documents/${document.replaces.id}`}>{document.replaces.title}</Link></p>}
+                    {document.replacedBy !== null && <p>after it <Link to={`/documents/${document.replacedBy.id}`}>{document.replacedBy.title}</Link> <Quiet>{document.replacedBy.stateWords}</Quiet></p>}
                 </section>
             )}
             {(source !== null || madeFromIt.length > 0) && (

@@ -18,8 +18,8 @@ const KINDS = [
     ['', 'every kind'], ['invoice', 'invoices'], ['credit-note', 'credit notes'], ['quote', 'quotes'], ['order', 'orders'], ['bill', 'bills'],
     ['credit-received', 'credit notes received'], ['purchase-order', 'purchase orders'], ['opening-receivable', 'opening balances, receivable'], ['opening-payable', 'opening balances, payable'],
 ] as const;
-const STATES = [['', 'every state'], ['open', 'open'], ['overdue', 'overdue'], ['due-this-week', 'due within a week'], ['draft', 'drafts'], ['settled', 'settled'], ['void', 'void']] as const;
-const SIDES = [['', 'both sides'], ['client', 'when we bill'], ['vendor', 'when we pay']] as const;
+const STATES = [['', 'every state'], ['open', 'open, with credits'], ['owed', 'open'], ['overdue', 'overdue'], ['newly-overdue', 'overdue within a week'], ['due-this-week', 'due within a week'], ['billed', 'issued or entered'], ['draft', 'drafts'], ['issued', 'open in full'], ['part-paid', 'open in part'], ['settled', 'settled'], ['void', 'void']] as const;
+const SIDES = [['', 'both sides'], ['client', 'receivable'], ['vendor', 'payable']] as const;
 const BUCKETS: Record<string, string> = { 'not-due': 'not due', '1-30': '1–30 days late', '31-60': '31–60 days late', '61-90': '61–90 days late', 'over-90': 'over 90 days late' };
 
 function options(pairs: readonly (readonly [string, string])[]) {
@@ -112,7 +112,7 @@ function Documents({ wanted, page, onGo }: ListProps) {
             {data !== undefined && (
                 <Stack style={{ justifyItems: 'stretch' }}>
                     <Quiet>{data.total === 1 ? '1 document' : `${data.total.toLocaleString('en')} documents`}</Quiet>
-                    <DocumentTable rows={data.rows} withParty sums={data.sums} />
+                    <DocumentTable rows={data.rows} withParty sums={data.sums} withNet={wanted.state === 'billed'} />
                     <Pager page={data.page} pages={data.pages} onGo={onGo} />
                 </Stack>
             )}
@@ -151,7 +151,7 @@ function Payments({ wanted, page, onGo }: ListProps) {
                             </tbody>
                             <tfoot>
                                 {data.sums.map(({ total, open }) => (
-                                    <tr key={total.currency}><th colSpan={4} scope="row">In all, {total.currency}</th><td className="figure">{total.currency} {total.text}</td><td className="figure">{open.text}</td></tr>
+                                    <tr key={total.currency}><th colSpan={4} scope="row">Total, {total.currency}</th><td className="figure">{total.currency} {total.text}</td><td className="figure">{open.text}</td></tr>
                                 ))}
                             </tfoot>
                         </Table>

@@ -10,8 +10,8 @@ import { useTitle } from '../../app/useTitle';
 import { Button, MainButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
-import { Form, Sheet } from '../../ui/Page';
-import { onSaveKeys } from '../../ui/saveKeys';
+import { Form } from '../../ui/Form';
+import { Sheet } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Heading, Mark, Notice, Row, Small, Stack, Title } from '../../ui/Text';
 import { AllocationRows, LeftOver, useUses, usesOf, type Uses } from './Allocate';
@@ -65,7 +65,6 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
         <Form
             aria-label="Payment"
             style={{ justifyItems: 'stretch' }}
-            {...onSaveKeys(async () => { await save(); })}
             onSubmit={(event) => {
                 event.preventDefault();
                 void save();

@@ -7,8 +7,8 @@ import { useSaving } from '../../api/useSaving';
 import { Unread } from '../../app/Unread';
 import { useTitle } from '../../app/useTitle';
 import { Button, MainButton } from '../../ui/Button';
-import { Form, Sheet } from '../../ui/Page';
-import { onSaveKeys } from '../../ui/saveKeys';
+import { Form } from '../../ui/Form';
+import { Sheet } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { Notice, Quiet, Row, Stack, Title } from '../../ui/Text';
 import { bodyOf, DocumentFields, lineKey, UseNotes, type Draft } from './DocumentForm';
@@ -34,7 +34,7 @@ export function WriteDocument() {
                 <Stack $gap="large" style={{ justifyItems: 'stretch' }}>
                     <Row>
                         <Title>New {KIND_NAMES[kind]}</Title>
-                        <span>for <Link to={`/records/${partyId}`}>{record.party.displayName}</Link></span>
+                        <span>{defaults.side === 'client' ? 'for' : kind === 'purchase-order' ? 'to' : 'from'} <Link to={`/records/${partyId}`}>{record.party.displayName}</Link></span>
                     </Row>
                     <UseNotes use={defaults.use} />
                     <NewForm partyId={partyId} kind={kind} defaults={defaults} />
@@ -51,6 +51,8 @@ function NewForm({ partyId, kind, defaults }: { partyId: number; kind: string; d
     const [draft, setDraft] = useState<Draft>(() => ({
         kind, date: '', due: '', terms: kind === 'credit-note' || kind === 'credit-received' ? '' : defaults.terms, treatment: defaults.treatment, currency: defaults.currency, number: '', reference: defaults.reference, note: '', lines: [blank()],
     }));
+    const isTheirs = kind === 'bill' || kind === 'credit-received';
+    const act = isTheirs ? 'enter' : 'issue';
     const { run, problems, message } = useSaving();
     const [isBusy, setBusy] = useState(false);
     const navigate = useNavigate();
@@ -67,23 +69,23 @@ function NewForm({ partyId, kind, defaults }: { partyId: number; kind: string; d
             setDraft({ ...draft, lines });
             const saved = await ask(api.POST('/api/parties/{id}/documents', { params: { path: { id: partyId } }, body: bodyOf({ ...draft, lines }) }));
             // What stands against issuing it is settled on its page; it is kept as a draft.
-            const against = issues ? await tryToIssue(saved.row.id, false) : undefined;
+            const against = issues ? await tryToIssue(saved.row.id, saved.version, false) : undefined;
             forgetLedger();
-            say(issues && against === undefined ? 'Issued.' : 'Saved as a draft.');
+            say(issues && against === undefined ? (isTheirs ? 'Entered.' : 'Issued.') : 'Saved as a draft.');
             await navigate(`/documents/${saved.row.id}`, { state: against });
         });
         setBusy(false);
     };
 
     return (
-        <Form {...onSaveKeys(() => save(true))} style={{ justifyItems: 'stretch' }} onSubmit={(event) => event.preventDefault()} aria-label="New document">
-            <DocumentFields draft={draft} onChange={setDraft} problems={problems} partyId={partyId} blank={blank} isTheirs={kind === 'bill' || kind === 'credit-received'} />
+        <Form onSave={() => save(true)} style={{ justifyItems: 'stretch' }} onSubmit={(event) => event.preventDefault()} aria-label="New document">
+            <DocumentFields draft={draft} onChange={setDraft} problems={problems} partyId={partyId} blank={blank} usualAccounts={defaults.accountIds} isTheirs={isTheirs} />
             {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
             <Row $gap="small">
-                <MainButton isDisabled={isBusy} onPress={() => void save(true)}>Save and issue this {KIND_NAMES[kind]}</MainButton>
+                <MainButton isDisabled={isBusy} onPress={() => void save(true)}>Save and {act} this {KIND_NAMES[kind]}</MainButton>
                 <Button isDisabled={isBusy} onPress={() => void save(false)}>Save as a draft</Button>
                 <Button onPress={() => void navigate(`/records/${partyId}#documents`)}>Cancel</Button>
-                <Quiet>Ctrl+Enter saves and issues</Quiet>
+                <Quiet>Ctrl+Enter saves and {act}s</Quiet>
             </Row>
         </Form>
     );

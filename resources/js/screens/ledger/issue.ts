@@ -8,9 +8,9 @@ export interface Against {
 }
 
 /** Issues a draft; what stands against it is given back. */
-export async function tryToIssue(document: number, isConfirmed: boolean): Promise<Against | undefined> {
+export async function tryToIssue(document: number, version: number, isConfirmed: boolean): Promise<Against | undefined> {
     try {
-        await ask(api.POST('/api/documents/{document}/issue', { params: { path: { document } }, body: { isConfirmed } }));
+        await ask(api.POST('/api/documents/{document}/issue', { params: { path: { document } }, body: { isConfirmed, version } }));
         return undefined;
     } catch (error) {
         if (!(error instanceof Refused) || error.isSignedOut) {

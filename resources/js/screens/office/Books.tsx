@@ -9,7 +9,7 @@ import { Button, ButtonLink, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { DropPlace } from '../../ui/DropPlace';
 import { Field } from '../../ui/Field';
-import { Form } from '../../ui/Page';
+import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Heading, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { narrow, space } from '../../ui/tokens';

@@ -8,7 +8,7 @@ import { MainButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
-import { Form } from '../../ui/Page';
+import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Heading, Notice, Quiet } from '../../ui/Text';
 

@@ -6,7 +6,7 @@ import { useSaving } from '../../api/useSaving';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
-import { Form } from '../../ui/Page';
+import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldGroup, FieldRow, Notice, Row, Small } from '../../ui/Text';
 

@@ -8,7 +8,7 @@ import { TermsPreview } from '../../app/TermsPreview';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
-import { Form } from '../../ui/Page';
+import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Heading, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { narrow, space } from '../../ui/tokens';

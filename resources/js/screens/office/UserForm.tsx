@@ -4,7 +4,7 @@ import { useSaving } from '../../api/useSaving';
 import { Button, MainButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
-import { Form } from '../../ui/Page';
+import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Notice, Row } from '../../ui/Text';
 

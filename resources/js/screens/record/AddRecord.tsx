@@ -9,8 +9,8 @@ import { useLookAlikes } from '../../api/useLookAlikes';
 import { AlikeNotice } from '../../ui/AlikeNotice';
 import { Button, MainButton } from '../../ui/Button';
 import { Field } from '../../ui/Field';
-import { Form, Sheet } from '../../ui/Page';
-import { onSaveKeys } from '../../ui/saveKeys';
+import { Form } from '../../ui/Form';
+import { Sheet } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { Notice, Quiet, Row, Stack, Title } from '../../ui/Text';
 import { EmployerFields, PeopleFields, type Employer, type NewPerson } from './AddOnTheWay';
@@ -148,7 +148,6 @@ function AddForm({ kind, start, companyId }: { kind: PartyKind; start: Start; co
                         event.preventDefault();
                         void save();
                     }}
-                    {...onSaveKeys(save)}
                     onKeyDown={(event: KeyboardEvent) => {
                         if (event.key === 'Escape' && !event.defaultPrevented && JSON.stringify(draft) === JSON.stringify(start.draft)) {
                             leave();

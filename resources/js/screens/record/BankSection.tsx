@@ -7,7 +7,7 @@ import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
-import { Form } from '../../ui/Page';
+import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldGroup, FieldRow, Mark, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { PlainSection } from './SectionFrame';

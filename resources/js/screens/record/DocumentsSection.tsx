@@ -10,7 +10,7 @@ import { ChooseOne } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { Menu } from '../../ui/Menu';
-import { Form } from '../../ui/Page';
+import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { useNavigate } from 'react-router';
@@ -49,7 +49,7 @@ export function DocumentsSection({ record }: { record: RecordData }) {
                         <>
                             <Row $gap="small">
                                 {counts.map(({ kind, kindTitle, state, stateWords, count }) => (
-                                    <Small key={kind + state}><Link to={`/ledger?partyId=${party.id}&kind=${kind}&state=${state === 'issued' || state === 'part-paid' ? 'open' : state}`}>{count} {kindTitle.toLowerCase()}{count === 1 ? '' : 's'} {stateWords}</Link></Small>
+                                    <Small key={kind + state}><Link to={`/ledger?partyId=${party.id}&kind=${kind}&state=${state}`}>{count} {kindTitle.toLowerCase()}{count === 1 ? '' : 's'} {stateWords}</Link></Small>
                                 ))}
                             </Row>
                             <DocumentTable rows={newest} />

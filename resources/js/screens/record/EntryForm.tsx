@@ -4,8 +4,7 @@ import { useSaving } from '../../api/useSaving';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
-import { Form } from '../../ui/Page';
-import { onSaveKeys } from '../../ui/saveKeys';
+import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Notice, Quiet, Row } from '../../ui/Text';
 import { RecordPicker } from './RecordPicker';
@@ -44,7 +43,6 @@ export function EntryForm({ id, onClose }: { id: number; onClose: () => void }) 
                 event.preventDefault();
                 void save();
             }}
-            {...onSaveKeys(save)}
             onKeyDown={(event: KeyboardEvent) => {
                 if (event.key === 'Escape' && !event.defaultPrevented && text === '') {
                     onClose();

@@ -13,7 +13,7 @@ import { ChooseOne, Tick } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { DropPlace, Progress } from '../../ui/DropPlace';
 import { Field } from '../../ui/Field';
-import { Form } from '../../ui/Page';
+import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Mark, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { space } from '../../ui/tokens';

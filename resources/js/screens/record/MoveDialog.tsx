@@ -5,7 +5,7 @@ import { Button, MainButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
-import { Form } from '../../ui/Page';
+import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { Notice, Small } from '../../ui/Text';
 import { PlaceFields, type Place } from './PlaceFields';

@@ -9,7 +9,7 @@ import { Button, MainButton } from '../../ui/Button';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { Menu } from '../../ui/Menu';
-import { Form } from '../../ui/Page';
+import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { Notice } from '../../ui/Text';
 import { CautionDialog } from './Cautions';

@@ -1,9 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { useBlocker, useLocation, useParams, useSearchParams } from 'react-router';
+import { useEffect, useRef } from 'react';
+import { useLocation, useParams, useSearchParams } from 'react-router';
 import { isMissing, recordQuery } from '../../api/queries';
-import { Button, ButtonLink, MainButton } from '../../ui/Button';
-import { Dialog, DialogButtons } from '../../ui/Dialog';
+import { ButtonLink, MainButton } from '../../ui/Button';
 import { Sheet, Spread } from '../../ui/Page';
 import { useShortcut } from '../../ui/shortcuts';
 import { Empty, Title } from '../../ui/Text';
@@ -12,7 +11,6 @@ import { BankSection } from './BankSection';
 import { ClassificationSection } from './ClassificationSection';
 import { DetailsSection } from './DetailsSection';
 import { DocumentsSection } from './DocumentsSection';
-import { EditsContext } from './edits';
 import { FilesSection } from './FilesSection';
 import { LogSection } from './LogSection';
 import { PositionsSection } from './PositionsSection';
@@ -52,7 +50,6 @@ export function RecordPage() {
 
 function OneRecord({ record }: { record: RecordData }) {
     const [search] = useSearchParams();
-    const { edits, blocker } = useUnsaved();
     useSectionKeys();
     useSectionInAddress();
 
@@ -61,7 +58,6 @@ function OneRecord({ record }: { record: RecordData }) {
     }, [record.party.displayName]);
 
     return (
-        <EditsContext.Provider value={edits}>
             <Spread>
                 <Sheet id="sheet" tabIndex={-1}>
                     <RecordTitle record={record} />
@@ -82,40 +78,7 @@ function OneRecord({ record }: { record: RecordData }) {
                 </Sheet>
                 <RecordMargin record={record} />
             </Spread>
-            {blocker.state === 'blocked' && (
-                <Dialog title="Leave without saving?" role="alertdialog" onClose={() => blocker.reset()}>
-                    <p>Something on this page is not saved yet.</p>
-                    <DialogButtons>
-                        <MainButton autoFocus onPress={() => blocker.reset()}>Stay here</MainButton>
-                        <Button onPress={() => blocker.proceed()}>Leave without saving</Button>
-                    </DialogButtons>
-                </Dialog>
-            )}
-        </EditsContext.Provider>
     );
-}
-
-/** Keeps count of what is not saved, and asks before it would be lost. */
-function useUnsaved() {
-    const [dirty, setDirty] = useState<readonly string[]>([]);
-    const edits = useMemo(() => ({
-        report: (section: string, isDirty: boolean) => setDirty((current) => {
-            const others = current.filter((other) => other !== section);
-            return isDirty ? [...others, section] : others.length === current.length ? current : others;
-        }),
-    }), []);
-    const hasUnsaved = dirty.length > 0;
-    const blocker = useBlocker(({ currentLocation, nextLocation }) => hasUnsaved && currentLocation.pathname !== nextLocation.pathname);
-
-    useEffect(() => {
-        const warn = (event: BeforeUnloadEvent) => event.preventDefault();
-        if (hasUnsaved) {
-            window.addEventListener('beforeunload', warn);
-        }
-        return () => window.removeEventListener('beforeunload', warn);
-    }, [hasUnsaved]);
-
-    return { edits, blocker };
 }
 
 /** An address with a section in it, as in /records/7#addresses, opens there. */

@@ -8,8 +8,7 @@ import { ReminderLine } from '../../app/ReminderLine';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
-import { Form } from '../../ui/Page';
-import { onSaveKeys } from '../../ui/saveKeys';
+import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { Suggest } from '../../ui/Suggest';
 import { FieldRow, Notice, Quiet, Row, Stack } from '../../ui/Text';
@@ -67,7 +66,6 @@ function ReminderForm({ id, onClose }: { id: number; onClose: () => void }) {
                 event.preventDefault();
                 void save();
             }}
-            {...onSaveKeys(save)}
             onKeyDown={(event: KeyboardEvent) => {
                 if (event.key === 'Escape' && !event.defaultPrevented && draft.text === '') {
                     onClose();

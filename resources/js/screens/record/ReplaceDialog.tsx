@@ -8,7 +8,7 @@ import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
-import { Form } from '../../ui/Page';
+import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { Mark, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { RecordPicker } from './RecordPicker';

@@ -134,7 +134,7 @@ export function SectionForm<D>({ edit, saveLabel, children }: { edit: SectionEdi
         <EditForm
             ref={form}
             noValidate
-            {...onSaveKeys(save)}
+            {...onSaveKeys(() => save())}
             onKeyDown={onKeyDown}
             onSubmit={(event: FormEvent) => {
                 event.preventDefault();

@@ -67,7 +67,7 @@ export function Standing({ record }: { record: RecordData }) {
             {taxYear !== null && (taxYear.isReportable || taxYear.paid.sign > 0) && (
                 <section>
                     <h2>Tax report {taxYear.year}</h2>
-                    <Figures><dt>paid, without cards</dt><dd><Link to={`/ledger?what=payments&partyId=${party.id}&side=vendor&from=${taxYear.year}-01-01&to=${taxYear.year}-12-31`}>{taxYear.paid.text}</Link></dd><dt>threshold</dt><dd>{taxYear.threshold.text}</dd></Figures>
+                    <Figures><dt>paid, without cards</dt><dd><Link to={`/ledger?what=payments&partyId=${party.id}&side=vendor&state=reported&from=${taxYear.year}-01-01&to=${taxYear.year}-12-31`}>{taxYear.paid.text}</Link></dd><dt>threshold</dt><dd>{taxYear.threshold.text}</dd></Figures>
                     <Small>{taxYear.isReportable ? (taxYear.isAbove ? 'Reported.' : 'Below the threshold.') : 'Not reported.'} {taxYear.why}</Small>
                     {taxYear.missing.map((missing) => <p key={missing}><Mark tone={taxYear.isAbove ? 'stop' : 'look'}>{missing}</Mark></p>)}
                 </section>
@@ -86,7 +86,7 @@ function OneSide({ side, partyId }: { side: Side; partyId: number }) {
         <section aria-label={isClient ? `Receivable in ${currency}` : `Payable in ${currency}`}>
             <h2>{isClient ? 'They owe us' : 'We owe them'}</h2>
             <Figures>
-                <dt className="main">{currency}</dt><dd className="main"><Link to={list('&state=open')}>{open.text}</Link></dd>
+                <dt className="main">{currency}</dt><dd className="main"><Link to={list('&state=owed')}>{open.text}</Link></dd>
                 {has(overdue) && <><dt><Mark tone="stop">overdue</Mark></dt><dd><Link to={list('&state=overdue')}>{overdue.text}</Link></dd></>}
                 {has(credits) && <><dt>credits not used</dt><dd><Link to={list(`&state=open&kind=${isClient ? 'credit-note' : 'credit-received'}`)}>−{credits.text}</Link></dd></>}
                 {has(unallocated) && <><dt>money not used</dt><dd><Link to={list('&what=payments&state=open')}>−{unallocated.text}</Link></dd></>}
@@ -117,8 +117,8 @@ function OneSide({ side, partyId }: { side: Side; partyId: number }) {
             <details>
                 <summary>this year</summary>
                 <Figures>
-                    <dt>{isClient ? 'invoiced, without tax' : 'billed, without tax'}</dt><dd><Link to={list(`&from=${year}-01-01&to=${year}-12-31`)}>{side.turnover.text}</Link></dd>
-                    <dt>{isClient ? 'received' : 'paid'}</dt><dd><Link to={list(`&what=payments&from=${year}-01-01&to=${year}-12-31`)}>{side.paid.text}</Link></dd>
+                    <dt>{isClient ? 'invoiced, without tax' : 'billed, without tax'}</dt><dd><Link to={list(`&state=billed&from=${year}-01-01&to=${year}-12-31`)}>{side.turnover.text}</Link></dd>
+                    <dt>{isClient ? 'received' : 'paid'}</dt><dd><Link to={list(`&what=payments&state=counted&from=${year}-01-01&to=${year}-12-31`)}>{side.paid.text}</Link></dd>
                 </Figures>
             </details>
             {side.inHome !== '' && <Small>{side.inHome}</Small>}

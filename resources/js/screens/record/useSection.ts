@@ -1,10 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useContext, useEffect, useState } from 'react';
+import { useState } from 'react';
 import { api, ask, Refused, type Schemas } from '../../api/client';
 import { forgetLists, recordQuery } from '../../api/queries';
 import { useEnsureSignedIn } from '../../api/signIn';
 import { useSay } from '../../ui/StatusLine';
-import { EditsContext } from './edits';
+import { useUnsaved } from '../../ui/unsaved';
 import type { RecordData, SectionSpec } from './sections';
 
 interface Editing<D> {
@@ -58,7 +58,6 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
     const client = useQueryClient();
     const say = useSay();
     const ensureSignedIn = useEnsureSignedIn();
-    const edits = useContext(EditsContext);
     const [editing, setEditing] = useState(() => startsOpen ? beginning(record, spec, starter) : undefined);
     const [isBusy, setBusy] = useState(false);
     const [failure, setFailure] = useState<Error>();
@@ -67,10 +66,7 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
     const title = spec.title(record);
     const isDirty = editing !== undefined && JSON.stringify(editing.draft) !== editing.start;
 
-    useEffect(() => {
-        edits.report(spec.name, isDirty);
-        return () => edits.report(spec.name, false);
-    }, [edits, spec.name, isDirty]);
+    useUnsaved(isDirty);
 
     const close = () => {
         setEditing(undefined);

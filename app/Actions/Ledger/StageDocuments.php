@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Ledger;
+
+use Almanac\Interchange\InterchangeRefused;
+use Almanac\Interchange\ReadDocument;
+use Almanac\Ledger\DocumentKind;
+use Almanac\Ledger\DocumentState;
+use Almanac\Ledger\Dues;
+use Almanac\Terms\Shorthand;
+use App\Models\Import;
+use App\Models\Office;
+use App\Models\Party;
+use App\Support\Clock;
+use App\Support\OfficeCalendar;
+use App\Support\PartyCopy;
+use App\Support\SideDefaults;
+use Illuminate\Support\Facades\DB;
+
+/** Keeps documents of a file, many at once, where nothing counts them yet. Runs inside a transaction. */
+final class StageDocuments
+{
+    private const ROWS = 200;
+
+    /** @var array<string, array{string, string}> details as JSON and terms, by party and side, of the file at hand */
+    private array $known = [];
+
+    public function __construct(private readonly Clock $clock)
+    {
+    }
+
+    /** By which a document is the same as another: ours by its number, theirs by whose it is too. */
+    public static function key(ReadDocument $document, int $partyId): string
+    {
+        return "{$document->kind->value}|{$document->number}|".($document->kind->isTheirs() ? $partyId : '');
+    }
+
+    /**
+     * Of these documents, those that the book has already.
+     *
+     * @param list<ReadDocument> $documents
+     *
+     * @return array<string, true> by key
+     */
+    public function kept(array $documents): array
+    {
+        $kept = [];
+        foreach (array_chunk(array_values(array_unique(array_column($documents, 'number'))), self::ROWS) as $numbers) {
+            foreach (DB::table('documents')->whereIn('kind', array_unique(array_map(fn (ReadDocument $document) => $document->kind->value, $documents)))->whereIn('number', $numbers)->get(['kind', 'number', 'party_id', 'state']) as $row) {
+                $kind = DocumentKind::from((string) $row->kind);
+                // A number of ours is never given again; theirs is free once the document is void.
+                if (! $kind->isTheirs() || $row->state !== DocumentState::Void->value) {
+                    $kept["{$row->kind}|{$row->number}|".($kind->isTheirs() ? $row->party_id : '')] = true;
+                }
+            }
+        }
+
+        return $kept;
+    }
+
+    /**
+     * The numbers of their rows are given here, since nobody else writes meanwhile.
+     *
+     * @param list<array{ReadDocument, int}> $chunk
+     *
+     * @throws InterchangeRefused when somebody has entered one of them meanwhile
+     */
+    public function handle(array $chunk, Import $import): void
+    {
+        if ($import->refresh()->state !== 'taking') {
+            throw InterchangeRefused::forgotten();
+        }
+        $kept = $this->kept(array_column($chunk, 0));
+        $parties = Party::query()->with('addressUses.address', 'taxNumbers', 'clientTerms.listed', 'vendorTerms.listed')->findMany(array_unique(array_column($chunk, 1)))->keyBy('id');
+        $next = (int) DB::table('documents')->max('id') + 1;
+        $rows = ['documents' => [], 'document_dues' => [], 'document_lines' => [], 'document_events' => []];
+        $now = $this->clock->now();
+        foreach ($chunk as $at => [$document, $partyId]) {
+            $party = $parties->get($partyId);
+            if (! $party instanceof Party || $party->isArchived() || isset($kept[self::key($document, $partyId)])) {
+                throw InterchangeRefused::changedMeanwhile($document->kind->title().' '.$document->number);
+            }
+            $id = $next + $at;
+            $dues = $this->dues($document, $party);
+            $rows['documents'][] = $this->row($document, $party, $dues, $import) + ['id' => $id, 'created_at' => $now, 'updated_at' => $now];
+            foreach ($dues->parts as $rank => [$due, $amount]) {
+                $rows['document_dues'][] = ['document_id' => $id, 'rank' => $rank, 'due' => $due->toIso(), 'amount_minor' => $amount->minor, 'open_minor' => $amount->minor];
+            }
+            foreach ($document->lines as $rank => $line) {
+                $rows['document_lines'][] = [
+                    'document_id' => $id, 'rank' => $rank, 'text' => $line->text, 'quantity' => (string) $line->quantity, 'price' => (string) $line->price,
+                    'discount' => (string) $line->discount, 'tax' => (string) $line->tax, 'cost_centre_ids' => '[]', 'amount_minor' => $line->amount($document->currency)->minor,
+                ];
+            }
+            $rows['document_events'][] = ['document_id' => $id, 'text' => mb_strimwidth("imported from {$import->name}", 0, 500, '…'), 'user_id' => $import->user_id, 'at' => $now];
+            $this->advanceSeries($document);
+        }
+        foreach ($rows as $table => $all) {
+            foreach (array_chunk($all, self::ROWS) as $some) {
+                DB::table($table)->insert($some);
+            }
+        }
+    }
+
+    /** A number of ours that a file brings is not given out again. */
+    private function advanceSeries(ReadDocument $document): void
+    {
+        $place = $document->kind->placeOf($document->number);
+        if ($place !== null) {
+            DB::table('series')->insertOrIgnore(['kind' => $document->kind->value, 'year' => $place[0], 'last' => 0]);
+            DB::table('series')->where('kind', $document->kind->value)->where('year', $place[0])->where('last', '<', $place[1])->update(['last' => $place[1]]);
+        }
+    }
+
+    private function dues(ReadDocument $document, Party $party): Dues
+    {
+        $terms = $document->terms === '' ? $this->details($party, $document)[1] : $document->terms;
+
+        return Dues::of($document->kind, $document->totals()->gross, $document->date, $document->due, $terms === '' ? null : Shorthand::read($terms), OfficeCalendar::of(Office::current()));
+    }
+
+    /** @return array<string, mixed> */
+    private function row(ReadDocument $document, Party $party, Dues $dues, Import $import): array
+    {
+        $totals = $document->totals();
+
+        return [
+            'party_id' => $party->id, 'kind' => $document->kind->value, 'state' => DocumentState::Staged->value, 'number' => $document->number,
+            'date' => $document->date->toIso(), 'due' => $dues->due()?->toIso(), 'next_due' => ($dues->parts[0][0] ?? null)?->toIso(), 'terms' => $dues->terms,
+            'discount_percent' => $dues->discount === null ? null : (string) $dues->discount->percent, 'discount_until' => $dues->discount?->lastDay->toIso(),
+            'treatment' => $document->treatment->value, 'currency' => $document->currency,
+            'net_minor' => $totals->net->minor, 'tax_minor' => $totals->tax->minor, 'total_minor' => $totals->gross->minor, 'open_minor' => $totals->gross->minor,
+            'reference' => mb_substr($document->reference, 0, 255), 'note' => '', 'copy' => $this->details($party, $document)[0],
+            'version' => 1, 'user_id' => $import->user_id, 'import_id' => $import->id,
+        ];
+    }
+
+    /** @return array{string, string} the party's details as JSON, and its terms; worked out once for all its documents of a side */
+    private function details(Party $party, ReadDocument $document): array
+    {
+        $side = $document->kind->side();
+
+        return $this->known["{$party->id} {$side->value}"] ??= [
+            (string) json_encode(PartyCopy::of($party, $side, $this->clock->today())),
+            SideDefaults::of($party, $side, $this->clock->today())->terms()->value[0] ?? '',
+        ];
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Almanac\Calendar\Day;
+use App\Support\DayCast;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A part of a document that is due on a day, with what is open of it.
+ *
+ * @property int $id
+ * @property int $document_id
+ * @property int $rank
+ * @property Day $due
+ * @property int $amount_minor
+ * @property int $open_minor
+ */
+final class DocumentDue extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['due' => DayCast::class];
+    }
+}
