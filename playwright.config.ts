@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { CHROMIUM, server } from './e2e/servers';
+import { CHROMIUM } from './e2e/servers';
 
 export default defineConfig({
     testDir: 'e2e',
@@ -12,11 +12,10 @@ export default defineConfig({
     expect: { timeout: 15_000 },
     reporter: [['list']],
     use: {
-        baseURL: server.demo.url,
         timezoneId: 'America/New_York',
         viewport: { width: 1280, height: 800 },
         trace: 'retain-on-failure',
         launchOptions: CHROMIUM,
     },
-    webServer: [server.demo.start, server.empty.start],
+    globalSetup: './e2e/setup.ts',
 });

@@ -1,30 +1,38 @@
+import type { Page } from '@playwright/test';
 import { expect, PASSWORD, test } from '../desk';
-import { server } from '../servers';
 
 const FOLDER = 'docs/screenshots';
+
+async function take(page: Page, name: string): Promise<void> {
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: `${FOLDER}/${name}.png`, animations: 'disabled', caret: 'hide' });
+}
+
+test.describe('the first start', () => {
+    test.use({ seed: 'empty' });
+
+    test('pictures', async ({ page }) => {
+        await page.goto('/');
+        await expect(page.getByRole('heading', { name: 'Open the book' })).toBeVisible();
+        await page.getByLabel('Name of your office').fill('Linden & Reed');
+        await page.getByLabel('Your name').fill('Ada Linden');
+        await page.getByLabel('Your email').fill('ada@linden.example');
+        await page.getByLabel('A password').fill('quarter-days-4');
+        await take(page, 'set-up');
+        await page.getByRole('button', { name: 'Open the book' }).click();
+        await expect(page.getByRole('heading', { name: 'An empty desk' })).toBeVisible();
+        await take(page, 'empty-desk');
+    });
+});
 
 /** The views of the README, one picture each, from the demo office on its pinned day. */
 test('pictures', async ({ desk, page, browser }) => {
     test.setTimeout(180_000);
-    const shoot = async (name: string) => {
-        await page.evaluate(() => document.fonts.ready);
-        await page.screenshot({ path: `${FOLDER}/${name}.png`, animations: 'disabled', caret: 'hide' });
-    };
+    const shoot = (name: string) => take(page, name);
 
     await page.goto('/sign-in');
     await page.getByLabel('Email').fill('maud@orreryvane.example');
     await shoot('sign-in');
-
-    await page.goto(server.empty.url);
-    await expect(page.getByRole('heading', { name: 'Open the book' })).toBeVisible();
-    await page.getByLabel('Name of your office').fill('Linden & Reed');
-    await page.getByLabel('Your name').fill('Ada Linden');
-    await page.getByLabel('Your email').fill('ada@linden.example');
-    await page.getByLabel('A password').fill('quarter-days-4');
-    await shoot('set-up');
-    await page.getByRole('button', { name: 'Open the book' }).click();
-    await expect(page.getByRole('heading', { name: 'An empty desk' })).toBeVisible();
-    await shoot('empty-desk');
 
     await desk.signIn();
     await expect(page.getByText('Ask the verger')).toBeVisible();
@@ -64,7 +72,7 @@ test('pictures', async ({ desk, page, browser }) => {
 
     await page.goto('/records/8');
     await desk.edit('Reach');
-    const colleague = await (await browser.newContext({ baseURL: server.demo.url })).newPage();
+    const colleague = await (await browser.newContext()).newPage();
     await colleague.goto('/sign-in');
     await colleague.getByLabel('Email').fill('tobias@orreryvane.example');
     await colleague.getByLabel('Password').fill(PASSWORD);

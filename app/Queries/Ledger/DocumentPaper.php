@@ -11,10 +11,9 @@ use Almanac\Ledger\Side;
 use Almanac\Ledger\TaxTreatment;
 use Almanac\Money\Percent;
 use App\Models\Document;
-use App\Models\DocumentDue;
 use App\Models\DocumentLine;
 use App\Models\Office;
-use App\Support\Paper;
+use App\Papers\DocumentSheet;
 use Brick\Math\BigDecimal;
 
 /** Writes a document for others: on paper, or as an e-invoice. */
@@ -26,13 +25,7 @@ final readonly class DocumentPaper
 
     public function pdf(Document $document): string
     {
-        return Paper::pdf('paper.document', $document->title(), [
-            'document' => $document->load('lines'),
-            'copy' => $document->copy,
-            'totals' => $this->read->totals($document),
-            'hasDiscount' => $document->lines->contains(fn (DocumentLine $line) => $line->discount !== '0'),
-            'parts' => $document->dues->count() < 2 ? [] : $document->dues->map(fn (DocumentDue $part) => [$part->due, $document->money($part->amount_minor)])->all(),
-        ]);
+        return DocumentSheet::pdf($document->loadMissing('lines', 'dues', 'source'), $this->read->totals($document));
     }
 
     /** As UBL 2.1; amounts that include the tax are told without it, a line a rate. */

@@ -22,6 +22,7 @@ use App\Http\Data\Ledger\SettlementData;
 use App\Http\Data\Ledger\TotalsData;
 use App\Http\Data\Terms\DiscountOfferData;
 use App\Models\Document;
+use App\Models\DocumentDue;
 use App\Models\DocumentEvent;
 use App\Models\DocumentLine;
 use App\Models\Office;
@@ -81,16 +82,16 @@ final readonly class ReadDocument
         return Totals::of(array_values($document->lines->map(fn (DocumentLine $line) => $line->line())->all()), $document->treatment, $document->currency);
     }
 
-    /** Interest on what is late, as the office asks for it. */
+    /** Interest on what is late, each part from the day it was due, as the office asks for it. */
     public static function interest(Document $document, Day $today): ?Money
     {
         $interest = Office::current()->lateInterest();
-        $due = $document->next_due;
-        if ($interest === null || $due === null || ! $document->state->isOpen() || ! $document->kind->isOwed() || ! $due->isBefore($today)) {
+        if ($interest === null || ! $document->state->isOpen() || $document->next_due?->isBefore($today) !== true) {
             return null;
         }
+        $late = $document->dues->filter(fn (DocumentDue $part) => $part->due->isBefore($today));
 
-        return $interest->on($document->open(), $due, $today);
+        return Money::sum($late->map(fn (DocumentDue $part) => $interest->on($document->money($part->open_minor), $part->due, $today)), $document->currency);
     }
 
     private function lateInterest(Document $document, Day $today): ?MoneyData

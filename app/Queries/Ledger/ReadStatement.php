@@ -22,10 +22,11 @@ use App\Models\Office;
 use App\Models\Party;
 use App\Models\Payment;
 use App\Models\Settlement;
+use App\Papers\ReminderSheet;
+use App\Papers\StatementSheet;
 use App\Queries\Records\ReadLetter;
 use App\Support\Clock;
 use App\Support\FieldProblems;
-use App\Support\Paper;
 use App\Support\PartyCopy;
 use App\Support\TypedDates;
 use Illuminate\Validation\ValidationException;
@@ -66,9 +67,10 @@ final readonly class ReadStatement
         );
     }
 
-    public function pdf(Party $party, Side $side, StatementData $statement): string
+    /** @param  \Closure(int): void|null  $tell how many lines are written */
+    public function pdf(Party $party, Side $side, StatementData $statement, ?\Closure $tell = null): string
     {
-        return Paper::pdf('paper.statement', 'Statement of account', ['statement' => $statement, 'address' => $this->address($party, $side)]);
+        return StatementSheet::pdf($statement, $this->address($party, $side), $tell);
     }
 
     public function csv(StatementData $statement): string
@@ -89,7 +91,8 @@ final readonly class ReadStatement
     public function reminder(Party $party): string
     {
         $today = $this->clock->today();
-        $late = $party->documents()->open()->whereIn('kind', [DocumentKind::Invoice, DocumentKind::OpeningReceivable])->where('next_due', '<', $today->toIso())->orderBy('next_due')->get()
+        $filter = new LedgerFilter(['state' => 'overdue', 'side' => Side::Client->value], $today);
+        $late = Document::query()->where('party_id', $party->id)->tap($filter->documents(...))->select('documents.*')->selectRaw($filter->partColumns())->with('dues')->orderBy('next_due')->orderBy('id')->get()
             ->each(fn (Document $document) => $document->setRelation('party', $party));
         if ($late->isEmpty()) {
             throw ValidationException::withMessages(['late' => 'Nothing is late: there is nothing to remind them of.']);
@@ -97,16 +100,26 @@ final readonly class ReadStatement
         $rows = $sums = [];
         foreach ($late as $document) {
             $interest = ReadDocument::interest($document, $today);
+            $zero = Money::zero($document->currency);
             $rows[] = [DocumentRowData::of($document, $today), $interest];
-            $sums[$document->currency] ??= [Money::zero($document->currency), Money::zero($document->currency)];
-            $sums[$document->currency] = [$sums[$document->currency][0]->plus($document->open()), $sums[$document->currency][1]->plus($interest ?? Money::zero($document->currency))];
+            $sum = $sums[$document->currency] ?? ['open' => $zero, 'interest' => $zero, 'unused' => $this->unused($party, $document->currency, $today)];
+            $sums[$document->currency] = ['open' => $sum['open']->plus($document->money($document->partInList()[0] ?? 0)), 'interest' => $sum['interest']->plus($interest ?? $zero), 'unused' => $sum['unused']];
+        }
+        $salutation = $this->letters->handle($party->loadMissing('addressUses.address', 'heldPositions.company'), $today)->salutation ?? 'To whom it may concern:';
+
+        return ReminderSheet::pdf($this->address($party, Side::Client), $salutation, $today, $rows, $sums, Office::current()->lateInterest() !== null);
+    }
+
+    /** Money and credits of theirs that nothing is settled by yet. */
+    private function unused(Party $party, string $currency, Day $today): Money
+    {
+        foreach (PartyBooks::ofMany([$party->id], $today)[$party->id] ?? [] as $standing) {
+            if ($standing->side === Side::Client && $standing->currency === $currency) {
+                return $standing->unallocated->plus($standing->credits);
+            }
         }
 
-        return Paper::pdf('paper.reminder', 'Reminder', [
-            'rows' => $rows, 'sums' => $sums, 'hasInterest' => Office::current()->lateInterest() !== null, 'today' => $today->toText(),
-            'address' => $this->address($party, Side::Client),
-            'salutation' => $this->letters->handle($party->loadMissing('addressUses.address', 'heldPositions.company'), $today)->salutation ?? 'To whom it may concern:',
-        ]);
+        return Money::zero($currency);
     }
 
     /** @return list<array{Day, string, Money}> what raises the balance above zero, and what lowers it below */

@@ -87,7 +87,7 @@ function AgainForm({ onDone, onCancel }: { onDone: () => void; onCancel: () => v
     };
 
     return (
-        <Form onSubmit={(event) => void submit(event)}>
+        <Form isFleeting onSubmit={(event) => void submit(event)}>
             {problem !== undefined && <Notice tone="stop" title={problem} />}
             <Field label="Email" type="email" autoComplete="username" value={email} onChange={setEmail} autoFocus />
             <Field label="Password" type="password" autoComplete="current-password" value={password} onChange={setPassword} />

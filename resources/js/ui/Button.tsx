@@ -28,10 +28,12 @@ function Pressed(props: ButtonProps & { ref?: Ref<HTMLButtonElement> }) {
     return (
         <AriaButton
             {...props}
-            isPending={isBusy}
+            {...(isBusy ? { 'aria-disabled': true, 'data-pending': true } : {})}
             onPress={(event) => {
-                press();
-                props.onPress?.(event);
+                if (!isBusy) {
+                    press();
+                    props.onPress?.(event);
+                }
             }}
         />
     );

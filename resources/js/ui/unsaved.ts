@@ -3,6 +3,7 @@ import { useEffect, useId, useSyncExternalStore } from 'react';
 /** Which forms on the page hold something that is not saved. */
 const dirty = new Set<string>();
 const listeners = new Set<() => void>();
+const saves = new Set<() => void>();
 let saving = 0;
 
 function tell() {
@@ -46,8 +47,18 @@ export function useUnsaved(isDirty: boolean): void {
 export async function whileSaving<T>(work: () => Promise<T>): Promise<T> {
     saving += 1;
     try {
-        return await work();
+        const result = await work();
+        saves.forEach((listener) => listener());
+        return result;
     } finally {
         saving -= 1;
     }
+}
+
+/** Hears that something was saved. */
+export function onSaved(listener: () => void): () => void {
+    saves.add(listener);
+    return () => {
+        saves.delete(listener);
+    };
 }

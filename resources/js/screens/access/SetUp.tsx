@@ -49,7 +49,7 @@ export function SetUp() {
                 <Title>Open the book</Title>
                 <Quiet>Two things to begin with: whose book it is, and who looks after it. You can add colleagues later.</Quiet>
             </Stack>
-            <Form noValidate onSubmit={(event) => void submit(event)}>
+            <Form isFleeting noValidate onSubmit={(event) => void submit(event)}>
                 {refusal !== undefined && Object.keys(problems).length === 0 && (
                     <Notice tone="stop" title="Not set up yet">{refusal.message}</Notice>
                 )}

@@ -48,7 +48,7 @@ export function SignIn() {
                 <Title>Sign in</Title>
                 <Quiet>The office’s one book of who it deals with, and on what terms.</Quiet>
             </Stack>
-            <Form noValidate onSubmit={(event) => void submit(event)}>
+            <Form isFleeting noValidate onSubmit={(event) => void submit(event)}>
                 {refusal !== undefined && Object.keys(problems).length === 0 && (
                     <Notice tone="stop" title={refusal instanceof Refused ? refusal.problem.title : 'The server cannot be reached'}>
                         {refusal instanceof Refused ? refusal.message : 'Check that it is running, then try again.'}

@@ -33,7 +33,7 @@ export function PaymentPage() {
         <Sheet id="sheet" tabIndex={-1}>
             <Stack $gap="large" style={{ justifyItems: 'stretch' }}>
                 <Row>
-                    <Title>{row.side === 'client' ? 'Money from' : 'Money to'} {row.party.name}</Title>
+                    <Title>{row.side === 'client' ? 'Payment from' : 'Payment to'} {row.party.name}</Title>
                     {row.isVoid && <Mark tone="look">void: {row.voidReason}</Mark>}
                 </Row>
                 <Facts>
@@ -49,7 +49,7 @@ export function PaymentPage() {
                 {mayChangeRecords && !row.isVoid && (
                     <Row $gap="small">
                         {left > 0 && <Button onPress={() => setAsks('use')}>Use what is left</Button>}
-                        <Button onPress={() => setAsks('void')}>Make it void</Button>
+                        <Button onPress={() => setAsks('void')}>Void it</Button>
                     </Row>
                 )}
                 {data.settlements.length > 0 && (
@@ -65,7 +65,7 @@ export function PaymentPage() {
                     </Stack>
                 )}
             </Stack>
-            {asks === 'void' && <AskWhy title="Make it void" hint="What it settled is open again." action="Make it void" onClose={() => setAsks(undefined)} run={async (reason) => {
+            {asks === 'void' && <AskWhy title="Void it" hint="What it settled is open again." action="Void it" onClose={() => setAsks(undefined)} run={async (reason) => {
                 await ask(api.DELETE('/api/payments/{payment}', { ...path, body: { reason, amount: '' } }));
                 forgetLedger();
                 say('Done.');

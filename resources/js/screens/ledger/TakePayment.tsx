@@ -24,14 +24,14 @@ export function TakePayment() {
     const partyId = Number(id);
     const { data: record, error, refetch } = useQuery(recordQuery(partyId));
     const { data: defaults } = useQuery(documentDefaultsQuery(partyId, side === 'client' ? 'invoice' : 'bill'));
-    const title = side === 'client' ? 'Money from them' : 'Money to them';
+    const title = side === 'client' ? 'Payment received' : 'Payment made';
     useTitle(title);
     return (
         <Sheet id="sheet" tabIndex={-1} aria-busy={record === undefined || defaults === undefined}>
             {error !== null && <Unread what="The record" error={error} retry={() => void refetch()} />}
             {record !== undefined && defaults !== undefined && (
                 <Stack style={{ justifyItems: 'stretch' }}>
-                    <Row><Title>{title}</Title><Link to={`/records/${partyId}`}>{record.party.displayName}</Link></Row>
+                    <Row><Title>{title}</Title><span>{side === 'client' ? 'from' : 'to'} <Link to={`/records/${partyId}`}>{record.party.displayName}</Link></span></Row>
                     {side === 'vendor' && <UseNotes use={{ ...defaults.use, creditSentence: '' }} />}
                     <PaymentForm partyId={partyId} side={side} defaults={defaults} />
                 </Stack>
@@ -57,7 +57,7 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
     const save = () => run(async () => {
         const taken = await ask(api.POST('/api/parties/{id}/payments', { params: { path: { id: partyId } }, body: { ...draft, amount, side, uses: usesOf(uses) } }));
         forgetLedger();
-        say(side === 'client' ? 'Money taken in.' : 'Payment entered.');
+        say('Payment recorded.');
         await navigate(`/payments/${taken.row.id}`);
     });
 
@@ -83,7 +83,7 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
             {problems.uses !== undefined && <Mark tone="stop">{problems.uses}</Mark>}
             {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
             <Row $gap="small">
-                <MainButton type="submit">{side === 'client' ? 'Take the money in' : 'Enter the payment'}</MainButton>
+                <MainButton type="submit">Record the payment</MainButton>
                 <Button onPress={() => void navigate(`/records/${partyId}#documents`)}>Cancel</Button>
             </Row>
         </Form>

@@ -1,4 +1,4 @@
-import { useState, type FormEvent, type KeyboardEvent } from 'react';
+import { useState, type FormEvent } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { useSaving } from '../../api/useSaving';
 import { Button, MainButton } from '../../ui/Button';
@@ -44,7 +44,7 @@ export function UserForm({ user, onSaved, onClose }: Props) {
             noValidate
             aria-label={user === undefined ? 'Add a colleague' : `Change ${user.name}`}
             onSubmit={(event) => void save(event)}
-            onKeyDown={(event: KeyboardEvent) => event.key === 'Escape' && !event.defaultPrevented && onClose()}
+            onLeave={onClose}
         >
             <FieldRow>
                 <Field label="Name" width="220px" autoFocus value={name} onChange={setName} problem={problems.name} />

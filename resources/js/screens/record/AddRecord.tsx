@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef, useState, type FormEvent, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, Refused } from '../../api/client';
 import { recordQuery, type PartyKind } from '../../api/queries';
@@ -12,6 +12,7 @@ import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { Sheet } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
+import { whileSaving } from '../../ui/unsaved';
 import { Notice, Quiet, Row, Stack, Title } from '../../ui/Text';
 import { EmployerFields, PeopleFields, type Employer, type NewPerson } from './AddOnTheWay';
 import { NameFields } from './NameFields';
@@ -123,7 +124,7 @@ function AddForm({ kind, start, companyId }: { kind: PartyKind; start: Start; co
         if (!isBusy) {
             setBusy(true);
             setFailure(undefined);
-            await add();
+            await whileSaving(add);
             setBusy(false);
         }
     };
@@ -148,11 +149,7 @@ function AddForm({ kind, start, companyId }: { kind: PartyKind; start: Start; co
                         event.preventDefault();
                         void save();
                     }}
-                    onKeyDown={(event: KeyboardEvent) => {
-                        if (event.key === 'Escape' && !event.defaultPrevented && JSON.stringify(draft) === JSON.stringify(start.draft)) {
-                            leave();
-                        }
-                    }}
+                    onLeave={leave}
                 >
                     <NameFields
                         kind={kind}

@@ -1,4 +1,4 @@
-import { useState, type FormEvent, type KeyboardEvent } from 'react';
+import { useState, type FormEvent } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { useSaving } from '../../api/useSaving';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
@@ -43,11 +43,7 @@ export function EntryForm({ id, onClose }: { id: number; onClose: () => void }) 
                 event.preventDefault();
                 void save();
             }}
-            onKeyDown={(event: KeyboardEvent) => {
-                if (event.key === 'Escape' && !event.defaultPrevented && text === '') {
-                    onClose();
-                }
-            }}
+            onLeave={onClose}
         >
             <Field label="What happened" lines={3} autoFocus value={text} onChange={setText} problem={problems.text} />
             <FieldRow>

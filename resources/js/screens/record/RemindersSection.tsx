@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState, type FormEvent, type KeyboardEvent } from 'react';
+import { useState, type FormEvent } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { choicesQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
@@ -66,11 +66,7 @@ function ReminderForm({ id, onClose }: { id: number; onClose: () => void }) {
                 event.preventDefault();
                 void save();
             }}
-            onKeyDown={(event: KeyboardEvent) => {
-                if (event.key === 'Escape' && !event.defaultPrevented && draft.text === '') {
-                    onClose();
-                }
-            }}
+            onLeave={onClose}
         >
             <Field label="What is to be done" autoFocus value={draft.text} onChange={(text) => set({ text })} problem={problems.text} />
             <FieldRow>

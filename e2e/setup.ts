@@ -1,0 +1,3 @@
+import { seedAll } from './servers';
+
+export default seedAll;
