@@ -125,7 +125,7 @@ test('a tax number is checked as it is typed, masked, and shown when asked for',
     await page.getByRole('option', { name: 'Germany' }).click();
     await section.getByLabel('Number', { exact: true }).fill('DE999999990');
     await page.keyboard.press('Control+Enter');
-    await expect(section).toContainText('its check digits do not fit');
+    await expect(section).toContainText('its check digits do not match');
     await desk.choose(/Kind/, 'EIN', section);
     await section.getByLabel('Number', { exact: true }).fill('91-5550199');
     await desk.expectAccessible();

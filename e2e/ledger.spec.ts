@@ -123,7 +123,7 @@ test('new bank details wait for a second person', async ({ desk, page, browser }
     await page.getByLabel('Routing number').fill('021000022');
     await page.getByLabel('Account number', { exact: true }).fill('12345678');
     await page.keyboard.press('Enter');
-    await expect(bank).toContainText('its check digits do not fit');
+    await expect(bank).toContainText('its check digits do not match');
     await desk.expectAccessible();
     await page.getByLabel('Routing number').fill('021000021');
     await page.keyboard.press('Enter');

@@ -169,7 +169,7 @@ abstract class TestCase extends LaravelTestCase
     protected function pay(Party $party, string $amount, array $uses = [], array $more = []): TestResponse
     {
         return $this->postJson("/api/parties/{$party->id}/payments", $more + [
-            'side' => 'client', 'day' => '', 'amount' => $amount, 'currency' => 'USD', 'payBy' => 'transfer', 'reference' => '',
+            'side' => 'client', 'day' => '', 'amount' => $amount, 'currency' => 'USD', 'payBy' => ($more['side'] ?? 'client') === 'client' ? 'transfer' : 'cheque', 'reference' => '',
             'uses' => array_map(fn (int $id, string|array $use) => ['documentId' => $id, 'amount' => ((array) $use)[0], 'discount' => ((array) $use)[1] ?? ''], array_keys($uses), $uses),
         ]);
     }

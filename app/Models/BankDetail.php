@@ -27,12 +27,14 @@ use Illuminate\Support\Carbon;
  * @property int|null $replaces_id
  * @property int $user_id who entered it
  * @property int|null $settled_by_id
+ * @property int|null $end_user_id who asked for its end
  * @property Carbon|null $settled_at
  * @property string $how it was confirmed
  * @property string $remark
  * @property Carbon $created_at
  * @property-read User $user
  * @property-read User|null $settledBy
+ * @property-read User|null $endUser
  * @property-read Party $party
  */
 final class BankDetail extends Model
@@ -43,6 +45,14 @@ final class BankDetail extends Model
 
     public const CONFIRMED = 'confirmed';
 
+    /** Somebody has asked for its end, and a second person has not agreed yet. */
+    public const ENDING = 'to be ended';
+
+    public const ENDED = 'ended';
+
+    /** What waits for a second person. */
+    public const WAITING = [self::ON_HOLD, self::ENDING];
+
     public const REFUSED = 'refused';
 
     public const REPLACED = 'replaced';
@@ -51,7 +61,7 @@ final class BankDetail extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['holder' => '', 'bank_name' => '', 'how' => '', 'remark' => '', 'replaces_id' => null, 'settled_by_id' => null, 'settled_at' => null];
+    protected $attributes = ['holder' => '', 'bank_name' => '', 'how' => '', 'remark' => '', 'replaces_id' => null, 'settled_by_id' => null, 'end_user_id' => null, 'settled_at' => null];
 
     protected function casts(): array
     {
@@ -91,6 +101,12 @@ final class BankDetail extends Model
     public function settledBy(): BelongsTo
     {
         return $this->belongsTo(User::class, 'settled_by_id');
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function endUser(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'end_user_id');
     }
 
     /** @return BelongsTo<Party, $this> */

@@ -46,9 +46,20 @@ trait BooksOfParty
         return $side === Side::Client ? $this->clientTerms : $this->vendorTerms;
     }
 
-    /** The name on a payment to it. */
+    /** The name on a payment to it, as it is written in the record. */
     public function payee(): string
     {
         return $this->payee_name ?: ($this->legal_name ?: $this->display_name);
+    }
+
+    /** The name that payments are made out to: while a new one waits for a second person, the one before it. */
+    public function payeeInForce(): string
+    {
+        $this->loadMissing('bankDetails');
+        $names = $this->bankDetails->where('kind', BankDetail::PAYEE);
+
+        return $names->contains('state', BankDetail::ON_HOLD)
+            ? $names->firstWhere('state', BankDetail::CONFIRMED)->holder ?? ($this->legal_name ?: $this->display_name)
+            : $this->payee();
     }
 }

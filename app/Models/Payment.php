@@ -27,6 +27,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property PayBy $pay_by
  * @property string $reference
  * @property string $account_number ours with the vendor, as it was told them
+ * @property int|null $bank_detail_id the account of theirs that a transfer went to
+ * @property-read BankDetail|null $bankDetail
  * @property bool $is_void
  * @property string $void_reason
  * @property int $user_id
@@ -65,6 +67,12 @@ final class Payment extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<BankDetail, $this> */
+    public function bankDetail(): BelongsTo
+    {
+        return $this->belongsTo(BankDetail::class);
     }
 
     /** @return HasMany<Settlement, $this> */

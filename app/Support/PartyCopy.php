@@ -30,7 +30,7 @@ final class PartyCopy
 
         return [
             'name' => $name,
-            'payee' => $side === Side::Vendor ? $party->payee() : '',
+            'payee' => $side === Side::Vendor ? $party->payeeInForce() : '',
             'address' => $use === null ? [] : Formatter::onEnvelope(
                 $use->address->postal(),
                 ($party->isPerson() ? Recipient::person($party->addressing()->envelopeLine()) : Recipient::organisation($name))

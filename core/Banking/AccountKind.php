@@ -10,4 +10,18 @@ enum AccountKind: string
     case Iban = 'IBAN';
     case UsAccount = 'US account';
     case UkAccount = 'UK account';
+
+    /**
+     * The one that a currency is usually sent to (common practice, no published source).
+     *
+     * @param string $currency ISO 4217
+     */
+    public static function usualFor(string $currency): self
+    {
+        return match ($currency) {
+            'USD' => self::UsAccount,
+            'GBP' => self::UkAccount,
+            default => self::Iban,
+        };
+    }
 }

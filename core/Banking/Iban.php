@@ -13,7 +13,7 @@ use Symfony\Component\Validator\Validation;
  */
 final class Iban
 {
-    /** @throws BankingRefused when its shape is not the country's, or its check digits do not fit */
+    /** @throws BankingRefused when its shape is not the country's, or its check digits do not match */
     public static function read(string $typed): string
     {
         $iban = preg_replace('/[\s.\-]+/', '', mb_strtoupper(trim($typed))) ?? '';

@@ -18,7 +18,7 @@ final readonly class TaxId
     /**
      * @param string $country ISO 3166-1 code, of a VAT number
      *
-     * @throws TaxIdRefused with the reason, when it is empty, has another shape, or its check digits do not fit
+     * @throws TaxIdRefused with the reason, when it is empty, has another shape, or its check digits do not match
      */
     public static function of(TaxIdKind $kind, string $country, string $typed): self
     {

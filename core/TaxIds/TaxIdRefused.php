@@ -21,7 +21,7 @@ final class TaxIdRefused extends Refusal
 
     public static function checkDigits(string $typed, string $what): self
     {
-        return new self("“{$typed}” cannot be right: its check digits do not fit. Compare it with the paper.");
+        return new self("“{$typed}” cannot be right: its check digits do not match. Compare it with the paper.");
     }
 
     public static function because(string $typed, string $what, string $reason): self

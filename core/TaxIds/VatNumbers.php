@@ -43,7 +43,7 @@ final class VatNumbers
         return $letters.($country === 'BE' && preg_match('/^\d{9}$/', $text) === 1 ? '0'.$text : $text);
     }
 
-    /** @throws TaxIdRefused when it has another shape, or its check digits do not fit */
+    /** @throws TaxIdRefused when it has another shape, or its check digits do not match */
     public static function check(string $country, string $number, string $typed): void
     {
         [$shape, $example] = self::SHAPES[$country] ?? throw TaxIdRefused::unknownCountry($country);

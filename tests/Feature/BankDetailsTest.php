@@ -34,15 +34,15 @@ final class BankDetailsTest extends TestCase
         $this->actingAs($this->clerk);
         $id = $this->add()->assertCreated()->assertJsonPath('bank.current.0.state', 'on hold')->assertJsonPath('bank.current.0.masked', '•••• 3000')->assertJsonPath('bank.current.0.mayBeConfirmed', false)
             ->assertJsonPath('readiness.1.checks.3.todo', 'Let a second person confirm the new bank details.')->json('bank.current.0.id');
-        $this->pay($this->vendor, '5', [], ['side' => 'vendor'])->assertUnprocessable()
-            ->assertJsonPath('errors.0', ['field' => 'payBy', 'message' => 'Their new bank details are on hold until a second person confirms them. Nothing is paid by transfer before that.']);
+        $this->pay($this->vendor, '5', [], ['side' => 'vendor', 'payBy' => 'transfer'])->assertUnprocessable()
+            ->assertJsonPath('errors.0', ['field' => 'payBy', 'message' => 'Their bank details are on hold until a second person confirms them. Nothing is paid by transfer before that.']);
         $this->pay($this->vendor, '5', [], ['side' => 'vendor', 'payBy' => 'cheque'])->assertCreated();
         $this->confirm($id)->assertForbidden();
         $this->actingAs($this->approver)->getJson("/api/parties/{$this->vendor->id}")->assertJsonPath('bank.current.0.mayBeConfirmed', true);
         $this->postJson("/api/parties/{$this->vendor->id}/bank-details/$id/confirm", ['how' => ''])->assertUnprocessable()->assertJsonPath('errors.0', ['field' => 'how', 'message' => 'Say how you made sure.']);
         $this->confirm($id)->assertOk()->assertJsonPath('bank.current.0.state', 'confirmed')->assertJsonPath('bank.current.0.settledText', 'confirmed on 24 Nov 2026 by Approver: called a number known before');
-        $this->pay($this->vendor, '5', [], ['side' => 'vendor'])->assertCreated();
-        $this->confirm($id)->assertOk();
+        $this->pay($this->vendor, '5', [], ['side' => 'vendor', 'payBy' => 'transfer'])->assertCreated()->assertJsonPath('row.toAccount', 'IBAN •••• 3000');
+        $this->confirm($id)->assertUnprocessable()->assertJsonPath('detail', 'There is nothing on hold here any more. Somebody may have settled it meanwhile.');
         $this->assertStringContainsString('called a number known before', implode($this->changesOf($this->vendor)));
     }
 
@@ -63,15 +63,61 @@ final class BankDetailsTest extends TestCase
         $this->add()->assertUnprocessable()->assertJsonPath('errors.0', ['field' => 'iban', 'message' => 'That account is on the record already.']);
         $this->actingAs($this->approver);
         $this->confirm($second)->assertOk()->assertJsonPath('bank.current.*.masked', ['•••• 2957'])->assertJsonPath('bank.history.*.state', ['replaced']);
-        $this->deleteJson("/api/parties/{$this->vendor->id}/bank-details/$second", ['reason' => 'account closed', 'amount' => ''])->assertOk()->assertJsonPath('bank.current', [])->assertJsonPath('bank.history.0.settledText', 'replaced on 24 Nov 2026 by Approver: account closed');
         $this->assertSame(2, BankDetail::query()->count());
+    }
+
+    public function test_the_end_of_what_is_in_force_needs_a_second_person_too(): void
+    {
+        $id = $this->actingAs($this->clerk)->add()->json('bank.current.0.id');
+        $this->actingAs($this->approver);
+        $this->confirm($id)->assertOk();
+        // Whoever entered them cannot end them alone, and nothing is paid to them while it is open.
+        $this->actingAs($this->clerk);
+        $this->refuse($id, 'account closed')->assertOk()->assertJsonPath('bank.current.0.state', 'to be ended')->assertJsonPath('bank.current.0.endText', 'its end was asked for by Clerk: account closed');
+        $this->pay($this->vendor, '5', [], ['side' => 'vendor', 'payBy' => 'transfer'])->assertUnprocessable();
+        $this->getJson("/api/parties/{$this->vendor->id}/document-defaults?kind=bill")->assertJsonPath('payTo.0.text', null)->assertJsonPath('closedWays.0.way', 'transfer');
+        // Taken back, it is in force again; asked for by the approver, another one has to agree.
+        $this->refuse($id, 'still open')->assertOk()->assertJsonPath('bank.current.0.state', 'confirmed');
+        $this->actingAs($this->approver);
+        $this->refuse($id, 'closed')->assertOk();
+        $this->confirm($id)->assertUnprocessable()->assertJsonPath('detail', 'Whoever asked for the end cannot agree to it. Ask a second person.');
+        $this->asAdministrator();
+        $this->confirm($id)->assertOk()->assertJsonPath('bank.current', [])->assertJsonPath('bank.history.0.state', 'ended');
+        $this->confirm($id)->assertUnprocessable();
+    }
+
+    public function test_a_transfer_goes_to_confirmed_details_and_remembers_them(): void
+    {
+        $pay = fn (array $more = []) => $this->pay($this->vendor, '5', [], $more + ['side' => 'vendor', 'payBy' => 'transfer']);
+        $pay()->assertUnprocessable()->assertJsonPath('errors.0.message', 'They have no confirmed bank details. Add them and have a second person confirm them, or pay in another way.');
+        $iban = $this->actingAs($this->clerk)->add()->json('bank.current.0.id');
+        $us = $this->add(['kind' => 'US account', 'routing' => '021000021', 'account' => '123456789'])->json('bank.current.0.id');
+        $this->actingAs($this->approver);
+        $this->confirm($iban)->assertOk();
+        $pay()->assertUnprocessable();
+        $this->confirm($us)->assertOk();
+        $pay()->assertCreated()->assertJsonPath('row.toAccount', 'US account •••• 6789');
+        $pay(['bankDetailId' => $iban])->assertCreated()->assertJsonPath('row.toAccount', 'IBAN •••• 3000');
+        $other = $this->addCompany('Other', ['isVendor' => true]);
+        $this->pay($other, '5', [], ['side' => 'vendor', 'payBy' => 'transfer', 'bankDetailId' => $iban])->assertUnprocessable()->assertJsonPath('errors.0.field', 'payBy');
+    }
+
+    public function test_a_document_is_made_out_to_the_name_that_is_in_force(): void
+    {
+        $identity = ['name' => 'Brass Lantern', 'legal' => '', 'payee' => 'Lantern Holdings', 'isClient' => false, 'isVendor' => true];
+        $this->saveSection($this->vendor, 'identity', $identity)->assertOk();
+        $this->getJson("/api/parties/{$this->vendor->id}/document-defaults?kind=purchase-order")->assertJsonPath('copy.payee', 'Brass Lantern');
+        $id = BankDetail::query()->value('id');
+        $this->actingAs($this->approver);
+        $this->confirm($id)->assertOk();
+        $this->getJson("/api/parties/{$this->vendor->id}/document-defaults?kind=purchase-order")->assertJsonPath('copy.payee', 'Lantern Holdings');
     }
 
     public function test_a_new_payee_name_of_a_vendor_is_on_hold_too(): void
     {
         $this->saveSection($this->vendor, 'identity', ['name' => 'Brass Lantern', 'legal' => '', 'payee' => 'Lantern Holdings', 'isClient' => false, 'isVendor' => true])->assertOk()
             ->assertJsonPath('bank.current.0.kind', 'payee name')->assertJsonPath('bank.current.0.masked', 'Lantern Holdings');
-        $this->pay($this->vendor, '5', [], ['side' => 'vendor'])->assertUnprocessable()->assertJsonPath('errors.0.message', 'Their new payee name is on hold until a second person confirms it. Nothing is paid by transfer before that.');
+        $this->pay($this->vendor, '5', [], ['side' => 'vendor', 'payBy' => 'transfer'])->assertUnprocessable()->assertJsonPath('errors.0.message', 'Their new payee name is on hold until a second person confirms it. Nothing is paid to it before that.');
         $client = $this->addCompany('Client', ['isClient' => true]);
         $this->saveSection($client, 'identity', ['name' => 'Client', 'legal' => '', 'payee' => 'C', 'isClient' => true, 'isVendor' => false])->assertOk()->assertJsonPath('bank.current', []);
     }
@@ -123,6 +169,12 @@ final class BankDetailsTest extends TestCase
         return $this->postJson("/api/parties/{$this->vendor->id}/bank-details", $more + [
             'kind' => 'IBAN', 'iban' => 'DE89 3704 0044 0532 0130 00', 'bic' => '', 'routing' => '', 'sortCode' => '', 'account' => '', 'use' => 'checking', 'holder' => '', 'bankName' => '',
         ]);
+    }
+
+    /** @return TestResponse<\Illuminate\Http\Response> */
+    private function refuse(mixed $id, string $reason): TestResponse
+    {
+        return $this->deleteJson("/api/parties/{$this->vendor->id}/bank-details/".(is_int($id) ? $id : 0), ['reason' => $reason, 'amount' => '']);
     }
 
     /** @return TestResponse<\Illuminate\Http\Response> */

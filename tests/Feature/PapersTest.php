@@ -82,7 +82,7 @@ final class PapersTest extends TestCase
     {
         $vendor = $this->addCompany('Quill Gilding', ['isVendor' => true]);
         $this->saveSection($vendor, 'addresses', ['addresses' => [$this->address()]])->assertOk();
-        foreach ([['1500', '2026-01-02', 'cheque'], ['600', '2026-06-01', 'transfer'], ['5000', '2026-06-02', 'card'], ['650', '2025-12-31', 'cash']] as [$amount, $day, $by]) {
+        foreach ([['1500', '2026-01-02', 'cheque'], ['600', '2026-06-01', 'direct debit'], ['5000', '2026-06-02', 'card'], ['650', '2025-12-31', 'cash']] as [$amount, $day, $by]) {
             $this->pay($vendor, $amount, [], ['side' => 'vendor', 'day' => $day, 'payBy' => $by])->assertCreated();
         }
         $this->pay($this->addCompany('Incorporated Inc.', ['isVendor' => true]), '9000', [], ['side' => 'vendor'])->assertCreated();

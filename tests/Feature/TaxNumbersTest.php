@@ -45,7 +45,7 @@ final class TaxNumbersTest extends TestCase
         $party = $this->addCompany('Brass');
         $this->keep($party, [['EIN', '', '07-1234567'], ['VAT number', 'DE', 'DE136695978'], ['EIN', '', '91-1144442'], ['VAT number', 'US', '1'], ['SSN', '', '']])->assertUnprocessable()
             ->assertJsonPath('errors.*.field', ['taxNumbers.0.value', 'taxNumbers.1.value', 'taxNumbers.3.value', 'taxNumbers.4.value'])
-            ->assertJsonPath('errors.1.message', '“DE136695978” cannot be right: its check digits do not fit. Compare it with the paper.');
+            ->assertJsonPath('errors.1.message', '“DE136695978” cannot be right: its check digits do not match. Compare it with the paper.');
         $this->assertSame(0, TaxNumber::query()->count());
     }
 

@@ -62,7 +62,7 @@ final readonly class KeepBankDetails
             $problems->throwIfAny();
             $detail = new BankDetail(['holder' => $holder, 'bank_name' => $bank]);
             $account === null ?: $detail->setAccount($account);
-            $same = $party->bankDetails()->where('fingerprint', $detail->fingerprint)->whereIn('state', [BankDetail::CONFIRMED, BankDetail::ON_HOLD])->first();
+            $same = $party->bankDetails()->where('fingerprint', $detail->fingerprint)->whereIn('state', [BankDetail::CONFIRMED, ...BankDetail::WAITING])->first();
             if ($same !== null) {
                 throw ValidationException::withMessages([$kind === AccountKind::Iban ? 'iban' : 'account' => 'That account is on the record already.']);
             }
@@ -77,33 +77,70 @@ final readonly class KeepBankDetails
     }
 
     /**
-     * @throws BankingRefused when nothing is on hold any more, or who entered it confirms it
+     * A second person agrees: to new details, or to the end of those in force. Each once.
+     *
+     * @throws BankingRefused when nothing waits any more, or who began it agrees to it
      * @throws AuthorizationException when somebody confirms who may not
      */
     public function confirm(BankDetail $detail, Confirmation $how, User $by): void
     {
         DB::transaction(function () use ($detail, $how, $by): void {
-            $this->mustBeOpenTo($detail, $by);
-            Confirmation::mustBeSecondPerson($detail->user_id, $by->id);
-            // A party has one account of a kind in force; the one before stays in the history.
-            $detail->party->bankDetails()->where('kind', $detail->kind)->where('state', BankDetail::CONFIRMED)->update(['state' => BankDetail::REPLACED]);
-            $this->settle($detail, BankDetail::CONFIRMED, $how->value, $by);
+            $this->mustBeApprover($by);
+            $detail->refresh();
+            match ($detail->state) {
+                BankDetail::ON_HOLD => $this->putInForce($detail, $how, $by),
+                BankDetail::ENDING => $this->agreeToEnd($detail, $how, $by),
+                default => throw BankingRefused::notOnHold(),
+            };
         });
     }
 
-    /** Whoever entered them may also take them back. */
+    /**
+     * Refuses what waits for a second person; whoever began it may also take it back. What is in force
+     * is not ended by that alone: a second person has to agree, and nothing is paid to it meanwhile.
+     *
+     * @throws BankingRefused when it is neither in force nor waiting
+     * @throws AuthorizationException when somebody else's is refused by one who may not
+     */
     public function refuse(BankDetail $detail, string $reason, User $by): void
     {
         DB::transaction(function () use ($detail, $reason, $by): void {
-            if ($detail->refresh()->user_id !== $by->id) {
-                $this->mustBeOpenTo($detail, $by);
+            $detail->refresh();
+            $began = $detail->state === BankDetail::ENDING ? $detail->end_user_id : $detail->user_id;
+            if ($detail->state !== BankDetail::CONFIRMED && $began !== $by->id) {
+                $this->mustBeApprover($by);
             }
-            if ($detail->state !== BankDetail::ON_HOLD && $detail->state !== BankDetail::CONFIRMED) {
-                throw BankingRefused::notOnHold();
-            }
+            $to = match ($detail->state) {
+                BankDetail::ON_HOLD => BankDetail::REFUSED,
+                BankDetail::CONFIRMED => BankDetail::ENDING,
+                BankDetail::ENDING => BankDetail::CONFIRMED,
+                default => throw BankingRefused::notOnHold(),
+            };
             $detail->remark = Wording::line($reason, 200, 'Say why.');
-            $this->settle($detail, $detail->state === BankDetail::CONFIRMED ? BankDetail::REPLACED : BankDetail::REFUSED, '', $by);
+            if ($to === BankDetail::REFUSED) {
+                $this->settle($detail, $to, '', $by);
+            } else {
+                $from = $detail->state;
+                $detail->fill(['state' => $to, 'end_user_id' => $to === BankDetail::ENDING ? $by->id : null])->save();
+                $this->tell($detail->party, ucfirst($detail->kind), "{$detail->masked}, $from", "{$detail->masked}, $to: {$detail->remark}", $by);
+            }
         });
+    }
+
+    private function putInForce(BankDetail $detail, Confirmation $how, User $by): void
+    {
+        Confirmation::mustBeSecondPerson($detail->user_id, $by->id);
+        // A party has one account of a kind in force; the one before stays in the history.
+        $detail->party->bankDetails()->where('kind', $detail->kind)->whereIn('state', [BankDetail::CONFIRMED, BankDetail::ENDING])->update(['state' => BankDetail::REPLACED]);
+        $this->settle($detail, BankDetail::CONFIRMED, $how->value, $by);
+    }
+
+    private function agreeToEnd(BankDetail $detail, Confirmation $how, User $by): void
+    {
+        if ($detail->end_user_id === $by->id) {
+            throw BankingRefused::ownEnd();
+        }
+        $this->settle($detail, BankDetail::ENDED, $how->value, $by);
     }
 
     /**
@@ -155,13 +192,10 @@ final readonly class KeepBankDetails
         $this->tell($detail->party, ucfirst($detail->kind), "{$detail->masked}, $from", "{$detail->masked}, ".trim("$state: $how $detail->remark", ': '), $by);
     }
 
-    private function mustBeOpenTo(BankDetail $detail, User $by): void
+    private function mustBeApprover(User $by): void
     {
         if (! $by->can(Permission::ApproveChanges->value)) {
             throw new AuthorizationException('Only approvers and administrators confirm bank details.');
-        }
-        if ($detail->refresh()->state !== BankDetail::ON_HOLD && $detail->state !== BankDetail::CONFIRMED) {
-            throw BankingRefused::notOnHold();
         }
     }
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions\Ledger;
 
+use Almanac\Banking\AccountKind;
 use Almanac\Banking\BankingRefused;
 use Almanac\Banking\PayBy;
 use Almanac\Calendar\Day;
-use Almanac\Cautions\CautionUse;
 use Almanac\Ledger\DocumentAct;
 use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\EarlyPayment;
@@ -24,7 +24,7 @@ use App\Models\Party;
 use App\Models\Payment;
 use App\Models\Settlement;
 use App\Models\User;
-use App\Queries\Readiness\RecordFacts;
+use App\Queries\Banking\WaysToPay;
 use App\Support\Clock;
 use App\Support\FieldProblems;
 use App\Support\SideDefaults;
@@ -51,7 +51,7 @@ final readonly class TakePayment
     }
 
     /**
-     * @param array{side: string, day: string, amount: string, currency: string, payBy: string, reference: string, uses: list<Use>} $input
+     * @param array{side: string, day: string, amount: string, currency: string, payBy: string, reference: string, bankDetailId?: int|null, uses: list<Use>} $input
      *
      * @throws ValidationException with each refusal at its field
      */
@@ -67,7 +67,7 @@ final readonly class TakePayment
             }
             $amount = $problems->at('amount', fn () => $this->amount($input['amount'], $input['currency']));
             $reference = $problems->at('reference', fn () => NamePart::tidy($input['reference']));
-            $this->mustBeAllowed($party, $side, $payBy, $problems);
+            $account = $problems->at('payBy', fn () => $this->account($party, $side, $payBy, $input['bankDetailId'] ?? null, $amount->currency ?? ''));
             $problems->throwIfAny();
             if ($amount === null || $day === null) {
                 throw new \LogicException('What was not refused is there.');
@@ -75,6 +75,7 @@ final readonly class TakePayment
             $payment = Payment::query()->create([
                 'party_id' => $party->id, 'side' => $side, 'day' => $day, 'currency' => $amount->currency, 'amount_minor' => $amount->minor, 'unallocated_minor' => $amount->minor,
                 'pay_by' => $payBy, 'reference' => (string) $reference, 'user_id' => $by->id,
+                'bank_detail_id' => $account?->id,
                 'account_number' => $side === Side::Vendor ? SideDefaults::of($party, $side, $this->clock->today())->text(SideField::AccountNumber) : '',
             ]);
             $this->useOn($payment, $input['uses'], $day, $by);
@@ -219,18 +220,24 @@ final readonly class TakePayment
         return $amount->minor > 0 ? $amount : throw LedgerRefused::notPositive();
     }
 
-    /** Money goes out only to a vendor that nobody has stopped, and by transfer only to an account that a second person has confirmed. */
-    private function mustBeAllowed(Party $party, Side $side, PayBy $payBy, FieldProblems $problems): void
+    /**
+     * To which account a transfer goes.
+     *
+     * @throws BankingRefused when no money may go to them in that way, or the account is not in force
+     */
+    private function account(Party $party, Side $side, PayBy $payBy, ?int $wanted, string $currency): ?BankDetail
     {
         if ($side === Side::Client) {
-            return;
+            return null;
         }
-        if (RecordFacts::of($party->load(RecordFacts::RELATIONS), $this->clock->today())->isStoppedFor(CautionUse::Paying)) {
-            $problems->add('payBy', 'A caution stops payments to them. Settle what it is about, then lift it.');
+        $ways = WaysToPay::of($party, $this->clock->today());
+        $ways->way->mustBeOpen($payBy);
+        if ($payBy !== PayBy::Transfer) {
+            return null;
         }
-        $held = BankDetail::query()->where('party_id', $party->id)->where('state', BankDetail::ON_HOLD)->first();
-        if ($payBy === PayBy::Transfer && $held !== null) {
-            $problems->add('payBy', BankingRefused::onHold($held->kind === BankDetail::PAYEE)->getMessage());
-        }
+
+        return $wanted === null
+            ? $ways->accounts->firstWhere('kind', AccountKind::usualFor($currency)->value) ?? $ways->accounts->first()
+            : $ways->accounts->find($wanted) ?? throw BankingRefused::notInForce();
     }
 }

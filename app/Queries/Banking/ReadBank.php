@@ -25,9 +25,9 @@ final readonly class ReadBank
     {
         $reader = Auth::user();
         $mayApprove = $reader?->can(Permission::ApproveChanges->value) === true;
-        $details = $party->bankDetails()->with('user', 'settledBy')->get();
+        $details = $party->bankDetails()->with('user', 'settledBy', 'endUser')->get();
         $month = substr($this->clock->today()->toIso(), 0, 7);
-        $isCurrent = fn (BankDetail $detail) => in_array($detail->state, [BankDetail::ON_HOLD, BankDetail::CONFIRMED], true);
+        $isCurrent = fn (BankDetail $detail) => in_array($detail->state, [BankDetail::CONFIRMED, ...BankDetail::WAITING], true);
         $data = fn (BankDetail $detail) => BankDetailData::of($detail, $mayApprove, (int) $reader?->getAuthIdentifier());
 
         return new BankData(

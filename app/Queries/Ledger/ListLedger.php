@@ -62,7 +62,7 @@ final readonly class ListLedger
     {
         $payments = Payment::query()->tap((new LedgerFilter($wanted, $this->clock->today()))->payments(...));
         $sums = $payments->clone()->toBase()->where('is_void', false)->groupBy('currency')->selectRaw('currency, sum(amount_minor) as total, sum(unallocated_minor) as open')->get();
-        $rows = $payments->with('party')->orderByDesc('day')->orderByDesc('id')->paginate(self::PAGE, page: max(1, $page));
+        $rows = $payments->with('party', 'bankDetail')->orderByDesc('day')->orderByDesc('id')->paginate(self::PAGE, page: max(1, $page));
 
         return new PaymentPageData($rows->total(), $rows->currentPage(), $rows->lastPage(), array_values(array_map(
             fn (Payment $payment) => PaymentRowData::of($payment),

@@ -5,11 +5,16 @@ declare(strict_types=1);
 namespace App\Queries\Ledger;
 
 use Almanac\Ledger\DocumentKind;
+use Almanac\Ledger\Side;
 use Almanac\Money\Money;
 use Almanac\Terms\SideField;
+use App\Http\Data\Banking\ClosedWayData;
+use App\Http\Data\Banking\PayToData;
 use App\Http\Data\Ledger\DocumentDefaultsData;
 use App\Http\Data\Ledger\PartyCopyData;
+use App\Models\BankDetail;
 use App\Models\Party;
+use App\Queries\Banking\WaysToPay;
 use App\Support\Clock;
 use App\Support\PartyCopy;
 use App\Support\SideDefaults;
@@ -25,6 +30,7 @@ final readonly class ReadDefaults
     {
         $today = $this->clock->today();
         $side = SideDefaults::of($party, $kind->side(), $today);
+        $ways = $kind->side() === Side::Vendor ? WaysToPay::of($party, $today) : null;
 
         return new DocumentDefaultsData(
             $side->terms()->value[0] ?? '',
@@ -40,6 +46,8 @@ final readonly class ReadDefaults
             $side->payBy()->value,
             PartyCopyData::of(PartyCopy::of($party, $kind->side(), $today)),
             $this->check->handle($party, $kind, Money::zero($side->currency())),
+            $ways === null ? [] : array_values($ways->accounts->map(fn (BankDetail $detail) => PayToData::of($detail))->all()),
+            $ways === null ? [] : ClosedWayData::all($ways->way),
         );
     }
 }

@@ -58,7 +58,7 @@ final class RecordFacts
             $party->balance->is_over_limit ?? false,
             $party->payee() !== '',
             $party->bankDetails->contains(fn (BankDetail $detail) => $detail->state === BankDetail::CONFIRMED && $detail->kind !== BankDetail::PAYEE),
-            $party->bankDetails->contains(fn (BankDetail $detail) => $detail->state === BankDetail::ON_HOLD),
+            $party->bankDetails->contains(fn (BankDetail $detail) => in_array($detail->state, BankDetail::WAITING, true)),
         );
     }
 

@@ -1845,13 +1845,17 @@ export interface components {
             holder: string;
             bankName: string;
             /** @enum {string} */
-            state: "on hold" | "confirmed" | "refused" | "replaced";
+            state: "on hold" | "confirmed" | "to be ended" | "ended" | "refused" | "replaced";
             enteredBy: string;
             enteredText: string;
             /** @description As in confirmed on 3 Nov 2026 by Cordelia Vane: called a number known before; empty while it is on hold. */
             settledText: string;
-            /** @description Whether whoever reads this may confirm it: an approver, and not who entered it. */
+            /** @description Whether whoever reads this may agree to it: an approver, and not who began it. */
             mayBeConfirmed: boolean;
+            /** @description Whether whoever reads this may refuse it, ask for its end, or keep it in force. */
+            mayBeRefused: boolean;
+            /** @description Who asked for its end, and why; empty where nobody did. */
+            endText: string;
         };
         /** @description A payment card, of which only what may be shown is kept. */
         Card: {
@@ -1863,6 +1867,17 @@ export interface components {
             isExpired: boolean;
             holder: string;
             postcode: string;
+        };
+        /** @description A way in which nothing may be paid now, and why. */
+        ClosedWay: {
+            way: string;
+            why: string;
+        };
+        /** @description An account in force that a transfer can go to. */
+        PayTo: {
+            id: number;
+            /** @description Kind and masked number. */
+            text: string;
         };
         /** @description An entry of the chart of accounts. */
         Account: {
@@ -2050,6 +2065,10 @@ export interface components {
             payBy: string;
             copy: components["schemas"]["PartyCopy"];
             use: components["schemas"]["DocumentUse"];
+            /** @description Of a vendor: the accounts in force that a transfer can go to. */
+            payTo: components["schemas"]["PayTo"][];
+            /** @description Of a vendor: the ways in which nothing may be paid now. */
+            closedWays: components["schemas"]["ClosedWay"][];
         };
         /** @description Something that happened to a document. */
         DocumentEvent: {
@@ -2230,6 +2249,8 @@ export interface components {
             reference: string;
             /** @description Ours with the vendor, as it was told them. */
             accountNumber: string;
+            /** @description Theirs that a transfer went to, masked; empty where none did. */
+            toAccount: string;
             isVoid: boolean;
             voidReason: string;
         };
@@ -3325,6 +3346,8 @@ export interface components {
             currency: string;
             payBy: string;
             reference: string;
+            /** @description The account a transfer goes to; without it, the usual one of those in force. */
+            bankDetailId?: number | null;
             /** @description What stays over is kept unallocated. */
             uses: components["schemas"]["UseInput"][];
         };

@@ -7,7 +7,7 @@ import { Form } from '../ui/Form';
 
 interface Props {
     title: string;
-    hint?: string;
+    hint?: string | undefined;
     action: string;
     /** What is proposed, where it is asked how much. */
     withAmount?: string;

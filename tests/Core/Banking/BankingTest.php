@@ -30,7 +30,7 @@ final class BankingTest extends TestCase
         $this->assertSame('•••• '.substr(str_replace(' ', '', $iban), -4), $account->masked());
     }
 
-    #[TestWith(['DE89370400440532013001', 'That cannot be the IBAN: its check digits do not fit. Compare it with the paper.'])]
+    #[TestWith(['DE89370400440532013001', 'That cannot be the IBAN: its check digits do not match. Compare it with the paper.'])]
     #[TestWith(['DE8937040044053201300', 'That is no IBAN: it is written like DE89 3704 0044 0532 0130 00, as long as the country has it.'])]
     #[TestWith(['US64SVBKUS6S3300958879', 'That is no IBAN: it is written like DE89 3704 0044 0532 0130 00, as long as the country has it.'])]
     #[TestWith(['', 'Type the IBAN.'])]
@@ -49,8 +49,8 @@ final class BankingTest extends TestCase
     public function test_american_and_british_accounts(): void
     {
         $this->assertSame('routing 021000021, account 000123456789, savings', BankAccount::us('021 000 021', '0001-2345-6789', 'savings')->display());
-        $this->assertSame('That cannot be the routing number: its check digits do not fit. Compare it with the paper.', $this->refusal(fn () => BankAccount::us('021000022', '1234', '')));
-        $this->assertSame('That cannot be the routing number: its check digits do not fit. Compare it with the paper.', $this->refusal(fn () => BankAccount::us('500000005', '1234', '')), 'no district begins with 50');
+        $this->assertSame('That cannot be the routing number: its check digits do not match. Compare it with the paper.', $this->refusal(fn () => BankAccount::us('021000022', '1234', '')));
+        $this->assertSame('That cannot be the routing number: its check digits do not match. Compare it with the paper.', $this->refusal(fn () => BankAccount::us('500000005', '1234', '')), 'no district begins with 50');
         $this->assertSame('That is no account number: it is written like 4 to 17 digits.', $this->refusal(fn () => BankAccount::us('021000021', '123', '')));
         $this->assertSame('sort code 20-00-00, account 55779911', BankAccount::uk('200000', '55779911')->display());
         $this->assertSame('That is no sort code: it is written like 20-00-00.', $this->refusal(fn () => BankAccount::uk('20000', '55779911')));
@@ -78,7 +78,7 @@ final class BankingTest extends TestCase
             for ($digit = 0; $digit < 10; $digit++) {
                 $typed = substr_replace($number, (string) $digit, $at, 1);
                 if ($typed !== $number) {
-                    $this->assertSame('That cannot be the card number: its check digits do not fit. Compare it with the paper.', $this->refusal(fn () => CardNumber::read($typed)));
+                    $this->assertSame('That cannot be the card number: its check digits do not match. Compare it with the paper.', $this->refusal(fn () => CardNumber::read($typed)));
                 }
             }
         }

@@ -70,11 +70,11 @@ final class TaxIdTest extends TestCase
         yield 'an ATIN as ITIN' => [TaxIdKind::Itin, '', '912-93-1234', '“912-93-1234” is no ITIN: with 93 in the middle it is an ATIN.'];
         yield 'another ITIN' => [TaxIdKind::Itin, '', '912-40-1234', '“912-40-1234” is no ITIN: its fourth and fifth digits lie in 50–65, 70–88, 90–92 or 94–99.'];
         yield 'an ITIN as ATIN' => [TaxIdKind::Atin, '', '912-70-1234', '“912-70-1234” is no ATIN: it begins with 9 and has 93 in the middle.'];
-        yield 'a slip' => [TaxIdKind::Vat, 'DE', 'DE136695978', '“DE136695978” cannot be right: its check digits do not fit. Compare it with the paper.'];
+        yield 'a slip' => [TaxIdKind::Vat, 'DE', 'DE136695978', '“DE136695978” cannot be right: its check digits do not match. Compare it with the paper.'];
         yield 'too short' => [TaxIdKind::Vat, 'FR', 'FR4030326504', '“FR4030326504” is no VAT number, which looks like FR40303265045.'];
         yield 'of another country' => [TaxIdKind::Vat, 'DE', 'ATU13585627', '“ATU13585627” is no VAT number, which looks like DE136695976.'];
         yield 'of nowhere' => [TaxIdKind::Vat, 'US', '123456789', 'No VAT numbers of “US” are known here. Choose the country, or another kind of number.'];
-        yield 'a slip of the ABN' => [TaxIdKind::AuBusinessNumber, '', '83914571674', '“83914571674” cannot be right: its check digits do not fit. Compare it with the paper.'];
+        yield 'a slip of the ABN' => [TaxIdKind::AuBusinessNumber, '', '83914571674', '“83914571674” cannot be right: its check digits do not match. Compare it with the paper.'];
         yield 'in other digits' => [TaxIdKind::Duns, '', '١٢٣٤٥٦٧٨٩', '“١٢٣٤٥٦٧٨٩” is no DUNS number, which looks like 15-048-3782.'];
     }
 

@@ -23,7 +23,7 @@ final readonly class BankDetailData
         public string $holder,
         #[OA\Property]
         public string $bankName,
-        #[OA\Property(enum: ['on hold', 'confirmed', 'refused', 'replaced'])]
+        #[OA\Property(enum: ['on hold', 'confirmed', 'to be ended', 'ended', 'refused', 'replaced'])]
         public string $state,
         #[OA\Property]
         public string $enteredBy,
@@ -31,17 +31,28 @@ final readonly class BankDetailData
         public string $enteredText,
         #[OA\Property(description: 'As in confirmed on 3 Nov 2026 by Cordelia Vane: called a number known before; empty while it is on hold.')]
         public string $settledText,
-        #[OA\Property(description: 'Whether whoever reads this may confirm it: an approver, and not who entered it.')]
+        #[OA\Property(description: 'Whether whoever reads this may agree to it: an approver, and not who began it.')]
         public bool $mayBeConfirmed,
+        #[OA\Property(description: 'Whether whoever reads this may refuse it, ask for its end, or keep it in force.')]
+        public bool $mayBeRefused,
+        #[OA\Property(description: 'Who asked for its end, and why; empty where nobody did.')]
+        public string $endText,
     ) {
     }
 
     public static function of(BankDetail $detail, bool $mayApprove, int $readerId): self
     {
+        $isEnding = $detail->state === BankDetail::ENDING;
+        $isSettled = $detail->settledBy !== null && ! $isEnding;
+        $began = $isEnding ? $detail->end_user_id : $detail->user_id;
+        $isWaiting = in_array($detail->state, BankDetail::WAITING, true);
+
         return new self(
             $detail->id, $detail->kind, $detail->masked, $detail->holder, $detail->bank_name, $detail->state, $detail->user->name, Office::dayOf($detail->created_at),
-            $detail->settledBy === null ? '' : trim(sprintf('%s on %s by %s: %s', $detail->state, $detail->settled_at === null ? '' : Office::dayOf($detail->settled_at), $detail->settledBy->name, $detail->how.$detail->remark), ': '),
-            $detail->state === BankDetail::ON_HOLD && $mayApprove && $detail->user_id !== $readerId,
+            $isSettled ? trim(sprintf('%s on %s by %s: %s', $detail->state, $detail->settled_at === null ? '' : Office::dayOf($detail->settled_at), $detail->settledBy->name, trim($detail->how.' '.$detail->remark)), ': ') : '',
+            $isWaiting && $mayApprove && $began !== $readerId,
+            $isWaiting ? $mayApprove || $began === $readerId : $detail->state === BankDetail::CONFIRMED,
+            $isEnding ? trim('its end was asked for by '.($detail->endUser->name ?? '').': '.$detail->remark, ': ') : '',
         );
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Ledger;
 
+use App\Http\Data\Banking\ClosedWayData;
+use App\Http\Data\Banking\PayToData;
 use OpenApi\Attributes as OA;
 
 /** What a new document for a party begins with. */
@@ -13,6 +15,8 @@ final readonly class DocumentDefaultsData
     /**
      * @param list<int> $accountIds
      * @param list<int> $costCentreIds
+     * @param list<PayToData> $payTo
+     * @param list<ClosedWayData> $closedWays
      */
     public function __construct(
         #[OA\Property]
@@ -41,6 +45,10 @@ final readonly class DocumentDefaultsData
         public PartyCopyData $copy,
         #[OA\Property(ref: '#/components/schemas/DocumentUse')]
         public UseData $use,
+        #[OA\Property(description: 'Of a vendor: the accounts in force that a transfer can go to.', items: new OA\Items(ref: '#/components/schemas/PayTo'))]
+        public array $payTo,
+        #[OA\Property(description: 'Of a vendor: the ways in which nothing may be paid now.', items: new OA\Items(ref: '#/components/schemas/ClosedWay'))]
+        public array $closedWays,
     ) {
     }
 }

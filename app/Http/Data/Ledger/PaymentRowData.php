@@ -31,6 +31,8 @@ final readonly class PaymentRowData
         public string $reference,
         #[OA\Property(description: 'Ours with the vendor, as it was told them.')]
         public string $accountNumber,
+        #[OA\Property(description: 'Theirs that a transfer went to, masked; empty where none did.')]
+        public string $toAccount,
         #[OA\Property]
         public bool $isVoid,
         #[OA\Property]
@@ -42,7 +44,7 @@ final readonly class PaymentRowData
     {
         return new self(
             $payment->id, $payment->side->value, PartyLinkData::of($payment->party), $payment->day->toText(), MoneyData::of($payment->amount()), MoneyData::of($payment->unallocated()),
-            $payment->pay_by->value, $payment->reference, $payment->account_number, $payment->is_void, $payment->void_reason,
+            $payment->pay_by->value, $payment->reference, $payment->account_number, trim(($payment->bankDetail->kind ?? '').' '.($payment->bankDetail->masked ?? '')), $payment->is_void, $payment->void_reason,
         );
     }
 }

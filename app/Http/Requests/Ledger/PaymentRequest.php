@@ -6,7 +6,7 @@ namespace App\Http\Requests\Ledger;
 
 use Almanac\Banking\PayBy;
 use Almanac\Ledger\Side;
-use App\Http\Requests\Rules\ItemList;
+use App\Http\Requests\Rules\IdOrNull;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
@@ -23,6 +23,7 @@ use OpenApi\Attributes as OA;
     new OA\Property('currency', type: 'string'),
     new OA\Property('payBy', type: 'string'),
     new OA\Property('reference', type: 'string'),
+    new OA\Property('bankDetailId', description: 'The account a transfer goes to; without it, the usual one of those in force.', type: 'integer', nullable: true),
     new OA\Property('uses', description: 'What stays over is kept unallocated.', type: 'array', items: new OA\Items(ref: '#/components/schemas/UseInput')),
 ])]
 final class PaymentRequest extends FormRequest
@@ -34,9 +35,8 @@ final class PaymentRequest extends FormRequest
             'side' => ['required', Rule::enum(Side::class)],
             'day' => ['present', 'string', 'max:1000'], 'amount' => ['present', 'string', 'max:1000'], 'currency' => ['present', 'string', 'max:1000'], 'reference' => ['present', 'string', 'max:1000'],
             'payBy' => ['required', Rule::enum(PayBy::class)],
-            'uses' => ['present', new ItemList, 'max:500'],
-            'uses.*.documentId' => ['required', 'integer'],
-            'uses.*.amount' => ['present', 'string', 'max:1000'], 'uses.*.discount' => ['present', 'string', 'max:1000'],
+            'bankDetailId' => [new IdOrNull],
+            ...UsesRequest::ofUses(),
         ];
     }
 }

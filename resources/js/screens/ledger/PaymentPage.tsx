@@ -41,6 +41,7 @@ export function PaymentPage() {
                     <div><dt>Day</dt><dd>{row.dayText}</dd></div>
                     <div><dt>How</dt><dd>{row.payBy}</dd></div>
                     {row.reference !== '' && <div><dt>Reference</dt><dd>{row.reference}</dd></div>}
+                    {row.toAccount !== '' && <div><dt>To account</dt><dd>{row.toAccount}</dd></div>}
                     {row.accountNumber !== '' && <div><dt>Our account with them</dt><dd>{row.accountNumber}</dd></div>}
                     <div><dt>Not used yet</dt><dd>{left === 0 ? <Quiet>nothing</Quiet> : `${row.amount.currency} ${row.unallocated.text}`}</dd></div>
                     <div><dt>Entered by</dt><dd>{data.by}</dd></div>

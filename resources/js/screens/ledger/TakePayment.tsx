@@ -43,7 +43,7 @@ export function TakePayment() {
 function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'client' | 'vendor'; defaults: Schemas['DocumentDefaults'] }) {
     const [search] = useSearchParams();
     const { data: books } = useQuery(booksQuery);
-    const [draft, setDraft] = useState({ day: '', amount: undefined as string | undefined, currency: search.get('currency') ?? defaults.currency, payBy: side === 'vendor' ? defaults.payBy : 'transfer', reference: '' });
+    const [draft, setDraft] = useState({ day: '', amount: undefined as string | undefined, currency: search.get('currency') ?? defaults.currency, payBy: side === 'vendor' ? defaults.payBy : 'transfer', reference: '', bankDetailId: null as number | null });
     const [typed, setTyped] = useState<Uses>();
     const { run, problems, message } = useSaving();
     const navigate = useNavigate();
@@ -54,6 +54,7 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
     // Until an amount is typed, it is what is used in all.
     const amount = draft.amount ?? (preview === undefined || preview.used.sign === 0 ? '' : preview.used.amount);
     const open = preview?.documents;
+    const closed = defaults.closedWays.find(({ way }) => way === draft.payBy);
     const save = () => run(async () => {
         const taken = await ask(api.POST('/api/parties/{id}/payments', { params: { path: { id: partyId } }, body: { ...draft, amount, side, uses: usesOf(uses) } }));
         forgetLedger();
@@ -75,8 +76,18 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
                 <ChooseOne label="Currency" width="100px" options={(books?.currencies ?? [draft.currency]).map((id) => ({ id, name: id }))} value={draft.currency} onChange={(currency) => set({ currency })} />
                 <Field label="Day" width="120px" placeholder="today" value={draft.day} onChange={(day) => set({ day })} problem={problems.day} />
                 <ChooseOne label="How" width="150px" options={WAYS_TO_PAY} value={draft.payBy} onChange={(payBy) => set({ payBy })} problem={problems.payBy} />
+                {side === 'vendor' && draft.payBy === 'transfer' && defaults.payTo.length > 0 && (
+                    <ChooseOne
+                        label="To account"
+                        width="220px"
+                        options={[{ id: 'usual', name: 'the usual one' }, ...defaults.payTo.map(({ id, text }) => ({ id: String(id), name: text }))]}
+                        value={draft.bankDetailId === null ? 'usual' : String(draft.bankDetailId)}
+                        onChange={(id) => set({ bankDetailId: id === 'usual' ? null : Number(id) })}
+                    />
+                )}
                 <Field label="Reference" width="220px" value={draft.reference} onChange={(reference) => set({ reference })} problem={problems.reference} />
             </FieldRow>
+            {side === 'vendor' && closed !== undefined && <Mark tone="stop">{closed.why}</Mark>}
             <Row><Heading>Used on</Heading>{typed === undefined ? <Small>the oldest first; change any amount by hand</Small> : <Button onPress={() => setTyped(undefined)}>Oldest first again</Button>}</Row>
             {open !== undefined && <AllocationRows open={open} uses={uses} onChange={setTyped} problems={problems} withDiscount />}
             <LeftOver preview={draft.amount === undefined ? undefined : preview} />

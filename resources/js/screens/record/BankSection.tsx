@@ -69,13 +69,15 @@ export function BankSection({ record }: { record: RecordData }) {
 }
 
 function OneDetail({ record, detail, mayEdit }: { record: RecordData; detail: Detail; mayEdit: boolean }) {
-    const { userName, maySeePrivate } = useSession();
+    const { maySeePrivate } = useSession();
     const act = useSaid(record);
     const say = useSay();
     const [shown, setShown] = useState<string>();
     const [asks, setAsks] = useState<'confirm' | 'refuse'>();
     const path = { params: { path: { id: record.party.id, bankDetail: detail.id } } };
     const isHeld = detail.state === 'on hold';
+    const isEnding = detail.state === 'to be ended';
+    const deed = isHeld ? 'Refuse' : isEnding ? 'Keep' : 'End';
     const reveal = async () => {
         try {
             setShown((await ask(api.POST('/api/parties/{id}/bank-details/{bankDetail}/reveal', path))).value);
@@ -88,14 +90,15 @@ function OneDetail({ record, detail, mayEdit }: { record: RecordData; detail: De
             <Row $gap="small">
                 <span>{detail.kind} <strong>{shown ?? detail.masked}</strong></span>
                 {detail.holder !== '' && detail.kind !== 'payee name' && <Small>in the name of {detail.holder}{detail.bankName !== '' && `, ${detail.bankName}`}</Small>}
-                {isHeld ? <Mark tone="stop">on hold</Mark> : <Mark tone="fine">confirmed</Mark>}
+                {isHeld || isEnding ? <Mark tone="stop">{detail.state}</Mark> : <Mark tone="fine">confirmed</Mark>}
                 {maySeePrivate && detail.kind !== 'payee name' && shown === undefined && <QuietButton aria-label={`Show the ${detail.kind} ${detail.masked}`} onPress={() => void reveal()}>Show</QuietButton>}
-                {detail.mayBeConfirmed && <Button onPress={() => setAsks('confirm')}>Confirm</Button>}
-                {mayEdit && (isHeld ? detail.mayBeConfirmed || detail.enteredBy === userName : true) && <QuietButton aria-label={`${isHeld ? 'Refuse' : 'End'} ${detail.kind} ${detail.masked}`} onPress={() => setAsks('refuse')}>{isHeld ? 'Refuse' : 'End'}</QuietButton>}
+                {detail.mayBeConfirmed && <Button onPress={() => setAsks('confirm')}>{isEnding ? 'Agree to the end' : 'Confirm'}</Button>}
+                {mayEdit && detail.mayBeRefused && <QuietButton aria-label={`${deed} ${detail.kind} ${detail.masked}`} onPress={() => setAsks('refuse')}>{deed}</QuietButton>}
             </Row>
+            {isEnding && <Small>{detail.endText}; nothing is paid to it until a second person has agreed, or it is kept</Small>}
             <Small>{isHeld ? `entered by ${detail.enteredBy} on ${detail.enteredText}; nothing is paid by transfer until a second person has confirmed it` : detail.settledText}</Small>
             {asks === 'confirm' && <Confirm record={record} detail={detail} onClose={() => setAsks(undefined)} />}
-            {asks === 'refuse' && <AskWhy title={isHeld ? 'Refuse these details' : 'End these details'} action={isHeld ? 'Refuse these details' : 'End these details'} onClose={() => setAsks(undefined)} run={(reason) => act.save(() => ask(api.DELETE('/api/parties/{id}/bank-details/{bankDetail}', { ...path, body: { reason, amount: '' } })), isHeld ? 'Refused.' : 'Ended.')} />}
+            {asks === 'refuse' && <AskWhy title={`${deed} these details`} hint={isHeld || isEnding ? undefined : 'A second person has to agree. Nothing is paid to them meanwhile.'} action={`${deed} these details`} onClose={() => setAsks(undefined)} run={(reason) => act.save(() => ask(api.DELETE('/api/parties/{id}/bank-details/{bankDetail}', { ...path, body: { reason, amount: '' } })), isHeld ? 'Refused.' : isEnding ? 'Kept in force.' : 'A second person has to agree to the end.')} />}
         </Stack>
     );
 }
@@ -105,7 +108,7 @@ function Confirm({ record, detail, onClose }: { record: RecordData; detail: Deta
     const act = useSaid(record);
     const { run, problems, message } = useSaving();
     return (
-        <Dialog title="Confirm new bank details" onClose={onClose}>
+        <Dialog title={detail.state === 'to be ended' ? 'Agree to the end of bank details' : 'Confirm new bank details'} onClose={onClose}>
             <Form
                 onSubmit={(event) => {
                     event.preventDefault();
@@ -117,7 +120,7 @@ function Confirm({ record, detail, onClose }: { record: RecordData; detail: Deta
             >
                 <p>Call a number that was known before these details came, not one from the letter or email that brought them. Then say how you made sure that {detail.masked} is right.</p>
                 <ChooseOne label="How" options={HOW.map((id) => ({ id, name: id }))} value={how} onChange={setHow} problem={problems.how ?? message} />
-                <DialogButtons><MainButton type="submit">Confirm them</MainButton><Button onPress={onClose}>Cancel</Button></DialogButtons>
+                <DialogButtons><MainButton type="submit">{detail.state === 'to be ended' ? 'Agree to the end' : 'Confirm them'}</MainButton><Button onPress={onClose}>Cancel</Button></DialogButtons>
             </Form>
         </Dialog>
     );
