@@ -2,10 +2,14 @@
 
 declare(strict_types=1);
 
+use Almanac\Refusal;
+use App\Actions\Records\StaleSection;
 use App\Http\Middleware\OneAct;
 use App\Http\Middleware\PlainQuery;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Problems\ProblemRenderer;
+use App\Support\ArchivedRecord;
+use App\Support\StaleDocument;
 use Bench\BenchCommand;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -31,6 +35,8 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password', 'password_confirmation', 'token']);
+        // What somebody is told to do otherwise is no fault of the program.
+        $exceptions->dontReport([Refusal::class, StaleSection::class, StaleDocument::class, ArchivedRecord::class]);
         $exceptions->render(new ProblemRenderer);
     })
     ->create();

@@ -132,7 +132,7 @@ test('new bank details wait for a second person', async ({ desk, page, browser }
     await page.goto(`${record}/payment/vendor`);
     await page.getByLabel('Amount').fill('5');
     await desk.choose(/How/, 'transfer');
-    await page.getByRole('button', { name: 'Enter the payment' }).click();
+    await page.getByRole('button', { name: 'Record the payment' }).click();
     await expect(main(page)).toContainText('on hold until a second person confirms them');
 
     const context = await browser.newContext();
@@ -150,8 +150,8 @@ test('new bank details wait for a second person', async ({ desk, page, browser }
     await expect(other.getByRole('region', { name: 'Bank and cards' })).toContainText('confirmed on 24 Nov 2026 by Cordelia Vane: called a number known before');
     await context.close();
 
-    await page.getByRole('button', { name: 'Enter the payment' }).click();
-    await expect(page.getByRole('heading', { name: /Money to Hollow Pine/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Record the payment' }).click();
+    await expect(page.getByRole('heading', { name: /Payment to Hollow Pine/ })).toBeVisible();
 });
 
 test('a change says what it touches before it is saved', async ({ desk, page }) => {

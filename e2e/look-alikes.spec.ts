@@ -15,6 +15,7 @@ test('who is in the book already is shown while the name is typed', async ({ des
     await expect(told).toBeHidden();
     await page.getByLabel('Name', { exact: true }).fill('Brass Lantern Foundry');
     await told.getByRole('link').click();
+    await page.getByRole('button', { name: 'Leave without saving' }).click();
     await expect(page.getByRole('heading', { level: 1, name: 'Brass Lantern Foundry' })).toBeVisible();
 });
 

@@ -129,6 +129,7 @@ test('a session that expired while typing: sign in on the spot, and it is saved'
 
 test('a session that expired while reading: sign in on the spot, and read on', async ({ desk, page }) => {
     await page.getByRole('link', { name: 'Directory' }).click();
+    await expect(page.getByRole('heading', { name: 'Directory', level: 1 })).toBeVisible();
     await expect(page.getByRole('main')).toHaveAttribute('aria-busy', 'false');
     // Once everything has been read, no answer on its way can bring the session back.
     const link = page.getByRole('link', { name: 'Brass Lantern Foundry' });

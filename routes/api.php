@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Access\AccountController;
 use App\Http\Controllers\Access\SessionController;
 use App\Http\Controllers\Banking\BankController;
 use App\Http\Controllers\Books\BooksController;
@@ -44,6 +45,9 @@ Route::get('countries', [ChoicesController::class, 'countries']);
 
 Route::middleware(['auth:sanctum', InOffice::class, OneAct::class])->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy'])->withoutMiddleware(OneAct::class);
+    Route::get('tokens', [AccountController::class, 'tokens']);
+    Route::delete('tokens/{token}', [AccountController::class, 'revoke'])->whereNumber('token');
+    Route::put('password', [AccountController::class, 'password']);
     Route::get('choices', [ChoicesController::class, 'index']);
     Route::get('today', [TodayController::class, 'index']);
     Route::get('reminders', [TodayController::class, 'due']);

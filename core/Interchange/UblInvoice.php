@@ -178,8 +178,10 @@ final class UblInvoice
     {
         $before = libxml_use_internal_errors(true);
         $document = new DOMDocument;
-        // A document type could bring in files and endless repetition; an invoice has none.
-        $isRead = stripos($xml, '<!DOCTYPE') === false && $xml !== '' && $document->loadXML($xml, LIBXML_NONET);
+        // A document type could bring in files and endless repetition; an invoice has none. In another
+        // encoding one could hide, so that only UTF-8 is read.
+        $isPlain = mb_check_encoding($xml, 'UTF-8') && preg_match('/^\s*(?:\xEF\xBB\xBF)?<\?xml[^>]*\bencoding\s*=\s*["\'](?!utf-8["\'])/i', $xml) !== 1;
+        $isRead = $isPlain && stripos($xml, '<!DOCTYPE') === false && $xml !== '' && $document->loadXML($xml, LIBXML_NONET) && $document->doctype === null;
         libxml_clear_errors();
         libxml_use_internal_errors($before);
 

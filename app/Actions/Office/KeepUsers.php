@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Office;
 
+use App\Actions\Access\KeepAccess;
 use App\Models\User;
 use App\Support\Role;
 use Illuminate\Support\Facades\DB;
@@ -11,8 +12,12 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
 /** Adds colleagues, changes what they may do, and retires them. Nobody who wrote in the log is ever deleted. */
-final class KeepUsers
+final readonly class KeepUsers
 {
+    public function __construct(private KeepAccess $access)
+    {
+    }
+
     /** @throws ValidationException when somebody has that email already */
     public function add(string $name, string $email, string $password, Role $role): User
     {
@@ -39,12 +44,14 @@ final class KeepUsers
             if ($user->isAdministrator() && ! $user->isRetired() && ($role !== Role::Administrator || $isRetired) && $this->administrators() === 1) {
                 throw ValidationException::withMessages(['role' => 'The office needs an administrator. Make somebody else one first.']);
             }
-            $user->fill(['name' => trim($name)] + ($password === '' ? [] : ['password' => $password]));
+            $user->fill(['name' => trim($name)]);
             $user->retired_at = $isRetired ? ($user->retired_at ?? now()) : null;
             $user->save();
             $user->syncRoles([$role->value]);
-            if ($isRetired) {
-                $user->tokens()->delete();
+            if ($password !== '') {
+                $this->access->setPassword($user, $password);
+            } elseif ($isRetired) {
+                $this->access->close($user);
             }
         });
     }

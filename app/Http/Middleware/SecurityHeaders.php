@@ -32,7 +32,12 @@ final class SecurityHeaders
             'X-Frame-Options' => 'DENY',
             'Referrer-Policy' => 'same-origin',
             'Cross-Origin-Opener-Policy' => 'same-origin',
+            'Cross-Origin-Resource-Policy' => 'same-origin',
         ];
+        if ($request->is('api/*', 'calendar/*')) {
+            // What is in the book is nobody’s after signing out.
+            $response->headers->set('Cache-Control', 'no-store, private');
+        }
         foreach ($headers as $name => $value) {
             // What is shown in a frame of a page, such as a PDF, has said so itself.
             if (! $response->headers->has($name)) {

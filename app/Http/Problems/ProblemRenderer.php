@@ -8,6 +8,8 @@ use Almanac\Records\Difference;
 use Almanac\Refusal;
 use App\Actions\Records\StaleSection;
 use App\Support\ArchivedRecord;
+use App\Support\Permission;
+use App\Support\Role;
 use App\Support\StaleDocument;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
@@ -21,8 +23,9 @@ use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 final class ProblemRenderer
 {
     private const TITLES = [
+        400 => ['Not possible', 'Sign in from a page of Neat Almanac, or make a token for a script at /api/tokens.'],
         401 => ['You are signed out', 'Sign in again to go on.'],
-        403 => ['You may not do this', 'Your role only lets you read. Ask an administrator.'],
+        403 => ['You may not do this', 'Your role does not allow it. Ask an administrator.'],
         404 => ['Not found', 'That record is not in the book, or no longer is.'],
         405 => ['Not possible', 'That cannot be done here.'],
         413 => ['Too large', 'That is more than can be taken at once.'],
@@ -45,7 +48,7 @@ final class ProblemRenderer
             $error instanceof ArchivedRecord => $this->respond(423, 'Archived', $error->getMessage()),
             $error instanceof AuthenticationException => $this->problem(401),
             // Laravel has wrapped it by now, and put words of its own where there were none.
-            $error->getPrevious() instanceof AuthorizationException => $this->forbidden($error->getMessage()),
+            $error->getPrevious() instanceof AuthorizationException => $this->forbidden($error->getMessage(), $request),
             self::isBusy($error) => $this->problem(503, ['Retry-After' => '1']),
             $error instanceof HttpExceptionInterface => $this->problem($error->getStatusCode(), $error->getHeaders()),
             default => $this->problem(500),
@@ -59,12 +62,24 @@ final class ProblemRenderer
             || $error instanceof PDOException && str_contains($error->getMessage(), 'database is locked');
     }
 
-    /** A reason of its own goes before the general one. */
-    private function forbidden(string $own): JsonResponse
+    /** A reason of its own goes before the general one, which says which role may. */
+    private function forbidden(string $own, Request $request): JsonResponse
     {
         [$title, $detail] = self::TITLES[403];
+        foreach ($request->route()?->gatherMiddleware() ?? [] as $middleware) {
+            $permission = is_string($middleware) && str_starts_with($middleware, 'can:') ? Permission::tryFrom(substr($middleware, 4)) : null;
+            $detail = $permission === null ? $detail : $this->whoMay($permission);
+        }
 
         return $this->respond(403, $title, $own === '' || $own === 'This action is unauthorized.' ? $detail : $own);
+    }
+
+    private function whoMay(Permission $permission): string
+    {
+        $roles = array_map(fn (Role $role) => $role->value.'s', array_filter(Role::cases(), fn (Role $role) => in_array($permission, $role->permissions(), true)));
+        $last = array_pop($roles);
+
+        return 'Only '.($roles === [] ? '' : implode(', ', $roles).' and ').$last.' may do this.';
     }
 
     /** @param  array<string, list<string>>  $errors */

@@ -11,7 +11,7 @@ use App\Actions\Reminders\OpenCalendar;
 use App\Models\Reminder;
 use App\Models\User;
 use App\Support\Clock;
-use Illuminate\Support\Facades\URL;
+use App\Support\OwnAddress;
 
 /** Writes somebody's open reminders as a calendar. */
 final readonly class WriteFeed
@@ -30,12 +30,12 @@ final readonly class WriteFeed
         $reminders = Reminder::query()->open()->where('user_id', $user->id)->with('party')->get();
 
         return CalendarFeed::write('Reminders of '.$user->name, $this->clock->here()->toDateTimeImmutable(), array_values($reminders->map(fn (Reminder $reminder) => new CalendarEvent(
-            "reminder-{$reminder->id}@".parse_url(URL::to('/'), PHP_URL_HOST),
+            "reminder-{$reminder->id}@".OwnAddress::host(),
             $reminder->day,
             TimeOfDay::read($reminder->time),
             $reminder->text.' – '.$reminder->party->display_name,
             $reminder->recurrence(),
-            URL::to("/records/{$reminder->party_id}"),
+            OwnAddress::of("/records/{$reminder->party_id}"),
         ))->all()));
     }
 }

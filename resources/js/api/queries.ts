@@ -255,3 +255,5 @@ export function previewQuery(terms: string, documentDate: string) {
         staleTime: Infinity,
     });
 }
+
+export const tokensQuery = queryOptions({ queryKey: ['tokens'], queryFn: () => ask(api.GET('/api/tokens')), staleTime: 0 });

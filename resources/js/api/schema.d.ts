@@ -4,6 +4,58 @@
  */
 
 export interface paths {
+    "/api/tokens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Tokens for scripts: one’s own, and for an administrator everybody’s */
+        get: operations["listTokens"];
+        put?: never;
+        /** Make a token for a script */
+        post: operations["makeToken"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tokens/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** End a token */
+        delete: operations["revokeToken"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Choose a new password; tokens and the calendar address end */
+        put: operations["changePassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -34,23 +86,6 @@ export interface paths {
         put?: never;
         /** Open the book: the office and its first administrator */
         post: operations["setUp"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/tokens": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Make a token for a script */
-        post: operations["makeToken"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1799,12 +1834,29 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description A token for a script: all but the token itself. */
+        KeptToken: {
+            id: number;
+            /** @description What it is for. */
+            name: string;
+            /** @description Whose it is. */
+            userName: string;
+            isMine: boolean;
+            /** @description For reading. */
+            madeText: string;
+            /** @description For reading; empty while it has not been used. */
+            usedText: string;
+            /** @description Its last day, for reading. */
+            endsText: string;
+            hasEnded: boolean;
+        };
         /** @description Who is signed in, and to which office. */
         Session: {
             /** @description True while nobody can sign in yet, and the first administrator is asked for. */
             needsSetup: boolean;
             userId: number | null;
             userName: string | null;
+            userEmail: string | null;
             /** @enum {string|null} */
             role: "administrator" | "clerk" | "approver" | "reader" | null;
             mayChangeRecords: boolean;
@@ -3148,6 +3200,11 @@ export interface components {
                 yours: string;
             }[];
         };
+        PasswordInput: {
+            /** @description The one that holds now. */
+            current: string;
+            password: string;
+        };
         SetUpInput: {
             officeName: string;
             /** @description ISO 3166-1 alpha-2. */
@@ -3165,6 +3222,8 @@ export interface components {
             password: string;
             /** @description What the token is for. */
             name: string;
+            /** @description For how many days it holds; 90 without it, 366 at the most. */
+            days?: number;
         };
         BankDetailInput: {
             /** @enum {string} */
@@ -3767,6 +3826,128 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    listTokens: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptToken"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makeToken: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["TokenInput"];
+            };
+        };
+        responses: {
+            /** @description Made; it is shown this once */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Token"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    revokeToken: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Ended */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PasswordInput"];
+            };
+        };
+        responses: {
+            /** @description Changed */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     readSession: {
         parameters: {
             query?: never;
@@ -3858,39 +4039,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Session"];
-                };
-            };
-            /** @description Refused */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    makeToken: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "application/json": components["schemas"]["TokenInput"];
-            };
-        };
-        responses: {
-            /** @description Made; it is shown this once */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Token"];
                 };
             };
             /** @description Refused */

@@ -82,6 +82,7 @@ function You() {
                         setCurrent(other);
                     },
                 })),
+                { id: 'account', name: 'Your account', onChoose: () => void navigate('/account') },
                 { id: 'keys', name: 'Keys on this screen', onChoose: showList },
                 { id: 'sign-out', name: 'Sign out', onChoose: () => void signOut() },
             ]}

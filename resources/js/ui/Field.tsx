@@ -30,7 +30,7 @@ const Root = styled(TextField)<{ $width?: string }>`
     max-width: 100%;
     /* What is wrong needs room to be read, however short the field is. */
     &[data-invalid] { width: max(${({ $width }) => $width ?? '100%'}, 270px); }
-    input { max-width: ${({ $width }) => $width ?? '100%'}; }
+    input, textarea { max-width: min(100%, ${({ $width }) => $width ?? '100%'}); }
 `;
 
 const StyledInput = styled(Input)`${field}`;

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState, type ComponentProps, type KeyboardEvent } 
 import styled from 'styled-components';
 import { Button, MainButton } from './Button';
 import { Dialog, DialogButtons } from './Dialog';
-import { isSaveKey } from './saveKeys';
+import { isLeaveKey, isSaveKey } from './saveKeys';
 import { space } from './tokens';
 import { onSaved, useUnsaved, whileSaving } from './unsaved';
 
@@ -40,7 +40,7 @@ export function Form({ onSave, onLeave, isFleeting = false, onSubmit, children, 
     }), []);
     const keys = onLeave === undefined ? {} : {
         onKeyDown: (event: KeyboardEvent<HTMLFormElement>) => {
-            if (event.key === 'Escape' && !event.defaultPrevented && isIn(event)) {
+            if (isLeaveKey(event)) {
                 event.preventDefault();
                 if (isTyped) {
                     setAsking(true);

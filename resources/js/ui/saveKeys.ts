@@ -6,6 +6,13 @@ export function isSaveKey(event: KeyboardEvent<HTMLFormElement>): boolean {
     return isOurs && event.key === 'Enter' && (event.ctrlKey || event.metaKey);
 }
 
+/** Esc, when nothing of the form is open that it closes first: a list of suggestions, a dialog. */
+export function isLeaveKey(event: KeyboardEvent<HTMLElement>): boolean {
+    const { target } = event;
+    const isOurs = target instanceof Element && event.currentTarget.contains(target);
+    return isOurs && event.key === 'Escape' && !event.defaultPrevented && target.closest('[aria-expanded=true]') === null;
+}
+
 /** Ctrl+Enter anywhere in a form saves it; it is heard before the field at hand takes the key for its own. */
 export function onSaveKeys(save: () => Promise<unknown>) {
     return {

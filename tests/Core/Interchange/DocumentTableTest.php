@@ -63,7 +63,7 @@ final class DocumentTableTest extends TestCase
             2 => ['amount: “ten” is not a number. Write it like 1250.00.'],
             3 => ['kind: “warrant” is no kind of document. Write invoice, credit note, bill, quote, order or purchase order.'],
             4 => ['party: Say what this line is for.', 'date: There is no 31 February: February 2026 has 28 days.'],
-            5 => ['due: A document of 3 Nov 2026 cannot be due before that, on 1 Nov 2026.'],
+            5 => ['due: A document dated 3 Nov 2026 cannot be due earlier, on 1 Nov 2026.'],
             6 => ['tax: “150” is not a percentage. Write a number from 0 to 100, like 2 or 2.5.'],
             7 => ['amount: The document comes to USD −5.00. For money that goes back, write a credit note.'],
             9 => ['date: Another line of the same document has another date.'],

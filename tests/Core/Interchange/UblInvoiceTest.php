@@ -86,6 +86,15 @@ final class UblInvoiceTest extends TestCase
     public function test_no_document_type_is_let_in(): void
     {
         $this->expectException(InterchangeRefused::class);
+        foreach (['UTF-7', 'UTF-16', 'ebcdic-cp-us'] as $encoding) {
+            try {
+                // In UTF-7 the document type below is not seen by whoever looks for its letters.
+                UblInvoice::read(str_replace(['<Invoice ', '?>'], ['+ADwAIQ-DOCTYPE Invoice [+ADwAIQ-ENTITY x "y"+AD4]+AD4-<Invoice ', " encoding=\"$encoding\"?>"], '<?xml version="1.0"?>'.substr(self::INVOICE, (int) strpos(self::INVOICE, '<Invoice'))));
+                $this->fail("$encoding was read.");
+            } catch (InterchangeRefused $refused) {
+                $this->assertStringContainsString('not well-formed', $refused->getMessage());
+            }
+        }
         UblInvoice::read(str_replace('<Invoice ', '<!DOCTYPE Invoice [<!ENTITY x SYSTEM "file:///etc/passwd">]><Invoice ', self::INVOICE));
     }
 

@@ -19,6 +19,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
 use OpenApi\Attributes as OA;
+use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
 
 final readonly class SessionController
 {
@@ -55,10 +56,13 @@ final readonly class SessionController
     public function destroy(Request $request): Response
     {
         Auth::guard('web')->logout();
-        $request->session()->invalidate();
-        $request->session()->regenerateToken();
+        // A script with a token has no session to leave.
+        if ($request->hasSession()) {
+            $request->session()->invalidate();
+            $request->session()->regenerateToken();
+        }
 
-        return new Response(status: 204);
+        return new Response(status: 204, headers: ['Clear-Site-Data' => '"cache"']);
     }
 
     #[OA\Post(path: '/api/setup', operationId: 'setUp', summary: 'Open the book: the office and its first administrator', security: [], requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/SetUpInput')), tags: ['Access'], responses: [
@@ -88,11 +92,14 @@ final readonly class SessionController
             (string) $request->ip(),
         );
 
-        return new JsonResponse(new TokenData($user->createToken($request->string('name')->value())->plainTextToken), 201);
+        return new JsonResponse(new TokenData($user->createToken($request->string('name')->value(), ['*'], now()->addDays($request->days()))->plainTextToken), 201);
     }
 
     private function open(Request $request, User $user): JsonResponse
     {
+        if (! $request->hasSession()) {
+            throw new BadRequestHttpException;
+        }
         Auth::guard('web')->login($user);
         $request->session()->regenerate();
 

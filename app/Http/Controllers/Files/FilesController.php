@@ -84,7 +84,6 @@ final readonly class FilesController
 
         return Storage::response($file->path(), $file->name, [
             'Content-Type' => $isShown ? $file->media_type : 'application/octet-stream',
-            'Cache-Control' => 'private, max-age=3600',
             // Shown in a frame of our own page, and never allowed to run anything.
             ...($isShown ? ['Content-Security-Policy' => "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'self'", 'X-Frame-Options' => 'SAMEORIGIN'] : []),
         ], $isShown ? 'inline' : 'attachment');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\LookAlikes;
 
+use App\Actions\LookAlikes\CompareNumbers;
 use App\Actions\LookAlikes\NotePairs;
 use App\Http\Requests\LookAlikes\LookAlikesRequest;
 use App\Models\LookAlikePair;
@@ -20,8 +21,12 @@ final readonly class LookAlikesController
     #[OA\Post(path: '/api/look-alikes', operationId: 'findLookAlikes', summary: 'Kept records that may be the same as what is being entered', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/LookAlikesInput')), tags: ['Look-alikes'], responses: [
         new OA\Response(response: 200, description: 'The likeliest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/LookAlike'))),
     ])]
-    public function find(LookAlikesRequest $request, FindLookAlikes $find): JsonResponse
+    public function find(LookAlikesRequest $request, FindLookAlikes $find, CompareNumbers $compare, #[CurrentUser] User $user): JsonResponse
     {
+        if ($request->asksForNumbers()) {
+            $compare->note($user);
+        }
+
         return new JsonResponse($find->handle(
             $request->likeness(),
             $request->input('exceptId') === null ? null : $request->integer('exceptId'),

@@ -15,10 +15,10 @@ use App\Models\Reminder;
 use App\Models\User;
 use App\Queries\Records\ReadRecord;
 use App\Queries\Reminders\WriteFeed;
+use App\Support\OwnAddress;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\URL;
 use OpenApi\Attributes as OA;
 
 /** Reminders, and the calendar they go into. */
@@ -86,7 +86,7 @@ final readonly class RemindersController
     ])]
     public function open(OpenCalendar $calendar, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse(new CalendarAddressData(URL::to('/calendar/'.$calendar->handle($user).'.ics')), 201);
+        return new JsonResponse(new CalendarAddressData(OwnAddress::of('/calendar/'.$calendar->handle($user).'.ics')), 201);
     }
 
     public function feed(string $secret, WriteFeed $feed): Response

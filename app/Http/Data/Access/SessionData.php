@@ -20,6 +20,8 @@ final readonly class SessionData
         public ?int $userId,
         #[OA\Property(nullable: true)]
         public ?string $userName,
+        #[OA\Property(nullable: true)]
+        public ?string $userEmail,
         #[OA\Property(nullable: true, enum: ['administrator', 'clerk', 'approver', 'reader'])]
         public ?string $role,
         #[OA\Property]
@@ -47,6 +49,7 @@ final readonly class SessionData
             $office === null,
             $user?->id,
             $user?->name,
+            $user?->email,
             $user?->officeRole()->value,
             $user?->can(Permission::ChangeRecords->value) ?? false,
             $user?->can(Permission::SeePrivate->value) ?? false,

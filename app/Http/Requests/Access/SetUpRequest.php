@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Access;
 
+use App\Http\Requests\Rules\GoodPassword;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
@@ -14,7 +15,7 @@ use Symfony\Component\Intl\Countries;
     new OA\Property('country', description: 'ISO 3166-1 alpha-2.', type: 'string'),
     new OA\Property('name', type: 'string'),
     new OA\Property('email', type: 'string'),
-    new OA\Property('password', type: 'string', minLength: 10),
+    new OA\Property('password', type: 'string', minLength: 12),
 ])]
 final class SetUpRequest extends FormRequest
 {
@@ -26,7 +27,7 @@ final class SetUpRequest extends FormRequest
             'country' => ['required', Rule::in(Countries::getCountryCodes())],
             'name' => ['required', 'string', 'max:200'],
             'email' => ['required', 'email:rfc', 'max:254'],
-            'password' => ['required', 'string', 'min:10', 'max:200'],
+            'password' => ['required', 'string', new GoodPassword(array_values(array_filter($this->only('email', 'name'), is_string(...))))],
         ];
     }
 
@@ -40,7 +41,6 @@ final class SetUpRequest extends FormRequest
             'email.required' => 'Type your email address.',
             'email.email' => 'That is not an email address. Type it like name@company.example.',
             'password.required' => 'Choose a password.',
-            'password.min' => 'Choose a password of at least 10 characters.',
         ];
     }
 }

@@ -14,6 +14,7 @@ use App\Http\Requests\Rules\IdOrNull;
 use App\Http\Requests\Rules\ItemList;
 use App\Models\Office;
 use App\Models\TaxNumber;
+use App\Support\Permission;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
@@ -56,6 +57,12 @@ final class LookAlikesRequest extends FormRequest
         ];
     }
 
+    /** Whether private numbers are asked about. */
+    public function asksForNumbers(): bool
+    {
+        return $this->numbers() !== [];
+    }
+
     /** What has been typed so far; what is no phone or email yet is left out. */
     public function likeness(): Likeness
     {
@@ -68,9 +75,12 @@ final class LookAlikesRequest extends FormRequest
             : Likeness::company($this->string('name')->value(), $phones, $emails, [], $this->numbers());
     }
 
-    /** @return list<string> */
+    /** @return list<string> none for somebody who may not see them: the answer would tell */
     private function numbers(): array
     {
+        if ($this->user()?->can(Permission::SeePrivate->value) !== true) {
+            return [];
+        }
         $tokens = [];
         /** @var array{kind: string, country: string, value: string} $row */
         foreach ($this->array('taxNumbers') as $row) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Office;
 
+use App\Http\Requests\Rules\GoodPassword;
+use App\Models\User;
 use App\Support\Role;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -22,12 +24,14 @@ final class UserRequest extends FormRequest
     public function rules(): array
     {
         $isNew = $this->isMethod('POST');
+        $user = $this->route('user');
+        $user = $user instanceof User ? $user : null;
 
         return [
             'name' => ['required', 'string', 'max:200'],
             'email' => [$isNew ? 'required' : 'sometimes', 'email:rfc', 'max:254'],
             'role' => ['required', Rule::enum(Role::class)],
-            'password' => [$isNew ? 'required' : 'present', 'string', 'min:10', 'max:200'],
+            'password' => [$isNew ? 'required' : 'present', 'string', ...($isNew || $this->input('password') !== '' ? [new GoodPassword(array_values(array_filter([$user->email ?? $this->input('email'), $this->input('name')], is_string(...))))] : [])],
             'isRetired' => [$isNew ? 'sometimes' : 'required', 'boolean:strict'],
         ];
     }
@@ -41,7 +45,6 @@ final class UserRequest extends FormRequest
             'email.email' => 'That is not an email address. Type it like name@company.example.',
             'role.*' => 'Choose what they may do.',
             'password.required' => 'Choose a first password.',
-            'password.min' => 'Choose a password of at least 10 characters.',
         ];
     }
 

@@ -61,7 +61,7 @@ export function SetUp() {
                 />
                 <Field label="Your name" autoComplete="name" {...text('name')} />
                 <Field label="Your email" type="email" autoComplete="username" {...text('email')} />
-                <Field label="A password" type="password" autoComplete="new-password" hint="At least 10 characters." {...text('password')} />
+                <Field label="A password" type="password" autoComplete="new-password" hint="At least 12 characters." {...text('password')} />
                 <MainButton type="submit">Open the book</MainButton>
             </Form>
         </Doorway>

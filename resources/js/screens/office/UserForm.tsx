@@ -55,7 +55,7 @@ export function UserForm({ user, onSaved, onClose }: Props) {
                     type="password"
                     width="220px"
                     autoComplete="new-password"
-                    hint={user === undefined ? 'At least 10 characters.' : 'Empty leaves it as it is.'}
+                    hint={user === undefined ? 'At least 12 characters.' : 'Empty leaves it as it is.'}
                     value={password}
                     onChange={setPassword}
                     problem={problems.password}

@@ -7,7 +7,7 @@ import { Heading, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { narrow, print, space } from '../../ui/tokens';
 import { SaveFailure } from './SaveFailure';
 import { TouchedDialog } from './TouchedDialog';
-import { onSaveKeys } from '../../ui/saveKeys';
+import { isLeaveKey, onSaveKeys } from '../../ui/saveKeys';
 import { useMayEdit } from './useMayEdit';
 import type { SectionEdit } from './useSection';
 
@@ -123,8 +123,8 @@ export function SectionForm<D>({ edit, saveLabel, children }: { edit: SectionEdi
 
     const tryToLeave = () => isDirty ? setAsking(true) : leave();
 
-    const onKeyDown = (event: KeyboardEvent) => {
-        if (event.key === 'Escape' && !event.defaultPrevented && !isAsking) {
+    const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
+        if (isLeaveKey(event) && !isAsking) {
             event.preventDefault();
             tryToLeave();
         }
