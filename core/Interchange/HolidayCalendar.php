@@ -15,6 +15,13 @@ final class HolidayCalendar
 {
     private const YEARS = 5;
 
+    private const YEARS_BACK = 100;
+
+    private const MOST_EVENTS = 5000;
+
+    /** Days that one of them may last. */
+    private const LONGEST = 60;
+
     /**
      * @return non-empty-list<array{Day, string}> each day once, with its name
      *
@@ -32,18 +39,41 @@ final class HolidayCalendar
         }
         $end = $from->plusMonths(12 * self::YEARS);
         $days = [];
-        foreach ($calendar->expand(new \DateTimeImmutable($from->toIso()), new \DateTimeImmutable($end->toIso()))->select('VEVENT') as $event) {
+        try {
+            self::keepHolidays($calendar, $from);
+            $events = $calendar->expand(new \DateTimeImmutable($from->toIso()), new \DateTimeImmutable($end->toIso()))->select('VEVENT');
+        } catch (\Exception) {
+            throw InterchangeRefused::notACalendar();
+        }
+        foreach ($events as $event) {
             $start = $event->DTSTART ?? null;
             if (! $start instanceof DateTime || $start->hasTime()) {
                 continue;
             }
             $day = Day::fromIso($start->getDateTime()->format('Y-m-d'));
             $last = ($event->DTEND ?? null) instanceof DateTime ? Day::fromIso($event->DTEND->getDateTime()->format('Y-m-d')) : $day->plusDays(1);
-            for (; $day->isBefore($last); $day = $day->plusDays(1)) {
+            for ($n = 0; $n < self::LONGEST && $day->isBefore($last); $day = $day->plusDays(1), $n++) {
                 $days[$day->toIso()] = [$day, trim((string) ($event->SUMMARY ?? '')) ?: 'a holiday'];
             }
         }
 
         return $days === [] ? throw InterchangeRefused::noWholeDays() : array_values($days);
+    }
+
+    /** Leaves only what can be a holiday: a whole day of these years, once or every year or month. */
+    private static function keepHolidays(VCalendar $calendar, Day $from): void
+    {
+        foreach (array_values($calendar->select('VEVENT')) as $at => $event) {
+            $start = $event->DTSTART ?? null;
+            $year = $start instanceof DateTime && preg_match('/^\d{8}$/', $start->getValue()) === 1 ? (int) substr($start->getValue(), 0, 4) : 0;
+            $rule = mb_strtoupper((string) ($event->RRULE ?? ''));
+            $isHoliday = $at < self::MOST_EVENTS && $year >= $from->year - self::YEARS_BACK && $year <= $from->year + self::YEARS
+                && ($rule === '' || preg_match('/(?:^|;)FREQ=(?:YEARLY|MONTHLY)(?:;|$)/', $rule) === 1);
+            if (! $isHoliday) {
+                $calendar->remove($event);
+            } elseif (! isset($event->UID)) {
+                $event->add('UID', "holiday-$at");
+            }
+        }
     }
 }

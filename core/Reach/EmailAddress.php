@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Almanac\Reach;
 
 use Egulias\EmailValidator\EmailValidator;
+use Egulias\EmailValidator\Validation\MessageIDValidation;
+use Egulias\EmailValidator\Validation\MultipleValidationWithAnd;
 use Egulias\EmailValidator\Validation\RFCValidation;
 
 /**
@@ -39,7 +41,7 @@ final readonly class EmailAddress
         if ($ats > 1 && ! str_starts_with($address, '"')) {
             throw ReachRefused::emailWithTwoAts($typed);
         }
-        if (! (new EmailValidator)->isValid($address, new RFCValidation)) {
+        if (! (new EmailValidator)->isValid($address, new MultipleValidationWithAnd([new RFCValidation, new MessageIDValidation]))) {
             throw ReachRefused::notAnEmail($typed);
         }
         $cut = (int) strrpos($address, '@');

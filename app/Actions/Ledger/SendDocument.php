@@ -23,6 +23,7 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\Mime\Email;
+use Symfony\Component\Mime\Exception\ExceptionInterface;
 
 /** Sends a document: into the outbox that ships with the application, as a message with the paper in it, and into the log. */
 final readonly class SendDocument
@@ -51,12 +52,8 @@ final readonly class SendDocument
         }
         $problems->throwIfAny();
         $subject = $document->title().' from '.Office::current()->name;
-        $name = preg_replace('/[^\w.\-]+/', '-', $document->title()).'.pdf';
-        $email = (new Email)->from(filter_var($by->email, FILTER_VALIDATE_EMAIL) ? $by->email : self::NO_REPLY)->to(...$addresses)->subject($subject)->date($this->clock->now())
-            ->text(trim($text) === '' ? "Please find attached: {$document->title()}.\n\n".Office::current()->name : $text)
-            ->attach($this->paper->pdf($document), $name, 'application/pdf');
         $path = 'outbox/'.Str::uuid().'.eml';
-        Storage::put($path, $email->toString());
+        Storage::put($path, $this->message($document, $addresses, $subject, $text, $by));
         try {
             DB::transaction(function () use ($document, $addresses, $subject, $path, $by): void {
                 Message::query()->create([
@@ -72,6 +69,23 @@ final readonly class SendDocument
         } catch (\Throwable $error) {
             Storage::delete($path);
             throw $error;
+        }
+    }
+
+    /**
+     * @param list<string> $addresses
+     *
+     * @throws ValidationException when an address, though rightly written, cannot be sent to
+     */
+    private function message(Document $document, array $addresses, string $subject, string $text, User $by): string
+    {
+        $name = preg_replace('/[^\w.\-]+/', '-', $document->title()).'.pdf';
+        try {
+            return (new Email)->from(filter_var($by->email, FILTER_VALIDATE_EMAIL) ? $by->email : self::NO_REPLY)->to(...$addresses)->subject($subject)->date($this->clock->now())
+                ->text(trim($text) === '' ? "Please find attached: {$document->title()}.\n\n".Office::current()->name : $text)
+                ->attach($this->paper->pdf($document), $name, 'application/pdf')->toString();
+        } catch (ExceptionInterface) {
+            throw ValidationException::withMessages(['to' => 'One of these addresses is written in a way that email from here cannot reach: '.implode(', ', $addresses).'. Type another.']);
         }
     }
 }

@@ -11,6 +11,7 @@ use Almanac\Interchange\DocumentTable;
 use Almanac\Interchange\HolidayCalendar;
 use Almanac\Interchange\InterchangeRefused;
 use Almanac\Interchange\ReadDocument;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -106,5 +107,31 @@ final class DocumentTableTest extends TestCase
         $totals = $document->totals();
 
         return [$document->kind->value, $document->number, $document->date->toIso(), $document->due?->toIso() ?? '', $document->currency, $totals->net->toDecimal(), $totals->gross->toDecimal()];
+    }
+
+    /** @return iterable<string, array{string}> an event of a holiday file, wrong in one way */
+    public static function oddHolidays(): iterable
+    {
+        yield 'no day' => ['SUMMARY:Feast'];
+        yield 'an odd day' => ["DTSTART:soon\nSUMMARY:Feast"];
+        yield 'every second' => ["DTSTART;VALUE=DATE:20261124\nRRULE:FREQ=SECONDLY"];
+        yield 'every day, for ever' => ["DTSTART;VALUE=DATE:00010101\nRRULE:FREQ=DAILY"];
+        yield 'the last year' => ["DTSTART;VALUE=DATE:99991231\nRRULE:FREQ=YEARLY"];
+        yield 'an odd rule' => ["DTSTART;VALUE=DATE:20261124\nRRULE:FREQ=YEARLY;BYMONTH=99"];
+        yield 'no end' => ["DTSTART;VALUE=DATE:20261224\nDTEND;VALUE=DATE:99991231\nSUMMARY:Winter"];
+    }
+
+    #[DataProvider('oddHolidays')]
+    public function test_an_odd_holiday_is_left_out_at_once(string $event): void
+    {
+        $began = hrtime(true);
+        try {
+            $days = HolidayCalendar::read("BEGIN:VCALENDAR\nVERSION:2.0\nBEGIN:VEVENT\n$event\nEND:VEVENT\nBEGIN:VEVENT\nDTSTART;VALUE=DATE:20261225\nSUMMARY:Christmas\nEND:VEVENT\nEND:VCALENDAR\n", Day::of(2026, 11, 24));
+            $this->assertLessThan(70, count($days));
+            $this->assertContains('2026-12-25', array_map(fn (array $day) => $day[0]->toIso(), $days));
+        } catch (InterchangeRefused $refused) {
+            $this->assertNotSame('', $refused->getMessage());
+        }
+        $this->assertLessThan(2e9, hrtime(true) - $began, 'it does not count for ever');
     }
 }

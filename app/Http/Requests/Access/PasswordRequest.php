@@ -21,7 +21,7 @@ final class PasswordRequest extends FormRequest
         $user = $this->user();
 
         return [
-            'current' => ['required', 'string', 'current_password:sanctum'],
+            'current' => ['bail', 'required', 'string', 'current_password:sanctum'],
             'password' => ['required', 'string', new GoodPassword($user instanceof User ? [$user->email, $user->name] : [])],
         ];
     }

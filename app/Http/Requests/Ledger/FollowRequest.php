@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Ledger;
 
+use App\Http\Requests\Rules\ItemList;
 use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
@@ -16,7 +17,7 @@ final class FollowRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['documentIds' => ['present', 'array', 'list', 'max:5000'], 'documentIds.*' => ['integer'], 'withTerms' => ['required', 'boolean:strict']];
+        return ['documentIds' => ['present', new ItemList, 'max:5000'], 'documentIds.*' => ['integer:strict'], 'withTerms' => ['required', 'boolean:strict']];
     }
 
     /** @return list<int> */

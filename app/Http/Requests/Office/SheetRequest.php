@@ -9,6 +9,7 @@ use Almanac\Readiness\Purpose;
 use Almanac\Records\PartyKind;
 use App\Http\Requests\Rules\IdOrNull;
 use App\Http\Requests\Rules\ItemList;
+use App\Http\Requests\Rules\OneOfOrNull;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
@@ -47,7 +48,7 @@ final class SheetRequest extends FormRequest
             'fields.*.options' => ['present', new ItemList, 'max:100'],
             'fields.*.options.*' => ['present', 'string', 'max:1000'],
             'fields.*.help' => ['present', 'string', 'max:200'],
-            'fields.*.requiredFor' => ['present', 'nullable', Rule::enum(Purpose::class)],
+            'fields.*.requiredFor' => ['present', new OneOfOrNull(Purpose::class)],
             'fields.*.isRetired' => ['required', 'boolean:strict'],
         ];
     }

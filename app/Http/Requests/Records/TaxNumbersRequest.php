@@ -39,7 +39,7 @@ final class TaxNumbersRequest extends SectionRequest
             'formOn' => ['string', self::LINE],
             'formBy' => ['present_with:formOn', 'string', self::LINE],
             'formFileId' => ['present_with:formOn', new IdOrNull],
-            'reportChoice' => ['required_with:formOn', Rule::enum(ReportChoice::class)],
+            'reportChoice' => [Rule::requiredIf(fn () => $this->has('formOn')), Rule::enum(ReportChoice::class)],
             'isAttorney' => ['required_with:formOn', 'boolean:strict'],
             'taxNumbers.*.value' => ['present', 'nullable', 'string', self::LINE],
         ];
