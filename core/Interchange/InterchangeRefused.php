@@ -55,6 +55,11 @@ final class InterchangeRefused extends Refusal
         return new self('Somebody has stopped it meanwhile.');
     }
 
+    public static function otherThanChecked(): self
+    {
+        return new self('The book has changed since the file was checked: look at what can be imported now, and say so again.');
+    }
+
     public static function changedMeanwhile(string $document): self
     {
         return new self("$document has been entered meanwhile, or its record is no longer in use. Check the file again.");

@@ -76,7 +76,11 @@ final readonly class ImportDocuments
         }
         try {
             $this->clear($import);
-            [$found] = $this->read($import);
+            [$found, $problems] = $this->read($import);
+            if (count($found) !== $import->found) {
+                $import->update(['found' => count($found), 'problems' => array_slice($problems, 0, self::MOST_PROBLEMS), 'problem_count' => count($problems)]);
+                throw InterchangeRefused::otherThanChecked();
+            }
             $done = 0;
             foreach (array_chunk($found, self::CHUNK) as $chunk) {
                 DB::transaction(fn () => $this->stage->handle($chunk, $import));
