@@ -33,6 +33,7 @@ use App\Http\Controllers\Reminders\RemindersController;
 use App\Http\Controllers\Terms\PreviewController;
 use App\Http\Controllers\Today\TodayController;
 use App\Http\Middleware\InOffice;
+use App\Http\Middleware\NewDay;
 use App\Http\Middleware\OneAct;
 use App\Support\Permission;
 use Illuminate\Support\Facades\Route;
@@ -43,7 +44,7 @@ Route::post('setup', [SessionController::class, 'setUp']);
 Route::post('tokens', [SessionController::class, 'token'])->middleware(OneAct::class);
 Route::get('countries', [ChoicesController::class, 'countries']);
 
-Route::middleware(['auth:sanctum', InOffice::class, OneAct::class])->group(function (): void {
+Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class])->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy'])->withoutMiddleware(OneAct::class);
     Route::get('tokens', [AccountController::class, 'tokens']);
     Route::delete('tokens/{token}', [AccountController::class, 'revoke'])->whereNumber('token');

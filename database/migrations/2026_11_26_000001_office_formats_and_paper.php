@@ -19,6 +19,8 @@ return new class extends Migration
             $table->text('how_to_pay')->nullable();
             $table->string('logo_path')->nullable();
             $table->string('logo_type')->nullable();
+            // The last day that has been begun.
+            $table->date('began_on')->nullable();
         });
     }
 };

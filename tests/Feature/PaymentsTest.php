@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\Side;
 use App\Actions\Ledger\KeepStandings;
+use App\Console\DayCommand;
 use App\Models\CurrencyRate;
 use App\Models\Document;
 use App\Models\Party;
@@ -14,7 +15,10 @@ use App\Models\Payment;
 use App\Models\Settlement;
 use App\Queries\Ledger\PartyBooks;
 use App\Support\Clock;
+use Illuminate\Process\PendingProcess;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Process;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
@@ -192,6 +196,10 @@ final class PaymentsTest extends TestCase
         $this->issued($this->client, 'invoice', '10', ['date' => '2026-10-25', 'terms' => 'net 30']);
         $this->getJson('/api/parties?sort=overdue')->assertJsonPath('total', 0);
         config(['almanac.today' => '2026-11-25']);
+        Process::fake();
+        $this->getJson('/api/parties?sort=overdue')->assertJsonPath('total', 0);
+        Process::assertRan(fn (PendingProcess $process) => is_string($process->command) && str_contains($process->command, 'almanac:day'));
+        Artisan::call(DayCommand::class);
         $this->getJson('/api/parties?sort=overdue')->assertJsonPath('total', 1)->assertJsonPath('balances.0.overdue', '10.00');
         $this->getJson('/api/today')->assertJsonPath('newlyOverdue.0.daysLate', 1);
     }

@@ -65,7 +65,8 @@ final class RacesTest extends TestCase
     public function test_a_draft_is_issued_once_and_an_order_billed_as_far_as_it_goes(): void
     {
         $client = $this->addCompany('Penhallow', ['isClient' => true]);
-        $draft = Document::query()->findOrFail($this->postJson("/api/parties/{$client->id}/documents", $this->documentInput('invoice', '5'))->json('row.id'));
+        $this->postJson("/api/parties/{$client->id}/documents", $this->documentInput('invoice', '5'))->assertCreated();
+        $draft = Document::query()->sole();
         $this->assertSame([200 => 1, 422 => 9], $this->race(10, 'POST', "/api/documents/{$draft->id}/issue", ['isConfirmed' => true, 'version' => $draft->version]));
         $order = $this->issued($client, 'order', '100');
         $this->assertSame([201 => 1, 422 => 9], $this->race(10, 'POST', "/api/documents/{$order->id}/next", ['kind' => 'invoice', 'isConfirmed' => false]));
@@ -114,7 +115,7 @@ final class RacesTest extends TestCase
         $id = $this->postJson('/api/sheets', ['name' => 'Own', 'partyKind' => null, 'type' => '', 'isRetired' => false, 'fields' => []])->assertCreated()->json('0.id');
         $field = fn (string $name) => ['id' => null, 'name' => $name, 'kind' => 'text', 'options' => [], 'help' => '', 'requiredFor' => null, 'isRetired' => false];
         $answers = $this->atOnce(array_map(fn (int $n): array => ['PUT', "/api/sheets/$id", ['name' => "Own $n", 'partyKind' => null, 'type' => '', 'isRetired' => false, 'fields' => [$field("Field $n")]]], range(1, 10)));
-        $this->assertLessThan(500, max(array_column($answers, 0)));
+        $this->assertNotContains(500, array_column($answers, 0));
         foreach ($this->atOnce(array_map(fn (int $n): array => ['PUT', '/api/parties/'.$this->partyId().'/details', ['version' => 0, 'values' => []]], range(1, 10))) as [$status]) {
             $this->assertContains($status, [200, 409]);
         }

@@ -8,6 +8,7 @@ use App\Actions\Office\KeepUsers;
 use App\Models\ListedTerms;
 use App\Models\Office;
 use App\Models\User;
+use App\Support\Clock;
 use App\Support\Permission as OfficePermission;
 use App\Support\Role as OfficeRole;
 use Illuminate\Auth\Access\AuthorizationException;
@@ -33,7 +34,7 @@ final readonly class SetUpOffice
         ['A third up front', '30% due on receipt, 70% net 30', false, false],
     ];
 
-    public function __construct(private PermissionRegistrar $registrar, private KeepUsers $users)
+    public function __construct(private PermissionRegistrar $registrar, private KeepUsers $users, private Clock $clock)
     {
     }
 
@@ -48,7 +49,8 @@ final readonly class SetUpOffice
             if (Office::query()->exists()) {
                 throw new AuthorizationException('The office is set up already.');
             }
-            Office::query()->create(['name' => trim($officeName), 'country' => $country]);
+            // Nothing can have changed overnight yet.
+            Office::query()->create(['name' => trim($officeName), 'country' => $country])->forceFill(['began_on' => $this->clock->today()->toIso()])->save();
             $this->roles();
             foreach (self::TERMS as [$title, $shorthand, $forClients, $forVendors]) {
                 ListedTerms::query()->create([

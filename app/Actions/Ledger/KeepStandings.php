@@ -23,6 +23,8 @@ final readonly class KeepStandings
 {
     private const CHUNK = 200;
 
+    private const FEW = 25;
+
     public function __construct(private Clock $clock)
     {
     }
@@ -45,9 +47,10 @@ final readonly class KeepStandings
     /** Those that are different today though nothing happened: something has become overdue. */
     public function freshen(): void
     {
-        $stale = DB::table('standings')->where('stale_on', '<=', $this->clock->today()->toIso())->distinct()->pluck('party_id')->all();
-        if ($stale !== []) {
-            DB::transaction(fn () => $this->refresh(...$stale));
+        $stale = DB::table('standings')->where('stale_on', '<=', $this->clock->today()->toIso())->pluck('party_id')->unique()->all();
+        // A few at a time: nobody waits for long.
+        foreach (array_chunk(array_map(intval(...), array_filter($stale, is_numeric(...))), self::FEW) as $some) {
+            DB::transaction(fn () => $this->refresh(...$some));
         }
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries\Records;
 
-use App\Actions\Ledger\KeepStandings;
 use App\Http\Data\Records\PartyBalanceData;
 use App\Http\Data\Records\PartyPageData;
 use App\Http\Data\Records\PartyRowData;
@@ -12,16 +11,12 @@ use App\Models\Office;
 use App\Models\Party;
 
 /** Reads the directory, as records are filed or by what they owe and are owed. */
-final readonly class ListParties
+final class ListParties
 {
     private const PAGE = 100;
 
     /** Columns of the balances that the directory is sorted by. */
     private const SORTS = ['receivable' => 'receivable', 'payable' => 'payable', 'overdue' => 'overdue', 'days-to-pay' => 'days_to_pay'];
-
-    public function __construct(private KeepStandings $standings)
-    {
-    }
 
     /**
      * @param string $sort name, or one of SORTS
@@ -29,7 +24,6 @@ final readonly class ListParties
      */
     public function handle(int $page, bool $withArchived, string $sort = 'name', bool $isReversed = false): PartyPageData
     {
-        $this->standings->freshen();
         $column = self::SORTS[$sort] ?? null;
         $parties = Party::query()->with([...PartyRowData::RELATIONS, 'balance'])
             ->when(! $withArchived, fn ($parties) => $parties->whereNull('archived_on'))

@@ -6,7 +6,6 @@ namespace App\Queries\Today;
 
 use Almanac\Calendar\Day;
 use Almanac\Ledger\Side;
-use App\Actions\Ledger\KeepStandings;
 use App\Http\Data\Files\FileData;
 use App\Http\Data\Ledger\DocumentRowData;
 use App\Http\Data\Records\PartyLinkData;
@@ -45,14 +44,13 @@ final readonly class ReadToday
 
     private const MOST_GAPS = 5;
 
-    public function __construct(private Clock $clock, private ListGaps $gaps, private KeepStandings $standings)
+    public function __construct(private Clock $clock, private ListGaps $gaps)
     {
     }
 
     public function handle(User $user): TodayData
     {
         $today = $this->clock->today();
-        $this->standings->freshen();
         $gaps = $this->gaps->handle(1, $user->id);
 
         return new TodayData(

@@ -24,11 +24,15 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\Response;
 
 /** What leaves the books on paper, as a table or as a message. */
 final readonly class PaperController
 {
+    /** Lines of a statement that are drawn while somebody waits: about a second. */
+    private const MOST_ON_PAPER = 2500;
+
     public function __construct(private DocumentPaper $paper, private ReadStatement $statements)
     {
     }
@@ -65,7 +69,12 @@ final readonly class PaperController
         $side = Side::from($request->string('side')->toString());
         $statement = $this->statements->handle($party, $side, $request->string('currency')->toString(), $request->string('from')->toString(), $request->string('to')->toString());
 
-        return match ($request->string('format')->toString()) {
+        $format = $request->string('format')->toString();
+        if ($format === 'pdf' && count($statement->lines) > self::MOST_ON_PAPER) {
+            throw ValidationException::withMessages(['from' => 'This statement has '.number_format(count($statement->lines)).' lines; on paper it has at most '.number_format(self::MOST_ON_PAPER).'. Choose a shorter period, or take it as CSV.']);
+        }
+
+        return match ($format) {
             'pdf' => Paper::answer($this->statements->pdf($party, $side, $statement), "Statement-{$party->display_name}.pdf", 'application/pdf'),
             'csv' => Paper::answer($this->statements->csv($statement), "Statement-{$party->display_name}.csv", 'text/csv; charset=UTF-8'),
             default => new JsonResponse($statement),
