@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Facades\Crypt;
 
 /**
@@ -14,10 +15,17 @@ use Illuminate\Support\Facades\Crypt;
  * @property int $party_id
  * @property int $field_id
  * @property string $value as the core keeps it; see text()
+ * @property-read DetailField $field
  */
 final class DetailValue extends Model
 {
     protected $guarded = [];
+
+    /** @return BelongsTo<DetailField, $this> */
+    public function field(): BelongsTo
+    {
+        return $this->belongsTo(DetailField::class);
+    }
 
     public static function kept(DetailField $field, string $text): string
     {

@@ -36,6 +36,12 @@ final class FieldProblems
         $this->found[$field][] = $message;
     }
 
+    /** @return array<string, list<string>> by field */
+    public function all(): array
+    {
+        return $this->found;
+    }
+
     /** @throws ValidationException */
     public function throwIfAny(): void
     {

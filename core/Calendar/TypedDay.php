@@ -5,13 +5,15 @@ declare(strict_types=1);
 namespace Almanac\Calendar;
 
 /**
- * Reads a date as people type it: 2026-01-31, 31 jan, jan 31 2026, 1/31, 31.1.2026, +30, today.
+ * Reads a date as people type it: 2026-01-31, 31 jan, jan 31 2026, 1/31, 31.1.2026, 31.1., +30, 1 week, fri, today.
  *
  * A date without a year means the one nearest to today's year: this year. Where both numbers
  * of 3/4 could be a month, the office's own order decides (common practice, no published source).
  */
 final readonly class TypedDay
 {
+    private const MOST_MONTHS = 1200;
+
     private const PATTERNS = [
         'iso' => '/^(?<y>\d{4})-(?<m>\d{1,2})-(?<d>\d{1,2})$/',
         'dayFirst' => '/^(?<d>\d{1,2})(?:st|nd|rd|th)?[ .\-]*(?<name>[a-z]{3,9})\.?(?:[ ,.\-]+(?<y>\d{4}|\d{2}))?$/',
@@ -34,6 +36,8 @@ final readonly class TypedDay
     {
         $text = mb_strtolower(trim(preg_replace('/\s+/u', ' ', $typed) ?? ''));
 
+        // 31.1. is how some write 31 January; the last point says nothing.
+        $text = rtrim($text, '.');
         $relative = $this->relative($text);
         if ($relative !== null) {
             return $relative;
@@ -51,6 +55,28 @@ final readonly class TypedDay
     {
         if (preg_match('/^([+-]) ?(\d{1,5})$/', $text, $part) === 1) {
             return $this->today->plusDays((int) ($part[1].$part[2]));
+        }
+
+        if (preg_match('/^(?:in )?(\d{1,4}|a|an|one) ?(d|days?|w|weeks?|months?|years?)(?: from now)?$/', $text, $part) === 1) {
+            $count = ctype_digit($part[1]) ? (int) $part[1] : 1;
+
+            return match ($part[2][0]) {
+                'd' => $this->today->plusDays($count),
+                'w' => $this->today->plusDays(7 * $count),
+                'm' => $this->today->plusMonths(min($count, self::MOST_MONTHS)),
+                default => $this->today->plusMonths(min(12 * $count, self::MOST_MONTHS)),
+            };
+        }
+        // The next such day; today's own name is a week from now.
+        foreach (Weekday::cases() as $weekday) {
+            if (preg_match('/^(?:next |on )?('.mb_strtolower(substr($weekday->name, 0, 3)).'|'.mb_strtolower(substr($weekday->name, 0, 4)).'|'.mb_strtolower(substr($weekday->name, 0, 5)).'|'.mb_strtolower($weekday->name).')\\.?$/', $text) === 1) {
+                $day = $this->today->plusDays(1);
+                while ($day->weekday() !== $weekday) {
+                    $day = $day->plusDays(1);
+                }
+
+                return $day;
+            }
         }
 
         return match ($text) {

@@ -15,4 +15,6 @@ enum MatchField: string
     case Email = 'email';
     case Phone = 'phone';
     case Place = 'place';
+    case Detail = 'detail';
+    case File = 'file';
 }

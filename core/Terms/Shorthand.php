@@ -100,7 +100,7 @@ final class Shorthand
 
     private static function rule(string $text, string $typed): DueRule
     {
-        $ordinal = '(?:the )?(?<n>\d{1,2})(?:st|nd|rd|th)?';
+        $ordinal = '(?:the |(?:on )?day )?(?<n>\d{1,2})(?:st|nd|rd|th)?';
         $following = '(?:of )?(?:prox(?:imo)?|(?:the )?(?:following|next)(?: month)?)';
 
         /** @var list<array{string, \Closure(array<array-key, string>): DueRule}> $readers */
@@ -108,7 +108,8 @@ final class Shorthand
             ['(?:cod|c\.o\.d|cash on delivery|(?:due |payable )?(?:on|upon) receipt|immediate(?:ly)?|cash)', fn () => new OnReceipt],
             ['net '.self::EOM, fn () => MonthEnd::of(0)],
             [self::EOM, fn () => MonthEnd::of(0)],
-            [self::EOM.' \+ (?<n>\d{1,4}) months?', fn ($p) => MonthEnd::of((int) $p['n'])],
+            [self::EOM.' ?\+ ?(?<n>\d{1,6})(?: days?)?', fn ($p) => DaysAfterMonthEnd::of((int) $p['n'])],
+            [self::EOM.' ?\+ ?(?<n>\d{1,4}) months?', fn ($p) => MonthEnd::of((int) $p['n'])],
             ['(?:the )?end of (?:the )?(?:following|next) month', fn () => MonthEnd::of(1)],
             [self::NET.self::NUMBER.' months?', fn ($p) => MonthsAfter::of((int) $p['n'])],
             [self::NET.self::NUMBER.'(?: days?)? (?:after )?(?:the )?'.self::EOM, fn ($p) => DaysAfterMonthEnd::of((int) $p['n'])],

@@ -73,7 +73,7 @@ final class ContractTest extends TestCase
             [$schema, $path, $key] = $expected + [2 => null];
             $this->assertShape(['$ref' => "#/components/schemas/$schema"], $this->getJson($path)->assertOk()->json($key), $path);
         }
-        $this->assertShape(['$ref' => '#/components/schemas/TermsPreview'], $this->postJson('/api/terms/preview', ['terms' => 'EOM', 'documentDate' => 'today'])->json(), 'preview');
+        $this->assertShape(['$ref' => '#/components/schemas/TermsAnswer'], $this->postJson('/api/terms/preview', ['terms' => 'EOM', 'documentDate' => 'today'])->json(), 'preview');
         $this->assertShape(['$ref' => '#/components/schemas/PaymentPreview'], $this->postJson("/api/parties/{$company->id}/payment-preview", ['side' => 'client', 'day' => '', 'amount' => '5', 'currency' => '', 'firstId' => null, 'uses' => null])->assertOk()->json(), 'payment preview');
         $this->assertShape(['$ref' => '#/components/schemas/Problem'], $this->saveSection($company, 'client-terms', ['listedId' => null, 'shorthand' => 'x'])->json(), '422');
         $this->assertShape(['$ref' => '#/components/schemas/Problem'], $this->saveSection($company, 'client-terms', ['listedId' => null, 'shorthand' => null])->json(), '409');

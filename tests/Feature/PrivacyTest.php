@@ -134,6 +134,7 @@ final class PrivacyTest extends TestCase
     public function test_files_are_for_nobody_else_on_the_machine(): void
     {
         Storage::put('privacy/one.txt', 'x');
+        clearstatcache();
         $this->assertSame('0600', substr(sprintf('%o', fileperms(Storage::path('privacy/one.txt'))), -4));
         $this->assertSame('0700', substr(sprintf('%o', fileperms(Storage::path('privacy'))), -4));
         Storage::deleteDirectory('privacy');

@@ -115,7 +115,7 @@ final class SidesTest extends TestCase
 
     public function test_holidays_that_are_read_in_move_due_dates(): void
     {
-        $preview = fn () => $this->asAdministrator()->postJson('/api/terms/preview', ['terms' => 'net 10, next business day', 'documentDate' => '2026-11-30'])->json('dueText');
+        $preview = fn () => $this->asAdministrator()->postJson('/api/terms/preview', ['terms' => 'net 10, next business day', 'documentDate' => '2026-11-30'])->json('preview.dueText');
         $this->assertSame('Thu 10 Dec 2026', $preview());
         $this->postJson('/api/holidays', ['text' => "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTART;VALUE=DATE:20261210\r\nSUMMARY:Founders' day\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n"])->assertCreated()->assertJsonPath('holidays.0.name', "Founders' day");
         $this->assertSame('Fri 11 Dec 2026', $preview());

@@ -50,7 +50,7 @@ final class TermsTest extends TestCase
         $this->saveSection($company, 'client-terms', ['listedId' => null, 'shorthand' => $shorthand])
             ->assertUnprocessable()->assertJsonPath('errors.0', ['field' => 'shorthand', 'message' => $message]);
         $this->asAdministrator()->postJson('/api/terms/preview', ['terms' => $shorthand, 'documentDate' => 'today'])
-            ->assertUnprocessable()->assertJsonPath('errors.0', ['field' => 'terms', 'message' => $message]);
+            ->assertOk()->assertJsonPath('preview', null)->assertJsonPath('problems.0', ['field' => 'terms', 'message' => $message]);
     }
 
     public function test_terms_that_left_the_list_are_told(): void
@@ -62,12 +62,12 @@ final class TermsTest extends TestCase
     public function test_the_preview_says_when_and_why(): void
     {
         $this->asAdministrator()->postJson('/api/terms/preview', ['terms' => '2/10 net 30', 'documentDate' => 'jan 31'])->assertOk()
-            ->assertJsonPath('documentDate', '2026-01-31')
-            ->assertJsonPath('due', '2026-03-02')
-            ->assertJsonPath('dueText', 'Mon 2 Mar 2026')
-            ->assertJsonPath('discount.lastDay', '2026-02-10')
-            ->assertJsonPath('discount.costPerYear', '37.24')
-            ->assertJsonPath('sentence', '31 Jan 2026, plus 30 days, is Mon 2 Mar 2026. 2 % off until 10 Feb 2026; not taking it costs 37.24 % a year.');
+            ->assertJsonPath('preview.documentDate', '2026-01-31')
+            ->assertJsonPath('preview.due', '2026-03-02')
+            ->assertJsonPath('preview.dueText', 'Mon 2 Mar 2026')
+            ->assertJsonPath('preview.discount.lastDay', '2026-02-10')
+            ->assertJsonPath('preview.discount.costPerYear', '37.24')
+            ->assertJsonPath('preview.sentence', '31 Jan 2026, plus 30 days, is Mon 2 Mar 2026. 2 % off until 10 Feb 2026; not taking it costs 37.24 % a year.');
     }
 
     #[TestWith(['31 February', 'There is no 31 February: February 2026 has 28 days.'])]
@@ -76,6 +76,6 @@ final class TermsTest extends TestCase
     public function test_a_date_that_cannot_be_is_told(string $date, string $message): void
     {
         $this->asAdministrator()->postJson('/api/terms/preview', ['terms' => 'net 30', 'documentDate' => $date])
-            ->assertUnprocessable()->assertJsonPath('errors.0', ['field' => 'documentDate', 'message' => $message]);
+            ->assertOk()->assertJsonPath('problems.0', ['field' => 'documentDate', 'message' => $message]);
     }
 }

@@ -54,7 +54,6 @@ final class WrongInputTest extends TestCase
         yield 'adding a company' => ['POST', '/api/parties', ['kind' => 'company', 'name' => 'New', 'isClient' => true, 'isVendor' => true, 'people' => [['name' => 'Ada Finch', 'title' => 'T']]]];
         yield 'replacing' => ['POST', '/api/positions/1/replace', ['successorId' => 2, 'since' => '+9', 'contactPointIds' => [1]]];
         yield 'taking over' => ['POST', '/api/parties/1/take-over', ['fromId' => 2, 'address' => true, 'phone' => true]];
-        yield 'preview' => ['POST', '/api/terms/preview', ['terms' => '30% on receipt, 70% net 30', 'documentDate' => 'jan 31']];
         yield 'look-alikes' => ['POST', '/api/look-alikes', ['kind' => 'person', 'given' => 'A', 'family' => 'B', 'name' => 'C', 'phones' => ['1'], 'emails' => ['a@b'], 'taxNumbers' => [['kind' => 'EIN', 'country' => '', 'value' => '91-1144442']], 'exceptId' => 1]];
         yield 'log entry' => ['POST', '/api/parties/1/entries', ['kind' => 'call', 'day' => 'today', 'withPartyId' => 2, 'text' => 'T', 'isPinned' => true]];
         yield 'caution' => ['POST', '/api/parties/1/cautions', ['level' => 'stop', 'use' => 'any', 'text' => 'T', 'since' => '', 'until' => '+9']];
@@ -64,7 +63,7 @@ final class WrongInputTest extends TestCase
         yield 'file' => ['PUT', '/api/files/1', ['name' => 'N', 'kind' => 'photo', 'expiresOn' => '+90', 'isPrivate' => true]];
         yield 'archive' => ['PUT', '/api/parties/2/archive', ['reason' => 'R']];
         yield 'user' => ['POST', '/api/users', ['name' => 'N', 'email' => 'n@b.example', 'role' => 'clerk', 'password' => 'long-enough-1']];
-        yield 'office' => ['PUT', '/api/office', ['name' => 'N', 'country' => 'US', 'lines' => '1 Street', 'locality' => 'Putney', 'region' => 'VT', 'postcode' => '05346', 'monthFirst' => true]];
+        yield 'office' => ['PUT', '/api/office', ['name' => 'N', 'country' => 'US', 'lines' => '1 Street', 'locality' => 'Putney', 'region' => 'VT', 'postcode' => '05346', 'monthFirst' => true, 'decimalComma' => null, 'timeZone' => '', 'phone' => '', 'email' => '', 'howToPay' => '']];
         yield 'token' => ['POST', '/api/tokens', ['email' => 'n@b.example', 'password' => 'wrong', 'name' => 'N']];
     }
 

@@ -9,6 +9,7 @@ use Almanac\Files\FileType;
 use Almanac\Names\NamePart;
 use Almanac\Records\Difference;
 use Almanac\Records\Fact;
+use App\Actions\Finding\IndexParties;
 use App\Actions\Records\LogChanges;
 use App\Actions\Reminders\KeepReminders;
 use App\Models\File;
@@ -26,7 +27,7 @@ use Illuminate\Validation\ValidationException;
 /** Takes files in, names them, and lets them go. The same content is stored once, under its hash. */
 final readonly class KeepFiles
 {
-    public function __construct(private LogChanges $log, private KeepReminders $reminders, private TypedDates $dates, private Clock $clock)
+    public function __construct(private LogChanges $log, private IndexParties $index, private KeepReminders $reminders, private TypedDates $dates, private Clock $clock)
     {
     }
 
@@ -127,6 +128,8 @@ final readonly class KeepFiles
 
     private function write(Party $party, string $from, string $to, User $by): void
     {
+        // A record is found by the names of its files.
+        $this->index->these([$party->id]);
         $this->log->handle($party, SectionName::Files, Difference::between(['file' => new Fact('File', $from)], ['file' => new Fact('File', $to)]), $by);
     }
 }

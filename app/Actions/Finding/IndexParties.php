@@ -103,7 +103,7 @@ final readonly class IndexParties
     {
         return match ($field) {
             MatchField::Name => 'name',
-            MatchField::AlsoKnownAs, MatchField::Tag => 'also',
+            MatchField::AlsoKnownAs, MatchField::Tag, MatchField::Detail, MatchField::File => 'also',
             MatchField::Code => 'number',
             MatchField::WorksAt => 'works_at',
             MatchField::Email => 'email',

@@ -7,7 +7,9 @@ namespace App\Queries\Finding;
 use Almanac\Finding\Fold;
 use Almanac\Finding\MatchReason;
 use Almanac\Finding\Query;
+use Almanac\Ledger\DocumentKind;
 use App\Http\Data\Finding\FindResultData;
+use App\Models\Document;
 use App\Models\Party;
 use Illuminate\Support\Facades\DB;
 
@@ -21,6 +23,10 @@ final class FindRecords
 
     private const ENOUGH = 6;
 
+    private const LEAST_OF_NUMBER = 3;
+
+    private const MOST_OF_NUMBER = 60;
+
     private const CANDIDATES = 80;
 
     /** How telling a match is in name, also known as, number, works at, email, phone, place. */
@@ -30,14 +36,37 @@ final class FindRecords
     public function handle(string $typed, FindScope $scope): array
     {
         $query = Query::of($typed);
-        $parties = $this->parties($this->matchingIds($query, $scope));
+        $documents = $this->byDocument($typed, $scope);
+        $parties = $this->parties(array_values(array_unique([...array_keys($documents), ...$this->matchingIds($query, $scope)])));
         // What is in use goes first; sorting keeps the order otherwise.
         usort($parties, fn (Party $a, Party $b) => $a->isArchived() <=> $b->isArchived());
 
-        return array_map(fn (Party $party) => FindResultData::of($party, array_map(
-            fn (MatchReason $reason) => $reason->toText(),
-            MatchReason::of($query, SearchValues::of($party)),
-        )), $parties);
+        return array_map(fn (Party $party) => FindResultData::of($party, array_values(array_filter([
+            $documents[$party->id] ?? '',
+            ...array_map(fn (MatchReason $reason) => $reason->toText(), MatchReason::of($query, SearchValues::of($party))),
+        ]))), $parties);
+    }
+
+    /**
+     * By the number of a document, ours or theirs, from its beginning.
+     *
+     * @return array<int, string> by party, the document
+     */
+    private function byDocument(string $typed, FindScope $scope): array
+    {
+        $number = mb_strtoupper(trim($typed));
+        if (mb_strlen($number) < self::LEAST_OF_NUMBER || preg_match('/^[\p{L}\p{N}][^\s]*\d[^\s]*$/u', $number) !== 1 || mb_strlen($number) > self::MOST_OF_NUMBER) {
+            return [];
+        }
+        $found = [];
+        $documents = Document::query()->whereIn('kind', DocumentKind::cases())->where('number', '>=', $number)->where('number', '<', $number."\u{10ffff}")
+            ->when(! $scope->isEverything(), fn ($rows) => $rows->whereIn('party_id', $scope->parties()->select('id')))
+            ->limit(self::MOST)->get(['party_id', 'kind', 'number', 'revision']);
+        foreach ($documents as $document) {
+            $found[$document->party_id] ??= $document->title();
+        }
+
+        return array_slice($found, 0, self::ENOUGH, true);
     }
 
     /** @return list<int> */
@@ -149,7 +178,7 @@ final class FindRecords
      */
     private function parties(array $ids): array
     {
-        $parties = Party::query()->with(SearchValues::RELATIONS)->findMany($ids)->keyBy('id');
+        $parties = Party::query()->with([...SearchValues::RELATIONS, 'balance'])->findMany($ids)->keyBy('id');
 
         return array_values(array_filter(array_map(fn (int $id) => $parties->get($id), $ids)));
     }

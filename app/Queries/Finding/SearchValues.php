@@ -8,6 +8,8 @@ use Almanac\Addresses\CountryNames;
 use Almanac\Finding\MatchField;
 use Almanac\Reach\ContactKind;
 use App\Models\ContactPoint;
+use App\Models\DetailValue;
+use App\Models\File;
 use App\Models\ListItem;
 use App\Models\Party;
 use App\Models\PartyCode;
@@ -15,13 +17,13 @@ use App\Models\PartyCode;
 /** Everything a record is found by, the most telling first. */
 final class SearchValues
 {
-    public const RELATIONS = ['contactPoints', 'addressUses.address', 'heldPositions.company', 'listItems', 'codes'];
+    public const RELATIONS = ['contactPoints', 'addressUses.address', 'heldPositions.company', 'listItems', 'codes', 'files', 'vendorTerms', 'detailValues.field'];
 
     /** @return list<array{MatchField, string}> */
     public static function of(Party $party): array
     {
         return array_values(array_filter(
-            [...self::names($party), ...self::employers($party), ...self::reach($party), ...self::places($party)],
+            [...self::names($party), ...self::employers($party), ...self::reach($party), ...self::places($party), ...self::others($party)],
             fn (array $pair) => $pair[1] !== '',
         ));
     }
@@ -36,6 +38,7 @@ final class SearchValues
             [MatchField::AlsoKnownAs, $party->payee_name],
             [MatchField::Code, (string) $party->number],
             [MatchField::Code, $party->registration_number],
+            [MatchField::Code, $party->vendorTerms->account_number ?? ''],
             ...array_values($party->codes->map(fn (PartyCode $code) => [MatchField::Code, $code->value])->all()),
             ...array_values($party->listItems->map(fn (ListItem $item) => [MatchField::Tag, $item->name])->all()),
         ];
@@ -64,6 +67,15 @@ final class SearchValues
             ],
             default => [[MatchField::Email, $point->display('')]],
         })->all());
+    }
+
+    /** @return list<array{MatchField, string}> what the firm’s own sheets say, unless it is secret, and the names of files that everybody may open */
+    private static function others(Party $party): array
+    {
+        return [
+            ...array_values($party->detailValues->reject(fn (DetailValue $value) => $value->field->isSecret())->map(fn (DetailValue $value) => [MatchField::Detail, str_replace("\n", ' ', $value->text($value->field))])->all()),
+            ...array_values($party->files->reject(fn (File $file) => $file->is_private)->map(fn (File $file) => [MatchField::File, $file->name])->all()),
+        ];
     }
 
     /** @return list<array{MatchField, string}> */

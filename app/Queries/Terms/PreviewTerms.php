@@ -7,12 +7,13 @@ namespace App\Queries\Terms;
 use Almanac\Calendar\Day;
 use Almanac\Terms\PaymentTerms;
 use Almanac\Terms\Shorthand;
+use App\Http\Data\Ledger\PreviewProblemData;
+use App\Http\Data\Terms\TermsAnswerData;
 use App\Http\Data\Terms\TermsPreviewData;
 use App\Models\Office;
 use App\Support\Clock;
 use App\Support\FieldProblems;
 use App\Support\OfficeCalendar;
-use Illuminate\Validation\ValidationException;
 
 /** Says when a document of a date would be due on some terms, and why. */
 final readonly class PreviewTerms
@@ -21,19 +22,15 @@ final readonly class PreviewTerms
     {
     }
 
-    /** @throws ValidationException when the terms or the date cannot be read */
-    public function handle(string $shorthand, string $documentDate): TermsPreviewData
+    /** Terms that are half typed are no mistake yet: what is missing is part of the answer. */
+    public function handle(string $shorthand, string $documentDate): TermsAnswerData
     {
         $problems = new FieldProblems;
-        $office = Office::current();
         $terms = $problems->at('terms', fn () => Shorthand::read($shorthand));
-        $day = $problems->at('documentDate', fn () => $this->clock->reader($office)->read($documentDate));
-        $preview = $terms === null || $day === null
-            ? null
-            : $problems->at('documentDate', fn () => $this->of($terms, $day));
-        $problems->throwIfAny();
+        $day = $problems->at('documentDate', fn () => $this->clock->reader(Office::current())->read($documentDate));
+        $preview = $terms === null || $day === null ? null : $problems->at('documentDate', fn () => $this->of($terms, $day));
 
-        return $preview ?? throw new \LogicException('A preview that was not refused is there.');
+        return new TermsAnswerData($preview, PreviewProblemData::all($problems->all()));
     }
 
     public function of(PaymentTerms $terms, Day $documentDate): TermsPreviewData

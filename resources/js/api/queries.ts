@@ -250,7 +250,7 @@ export function findQuery(q: string, scope: FindScope) {
 export function previewQuery(terms: string, documentDate: string) {
     return queryOptions({
         queryKey: ['preview', terms, documentDate],
-        queryFn: () => ask(api.POST('/api/terms/preview', { body: { terms, documentDate } })),
+        queryFn: ({ signal }) => ask(api.POST('/api/terms/preview', { body: { terms, documentDate }, signal })),
         enabled: terms.trim() !== '',
         staleTime: Infinity,
     });

@@ -2024,6 +2024,8 @@ export interface components {
         FindResult: {
             party: components["schemas"]["PartyRow"];
             reasons: string[];
+            /** @description What is open with them in the office’s currency, for reading; empty for nothing. */
+            owed: string;
         };
         /** @description The answer to one keystroke: which text it answers, and the records, the best first. */
         Found: {
@@ -3113,6 +3115,11 @@ export interface components {
             isVendorDefault: boolean;
             /** @description Kept where they are used, and offered no more. */
             isRetired: boolean;
+        };
+        /** @description What terms that are being typed mean so far, or what is missing. */
+        TermsAnswer: {
+            preview: components["schemas"]["TermsPreview"] | null;
+            problems: components["schemas"]["PreviewProblem"][];
         };
         /** @description Payment terms applied to a document of one date. */
         TermsPreview: {
@@ -7914,7 +7921,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TermsPreview"];
+                    "application/json": components["schemas"]["TermsAnswer"];
                 };
             };
             /** @description Cannot be read */

@@ -30,7 +30,7 @@ interface Props {
     withNet?: boolean;
 }
 
-/** Documents, a line each; credits have a minus before them. */
+/** Documents, a line each; credits have a minus before them. On a record there is room for fewer columns. */
 export function DocumentTable({ rows, withParty = false, sums = [], withNet = false }: Props) {
     const { officeCurrency } = useSession();
     const sign = ({ kind }: Row) => kind === 'credit-note' || kind === 'credit-received' ? '−' : '';
@@ -41,9 +41,9 @@ export function DocumentTable({ rows, withParty = false, sums = [], withNet = fa
                     <tr>
                         <th>Document</th>
                         {withParty && <th>With</th>}
-                        <th>Date</th>
+                        {withParty && <th>Date</th>}
                         <th>Due</th>
-                        <th>State</th>
+                        {withParty && <th>State</th>}
                         {withNet && <th className="figure">Without tax</th>}
                         <th className="figure">Total</th>
                         <th className="figure">Open</th>
@@ -52,11 +52,11 @@ export function DocumentTable({ rows, withParty = false, sums = [], withNet = fa
                 <tbody>
                     {rows.map((row) => (
                         <tr key={row.id}>
-                            <td className="tight"><Link className="name" to={`/documents/${row.id}`}>{documentName(row)}</Link></td>
+                            <td className={withParty ? 'tight' : ''}><Link className="name" to={`/documents/${row.id}`}>{documentName(row)}</Link>{!withParty && <> <Small>{row.dateText}</Small></>}</td>
                             {withParty && <td><Link to={`/records/${row.party.id}`}>{row.party.name}</Link></td>}
-                            <td className="tight">{row.dateText}</td>
-                            <td><DueText row={row} /></td>
-                            <td className="tight"><Small>{row.stateWords}</Small></td>
+                            {withParty && <td className="tight">{row.dateText}</td>}
+                            <td><DueText row={row} />{!withParty && <> <Small>{row.stateWords}</Small></>}</td>
+                            {withParty && <td className="tight"><Small>{row.stateWords}</Small></td>}
                             {withNet && <td className="figure">{sign(row)}{row.net.text}</td>}
                             <td className="figure">{row.total.currency !== officeCurrency && `${row.total.currency} `}{sign(row)}{row.total.text}</td>
                             <td className="figure">{row.open.sign === 0 ? '' : `${sign(row)}${row.open.text}`}</td>
@@ -67,7 +67,7 @@ export function DocumentTable({ rows, withParty = false, sums = [], withNet = fa
                     <tfoot>
                         {sums.map(({ total, open, net }) => (
                             <tr key={total.currency}>
-                                <th colSpan={withParty ? 5 : 4} scope="row">Total, {total.currency}</th>
+                                <th colSpan={withParty ? 5 : 2} scope="row">Total, {total.currency}</th>
                                 {withNet && <td className="figure">{net.text}</td>}
                                 <td className="figure">{total.currency} {total.text}</td>
                                 <td className="figure">{open.text}</td>

@@ -10,6 +10,7 @@ import { Menu } from '../ui/Menu';
 import { Body, Places, Shell, SkipLink, TopLine, Wordmark } from '../ui/Page';
 import { ShortcutContext, useShortcut } from '../ui/shortcuts';
 import { useSay } from '../ui/StatusLine';
+import { useKeepFocus } from '../ui/useKeepFocus';
 import { Small } from '../ui/Text';
 import { LeaveGuard } from './LeaveGuard';
 import { SignInAgain } from './SignInAgain';
@@ -26,6 +27,7 @@ export function Frame() {
     useShortcut('g u', 'Go to upkeep', () => void navigate('/upkeep'));
     useShortcut('g o', 'Go to the office, for administrators', () => mayRunOffice && void navigate('/office'));
     useFocusOnNewPage();
+    useKeepFocus();
 
     return (
         <Shell>

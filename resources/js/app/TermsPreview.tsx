@@ -1,8 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useState } from 'react';
+import { useState } from 'react';
 import styled from 'styled-components';
-import { Refused, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
 import { previewQuery } from '../api/queries';
+import { useQuiet } from '../api/useQuiet';
 import { Field } from '../ui/Field';
 import { Mark, Small } from '../ui/Text';
 import { print, space } from '../ui/tokens';
@@ -33,20 +34,17 @@ interface Props {
 /** When a document of any date would be due on these terms, and why: worked out by the server as it is typed. */
 export function TermsPreview({ what, terms }: Props) {
     const [date, setDate] = useState('');
-    const asked = useDeferredValue(date.trim() === '' ? 'today' : date);
-    const { data, error, isFetching } = useQuery({
-        ...previewQuery(useDeferredValue(terms), asked),
-        placeholderData: keepPreviousData,
-    });
-    const problems = error instanceof Refused ? error.fields : {};
-    const others = error === null || problems.documentDate !== undefined ? undefined : problems.terms ?? error.message;
+    const asked = useQuiet(date.trim() === '' ? 'today' : date);
+    const { data, error, isFetching } = useQuery({ ...previewQuery(useQuiet(terms), asked), placeholderData: keepPreviousData });
+    const problems = Object.fromEntries((data?.problems ?? []).map(({ field, message }) => [field, message]));
+    const others = error?.message ?? problems.terms;
 
     return (
         <Root>
             <Field label={`${what} dated`} placeholder="today" value={date} onChange={setDate} problem={problems.documentDate} />
             <Answer aria-live="polite" aria-busy={isFetching}>
                 {others !== undefined && <Mark tone="look">{others}</Mark>}
-                {error === null && data !== undefined && <Due what={what} preview={data} />}
+                {error === null && data?.preview != null && <Due what={what} preview={data.preview} />}
             </Answer>
         </Root>
     );

@@ -1,5 +1,7 @@
-import styled from 'styled-components';
+import styled, { keyframes } from 'styled-components';
 import { narrow, print, space, type } from './tokens';
+
+const late = keyframes`from { visibility: hidden; } to { visibility: visible; }`;
 
 export const Shell = styled.div`
     display: grid;
@@ -40,7 +42,10 @@ export const Body = styled.div`
 
 export const Places = styled.nav`
     display: flex;
+    position: sticky;
+    top: 70px;
     flex-direction: column;
+    align-self: start;
     gap: ${space.hair};
 
     a {
@@ -51,7 +56,7 @@ export const Places = styled.nav`
     }
     a:hover { background: var(--wash); }
     a[aria-current='page'] { background: var(--wash); font-weight: 600; box-shadow: inset 3px 0 0 var(--accent); }
-    ${narrow} { flex-direction: row; }
+    ${narrow} { position: static; flex-flow: row wrap; }
     ${print} { display: none; }
 `;
 
@@ -73,6 +78,8 @@ export const Sheet = styled.main`
     border-radius: 2px;
     background: var(--sheet);
     &:focus { outline: none; }
+    /* A page that is still on its way says so, when it takes longer than a moment. */
+    &[aria-busy='true']:empty::before { content: 'Loading …'; color: var(--quiet); animation: ${late} 0.4s step-end both; }
     ${narrow} { padding: ${space.medium}; }
     ${print} { padding: 0; border: 0; }
 `;

@@ -33,13 +33,13 @@ export function rolesOf(party: Pick<Party, 'isClient' | 'isVendor'>): string {
 }
 
 /** A party in a list of answers: name, roles and place, and beneath it why it is there. */
-export function PartyLine({ party, reasons }: { party: Party; reasons: string[] }) {
+export function PartyLine({ party, reasons, owed = '' }: { party: Party; reasons: string[]; owed?: string }) {
     const Sign = party.kind === 'person' ? User : Building2;
     return (
         <Root>
             <Sign size={15} aria-label={party.kind} />
             <span><Name>{party.displayName}</Name>{party.position !== '' && <Aside> {party.position}</Aside>}</span>
-            <Aside>{[party.isArchived ? 'archived' : '', rolesOf(party), party.place].filter((text) => text !== '').join(' · ')}</Aside>
+            <Aside>{[party.isArchived ? 'archived' : '', rolesOf(party), party.place, owed].filter((text) => text !== '').join(' · ')}</Aside>
             {reasons.length > 0 && <Second>{reasons.join(' · ')}</Second>}
         </Root>
     );

@@ -30,6 +30,17 @@ final class TypedDayTest extends TestCase
     #[TestWith([' today ', '2026-11-24'])]
     #[TestWith(['Tomorrow', '2026-11-25'])]
     #[TestWith(['yesterday', '2026-11-23'])]
+    #[TestWith(['fri', '2026-11-27'])]
+    #[TestWith(['Friday', '2026-11-27'])]
+    #[TestWith(['next mon', '2026-11-30'])]
+    #[TestWith(['tue', '2026-12-01'])]
+    #[TestWith(['thurs', '2026-11-26'])]
+    #[TestWith(['1 week', '2026-12-01'])]
+    #[TestWith(['in 2 weeks', '2026-12-08'])]
+    #[TestWith(['a month', '2026-12-24'])]
+    #[TestWith(['10 days', '2026-12-04'])]
+    #[TestWith(['31.1.', '2026-01-31'])]
+    #[TestWith(['jan. 31.', '2026-01-31'])]
     public function test_it_reads_what_people_type_in_the_united_states(string $typed, string $iso): void
     {
         $this->assertSame($iso, TypedDay::reader(Day::fromIso('2026-11-24'), monthFirst: true)->read($typed)->toIso());

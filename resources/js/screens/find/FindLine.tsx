@@ -22,9 +22,9 @@ export function FindLine() {
     });
 
     const options: FindOption[] = [
-        ...results.map(({ party, reasons }) => ({
+        ...results.map(({ party, reasons, owed }) => ({
             id: `/records/${party.id}`,
-            content: <PartyLine party={party} reasons={reasons} />,
+            content: <PartyLine party={party} reasons={reasons} owed={owed} />,
         })),
         ...(mayChangeRecords && name !== '' ? [
             { id: `/add/company?name=${encodeURIComponent(name)}`, content: <AddLine what="a company" name={name} /> },

@@ -4,6 +4,7 @@ import { api, ask, type Schemas } from '../../api/client';
 import { useListed } from '../../api/useListed';
 import { useSaving } from '../../api/useSaving';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
+import { AddRow } from '../../ui/AddRow';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
@@ -109,7 +110,7 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
                     </FieldGroup>
                 );
             })}
-            <div><Button onPress={() => set({ fields: [...draft.fields, blank()] })}>Add a field</Button></div>
+            <div><AddRow onAdd={() => set({ fields: [...draft.fields, blank()] })}>Add a field</AddRow></div>
             {sheet !== undefined && <Tick isSelected={draft.isRetired} onChange={(isRetired) => set({ isRetired })}>retire the whole sheet: what is filled in stays</Tick>}
             {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
             <Row $gap="small">

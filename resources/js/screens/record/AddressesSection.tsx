@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import { useSession } from '../../api/session';
-import { Button } from '../../ui/Button';
 import { LongList } from '../../ui/LongList';
+import { AddRow } from '../../ui/AddRow';
 import { Menu } from '../../ui/Menu';
 import { useSay } from '../../ui/StatusLine';
-import { Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
+import { Mark, Row, Small, Stack } from '../../ui/Text';
 import { space } from '../../ui/tokens';
 import { AddressFields } from './AddressFields';
 import { ClosedRow } from './ClosedRow';
@@ -55,9 +55,8 @@ export function AddressesSection({ record }: { record: RecordData }) {
         <SectionFrame
             edit={edit}
             saveLabel="Save addresses"
-            read={addresses.length === 0
-                ? <Quiet>No address yet: letters and invoices cannot be posted.</Quiet>
-                : <LongList items={addresses} noun="addresses" render={(address) => <AddressView key={address.id} record={record} address={address} isOnly={addresses.length === 1} />} />}
+            folded={addresses.length === 0 ? 'No address yet: letters and invoices cannot be posted.' : undefined}
+            read={ <LongList items={addresses} noun="addresses" render={(address) => <AddressView key={address.id} record={record} address={address} isOnly={addresses.length === 1} />} />}
             fields={(draft) => (
                 <AddressList record={record} rows={draft} problems={edit.problems} onChange={edit.change} home={home} />
             )}
@@ -134,7 +133,7 @@ function AddressList({ record, rows, problems, onChange, home }: ListProps) {
                 />
             ))}
             <Row $gap="small">
-                <Button onPress={() => onChange([...rows, blank(home, rows.length === 0)])}>Add an address</Button>
+                <AddRow onAdd={() => onChange([...rows, blank(home, rows.length === 0)])}>Add an address</AddRow>
                 <SameAs
                     record={record}
                     onChoose={(address, owner) => add({

@@ -36,8 +36,19 @@ export function BankSection({ record }: { record: RecordData }) {
     const mayEdit = useMayEdit(record);
     const [adds, setAdds] = useState<'account' | 'card'>();
     const act = useSaid(record);
+    const add = (
+        <Row $gap="small">
+            <Button onPress={() => setAdds('account')}>Add bank details</Button>
+            <Button onPress={() => setAdds('card')}>Add a card</Button>
+        </Row>
+    );
     return (
-        <PlainSection id="bank" title="Bank and cards">
+        <PlainSection
+            id="bank"
+            title="Bank and cards"
+            folded={current.length + cards.length + history.length === 0 && adds === undefined ? 'No bank details yet.' : undefined}
+            tools={current.length + cards.length + history.length === 0 && mayEdit && adds === undefined && add}
+        >
             <Stack $gap="small" style={{ justifyItems: 'stretch' }}>
                 {current.length === 0 && cards.length === 0 && <Quiet>No bank details yet. New ones are on hold until a second person has confirmed them.</Quiet>}
                 {current.map((detail) => <OneDetail key={detail.id} record={record} detail={detail} mayEdit={mayEdit} />)}
@@ -55,12 +66,7 @@ export function BankSection({ record }: { record: RecordData }) {
                         {history.map((detail) => <p key={detail.id}><Small>{detail.kind} {detail.masked}, entered by {detail.enteredBy} on {detail.enteredText}; {detail.settledText || detail.state}</Small></p>)}
                     </details>
                 )}
-                {mayEdit && adds === undefined && (
-                    <Row $gap="small">
-                        <Button onPress={() => setAdds('account')}>Add bank details</Button>
-                        <Button onPress={() => setAdds('card')}>Add a card</Button>
-                    </Row>
-                )}
+                {mayEdit && adds === undefined && current.length + cards.length + history.length > 0 && add}
                 {adds === 'account' && <AddAccount record={record} onClose={() => setAdds(undefined)} />}
                 {adds === 'card' && <AddCard record={record} onClose={() => setAdds(undefined)} />}
             </Stack>

@@ -2,13 +2,14 @@ import { useQuery } from '@tanstack/react-query';
 import { X } from 'lucide-react';
 import { choicesQuery } from '../../api/queries';
 import { useListed } from '../../api/useListed';
-import { Button, QuietButton } from '../../ui/Button';
+import { QuietButton } from '../../ui/Button';
+import { AddRow } from '../../ui/AddRow';
 import { ChooseOne } from '../../ui/Choose';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
 import { Suggest } from '../../ui/Suggest';
 import { TagPicker } from '../../ui/TagPicker';
-import { Chips, Facts, FieldRow, Quiet, Small, Stack } from '../../ui/Text';
+import { Chips, Facts, FieldRow, Small, Stack } from '../../ui/Text';
 import { SectionFrame } from './SectionFrame';
 import { classificationSpec, newKey, type ClassificationDraft, type CodeRow, type RecordData } from './sections';
 import { useSection } from './useSection';
@@ -29,13 +30,14 @@ export function ClassificationSection({ record }: { record: RecordData }) {
         <SectionFrame
             edit={edit}
             saveLabel="Save classification"
+            folded={factsOf(record).length === 0 ? 'No type, tag or owner yet.' : undefined}
             read={<Read record={record} />}
             fields={(draft) => <Fields record={record} draft={draft} problems={edit.problems} onChange={edit.change} />}
         />
     );
 }
 
-function Read({ record: { classification } }: { record: RecordData }) {
+function factsOf({ classification }: RecordData): [string, React.ReactNode][] {
     const { types, tags, owner, accountManager, buyer, source, languageName, grade, codes } = classification;
     const facts: [string, React.ReactNode][] = [
         ['Types', types.join(', ')],
@@ -48,10 +50,11 @@ function Read({ record: { classification } }: { record: RecordData }) {
         ['Grade', grade !== null && <>{grade} of 5 <Small>stays in the office</Small></>],
         ...codes.map(({ system, value }): [string, string] => [system.charAt(0).toUpperCase() + system.slice(1), value]),
     ];
-    const told = facts.filter(([, value]) => Boolean(value));
-    return told.length === 0
-        ? <Quiet>No type, tag or owner yet.</Quiet>
-        : <Facts>{told.map(([name, value]) => <div key={name} {...(name === 'Grade' ? { className: 'internal' } : {})}><dt>{name}</dt><dd>{value}</dd></div>)}</Facts>;
+    return facts.filter(([, value]) => Boolean(value));
+}
+
+function Read({ record }: { record: RecordData }) {
+    return <Facts>{factsOf(record).map(([name, value]) => <div key={name} {...(name === 'Grade' ? { className: 'internal' } : {})}><dt>{name}</dt><dd>{value}</dd></div>)}</Facts>;
 }
 
 function inherited({ inForce, from }: Inherited) {
@@ -140,7 +143,7 @@ function Codes({ rows, problems, onChange }: { rows: CodeRow[]; problems: Record
                     <QuietButton aria-label={`Remove the number ${row.value}`} onPress={() => onChange(rows.filter((_, at) => at !== index))}><X size={16} aria-hidden /></QuietButton>
                 </FieldRow>
             ))}
-            <Button onPress={() => onChange([...rows, { key: newKey(), id: null, system: '', value: '' }])}>Add a number from elsewhere</Button>
+            <AddRow onAdd={() => onChange([...rows, { key: newKey(), id: null, system: '', value: '' }])}>Add a number from elsewhere</AddRow>
         </>
     );
 }

@@ -28,6 +28,7 @@ export function DetailsSection({ record }: { record: RecordData }) {
         <SectionFrame
             edit={edit}
             saveLabel="Save details"
+            folded={sheets.every(({ fields }) => fields.every(({ isFilled }) => !isFilled)) ? `Nothing filled in yet: ${sheets.map(({ name }) => name).join(', ')}.` : undefined}
             read={sheets.map((sheet) => <SheetView key={sheet.id} partyId={record.party.id} sheet={sheet} />)}
             fields={(draft) => sheets.map((sheet) => (
                 <SheetFields key={sheet.id} sheet={sheet} draft={draft} problems={edit.problems} onChange={edit.change} />

@@ -48,6 +48,7 @@ export function PositionsSection({ record }: { record: RecordData }) {
         <SectionFrame
             edit={edit}
             saveLabel={isPerson ? 'Save positions' : 'Save people'}
+            folded={isPerson && positions.length === 0 ? 'No position at a company.' : undefined}
             read={(
                 <>
                     {positions.length === 0 && <Quiet>{isPerson ? 'No position at a company.' : 'Nobody is known here yet.'}</Quiet>}

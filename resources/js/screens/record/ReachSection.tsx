@@ -6,11 +6,12 @@ import { choicesQuery } from '../../api/queries';
 import { useListed } from '../../api/useListed';
 import { useLookAlikes } from '../../api/useLookAlikes';
 import { AlikeNotice } from '../../ui/AlikeNotice';
-import { Button, QuietButton } from '../../ui/Button';
+import { AddRow } from '../../ui/AddRow';
+import { QuietButton } from '../../ui/Button';
 import { ChooseOne, ChooseSeveral, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Suggest } from '../../ui/Suggest';
-import { FieldGroup, FieldRow, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
+import { FieldGroup, FieldRow, Mark, Row, Small, Stack } from '../../ui/Text';
 import { space } from '../../ui/tokens';
 import { SectionFrame } from './SectionFrame';
 import { newKey, reachSpec, type ContactRow, type RecordData } from './sections';
@@ -51,9 +52,8 @@ export function ReachSection({ record, startsOpen }: { record: RecordData; start
         <SectionFrame
             edit={edit}
             saveLabel="Save reach"
-            read={contactPoints.length === 0
-                ? <Quiet>No phone, email or website yet.</Quiet>
-                : <>{contactPoints.map((point) => {
+            folded={contactPoints.length === 0 ? 'No phone, email or website yet.' : undefined}
+            read={<>{contactPoints.map((point) => {
                     const Sign = SIGNS[point.kind];
                     return (
                         <Line key={point.id}>
@@ -176,11 +176,11 @@ function ReachFields({ offices, rows, problems, onChange }: FieldsProps) {
                 );
             })}
             <Row $gap="small">
-                <Button onPress={() => onChange([...rows, blank('phone', '')])}>Add a phone</Button>
-                <Button onPress={() => onChange([...rows, blank('email', '')])}>Add an email</Button>
-                <Button onPress={() => onChange([...rows, blank('website', '')])}>Add a website</Button>
-                <Button onPress={() => onChange([...rows, blank('handle', '')])}>Add a handle</Button>
-                <Button onPress={() => onChange([...rows, blank('profile', '')])}>Add a profile page</Button>
+                <AddRow onAdd={() => onChange([...rows, blank('phone', '')])}>Add a phone</AddRow>
+                <AddRow onAdd={() => onChange([...rows, blank('email', '')])}>Add an email</AddRow>
+                <AddRow onAdd={() => onChange([...rows, blank('website', '')])}>Add a website</AddRow>
+                <AddRow onAdd={() => onChange([...rows, blank('handle', '')])}>Add a handle</AddRow>
+                <AddRow onAdd={() => onChange([...rows, blank('profile', '')])}>Add a profile page</AddRow>
             </Row>
         </Stack>
     );

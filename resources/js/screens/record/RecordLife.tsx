@@ -78,10 +78,22 @@ interface DialogProps {
     onClose: () => void;
 }
 
+/** What is open with a record: money, drafts, orders, reminders. */
+function unfinished({ standing, documents, reminders }: RecordData): string[] {
+    return [
+        ...standing.sides.filter(({ open }) => open.sign !== 0).map(({ side, currency, open }) => `${side === 'client' ? 'They owe us' : 'We owe them'} ${currency} ${open.text}.`),
+        ...standing.sides.filter(({ unallocated }) => unallocated.sign !== 0).map(({ currency, unallocated }) => `${currency} ${unallocated.text} was paid and is not used yet.`),
+        ...documents.counts.filter(({ kind, state }) => state === 'draft' || ((state === 'issued' || state === 'part-paid') && ['quote', 'order', 'purchase-order'].includes(kind)))
+            .map(({ kindTitle, stateWords, count }) => `${count} ${kindTitle.toLowerCase()}${count === 1 ? '' : 's'}, ${stateWords}.`),
+        ...(reminders.length > 0 ? [`${reminders.length} open ${reminders.length === 1 ? 'reminder' : 'reminders'}.`] : []),
+    ];
+}
+
 function ArchiveDialog({ record, onClose }: DialogProps) {
     const [reason, setReason] = useState('');
     const { run, problems, message } = useSaving();
     const { archive } = useLife(record);
+    const open = unfinished(record);
     const save = () => run(async () => {
         await archive(reason);
         onClose();
@@ -89,6 +101,7 @@ function ArchiveDialog({ record, onClose }: DialogProps) {
 
     return (
         <Dialog title={`Archive ${record.party.displayName}?`} onClose={onClose}>
+            {open.length > 0 && <Notice tone="look" title="Not finished yet">{open.map((line) => <span key={line}>{line}</span>)}</Notice>}
             <p>It leaves the lists and can no longer be changed, but it keeps its history, and searching finds it.</p>
             <Form
                 onSubmit={(event) => {

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useLocation, useParams, useSearchParams } from 'react-router';
 import { isMissing, recordQuery } from '../../api/queries';
 import { ButtonLink, MainButton } from '../../ui/Button';
@@ -49,7 +49,14 @@ export function RecordPage() {
 }
 
 function OneRecord({ record }: { record: RecordData }) {
-    const [search] = useSearchParams();
+    const [search, setSearch] = useSearchParams();
+    const [startsWith] = useState(() => search.get('edit'));
+    useEffect(() => {
+        // It was for this once: who comes back to this address does not begin again.
+        if (startsWith !== null) {
+            setSearch({}, { replace: true });
+        }
+    }, [startsWith, setSearch]);
     useSectionKeys();
     useSectionInAddress();
 
@@ -61,7 +68,7 @@ function OneRecord({ record }: { record: RecordData }) {
             <Spread>
                 <Sheet id="sheet" tabIndex={-1}>
                     <RecordTitle record={record} />
-                    <ReachSection record={record} startsOpen={search.get('edit') === 'reach'} />
+                    <ReachSection record={record} startsOpen={startsWith === 'reach'} />
                     <AddressesSection record={record} />
                     <PositionsSection record={record} />
                     <RelationsSection record={record} />

@@ -25,7 +25,8 @@ export function RelationsSection({ record }: { record: RecordData }) {
         <SectionFrame
             edit={edit}
             saveLabel="Save relations"
-            read={relations.length === 0 ? <Quiet>None are known.</Quiet> : relations.map(({ id, kind, party, period }) => (
+            folded={relations.length === 0 ? 'No relations yet.' : undefined}
+            read={relations.map(({ id, kind, party, period }) => (
                 <Row key={id} $gap="small">
                     <Quiet>{kind}</Quiet>
                     <Link to={`/records/${party.id}`}>{party.displayName}</Link>

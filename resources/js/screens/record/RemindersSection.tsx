@@ -11,7 +11,7 @@ import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { Suggest } from '../../ui/Suggest';
-import { FieldRow, Notice, Quiet, Row, Stack } from '../../ui/Text';
+import { FieldRow, Notice, Row, Stack } from '../../ui/Text';
 import { PlainSection } from './SectionFrame';
 import type { RecordData } from './sections';
 import { useMayEdit } from './useMayEdit';
@@ -30,11 +30,11 @@ export function RemindersSection({ record }: { record: RecordData }) {
             id="reminders"
             title="Reminders"
             isInternal
+            folded={reminders.length === 0 && !isAdding ? 'No reminders.' : undefined}
             tools={mayEdit && !isAdding && <QuietButton data-edit onPress={() => setAdding(true)}>Set a reminder</QuietButton>}
         >
             <Stack $gap="small">
                 {isAdding && <ReminderForm id={record.party.id} onClose={() => setAdding(false)} />}
-                {reminders.length === 0 && !isAdding && <Quiet>Nothing is to be done.</Quiet>}
                 {reminders.map((reminder) => <ReminderLine key={reminder.id} reminder={reminder} />)}
             </Stack>
         </PlainSection>

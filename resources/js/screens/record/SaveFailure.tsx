@@ -61,7 +61,7 @@ function Conflict<D>({ edit, problem }: { edit: SectionEdit<D>; problem: Problem
                     </Compare>
                 )}
                 <Row $gap="small">
-                    <MainButton onPress={() => void edit.save(problem.version)}>Save mine instead</MainButton>
+                    <MainButton onPress={() => void edit.saveMine()}>Save mine instead</MainButton>
                     <Button onPress={() => void edit.takeTheirs()}>Keep theirs</Button>
                 </Row>
             </Notice>

@@ -25,6 +25,13 @@ const Root = styled.section`
     ${print} { grid-template-columns: 120px minmax(0, 1fr); padding: ${space.small} 0; break-inside: avoid; }
 `;
 
+/** An empty section: its title, and the first step, in one line. */
+const OneLine = styled(Root)`
+    align-items: baseline;
+    padding: ${space.small} 0;
+    ${print} { display: none; }
+`;
+
 const Head = styled.div`
     display: flex;
     flex-direction: column;
@@ -48,11 +55,21 @@ interface FrameProps {
     isInternal?: boolean;
     /** What stands below the title, such as Edit. */
     tools?: ReactNode;
+    /** What it says in one line while there is nothing in it, or nothing that concerns this record. */
+    folded?: string | undefined;
     children: ReactNode;
 }
 
 /** A section of the page: its title at the left, what it says beside it. */
-export function PlainSection({ id, title, tools, children, isInternal = false }: FrameProps) {
+export function PlainSection({ id, title, tools, children, folded, isInternal = false }: FrameProps) {
+    if (folded !== undefined) {
+        return (
+            <OneLine id={id} data-section tabIndex={-1} aria-labelledby={`${id}-title`} {...(isInternal ? { className: 'internal' } : {})}>
+                <Heading id={`${id}-title`}>{title}</Heading>
+                <Row $gap="small"><Quiet>{folded}</Quiet>{tools}</Row>
+            </OneLine>
+        );
+    }
     return (
         <Root id={id} data-section tabIndex={-1} aria-labelledby={`${id}-title`} {...(isInternal ? { className: 'internal' } : {})}>
             <Head>
@@ -70,10 +87,12 @@ interface Props<D> {
     read: ReactNode;
     fields: (draft: D) => ReactNode;
     saveLabel: string;
+    /** What it says in one line while it is empty. */
+    folded?: string | undefined;
 }
 
 /** A section that is edited where it stands. */
-export function SectionFrame<D>({ edit, read, fields, saveLabel }: Props<D>) {
+export function SectionFrame<D>({ edit, read, fields, saveLabel, folded }: Props<D>) {
     const { record, spec, draft, begin } = edit;
     const mayEdit = useMayEdit(record);
     const title = spec.title(record);
@@ -91,6 +110,7 @@ export function SectionFrame<D>({ edit, read, fields, saveLabel }: Props<D>) {
         <PlainSection
             id={spec.name}
             title={title}
+            folded={draft === undefined ? folded : undefined}
             tools={draft === undefined && mayEdit && (
                 <QuietButton ref={editButton} data-edit onPress={begin} aria-label={`Edit ${title}`}>Edit</QuietButton>
             )}

@@ -4,7 +4,8 @@ import { choicesQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useLookAlikes } from '../../api/useLookAlikes';
 import { AlikeNotice } from '../../ui/AlikeNotice';
-import { Button, QuietButton } from '../../ui/Button';
+import { AddRow } from '../../ui/AddRow';
+import { QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
@@ -32,6 +33,7 @@ export function TaxNumbersSection({ record }: { record: RecordData }) {
         <SectionFrame
             edit={edit}
             saveLabel="Save tax numbers"
+            folded={numbers.length === 0 && !record.party.isVendor ? 'No tax numbers yet.' : undefined}
             read={(
                 <Facts>
                     {numbers.length === 0 && <div><dt>Tax number</dt><dd><Quiet>none yet</Quiet></dd></div>}
@@ -96,7 +98,7 @@ function Fields({ rows, problems, onChange }: FieldsProps) {
                     <PrivateField label="Number" width="260px" value={row.value} isKept={row.id !== null} masked={row.masked} onChange={(value) => change(index, { value })} problem={problems[`taxNumbers.${index}.value`]} />
                 </FieldGroup>
             ))}
-            <Button onPress={() => onChange([...rows, blank()])}>Add a tax number</Button>
+            <AddRow onAdd={() => onChange([...rows, blank()])}>Add a tax number</AddRow>
         </Stack>
     );
 }

@@ -19,11 +19,13 @@ export function TermsSection({ record, side }: Props) {
     const edit = useSection(record, isClient ? clientTermsSpec : vendorTermsSpec);
     const terms = isClient ? record.clientTerms : record.vendorTerms;
     const what = isClient ? 'An invoice' : 'A bill';
+    const isOther = !(isClient ? record.party.isClient : record.party.isVendor) && terms.fields.every(({ own }) => own === null) && terms.source !== 'own';
 
     return (
         <SectionFrame
             edit={edit}
             saveLabel="Save terms"
+            folded={isOther ? (isClient ? 'Not a client.' : 'Not a vendor.') : undefined}
             read={(
                 <>
                     <Row $gap="small">

@@ -5,6 +5,7 @@ import { forgetLists, recordQuery } from '../../api/queries';
 import { useEnsureSignedIn } from '../../api/signIn';
 import { useSay } from '../../ui/StatusLine';
 import { useUnsaved } from '../../ui/unsaved';
+import { merge } from './merge';
 import type { RecordData, SectionSpec } from './sections';
 
 interface Editing<D> {
@@ -33,8 +34,9 @@ export interface SectionEdit<D> {
     beginWith: (change: (draft: D) => D) => void;
     change: (draft: D) => void;
     leave: () => void;
-    /** Saves; after somebody else has saved too, over their version when told so. */
-    save: (over?: number) => Promise<void>;
+    save: () => Promise<void>;
+    /** After somebody else has saved too: saves what was changed here, and keeps what they changed. */
+    saveMine: () => Promise<void>;
     takeTheirs: () => Promise<void>;
 }
 
@@ -78,9 +80,14 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
         forgetLists(id);
     };
 
-    const undoTo = (before: D, saved: RecordData) => async () => {
+    const undoTo = (before: D, saved: RecordData, follow?: Schemas['FollowInput']) => async () => {
         try {
-            keep(await spec.put(id, spec.version(saved), before));
+            let restored = await spec.put(id, spec.version(saved), before);
+            if (follow !== undefined && follow.documentIds.length > 0) {
+                // What followed the change follows it back.
+                restored = await ask(api.POST('/api/parties/{id}/follow', { params: { path: { id } }, body: follow }));
+            }
+            keep(restored);
             say(`${title}: as it was before.`);
         } catch (error) {
             say(error instanceof Refused && error.isStale
@@ -106,7 +113,7 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
             keep(saved);
             close();
             if (spec.isUndoable?.(draft) ?? true) {
-                say(`${title} saved.`, () => void undoTo(before, saved)());
+                say(`${title} saved.`, () => void undoTo(before, saved, follow)());
             } else {
                 say(`${title} saved.`);
             }
@@ -127,7 +134,7 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
         }
     };
 
-    const save = async (over?: number) => {
+    const save = async () => {
         if (editing === undefined || isBusy) {
             return;
         }
@@ -137,7 +144,21 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
         setFailure(undefined);
         // Undo must not stand there for something else when the answer comes.
         say();
-        await attempt(draft, over ?? editing.version);
+        await attempt(draft, editing.version);
+        setBusy(false);
+    };
+
+    /** Mine goes over theirs only where both have changed the same. */
+    const saveMine = async () => {
+        if (editing === undefined || isBusy) {
+            return;
+        }
+        const theirs = await client.fetchQuery({ ...recordQuery(id), staleTime: 0 });
+        const draft = merge(JSON.parse(editing.start) as D, editing.draft, spec.draft(theirs));
+        setEditing({ ...editing, draft, version: spec.version(theirs) });
+        setBusy(true);
+        setFailure(undefined);
+        await attempt(tidy === undefined ? draft : tidy(draft), spec.version(theirs));
         setBusy(false);
     };
 
@@ -159,6 +180,7 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
         change: (draft) => editing !== undefined && setEditing({ ...editing, draft }),
         leave: close,
         save,
+        saveMine,
         takeTheirs: async () => {
             close();
             await client.invalidateQueries({ queryKey: recordQuery(id).queryKey });
