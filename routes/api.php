@@ -86,6 +86,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::middleware('can:'.Permission::RunOffice->value)->group(function (): void {
         Route::get('office', [OfficeController::class, 'show']);
         Route::put('office', [OfficeController::class, 'save']);
+        Route::get('acts', [OfficeController::class, 'acts']);
         Route::get('users', [OfficeController::class, 'users']);
         Route::post('users', [OfficeController::class, 'add']);
         Route::put('users/{user}', [OfficeController::class, 'change'])->whereNumber('user');

@@ -23,7 +23,7 @@ final class AccessTest extends TestCase
     /** What some routes have to be told, so that they have an answer. */
     private const TOLD = ['api/names' => '?typed=Wren', 'api/parties/{party}/statement' => '?side=client&currency=USD'];
 
-    private const FOR_ADMINISTRATORS = ['GET api/users', 'GET api/office', 'GET api/lists', 'GET api/sheets', 'GET api/terms'];
+    private const FOR_ADMINISTRATORS = ['GET api/users', 'GET api/office', 'GET api/acts', 'GET api/lists', 'GET api/sheets', 'GET api/terms'];
 
     private const OPEN_TO_NOBODY_SIGNED_IN = ['GET api/session', 'POST api/session', 'POST api/setup', 'POST api/tokens', 'GET api/countries'];
 

@@ -10,6 +10,7 @@ use App\Models\LogEntry;
 use App\Models\Payment;
 use App\Support\Role;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Route;
 use Tests\TestCase;
 
 /** IETF draft-ietf-httpapi-idempotency-key-header: the same write, sent again, is done once. */
@@ -64,5 +65,37 @@ final class OneActTest extends TestCase
         $this->postJson("/api/parties/{$client->id}/documents", $this->documentInput('invoice', '5'))->assertServerError();
         $this->assertDatabaseCount('idempotency_keys', 0);
         $this->assertSame([0, 0], [Document::query()->count(), LogEntry::query()->count()]);
+    }
+
+    public function test_every_write_is_an_act_that_says_who_did_it(): void
+    {
+        // They keep nothing of the book; who signs in, and the first start, have no user yet.
+        $apart = ['POST api/session', 'DELETE api/session', 'POST api/setup', 'POST api/look-alikes', 'POST api/terms/preview', 'POST api/parties/{party}/document-preview', 'POST api/parties/{party}/payment-preview'];
+        foreach (Route::getRoutes()->getRoutes() as $route) {
+            foreach (array_diff($route->methods(), ['GET', 'HEAD', 'OPTIONS']) as $method) {
+                if (str_starts_with($route->uri(), 'api/') && ! in_array("$method {$route->uri()}", $apart, true)) {
+                    $this->assertContains(OneAct::class, Route::gatherRouteMiddleware($route), "$method {$route->uri()}");
+                }
+            }
+        }
+    }
+
+    public function test_the_log_of_the_office_tells_from_what_to_what_and_no_secret(): void
+    {
+        $this->asAdministrator();
+        $this->postJson('/api/users', ['name' => 'Ada Linden', 'email' => 'ada@b.example', 'role' => 'clerk', 'password' => 'long-enough-word-1'])->assertCreated();
+        $this->putJson('/api/books', ['ageingBy' => 'document date', 'warnAfter' => 45, 'lateRate' => '', 'latePerMonth' => false, 'keepsUsHolidays' => true])->assertOk();
+        $company = $this->addCompany('Brass');
+        $id = $this->postJson("/api/parties/{$company->id}/documents", $this->documentInput('invoice', '5'))->assertCreated()->json('row.id');
+        $this->deleteJson("/api/documents/$id", ['reason' => 'mistaken', 'amount' => ''])->assertOk();
+        $other = $this->addCompany('Entered by mistake');
+        $this->deleteJson("/api/parties/{$other->id}")->assertNoContent();
+        $acts = (array) $this->getJson('/api/acts')->assertOk()->json('acts');
+        $told = implode("\n", array_map(fn (array $act) => "{$act['by']}: {$act['subject']} {$act['name']} {$act['what']} ".implode('; ', array_map(fn (array $one) => "{$one['label']} {$one['from']} -> {$one['to']}", $act['differences'])), $acts));
+        foreach (['user Ada Linden added', 'Password  -> •••• new', 'office Orrery & Vane changed', 'Warn after 30 -> 45', 'document Invoice (draft) added', 'State draft -> void', 'record Entered by mistake deleted', 'Display name Entered by mistake -> '] as $expected) {
+            $this->assertStringContainsString($expected, $told);
+        }
+        $this->assertStringNotContainsString('$2y$', $told);
+        $this->actingAs($this->user(Role::Clerk))->getJson('/api/acts')->assertForbidden();
     }
 }

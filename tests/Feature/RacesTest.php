@@ -33,11 +33,15 @@ final class RacesTest extends TestCase
         foreach ($this->posts() as [$pattern, $path, $input]) {
             $covered[] = $pattern;
             $key = bin2hex(random_bytes(8));
+            $acts = DB::table('acts')->where('user_id', $this->administrator->id)->count();
             $answers = $this->atOnce(array_fill(0, 5, ['POST', $path, $input, $key]));
             $said = "$path: ".substr($answers[0][1], 0, 400);
             $this->assertContains($answers[0][0], [200, 201, 204], $said);
             $this->assertCount(1, array_unique(array_column($answers, 1)), "$path answers alike");
             $this->assertSame(1, count(array_filter($answers, fn (array $answer) => ! $answer[2])), "$path was done once");
+            if ($path !== '/api/tokens') {
+                $this->assertGreaterThan($acts, DB::table('acts')->where('user_id', $this->administrator->id)->count(), "$path says who did it");
+            }
         }
         $contract = json_decode((string) file_get_contents(base_path('docs/openapi.json')), true);
         $posts = array_keys(array_filter((array) $contract['paths'], fn (array $operations) => isset($operations['post'])));

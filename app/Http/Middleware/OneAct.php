@@ -4,13 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Models\User;
+use App\Support\ActLog;
+use App\Support\Clock;
 use App\Support\Fingerprint;
 use Closure;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use OpenApi\Annotations\Operation;
+use ReflectionAttribute;
+use ReflectionMethod;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -30,12 +38,17 @@ final readonly class OneAct
 
     private const LONGEST_ANSWER = 4_000_000;
 
+    public function __construct(private ActLog $log, private Clock $clock)
+    {
+    }
+
     public function handle(Request $request, Closure $next): Response
     {
         if ($request->isMethodSafe()) {
             return $next($request);
         }
         $key = $this->key($request);
+        $this->log->forget();
         DB::beginTransaction();
         try {
             $kept = $key === null ? null : $this->kept($request, $key);
@@ -43,6 +56,9 @@ final readonly class OneAct
             if (! $response instanceof Response || $response->getStatusCode() >= 400) {
                 DB::rollBack();
             } else {
+                if ($kept === null) {
+                    $this->note($request);
+                }
                 if ($key !== null && $kept === null) {
                     $this->keep($request, $key, $response);
                 }
@@ -54,6 +70,28 @@ final readonly class OneAct
             DB::rollBack();
             throw $error;
         }
+    }
+
+    /** Who did it, and what. */
+    private function note(Request $request): void
+    {
+        $user = $request->user();
+        $route = $request->route();
+        if (! $user instanceof User || ! $route instanceof Route) {
+            return;
+        }
+        $bound = array_filter($route->parameters(), fn (mixed $parameter) => $parameter instanceof Model);
+        $this->log->keep($user, $this->wordsOf($route), array_values($bound)[0] ?? null, $this->clock->now());
+    }
+
+    /** What the act is called in the contract. */
+    private function wordsOf(Route $route): string
+    {
+        $method = $route->getActionMethod();
+        $controller = $route->getControllerClass();
+        $attributes = $controller === null ? [] : (new ReflectionMethod($controller, $method === $controller ? '__invoke' : $method))->getAttributes(Operation::class, ReflectionAttribute::IS_INSTANCEOF);
+
+        return $attributes === [] ? $route->uri() : $attributes[0]->newInstance()->summary;
     }
 
     private function key(Request $request): ?string

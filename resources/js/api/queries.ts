@@ -1,4 +1,4 @@
-import { QueryClient, queryOptions } from '@tanstack/react-query';
+import { infiniteQueryOptions, QueryClient, queryOptions } from '@tanstack/react-query';
 import { api, ask, Refused, Unreachable, type Schemas } from './client';
 
 export type PartyKind = 'person' | 'company';
@@ -257,3 +257,11 @@ export function previewQuery(terms: string, documentDate: string) {
 }
 
 export const tokensQuery = queryOptions({ queryKey: ['tokens'], queryFn: () => ask(api.GET('/api/tokens')), staleTime: 0 });
+
+export const actsQuery = infiniteQueryOptions({
+    queryKey: ['acts'],
+    queryFn: ({ pageParam }: { pageParam: number | null }) => ask(api.GET('/api/acts', { params: { query: pageParam === null ? {} : { before: pageParam } } })),
+    initialPageParam: null as number | null,
+    getNextPageParam: ({ before }) => before,
+    staleTime: 0,
+});

@@ -1244,6 +1244,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/acts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who did what in the office, the newest first */
+        get: operations["listActs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/users": {
         parameters: {
             query?: never;
@@ -2493,6 +2510,30 @@ export interface components {
             text: string;
             isPinned: boolean;
             by: string;
+        };
+        /** @description Something that somebody did. */
+        Act: {
+            id: number;
+            /** Format: date-time */
+            at: string;
+            by: string;
+            what: string;
+            /** @description The kind of thing it was done to. */
+            subject: string;
+            subjectId: number | null;
+            name: string;
+            differences: {
+                label: string;
+                from: string;
+                to: string;
+            }[];
+        };
+        /** @description A page of the log of the office. */
+        ActPage: {
+            /** @description The newest first. */
+            acts: components["schemas"]["Act"][];
+            /** @description To go on from; null at the end. */
+            before: number | null;
         };
         /** @description How an address of a country is typed. The layout with an empty country is every other country's. */
         AddressLayout: {
@@ -6603,6 +6644,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Session"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listActs: {
+        parameters: {
+            query?: {
+                before?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ActPage"];
                 };
             };
             /** @description Refused */

@@ -24,6 +24,7 @@ export const router = createBrowserRouter([
                     { path: 'ledger/tax-report', lazy: async () => ({ Component: (await import('../screens/ledger/TaxReport')).TaxReport }) },
                     { path: 'ledger/imports', lazy: async () => ({ Component: (await import('../screens/ledger/Imports')).Imports }) },
                     { path: 'documents/:id', lazy: async () => ({ Component: (await import('../screens/ledger/DocumentPage')).DocumentPage }) },
+                    { path: 'office/log', lazy: async () => ({ Component: (await import('../screens/office/OfficeLog')).OfficeLog }) },
                     { path: 'account', lazy: async () => ({ Component: (await import('../screens/access/Account')).Account }) },
                     { path: 'payments/:id', lazy: async () => ({ Component: (await import('../screens/ledger/PaymentPage')).PaymentPage }) },
                     { path: 'records/:id/write/:kind', lazy: async () => ({ Component: (await import('../screens/ledger/WriteDocument')).WriteDocument }) },

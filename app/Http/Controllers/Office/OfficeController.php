@@ -8,14 +8,17 @@ use App\Actions\Office\KeepUsers;
 use App\Actions\Office\SaveOffice;
 use App\Http\Data\Access\SessionData;
 use App\Http\Data\Office\OfficeData;
+use App\Http\OpenApi\Reads;
 use App\Http\Requests\Office\OfficeRequest;
 use App\Http\Requests\Office\UserRequest;
 use App\Models\Office;
 use App\Models\User;
+use App\Queries\Office\ListActs;
 use App\Queries\Office\ListUsers;
 use App\Support\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
 
 /** The settings of the office; for administrators. */
@@ -44,6 +47,14 @@ final readonly class OfficeController
         $office = $save->handle($input);
 
         return new JsonResponse(SessionData::of($user, $office, $clock->today()->toIso()));
+    }
+
+    #[Reads('acts', 'listActs', 'Who did what in the office, the newest first', 'ActPage', 'Office', ['before' => 'integer'])]
+    public function acts(Request $request, ListActs $acts): JsonResponse
+    {
+        $request->validate(['before' => ['nullable', 'integer']]);
+
+        return new JsonResponse($acts->handle($request->query('before') === null ? null : $request->integer('before')));
     }
 
     #[OA\Get(path: '/api/users', operationId: 'listUsers', summary: 'Who signs in', tags: ['Office'], responses: [

@@ -4,7 +4,8 @@ import { sessionQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useTitle } from '../../app/useTitle';
 import { Sheet } from '../../ui/Page';
-import { Stack, Title } from '../../ui/Text';
+import { ButtonLink } from '../../ui/Button';
+import { Row, Stack, Title } from '../../ui/Text';
 import { BooksSettings } from './Books';
 import { Lists } from './Lists';
 import { OfficeForm } from './OfficeForm';
@@ -25,7 +26,7 @@ export function Office() {
     return (
         <Sheet id="sheet" tabIndex={-1}>
             <Stack $gap="wide" style={{ justifyItems: 'stretch' }}>
-                <Title>Office</Title>
+                <Row><Title>Office</Title><ButtonLink href="/office/log">Log of the office</ButtonLink></Row>
                 <OfficeForm onSaved={(saved) => client.setQueryData(sessionQuery.queryKey, saved)} />
                 <Users />
                 <TermsList />
