@@ -22,7 +22,8 @@ const Answer = styled.div`
     display: grid;
     align-content: center;
     gap: ${space.hair};
-    min-height: 52px;
+    /* As high as most answers are, so that nothing below moves while somebody presses it. */
+    min-height: 78px;
 `;
 
 interface Props {

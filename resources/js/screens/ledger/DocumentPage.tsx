@@ -3,7 +3,7 @@ import { useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { api, ask, type Schemas } from '../../api/client';
-import { documentQuery, forgetLedger, isMissing } from '../../api/queries';
+import { documentQuery, forgetLedger, isMissing, queryClient } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
 import { documentName, DueText } from '../../app/DocumentTable';
@@ -196,7 +196,8 @@ function Edit({ document, onClose }: { document: Doc; onClose: () => void }) {
             onSubmit={(event) => {
                 event.preventDefault();
                 void run(async () => {
-                    await ask(api.PUT('/api/documents/{document}', { params: { path: { document: row.id } }, body: { ...bodyOf(draft), version: document.version } }));
+                    // At once as it is now: who issues it next has seen this version.
+                    queryClient.setQueryData(documentQuery(row.id).queryKey, await ask(api.PUT('/api/documents/{document}', { params: { path: { document: row.id } }, body: { ...bodyOf(draft), version: document.version } })));
                     forgetLedger();
                     say('Draft saved.');
                     onClose();
