@@ -123,13 +123,13 @@ test('the office gets its address, and reads dates its own way', async ({ page }
     await page.goto('/office');
     const form = page.getByRole('form', { name: 'Name and country' });
     await expect(form.getByLabel('Street, building')).toHaveValue('3 Escapement Lane');
-    await form.getByLabel('Postcode').fill('K1A 0B1');
+    await form.getByLabel('ZIP code').fill('K1A 0B1');
     await form.getByRole('button', { name: 'Save the office' }).click();
     await expect(form).toContainText('is no ZIP code of the United States');
-    await form.getByLabel('Postcode').fill('05302');
+    await form.getByLabel('ZIP code').fill('05302');
     await form.getByRole('button', { name: 'Save the office' }).click();
     await expect(page.getByRole('status').filter({ hasText: 'Office saved.' })).toBeVisible();
-    await form.getByLabel('Postcode').fill('05301');
+    await form.getByLabel('ZIP code').fill('05301');
     await form.getByRole('button', { name: 'Save the office' }).click();
     await expect(form.getByRole('button', { name: 'Save the office' })).toBeDisabled();
 });

@@ -21,7 +21,7 @@ test('a firm’s own sheet with a secret is defined, filled in, shown when asked
     await second.getByLabel('Field', { exact: true }).fill('Floors');
     await desk.choose(/Holds/, 'several choices', second);
     await form.getByRole('button', { name: 'Save the sheet' }).click();
-    await expect(form.getByText('Type what there is to choose from, one on a line.')).toBeVisible();
+    await expect(form.getByText('Type the choices, one to a line.')).toBeVisible();
     await second.getByLabel('To choose from, one on a line').fill('cellar\nattic');
     await desk.expectAccessible();
     await form.getByRole('button', { name: 'Save the sheet' }).click();
@@ -117,7 +117,7 @@ test('a tax number is checked as it is typed, masked, and shown when asked for',
     await section.getByRole('button', { name: 'Add a tax number' }).click();
     await section.getByLabel('Number', { exact: true }).fill('07-1234567');
     await page.keyboard.press('Control+Enter');
-    await expect(section).toContainText('“07-1234567” is no EIN: the IRS assigns none that begins with 07.');
+    await expect(section).toContainText('“07-1234567” is not a valid EIN: the IRS assigns none that begins with 07.');
     await section.getByLabel('Number', { exact: true }).fill('91-5550142');
     await expect(section).toContainText('same tax number');
     await desk.choose(/Kind/, 'VAT number', section);

@@ -255,20 +255,20 @@ test('tax rates, accounts, cost centres and currencies are kept', async ({ desk,
     await desk.expectAccessible();
 });
 
-test('a file of documents is checked, left, and taken in', async ({ desk, page }) => {
+test('a file of documents is checked, left, and imported', async ({ desk, page }) => {
     const tag = unique('R').replaceAll(' ', '');
     const rows = Array.from({ length: 400 }, (_, at) => `invoice,${tag}-${at},Parish of St. Osyth,2026-11-0${(at % 9) + 1},${at === 7 ? 'ten' : '1.00'},0,Bell rope`);
     await desk.signIn('tobias');
     await page.goto('/ledger/imports');
     await page.locator('input[type=file]').setInputFiles({ name: 'ropes.csv', mimeType: 'text/csv', buffer: Buffer.from(['kind,number,party,date,amount,tax,text', ...rows].join('\n')) });
     const file = page.getByRole('group', { name: 'ropes.csv' });
-    await expect(file).toContainText('399 documents can be taken in.', { timeout: 20_000 });
+    await expect(file).toContainText('399 documents can be imported.', { timeout: 20_000 });
     await expect(file).toContainText('“ten” is not a number.');
     await desk.expectAccessible();
-    await file.getByRole('button', { name: 'Take in 399 documents, without the bad lines' }).click();
+    await file.getByRole('button', { name: 'Import 399 documents, without the bad lines' }).click();
     await page.goto('/ledger');
     await page.goto('/ledger/imports');
-    await expect(file).toContainText('399 taken in', { timeout: 20_000 });
+    await expect(file).toContainText('399 imported', { timeout: 20_000 });
     await page.goto(`/ledger?q=${tag}`);
     await expect(main(page)).toContainText('399 documents');
 });

@@ -15,7 +15,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
             await expect(desk.section('Log')).toContainText('added as');
             await desk.expectAccessible('html', true);
             await desk.open('wren brass');
-            await expect(desk.section('When we bill them')).toContainText('is due');
+            await expect(desk.section('When we pay them')).toContainText('is due');
             await desk.expectAccessible('html', true);
         });
 

@@ -12,7 +12,7 @@ test('an empty and an overlong name are told at the field, and nothing typed is 
     await expect(page.getByLabel('Name', { exact: true })).toBeFocused();
     await page.keyboard.type('x'.repeat(300));
     await page.keyboard.press('Control+Enter');
-    await expect(page.getByText('That has 300 characters; at most 200 fit.')).toBeVisible();
+    await expect(page.getByText('That is 300 characters long; the limit is 200.')).toBeVisible();
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue('x'.repeat(300));
     await expect(page.getByLabel('Legal name')).toHaveValue('Nameless Ltd');
     await desk.expectAccessible();

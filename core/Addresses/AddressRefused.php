@@ -26,7 +26,7 @@ final class AddressRefused extends Refusal
 
     public static function tooManyLines(int $most): self
     {
-        return new self(AddressPart::Lines, sprintf('At most %d lines before the place.', $most));
+        return new self(AddressPart::Lines, sprintf('Use at most %d lines before the city.', $most));
     }
 
     public static function tooLong(AddressPart $part, int $most): self
@@ -46,7 +46,7 @@ final class AddressRefused extends Refusal
         };
 
         return new self(AddressPart::Postcode, sprintf(
-            '“%s” is no %s of %s, which looks like %s. %s',
+            '“%s” is not a valid %s for %s, which looks like %s. %s',
             $typed,
             $layout->postcodeNoun(),
             $country,

@@ -16,7 +16,7 @@ final class BankingRefused extends Refusal
 
     public static function shape(string $what, string $example): self
     {
-        return new self("That is no $what: it is written like $example.");
+        return new self("That is not a valid $what: it is written like $example.");
     }
 
     public static function checkDigits(string $what): self

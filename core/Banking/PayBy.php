@@ -13,6 +13,12 @@ enum PayBy: string
     case Cash = 'cash';
     case DirectDebit = 'direct debit';
 
+    /** What an office of that country calls it. */
+    public function words(string $country): string
+    {
+        return $this === self::Cheque && $country === 'US' ? 'check' : $this->value;
+    }
+
     /** Payments by card are reported by whoever settles cards, and not by the office (IRS, instructions for form 1099-NEC; from memory). */
     public function countsForTaxReport(): bool
     {

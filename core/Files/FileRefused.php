@@ -11,7 +11,7 @@ final class FileRefused extends Refusal
 {
     public static function tooLarge(int $bytes, int $most): self
     {
-        return new self(sprintf('That file has %s MB; at most %s MB are taken. Make it smaller, or split it.', self::megabytes($bytes), self::megabytes($most)));
+        return new self(sprintf('That file is %s MB; the limit is %s MB. Make it smaller, or split it.', self::megabytes($bytes), self::megabytes($most)));
     }
 
     public static function empty(): self
@@ -21,7 +21,7 @@ final class FileRefused extends Refusal
 
     public static function type(string $name): self
     {
-        return new self("“{$name}” is of no kind that is kept here. Pictures, PDF, text, tables, letters and emails are.");
+        return new self("“{$name}” is a kind of file that is not kept here. Use a picture, PDF, text, table, letter or email.");
     }
 
     private static function megabytes(int $bytes): string

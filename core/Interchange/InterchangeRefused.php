@@ -11,13 +11,13 @@ final class InterchangeRefused extends Refusal
 {
     public static function noText(): self
     {
-        return new self('This is no table of text. Save it as CSV first.');
+        return new self('This is not a text table. Save it as CSV first.');
     }
 
     /** @param  list<string>  $names */
     public static function columnsMissing(array $names): self
     {
-        return new self('The first line has to name the columns; it lacks '.implode(', ', $names).'.');
+        return new self('The first line must name the columns. Missing: '.implode(', ', $names).'.');
     }
 
     public static function empty(): self
@@ -27,12 +27,12 @@ final class InterchangeRefused extends Refusal
 
     public static function notXml(): self
     {
-        return new self('This is no invoice that can be read: it is not well-formed XML.');
+        return new self('This invoice cannot be read: it is not well-formed XML.');
     }
 
     public static function notAnInvoice(string $root): self
     {
-        return new self("This is no UBL invoice or credit note, but a “{$root}”.");
+        return new self("This is not a UBL invoice or credit note: its root element is “{$root}”.");
     }
 
     public static function lacks(string $what): self
@@ -47,7 +47,7 @@ final class InterchangeRefused extends Refusal
 
     public static function unknownKind(string $typed): self
     {
-        return new self("“{$typed}” is no kind of document. Write invoice, credit note, bill, quote, order or purchase order.");
+        return new self("“{$typed}” is not a kind of document. Write invoice, credit note, bill, quote, order or purchase order.");
     }
 
     public static function forgotten(): self
@@ -77,11 +77,11 @@ final class InterchangeRefused extends Refusal
 
     public static function notACalendar(): self
     {
-        return new self('This is no iCalendar file. Such files end in .ics.');
+        return new self('This is not an iCalendar file. Such files end in .ics.');
     }
 
     public static function noWholeDays(): self
     {
-        return new self('There is no event of a whole day in it, from today on.');
+        return new self('It has no all-day events from today on.');
     }
 }

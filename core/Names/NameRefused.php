@@ -21,6 +21,6 @@ final class NameRefused extends Refusal
 
     public static function tooLong(int $length, int $most): self
     {
-        return new self(sprintf('That has %d characters; at most %d fit. Shorten it, and keep the rest in a note.', $length, $most));
+        return new self(sprintf('That is %d characters long; the limit is %d. Shorten it, and keep the rest in a note.', $length, $most));
     }
 }

@@ -16,12 +16,12 @@ final class WordingRefused extends Refusal
 
     public static function tooLong(int $length, int $most): self
     {
-        return new self(sprintf('That has %s characters; at most %s fit.', number_format($length), number_format($most)));
+        return new self(sprintf('That is %s characters long; the limit is %s.', number_format($length), number_format($most)));
     }
 
     public static function notAGrade(int $typed, int $least, int $most): self
     {
-        return new self("A grade goes from $least to $most; $typed is none.");
+        return new self("Choose a grade from $least to $most.");
     }
 
     public static function taken(string $name): self
@@ -36,7 +36,7 @@ final class WordingRefused extends Refusal
 
     public static function tooMany(int $most): self
     {
-        return new self("At most $most can be chosen.");
+        return new self("Choose at most $most.");
     }
 
     public static function oneAGroup(): self

@@ -16,7 +16,7 @@ final class TaxIdRefused extends Refusal
 
     public static function shape(string $typed, string $what, string $example): self
     {
-        return new self("“{$typed}” is no $what, which looks like $example.");
+        return new self("“{$typed}” is not a valid $what, which looks like $example.");
     }
 
     public static function checkDigits(string $typed, string $what): self
@@ -26,11 +26,11 @@ final class TaxIdRefused extends Refusal
 
     public static function because(string $typed, string $what, string $reason): self
     {
-        return new self("“{$typed}” is no $what: $reason");
+        return new self("“{$typed}” is not a valid $what: $reason");
     }
 
     public static function unknownCountry(string $country): self
     {
-        return new self("No VAT numbers of “{$country}” are known here. Choose the country, or another kind of number.");
+        return new self("VAT numbers of “{$country}” are not known here. Choose the country, or another kind of number.");
     }
 }

@@ -41,7 +41,7 @@ enum SideField: string
             self::Treatment => 'Tax on amounts',
             self::TaxRate => 'Tax rate',
             self::Accounts => 'Accounts',
-            self::CostCentres => 'Cost centres',
+            self::CostCentres => 'Cost centers',
             self::Discount => $isClient ? 'Discount we give, %' : 'Discount they give, %',
             self::Currency => 'Currency',
             self::Delivery => $isClient ? 'How invoices reach them' : 'How orders reach them',

@@ -29,7 +29,7 @@ final class TermsRefused extends Refusal
 
     public static function tooLong(int $most, string $unit): self
     {
-        return new self(sprintf('That is too far away: at most %d %s.', $most, $unit));
+        return new self(sprintf('That is too long: at most %d %s.', $most, $unit));
     }
 
     public static function tooFewMonths(int $least): self

@@ -138,7 +138,7 @@ final class BankDetailsTest extends TestCase
 
     public function test_a_number_with_letters_is_told_at_its_field(): void
     {
-        $this->add(['kind' => 'US account', 'routing' => '021000021', 'account' => '12E4'])->assertUnprocessable()->assertJsonPath('errors.0', ['field' => 'account', 'message' => 'That is no account number: it is written like 4 to 17 digits.']);
+        $this->add(['kind' => 'US account', 'routing' => '021000021', 'account' => '12E4'])->assertUnprocessable()->assertJsonPath('errors.0', ['field' => 'account', 'message' => 'That is not a valid account number: it is written like 4 to 17 digits.']);
         $this->add(['iban' => 'DE8937040044053201300O'])->assertUnprocessable()->assertJsonPath('errors.0.field', 'iban');
         $this->assertSame(0, BankDetail::query()->count());
     }

@@ -40,7 +40,7 @@ final class ClassificationTest extends TestCase
             'types' => ['wizard'], 'tags' => [str_repeat('x', 61)], 'ownerId' => 999, 'language' => 'qq', 'grade' => 6,
             'codes' => [['id' => null, 'system' => '', 'value' => '']],
         ])->assertUnprocessable()->assertJsonPath('errors.*.field', ['types', 'tags', 'ownerId', 'language', 'grade', 'codes.0.system', 'codes.0.value'])
-            ->assertJsonPath('errors.4.message', 'A grade goes from 1 to 5; 6 is none.');
+            ->assertJsonPath('errors.4.message', 'Choose a grade from 1 to 5.');
         $this->assertSame(0, $company->listItems()->count());
     }
 

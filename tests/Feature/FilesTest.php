@@ -59,7 +59,7 @@ final class FilesTest extends TestCase
         $party = $this->addCompany('Brass');
         foreach (['harmless.pdf' => '<html><script>alert(1)</script></html>', 'tool.png' => "MZ\x90\x00\x03\x00\x00\x00\x04\x00\x00\x00\xff\xff\x00\x00", 'drawing.svg' => '<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>'] as $name => $content) {
             $this->upload($party, $name, $content)->assertUnprocessable()
-                ->assertJsonPath('errors.0.message', "“{$name}” is of no kind that is kept here. Pictures, PDF, text, tables, letters and emails are.");
+                ->assertJsonPath('errors.0.message', "“{$name}” is a kind of file that is not kept here. Use a picture, PDF, text, table, letter or email.");
         }
         $this->upload($party, 'nothing.txt', '')->assertUnprocessable()->assertJsonPath('errors.0.message', 'That file is empty.');
         $this->upload($party, 'notes.txt', 'Ring twice.')->assertCreated()->assertJsonPath('files.0.canBeShown', false);

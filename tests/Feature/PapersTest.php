@@ -149,7 +149,7 @@ final class PapersTest extends TestCase
     public function test_what_cannot_be_read_says_why_and_what_was_stopped_begins_again(): void
     {
         Process::fake();
-        $this->assertSame('This is no table of text. Save it as CSV first.', $this->handIn('a.xlsx', "PK\0\0")->failure);
+        $this->assertSame('This is not a text table. Save it as CSV first.', $this->handIn('a.xlsx', "PK\0\0")->failure);
         $this->assertSame('There is nothing in the file.', $this->handIn('empty.csv', '')->failure);
         $this->postJson('/api/imports', [])->assertUnprocessable()->assertJsonPath('errors.0', ['field' => 'file', 'message' => 'Choose a file.']);
         $import = $this->handIn('a.csv', "kind,number,party,date,amount\ninvoice,1,{$this->client->number},2026-11-01,5\n");

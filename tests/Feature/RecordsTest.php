@@ -66,7 +66,7 @@ final class RecordsTest extends TestCase
     {
         $this->asAdministrator()->postJson('/api/parties', ['kind' => 'company', 'name' => str_repeat('x', 300), 'isClient' => false, 'isVendor' => false])
             ->assertUnprocessable()
-            ->assertJsonPath('errors.0.message', 'That has 300 characters; at most 200 fit. Shorten it, and keep the rest in a note.');
+            ->assertJsonPath('errors.0.message', 'That is 300 characters long; the limit is 200. Shorten it, and keep the rest in a note.');
         $this->assertSame(str_repeat('é', 200), $this->addCompany(str_repeat('é', 200))->display_name);
     }
 

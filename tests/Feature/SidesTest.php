@@ -45,7 +45,7 @@ final class SidesTest extends TestCase
         foreach (range(1, 4) as $n) {
             LedgerAccount::query()->create(['code' => "40$n", 'name' => "A$n", 'kind' => 'income']);
         }
-        $this->terms($party, ['accounts' => '1,2,3,4'])->assertUnprocessable()->assertJsonPath('errors.0.message', 'At most 3 can be chosen.');
+        $this->terms($party, ['accounts' => '1,2,3,4'])->assertUnprocessable()->assertJsonPath('errors.0.message', 'Choose at most 3.');
         $this->terms($party, ['accounts' => '1,2,3'])->assertOk();
         $this->assertField($party, 'accounts', '1,2,3', '401 A1, 402 A2, 403 A3', '');
         foreach (['Clocks', 'Bells'] as $name) {

@@ -133,7 +133,7 @@ final class WholeRecordTest extends TestCase
         $party = $this->addCompany('Brass');
         $large = UploadedFile::fake()->createWithContent('scan.txt', str_repeat("Ring twice.\n", 2_200_000));
         $this->post("/api/parties/{$party->id}/files", ['file' => $large, 'kind' => 'photo'], ['Accept' => 'application/json'])->assertUnprocessable()
-            ->assertJsonPath('errors.0.message', 'That file has 26.4 MB; at most 25.0 MB are taken. Make it smaller, or split it.');
+            ->assertJsonPath('errors.0.message', 'That file is 26.4 MB; the limit is 25.0 MB. Make it smaller, or split it.');
         $this->assertSame([], Storage::allFiles('files'));
     }
 

@@ -130,7 +130,7 @@ final readonly class ReadStatement
             $movements[] = [$document->date, $document->title(), $document->kind->isCredit() ? $document->total()->negated() : $document->total()];
         }
         foreach (Payment::query()->where('party_id', $party->id)->where('side', $side)->where('currency', $currency)->where('is_void', false)->orderBy('id')->get() as $payment) {
-            $movements[] = [$payment->day, trim('Payment by '.$payment->pay_by->value.' '.$payment->reference), $payment->amount()->negated()];
+            $movements[] = [$payment->day, trim('Payment by '.$payment->pay_by->words(Office::current()->country).' '.$payment->reference), $payment->amount()->negated()];
         }
         $let = Settlement::query()->whereIn('kind', [Settlement::DISCOUNT, Settlement::WRITE_OFF])->with('document')
             ->whereHas('document', fn ($documents) => $documents->where('party_id', $party->id)->where('currency', $currency)->whereIn('kind', DocumentKind::counted($side)))->orderBy('id')->get();

@@ -8,6 +8,8 @@ import { onSaved, useUnsaved, whileSaving } from './unsaved';
 
 const Plain = styled.form`
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    min-width: 0;
     gap: ${space.medium};
     justify-items: start;
 `;

@@ -73,10 +73,10 @@ final class PostalAddressTest extends TestCase
         $this->assertSame(['Putney'], Formatter::onScreen($address, 'US'));
     }
 
-    #[TestWith(['US', 'K1A 0B1', '“K1A 0B1” is no ZIP code of the United States, which looks like 05301 or 05301-1234. It looks like one of Canada: change the country, or the postcode.'])]
-    #[TestWith(['GB', '05301', '“05301” is no postcode of the United Kingdom, which looks like EC1A 1BB. It looks like one of the United States, Germany or France: change the country, or the postcode.'])]
-    #[TestWith(['DE', 'SW1A 1AA', '“SW1A 1AA” is no postcode of Germany, which looks like 10115. It looks like one of the United Kingdom: change the country, or the postcode.'])]
-    #[TestWith(['IE', 'nowhere', '“nowhere” is no Eircode of Ireland, which looks like D02 AF30. Correct it, or leave it empty for now.'])]
+    #[TestWith(['US', 'K1A 0B1', '“K1A 0B1” is not a valid ZIP code for the United States, which looks like 05301 or 05301-1234. It looks like one of Canada: change the country, or the postcode.'])]
+    #[TestWith(['GB', '05301', '“05301” is not a valid postcode for the United Kingdom, which looks like EC1A 1BB. It looks like one of the United States, Germany or France: change the country, or the postcode.'])]
+    #[TestWith(['DE', 'SW1A 1AA', '“SW1A 1AA” is not a valid postcode for Germany, which looks like 10115. It looks like one of the United Kingdom: change the country, or the postcode.'])]
+    #[TestWith(['IE', 'nowhere', '“nowhere” is not a valid Eircode for Ireland, which looks like D02 AF30. Correct it, or leave it empty for now.'])]
     public function test_a_postcode_of_another_country(string $country, string $postcode, string $message): void
     {
         try {
@@ -95,7 +95,7 @@ final class PostalAddressTest extends TestCase
         yield 'no country' => [['', '1 Street', '', '', ''], AddressPart::Country, 'Choose the country.'];
         yield 'a country that is none' => [['XX', '1 Street', '', '', ''], AddressPart::Country, 'There is no country with the code “XX”.'];
         yield 'a state that is none' => [['US', '1 Street', 'Putney', 'Vermonty', ''], AddressPart::Region, '“Vermonty” is not a state we know. Type its name or its letters, such as VT.'];
-        yield 'seven lines' => [['US', "1\n2\n3\n4\n5\n6\n7", 'Putney', '', ''], AddressPart::Lines, 'At most 6 lines before the place.'];
+        yield 'seven lines' => [['US', "1\n2\n3\n4\n5\n6\n7", 'Putney', '', ''], AddressPart::Lines, 'Use at most 6 lines before the city.'];
         yield 'a line too long' => [['US', str_repeat('x', 101), 'Putney', '', ''], AddressPart::Lines, 'That is too long: at most 100 characters a line.'];
     }
 

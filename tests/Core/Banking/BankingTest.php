@@ -31,8 +31,8 @@ final class BankingTest extends TestCase
     }
 
     #[TestWith(['DE89370400440532013001', 'That cannot be the IBAN: its check digits do not match. Compare it with the paper.'])]
-    #[TestWith(['DE8937040044053201300', 'That is no IBAN: it is written like DE89 3704 0044 0532 0130 00, as long as the country has it.'])]
-    #[TestWith(['US64SVBKUS6S3300958879', 'That is no IBAN: it is written like DE89 3704 0044 0532 0130 00, as long as the country has it.'])]
+    #[TestWith(['DE8937040044053201300', 'That is not a valid IBAN: it is written like DE89 3704 0044 0532 0130 00, as long as the country has it.'])]
+    #[TestWith(['US64SVBKUS6S3300958879', 'That is not a valid IBAN: it is written like DE89 3704 0044 0532 0130 00, as long as the country has it.'])]
     #[TestWith(['', 'Type the IBAN.'])]
     public function test_an_iban_that_cannot_be_is_told(string $iban, string $message): void
     {
@@ -43,7 +43,7 @@ final class BankingTest extends TestCase
     {
         $this->assertSame('DE89 3704 0044 0532 0130 00, BIC COBADEFFXXX', BankAccount::iban('DE89370400440532013000', 'cobadeffxxx')->display());
         $this->assertSame('The BIC is of a bank in FR, and the IBAN of one in DE.', $this->refusal(fn () => BankAccount::iban('DE89370400440532013000', 'BNPAFRPP')));
-        $this->assertSame('That is no BIC: it is written like COBADEFF or COBADEFFXXX.', $this->refusal(fn () => BankAccount::iban('DE89370400440532013000', 'COBADEF')));
+        $this->assertSame('That is not a valid BIC: it is written like COBADEFF or COBADEFFXXX.', $this->refusal(fn () => BankAccount::iban('DE89370400440532013000', 'COBADEF')));
     }
 
     public function test_american_and_british_accounts(): void
@@ -51,9 +51,9 @@ final class BankingTest extends TestCase
         $this->assertSame('routing 021000021, account 000123456789, savings', BankAccount::us('021 000 021', '0001-2345-6789', 'savings')->display());
         $this->assertSame('That cannot be the routing number: its check digits do not match. Compare it with the paper.', $this->refusal(fn () => BankAccount::us('021000022', '1234', '')));
         $this->assertSame('That cannot be the routing number: its check digits do not match. Compare it with the paper.', $this->refusal(fn () => BankAccount::us('500000005', '1234', '')), 'no district begins with 50');
-        $this->assertSame('That is no account number: it is written like 4 to 17 digits.', $this->refusal(fn () => BankAccount::us('021000021', '123', '')));
+        $this->assertSame('That is not a valid account number: it is written like 4 to 17 digits.', $this->refusal(fn () => BankAccount::us('021000021', '123', '')));
         $this->assertSame('sort code 20-00-00, account 55779911', BankAccount::uk('200000', '55779911')->display());
-        $this->assertSame('That is no sort code: it is written like 20-00-00.', $this->refusal(fn () => BankAccount::uk('20000', '55779911')));
+        $this->assertSame('That is not a valid sort code: it is written like 20-00-00.', $this->refusal(fn () => BankAccount::uk('20000', '55779911')));
         $this->assertNotSame(BankAccount::uk('200000', '55779911')->identity(), BankAccount::uk('200001', '55779911')->identity());
     }
 

@@ -55,7 +55,7 @@ final class FileTypeTest extends TestCase
     public function test_size_has_two_ends(): void
     {
         $this->assertSame('text/plain', FileType::of('a.txt', 'text/plain', FileType::MOST_BYTES)->mediaType);
-        foreach ([0 => 'That file is empty.', FileType::MOST_BYTES + 1 => 'That file has 25.0 MB; at most 25.0 MB are taken. Make it smaller, or split it.'] as $bytes => $said) {
+        foreach ([0 => 'That file is empty.', FileType::MOST_BYTES + 1 => 'That file is 25.0 MB; the limit is 25.0 MB. Make it smaller, or split it.'] as $bytes => $said) {
             try {
                 FileType::of('a.txt', 'text/plain', $bytes);
                 $this->fail("$bytes bytes were taken");

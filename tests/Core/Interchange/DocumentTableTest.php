@@ -62,7 +62,7 @@ final class DocumentTableTest extends TestCase
         $this->assertSame([10], array_keys($documents));
         $this->assertSame([
             2 => ['amount: “ten” is not a number. Write it like 1250.00.'],
-            3 => ['kind: “warrant” is no kind of document. Write invoice, credit note, bill, quote, order or purchase order.'],
+            3 => ['kind: “warrant” is not a kind of document. Write invoice, credit note, bill, quote, order or purchase order.'],
             4 => ['party: Say what this line is for.', 'date: There is no 31 February: February 2026 has 28 days.'],
             5 => ['due: A document dated 3 Nov 2026 cannot be due earlier, on 1 Nov 2026.'],
             6 => ['tax: “150” is not a percentage. Write a number from 0 to 100, like 2 or 2.5.'],
@@ -72,7 +72,7 @@ final class DocumentTableTest extends TestCase
     }
 
     #[TestWith(['', 'There is nothing in the file.'])]
-    #[TestWith(["kind,number\ninvoice,1", 'The first line has to name the columns; it lacks party, date, amount.'])]
+    #[TestWith(["kind,number\ninvoice,1", 'The first line must name the columns. Missing: party, date, amount.'])]
     #[TestWith(["kind,number,party,date,amount\n", 'There is nothing in the file.'])]
     public function test_a_table_that_cannot_be_read_says_why(string $content, string $message): void
     {
@@ -91,7 +91,7 @@ final class DocumentTableTest extends TestCase
             ."END:VCALENDAR\r\n";
         $days = array_map(fn (array $day) => $day[0]->toIso().' '.$day[1], HolidayCalendar::read($calendar, Day::of(2026, 11, 24)));
         $this->assertSame(['2026-12-24 Shut', '2026-12-25 Shut', '2027-05-01 May Day', '2028-05-01 May Day', '2029-05-01 May Day', '2030-05-01 May Day', '2031-05-01 May Day'], $days);
-        $this->expectExceptionMessage('This is no iCalendar file. Such files end in .ics.');
+        $this->expectExceptionMessage('This is not an iCalendar file. Such files end in .ics.');
         HolidayCalendar::read('kind,number', Day::of(2026, 11, 24));
     }
 

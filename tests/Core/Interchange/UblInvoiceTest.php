@@ -75,7 +75,7 @@ final class UblInvoiceTest extends TestCase
     #[TestWith(['<cbc:IssueDate>2026-11-13</cbc:IssueDate>', '', 'The invoice has no date.'])]
     #[TestWith(['<cbc:DocumentCurrencyCode>EUR</cbc:DocumentCurrencyCode>', '', 'The invoice has no currency.'])]
     #[TestWith(['1656.25</cbc:TaxInclusiveAmount>', '1700.00</cbc:TaxInclusiveAmount>', 'The invoice says EUR 1,700.00, and its lines come to EUR 1,656.25. Ask whoever sent it.'])]
-    #[TestWith(['</Invoice>', '', 'This is no invoice that can be read: it is not well-formed XML.'])]
+    #[TestWith(['</Invoice>', '', 'This invoice cannot be read: it is not well-formed XML.'])]
     #[TestWith(['<cbc:IssueDate>2026-11-13', '<cbc:IssueDate>2026-02-30', 'There is no 30 February: February 2026 has 28 days.'])]
     public function test_what_is_missing_or_wrong_is_told(string $from, string $to, string $message): void
     {
@@ -100,7 +100,7 @@ final class UblInvoiceTest extends TestCase
 
     public function test_another_document_is_named(): void
     {
-        $this->expectExceptionMessage('This is no UBL invoice or credit note, but a “Order”.');
+        $this->expectExceptionMessage('This is not a UBL invoice or credit note: its root element is “Order”.');
         UblInvoice::read('<Order xmlns="urn:oasis:names:specification:ubl:schema:xsd:Order-2"/>');
     }
 

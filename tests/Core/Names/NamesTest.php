@@ -100,7 +100,7 @@ final class NamesTest extends TestCase
     public function test_a_name_of_300_characters_is_refused_with_its_length(): void
     {
         $this->expectException(NameRefused::class);
-        $this->expectExceptionMessage('That has 300 characters; at most 200 fit.');
+        $this->expectExceptionMessage('That is 300 characters long; the limit is 200.');
         CompanyName::of(str_repeat('é', 300));
     }
 

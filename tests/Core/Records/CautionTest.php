@@ -57,7 +57,7 @@ final class CautionTest extends TestCase
         $this->assertSame('one two', Wording::line(" one\n\ttwo\u{0} ", 10, 'x'));
         $this->assertSame("one\n\ttwo", Wording::paragraphs("one\r\n\ttwo\u{7}\n", 20, 'x'));
         $this->expectException(WordingRefused::class);
-        $this->expectExceptionMessage('That has 5,001 characters; at most 5,000 fit.');
+        $this->expectExceptionMessage('That is 5,001 characters long; the limit is 5,000.');
         Wording::paragraphs(str_repeat('é', 5001), 5000, 'x');
     }
 

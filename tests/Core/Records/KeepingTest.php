@@ -50,7 +50,7 @@ final class KeepingTest extends TestCase
                 Grade::of($none);
                 $this->fail("$none is no grade");
             } catch (WordingRefused $refusal) {
-                $this->assertSame("A grade goes from 1 to 5; $none is none.", $refusal->getMessage());
+                $this->assertSame('Choose a grade from 1 to 5.', $refusal->getMessage());
             }
         }
     }

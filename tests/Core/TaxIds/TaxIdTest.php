@@ -61,21 +61,21 @@ final class TaxIdTest extends TestCase
     public static function wrong(): iterable
     {
         yield 'nothing' => [TaxIdKind::Ein, '', ' ', 'Type the EIN, or remove this line.'];
-        yield 'letters' => [TaxIdKind::Ein, '', '12-34567AB', '“12-34567AB” is no EIN, which looks like 12-3456789.'];
-        yield 'a prefix of nobody' => [TaxIdKind::Ein, '', '07-1234567', '“07-1234567” is no EIN: the IRS assigns none that begins with 07.'];
-        yield 'an ITIN as SSN' => [TaxIdKind::Ssn, '', '912-70-1234', '“912-70-1234” is no SSN: one that begins with 9 is an ITIN or an ATIN.'];
-        yield 'area 666' => [TaxIdKind::Ssn, '', '666-12-3456', '“666-12-3456” is no SSN: none begins with 666.'];
-        yield 'group 00' => [TaxIdKind::Ssn, '', '536-00-4399', '“536-00-4399” is no SSN: its fourth and fifth digits are never 00.'];
-        yield 'serial 0000' => [TaxIdKind::Ssn, '', '536-90-0000', '“536-90-0000” is no SSN: its last four digits are never 0000.'];
-        yield 'an ATIN as ITIN' => [TaxIdKind::Itin, '', '912-93-1234', '“912-93-1234” is no ITIN: with 93 in the middle it is an ATIN.'];
-        yield 'another ITIN' => [TaxIdKind::Itin, '', '912-40-1234', '“912-40-1234” is no ITIN: its fourth and fifth digits lie in 50–65, 70–88, 90–92 or 94–99.'];
-        yield 'an ITIN as ATIN' => [TaxIdKind::Atin, '', '912-70-1234', '“912-70-1234” is no ATIN: it begins with 9 and has 93 in the middle.'];
+        yield 'letters' => [TaxIdKind::Ein, '', '12-34567AB', '“12-34567AB” is not a valid EIN, which looks like 12-3456789.'];
+        yield 'a prefix of nobody' => [TaxIdKind::Ein, '', '07-1234567', '“07-1234567” is not a valid EIN: the IRS assigns none that begins with 07.'];
+        yield 'an ITIN as SSN' => [TaxIdKind::Ssn, '', '912-70-1234', '“912-70-1234” is not a valid SSN: one that begins with 9 is an ITIN or an ATIN.'];
+        yield 'area 666' => [TaxIdKind::Ssn, '', '666-12-3456', '“666-12-3456” is not a valid SSN: none begins with 666.'];
+        yield 'group 00' => [TaxIdKind::Ssn, '', '536-00-4399', '“536-00-4399” is not a valid SSN: its fourth and fifth digits are never 00.'];
+        yield 'serial 0000' => [TaxIdKind::Ssn, '', '536-90-0000', '“536-90-0000” is not a valid SSN: its last four digits are never 0000.'];
+        yield 'an ATIN as ITIN' => [TaxIdKind::Itin, '', '912-93-1234', '“912-93-1234” is not a valid ITIN: with 93 in the middle it is an ATIN.'];
+        yield 'another ITIN' => [TaxIdKind::Itin, '', '912-40-1234', '“912-40-1234” is not a valid ITIN: its fourth and fifth digits lie in 50–65, 70–88, 90–92 or 94–99.'];
+        yield 'an ITIN as ATIN' => [TaxIdKind::Atin, '', '912-70-1234', '“912-70-1234” is not a valid ATIN: it begins with 9 and has 93 in the middle.'];
         yield 'a slip' => [TaxIdKind::Vat, 'DE', 'DE136695978', '“DE136695978” cannot be right: its check digits do not match. Compare it with the paper.'];
-        yield 'too short' => [TaxIdKind::Vat, 'FR', 'FR4030326504', '“FR4030326504” is no VAT number, which looks like FR40303265045.'];
-        yield 'of another country' => [TaxIdKind::Vat, 'DE', 'ATU13585627', '“ATU13585627” is no VAT number, which looks like DE136695976.'];
-        yield 'of nowhere' => [TaxIdKind::Vat, 'US', '123456789', 'No VAT numbers of “US” are known here. Choose the country, or another kind of number.'];
+        yield 'too short' => [TaxIdKind::Vat, 'FR', 'FR4030326504', '“FR4030326504” is not a valid VAT number, which looks like FR40303265045.'];
+        yield 'of another country' => [TaxIdKind::Vat, 'DE', 'ATU13585627', '“ATU13585627” is not a valid VAT number, which looks like DE136695976.'];
+        yield 'of nowhere' => [TaxIdKind::Vat, 'US', '123456789', 'VAT numbers of “US” are not known here. Choose the country, or another kind of number.'];
         yield 'a slip of the ABN' => [TaxIdKind::AuBusinessNumber, '', '83914571674', '“83914571674” cannot be right: its check digits do not match. Compare it with the paper.'];
-        yield 'in other digits' => [TaxIdKind::Duns, '', '١٢٣٤٥٦٧٨٩', '“١٢٣٤٥٦٧٨٩” is no DUNS number, which looks like 15-048-3782.'];
+        yield 'in other digits' => [TaxIdKind::Duns, '', '١٢٣٤٥٦٧٨٩', '“١٢٣٤٥٦٧٨٩” is not a valid DUNS number, which looks like 15-048-3782.'];
     }
 
     #[DataProvider('wrong')]

@@ -113,7 +113,7 @@ final class ShorthandTest extends TestCase
     #[TestWith(['0% on receipt, 100% net 30', 'Each instalment must be more than 0 %.'])]
     #[TestWith(['50% 2/10 net 30, 50% net 60', 'A discount for early payment goes with a single due date, not with instalments.'])]
     #[TestWith(['32nd prox', 'No month has a day 32: days run from 1 to 31.'])]
-    #[TestWith(['net 99999', 'That is too far away: at most 3650 days.'])]
+    #[TestWith(['net 99999', 'That is too long: at most 3650 days.'])]
     #[TestWith(['net 30 40', '“net 30 40” cannot be read as payment terms. Try net 30, 2/10 net 30, EOM, 10th prox or due on receipt.'])]
     #[TestWith(['صافي ٣٠', '“صافي ٣٠” cannot be read as payment terms. Try net 30, 2/10 net 30, EOM, 10th prox or due on receipt.'])]
     public function test_it_says_what_is_wrong(string $typed, string $message): void

@@ -20,7 +20,7 @@ const MOST_SHOWN = 200;
 
 /** Documents that are read in from files: checked first, taken when somebody says so. */
 export function Imports() {
-    useTitle('Read a file in');
+    useTitle('Import a file');
     const { data, error, refetch } = useQuery(importsQuery);
     const { mayChangeRecords } = useSession();
     const [sending, setSending] = useState<{ name: string; part: number }>();
@@ -41,12 +41,12 @@ export function Imports() {
     return (
         <Sheet id="sheet" tabIndex={-1} aria-busy={data === undefined && error === null}>
             <Stack $gap="large" style={{ justifyItems: 'stretch' }}>
-                <Title>Read a file in</Title>
+                <Title>Import a file</Title>
                 <p>
-                    A table as CSV with the columns <strong>kind, number, party, date, amount</strong>, and as you like <strong>due, currency, tax, text, quantity, reference</strong>; rows that follow each other
+                    A table as CSV with the columns <strong>kind, number, party, date, amount</strong>, and as you like <strong>due, currency, tax, text, quantity, reference, terms</strong>; rows that follow each other
                     with the same number are one document. Or one invoice as UBL 2.1. The party is found by its number here, its tax number or its name.
                 </p>
-                {mayChangeRecords && <DropPlace label="Choose a file" onFiles={(files) => void send(files)}>or drag it here. It is checked first; nothing is taken before you say so.</DropPlace>}
+                {mayChangeRecords && <DropPlace label="Choose a file" onFiles={(files) => void send(files)}>or drag it here. It is checked first; nothing is imported before you say so.</DropPlace>}
                 {sending !== undefined && <Row $gap="small"><span>{sending.name}</span><Progress aria-label={`Sending ${sending.name}`} value={sending.part} /></Row>}
                 {error !== null && <Unread what="The files" error={error} retry={() => void refetch()} />}
                 {data?.map((one) => <OneImport key={one.id} one={one} />)}
@@ -67,24 +67,24 @@ function OneImport({ one }: { one: Import }) {
             say(`Not done. ${(error as Error).message}`);
         }
     };
-    const lines = new Set(one.problems.map(({ line }) => line)).size;
+    const lines = one.problemCount > one.problems.length ? one.problemCount : new Set(one.problems.map(({ line }) => line)).size;
     return (
         <FieldGroup aria-label={one.name}>
             <Row>
                 <strong>{one.name}</strong>
                 <Small>by {one.by}</Small>
-                {one.state === 'taken' && <Mark tone="fine">{one.done.toLocaleString('en')} taken in</Mark>}
+                {one.state === 'taken' && <Mark tone="fine">{one.done.toLocaleString('en')} imported</Mark>}
                 {one.state === 'failed' && <Mark tone="stop">{one.failure}</Mark>}
                 {one.state === 'checking' && !one.isStuck && <Quiet>being checked …</Quiet>}
             </Row>
-            {one.isStuck && <Mark tone="stop">The work was stopped half way. Nothing was taken.</Mark>}
-            {one.state === 'taking' && !one.isStuck && (
-                <Row $gap="small"><Progress aria-label={`Taking in ${one.name}`} value={one.found === 0 ? 0 : one.done / one.found} /><span>{one.done.toLocaleString('en')} of {one.found.toLocaleString('en')}. You can leave this page.</span></Row>
+            {one.isStuck && <Mark tone="stop">The work was interrupted. Nothing was imported.</Mark>}
+            {(one.state === 'taking' || one.state === 'counting') && !one.isStuck && (
+                <Row $gap="small"><Progress aria-label={`Importing ${one.name}`} value={one.found === 0 ? 0 : one.done / one.found} /><span>{one.done.toLocaleString('en')} of {one.found.toLocaleString('en')}. You can leave this page.</span></Row>
             )}
             {one.state === 'checked' && (
                 <Stack $gap="small">
                     {one.failure !== '' && <Mark tone="stop">{one.failure}</Mark>}
-                    <span>{one.found.toLocaleString('en')} documents can be taken in. {lines > 0 && <Mark tone="stop">{lines === 1 ? '1 line cannot be read' : `${lines} lines cannot be read`}</Mark>}</span>
+                    <span>{one.found.toLocaleString('en')} documents can be imported. {lines > 0 && <Mark tone="stop">{lines === 1 ? '1 line cannot be read' : `${lines.toLocaleString('en')} lines cannot be read`}</Mark>}</span>
                 </Stack>
             )}
             {one.problems.length > 0 && one.state === 'checked' && (
@@ -93,16 +93,16 @@ function OneImport({ one }: { one: Import }) {
                         <thead><tr><th>Line</th><th>Column</th><th>What is wrong</th></tr></thead>
                         <tbody>{one.problems.slice(0, MOST_SHOWN).map(({ line, field, message }, at) => <tr key={at}><td>{line}</td><td>{field}</td><td>{message}</td></tr>)}</tbody>
                     </Table>
-                    {one.problems.length > MOST_SHOWN && <Small>and {one.problems.length - MOST_SHOWN} more</Small>}
+                    {one.problemCount > MOST_SHOWN && <Small>and {(one.problemCount - MOST_SHOWN).toLocaleString('en')} more</Small>}
                 </TableScroll>
             )}
             {mayChangeRecords && (
                 <Row $gap="small">
                     {((one.state === 'checked' && one.found > 0) || one.isStuck) && (
-                        <MainButton onPress={() => void act(() => ask(api.POST('/api/imports/{import}/take', path)))}>{one.isStuck ? 'Begin again' : `Take in ${one.found.toLocaleString('en')} documents${lines > 0 ? ', without the bad lines' : ''}`}</MainButton>
+                        <MainButton onPress={() => void act(() => ask(api.POST('/api/imports/{import}/take', path)))}>{one.isStuck ? 'Start again' : `Import ${one.found.toLocaleString('en')} documents${lines > 0 ? ', without the bad lines' : ''}`}</MainButton>
                     )}
                     {one.state === 'taken' && <Link to="/ledger">Open the ledger</Link>}
-                    {one.state !== 'checking' && one.state !== 'taking' && <QuietButton aria-label={`Forget ${one.name}`} onPress={() => void act(() => ask(api.DELETE('/api/imports/{import}', path)))}>Forget this file</QuietButton>}
+                    {(one.isStuck || (one.state !== 'checking' && one.state !== 'taking' && one.state !== 'counting')) && <QuietButton aria-label={`Forget ${one.name}`} onPress={() => void act(() => ask(api.DELETE('/api/imports/{import}', path)))}>Forget this file</QuietButton>}
                 </Row>
             )}
         </FieldGroup>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { documentsQuery, paymentsQuery, recordQuery, type LedgerWanted } from '../../api/queries';
 import { DocumentTable } from '../../app/DocumentTable';
+import { usePayWords } from '../../app/officeWords';
 import { Unread } from '../../app/Unread';
 import { useTitle } from '../../app/useTitle';
 import { ButtonLink, QuietButton } from '../../ui/Button';
@@ -54,7 +55,7 @@ export function Ledger() {
                     {showsPayments ? <Link to="/ledger">Documents</Link> : <strong>Documents</strong>}
                     {showsPayments ? <strong>Payments</strong> : <Link to="/ledger?what=payments">Payments</Link>}
                     <ButtonLink href="/ledger/tax-report">Tax report</ButtonLink>
-                    <ButtonLink href="/ledger/imports">Read a file in</ButtonLink>
+                    <ButtonLink href="/ledger/imports">Import a file</ButtonLink>
                 </Row>
                 <Filters key={search.get('q') ?? ''} wanted={wanted} set={set} showsPayments={showsPayments} />
                 {showsPayments
@@ -105,7 +106,7 @@ function Documents({ wanted, page, onGo }: ListProps) {
         return <Unread what="The ledger" error={error} retry={() => void refetch()} />;
     }
     if (data?.total === 0) {
-        return <Quiet>No such document. Documents are written from the page of a record, under Documents; or read in from a file.</Quiet>;
+        return <Quiet>No such document. Write documents from the page of a record, under Documents, or import them from a file.</Quiet>;
     }
     return (
         <div ref={body} aria-busy={data === undefined}>
@@ -121,13 +122,14 @@ function Documents({ wanted, page, onGo }: ListProps) {
 }
 
 function Payments({ wanted, page, onGo }: ListProps) {
+    const pay = usePayWords();
     const { data, error, refetch } = useQuery({ ...paymentsQuery(wanted, page), placeholderData: keepPreviousData });
     const body = useRowKeys<HTMLDivElement>();
     if (error !== null) {
         return <Unread what="The payments" error={error} retry={() => void refetch()} />;
     }
     if (data?.total === 0) {
-        return <Quiet>No such payment. Money is entered from the page of a record, under Documents.</Quiet>;
+        return <Quiet>No such payment. Record payments from the page of a record, under Documents.</Quiet>;
     }
     return (
         <div ref={body} aria-busy={data === undefined}>
@@ -142,7 +144,7 @@ function Payments({ wanted, page, onGo }: ListProps) {
                                     <tr key={row.id}>
                                         <td className="tight"><Link className="name" to={`/payments/${row.id}`}>{row.side === 'client' ? 'In' : 'Out'}, {row.dayText}</Link></td>
                                         <td><Link to={`/records/${row.party.id}`}>{row.party.name}</Link></td>
-                                        <td>{row.payBy}{row.isVoid && <> <Mark tone="look">void</Mark></>}</td>
+                                        <td>{pay(row.payBy)}{row.isVoid && <> <Mark tone="look">void</Mark></>}</td>
                                         <td><Small>{row.reference}</Small></td>
                                         <td className="figure">{row.amount.currency} {row.amount.text}</td>
                                         <td className="figure">{row.unallocated.sign === 0 ? '' : row.unallocated.text}</td>

@@ -5,6 +5,7 @@ import { api, ask } from '../../api/client';
 import { forgetLedger, paymentQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { AskWhy } from '../../app/AskWhy';
+import { usePayWords } from '../../app/officeWords';
 import { Unread } from '../../app/Unread';
 import { useTitle } from '../../app/useTitle';
 import { Button } from '../../ui/Button';
@@ -22,6 +23,7 @@ export function PaymentPage() {
     const { mayChangeRecords } = useSession();
     const [asks, setAsks] = useState<'void' | 'use'>();
     const say = useSay();
+    const pay = usePayWords();
     useTitle('Payment');
     if (error !== null || data === undefined) {
         return <Sheet id="sheet" tabIndex={-1} aria-busy={error === null}>{error !== null && <Unread what="The payment" error={error} retry={() => void refetch()} />}</Sheet>;
@@ -39,7 +41,7 @@ export function PaymentPage() {
                 <Facts>
                     <div><dt>Amount</dt><dd><strong>{row.amount.currency} {row.amount.text}</strong></dd></div>
                     <div><dt>Day</dt><dd>{row.dayText}</dd></div>
-                    <div><dt>How</dt><dd>{row.payBy}</dd></div>
+                    <div><dt>How</dt><dd>{pay(row.payBy)}</dd></div>
                     {row.reference !== '' && <div><dt>Reference</dt><dd>{row.reference}</dd></div>}
                     {row.toAccount !== '' && <div><dt>To account</dt><dd>{row.toAccount}</dd></div>}
                     {row.accountNumber !== '' && <div><dt>Our account with them</dt><dd>{row.accountNumber}</dd></div>}

@@ -4,6 +4,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
 import { booksQuery, documentDefaultsQuery, forgetLedger, recordQuery } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
+import { usePayWords } from '../../app/officeWords';
 import { WAYS_TO_PAY } from '../../app/sideWords';
 import { Unread } from '../../app/Unread';
 import { useTitle } from '../../app/useTitle';
@@ -43,6 +44,7 @@ export function TakePayment() {
 function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'client' | 'vendor'; defaults: Schemas['DocumentDefaults'] }) {
     const [search] = useSearchParams();
     const { data: books } = useQuery(booksQuery);
+    const pay = usePayWords();
     const [draft, setDraft] = useState({ day: '', amount: undefined as string | undefined, currency: search.get('currency') ?? defaults.currency, payBy: side === 'vendor' ? defaults.payBy : 'transfer', reference: '', bankDetailId: null as number | null });
     const [typed, setTyped] = useState<Uses>();
     const { run, problems, message } = useSaving();
@@ -75,7 +77,7 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
                 <Field label="Amount" autoFocus width="150px" value={amount} onChange={(amount) => set({ amount })} problem={problems.amount} />
                 <ChooseOne label="Currency" width="100px" options={(books?.currencies ?? [draft.currency]).map((id) => ({ id, name: id }))} value={draft.currency} onChange={(currency) => set({ currency })} />
                 <Field label="Day" width="120px" placeholder="today" value={draft.day} onChange={(day) => set({ day })} problem={problems.day} />
-                <ChooseOne label="How" width="150px" options={WAYS_TO_PAY} value={draft.payBy} onChange={(payBy) => set({ payBy })} problem={problems.payBy} />
+                <ChooseOne label="How" width="150px" options={WAYS_TO_PAY.map(({ id }) => ({ id, name: pay(id) }))} value={draft.payBy} onChange={(payBy) => set({ payBy })} problem={problems.payBy} />
                 {side === 'vendor' && draft.payBy === 'transfer' && defaults.payTo.length > 0 && (
                     <ChooseOne
                         label="To account"

@@ -70,9 +70,9 @@ function Counting({ books }: { books: Books }) {
     const { keep, problems, message } = useKeep();
     const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part });
     return (
-        <Section title="How we count">
+        <Section title="Ageing and interest">
             <Form
-                aria-label="How we count"
+                aria-label="Ageing and interest"
                 onSubmit={(event) => {
                     event.preventDefault();
                     void keep(() => ask(api.PUT('/api/books', { body: { ...draft, warnAfter: Number.parseInt(draft.warnAfter, 10) || 0 } })), 'Saved.');
@@ -301,13 +301,13 @@ function Holidays({ books }: { books: Books }) {
             <Small>{books.keepsUsHolidays ? 'The federal holidays of the United States are kept by rule.' : 'Only weekends are kept by rule.'} Others are read from an iCalendar file.</Small>
             {books.holidays.length > 0 && (
                 <details>
-                    <summary>{books.holidays.length === 1 ? '1 day read in' : `${books.holidays.length} days read in`}</summary>
+                    <summary>{books.holidays.length === 1 ? '1 holiday imported' : `${books.holidays.length} holidays imported`}</summary>
                     {books.holidays.map(({ dayText, name }) => <p key={dayText}>{dayText} <Quiet>{name}</Quiet></p>)}
                 </details>
             )}
             <DropPlace label="Read holidays from a calendar" onFiles={([file]) => void (file !== undefined && file.text().then((text) => keep(() => ask(api.POST('/api/holidays', { body: { text } })), 'Holidays read.')))}>or drag the .ics file here</DropPlace>
             {failure !== undefined && <Notice tone="stop" title="Nothing was read">{problems.text ?? failure.message}</Notice>}
-            {books.holidays.length > 0 && <div><QuietButton onPress={() => void keep(() => ask(api.DELETE('/api/holidays')), 'Forgotten.')}>Forget those that were read in</QuietButton></div>}
+            {books.holidays.length > 0 && <div><QuietButton onPress={() => void keep(() => ask(api.DELETE('/api/holidays')), 'Forgotten.')}>Remove the imported ones</QuietButton></div>}
         </Section>
     );
 }

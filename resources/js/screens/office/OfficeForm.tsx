@@ -4,6 +4,7 @@ import { api, ask, type Schemas } from '../../api/client';
 import { countriesQuery, officeQuery } from '../../api/queries';
 import type { Session } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
+import { useOfficeWords } from '../../app/officeWords';
 import { MainButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
@@ -29,6 +30,7 @@ function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Sessi
     const { run, problems, message } = useSaving();
     const { data: countries } = useQuery(countriesQuery);
     const client = useQueryClient();
+    const words = useOfficeWords();
     const say = useSay();
     const set = (part: Partial<Office>) => setDraft({ ...draft, ...part });
 
@@ -58,15 +60,15 @@ function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Sessi
             </FieldRow>
             <FieldRow>
                 <Field label="Street, building, floor: one to a line" lines={2} width="300px" value={draft.lines} onChange={(lines) => set({ lines })} problem={problems.lines} />
-                <Field label="Town or city" width="180px" value={draft.locality} onChange={(locality) => set({ locality })} problem={problems.locality} />
-                <Field label="State or region" width="110px" value={draft.region} onChange={(region) => set({ region })} problem={problems.region} />
-                <Field label="Postcode" width="110px" value={draft.postcode} onChange={(postcode) => set({ postcode })} problem={problems.postcode} />
+                <Field label={words.city} width="180px" value={draft.locality} onChange={(locality) => set({ locality })} problem={problems.locality} />
+                <Field label={words.state} width="110px" value={draft.region} onChange={(region) => set({ region })} problem={problems.region} />
+                <Field label={words.zip} width="110px" value={draft.postcode} onChange={(postcode) => set({ postcode })} problem={problems.postcode} />
             </FieldRow>
             <FieldRow>
                 <Field label="Phone" width="180px" value={draft.phone} onChange={(phone) => set({ phone })} problem={problems.phone} />
                 <Field label="Email" width="300px" value={draft.email} onChange={(email) => set({ email })} problem={problems.email} />
             </FieldRow>
-            <Field label="How to pay us, as it stands on invoices and letters" lines={3} width="500px" value={draft.howToPay} onChange={(howToPay) => set({ howToPay })} problem={problems.howToPay} />
+            <Field label="How to pay us, as printed on invoices and letters" lines={3} width="500px" value={draft.howToPay} onChange={(howToPay) => set({ howToPay })} problem={problems.howToPay} />
             <FieldRow>
                 <ChooseOne label="What 3/4 means when it is typed" width="220px" options={ORDERS} value={draft.monthFirst ? 'month' : 'day'} onChange={(order) => set({ monthFirst: order === 'month' })} />
                 <ChooseOne

@@ -48,7 +48,7 @@ export function MapDialog({ address, onClose }: { address: AddressData; onClose:
                         <PlaceMap spot={spot} within={isUsa ? address.regionName : address.countryName} isUsa={isUsa} />
                     </Suspense>
                     <Row $gap="small">
-                        <Quiet>The mark stands at {spot.what}, and is no nearer than that.</Quiet>
+                        <Quiet>The mark is at {spot.what}; it is no more exact than that.</Quiet>
                         <a href={`geo:${spot.latitude.toFixed(4)},${spot.longitude.toFixed(4)}`}>Open it in a map program</a>
                     </Row>
                 </>

@@ -83,7 +83,7 @@ export function ReachSection({ record, startsOpen }: { record: RecordData; start
 function LocalTime({ time }: { time: RecordData['reach']['localTime'] }) {
     return time !== null && (
         <Row $gap="small" className="internal">
-            <Small>{time.text} by the time of {time.place}</Small>
+            <Small>{time.text} in {time.place}</Small>
             {!time.isWorkingHours && <Mark tone="look">outside 9 to 17</Mark>}
         </Row>
     );

@@ -22,7 +22,7 @@ function tidy(draft: TaxDraft): TaxDraft {
     return { ...draft, numbers: draft.numbers.filter(({ id, value }) => id !== null || (value ?? '').trim() !== '') };
 }
 
-const CHOICES = [{ id: 'by the rule', name: 'as the rule has it' }, { id: 'always', name: 'always' }, { id: 'never', name: 'never' }];
+const CHOICES = [{ id: 'by the rule', name: 'by the rule' }, { id: 'always', name: 'always' }, { id: 'never', name: 'never' }];
 const NO_FILE = 'none';
 
 /** The numbers by which tax offices and registers know them; only the last signs are shown. */

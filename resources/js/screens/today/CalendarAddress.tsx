@@ -31,7 +31,7 @@ export function CalendarAddress() {
                         <p>A calendar program can show your reminders when it is given a secret address. Whoever has the address can read them. Making a new one ends the one before.</p>
                     ) : (
                         <>
-                            <Field label="Your address, told only now" isReadOnly autoFocus value={made.address} />
+                            <Field label="Your address, shown only now" isReadOnly autoFocus value={made.address} />
                             <p>Give it to your calendar program as a calendar to subscribe to.</p>
                         </>
                     )}
