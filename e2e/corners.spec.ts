@@ -125,7 +125,7 @@ test('the office gets its address, and reads dates its own way', async ({ page }
     await expect(form.getByLabel('Street, building')).toHaveValue('3 Escapement Lane');
     await form.getByLabel('ZIP code').fill('K1A 0B1');
     await form.getByRole('button', { name: 'Save the office' }).click();
-    await expect(form).toContainText('is no ZIP code of the United States');
+    await expect(form).toContainText('is not a valid ZIP code for the United States');
     await form.getByLabel('ZIP code').fill('05302');
     await form.getByRole('button', { name: 'Save the office' }).click();
     await expect(page.getByRole('status').filter({ hasText: 'Office saved.' })).toBeVisible();

@@ -216,7 +216,7 @@ test('the ledger, the tax report, a statement and the settings are read', async 
     await desk.expectAccessible();
 });
 
-test('tax rates, accounts, cost centres and currencies are kept', async ({ desk, page }) => {
+test('tax rates, accounts, cost centers and currencies are kept', async ({ desk, page }) => {
     await desk.signIn();
     await page.goto('/office');
     const rates = page.getByRole('region', { name: 'Tax rates' });
@@ -233,9 +233,9 @@ test('tax rates, accounts, cost centres and currencies are kept', async ({ desk,
     await accounts.locator('input[type=file]').setInputFiles({ name: 'accounts.csv', mimeType: 'text/csv', buffer: Buffer.from('code,name,kind\n4900,Talks,income') });
     await expect(accounts).toContainText('4900 Talks');
 
-    const centres = page.getByRole('region', { name: 'Cost centres' });
+    const centres = page.getByRole('region', { name: 'Cost centers' });
     const centre = unique('Barometers');
-    await centres.getByRole('button', { name: 'Add a cost centre' }).click();
+    await centres.getByRole('button', { name: 'Add a cost center' }).click();
     await centres.getByLabel('Group').fill('Department');
     await centres.getByLabel('Name').fill(centre);
     await page.keyboard.press('Enter');

@@ -12,6 +12,13 @@ final class NumberedPages extends TCPDF
     /** @var (\Closure(self): void)|null */
     public ?\Closure $foot = null;
 
+    public function __construct(string $paper)
+    {
+        parent::__construct('P', 'mm', $paper, true, 'UTF-8');
+        // Else the library writes its name on the first page.
+        $this->tcpdflink = false;
+    }
+
     public function Footer(): void
     {
         if ($this->foot !== null) {

@@ -34,6 +34,14 @@ final class PaperSheet
 
     private readonly NumberedPages $pdf;
 
+    /** The library's fonts for scripts that ours have no letters of. */
+    private const OTHER_SCRIPTS = [
+        '\p{Hangul}' => 'hysmyeongjostdmedium',
+        '[\p{Hiragana}\p{Katakana}]' => 'kozgopromedium',
+        '\p{Han}' => 'stsongstdlight',
+        '[^\p{Latin}\p{Greek}\p{Cyrillic}\p{Common}\p{Inherited}]' => 'dejavusans',
+    ];
+
     /** @var array<string, string> the library's own names of our fonts */
     private array $fonts = [];
 
@@ -41,7 +49,7 @@ final class PaperSheet
 
     public function __construct(private readonly Office $office, string $title)
     {
-        $this->pdf = new NumberedPages('P', 'mm', in_array($office->country, ['US', 'CA'], true) ? 'LETTER' : 'A4', true, 'UTF-8');
+        $this->pdf = new NumberedPages(in_array($office->country, ['US', 'CA'], true) ? 'LETTER' : 'A4');
         $this->folder = storage_path('framework/cache/fonts/');
         if (! is_dir($this->folder)) {
             mkdir($this->folder, 0700, true);
@@ -254,11 +262,23 @@ final class PaperSheet
         $this->pdf->SetTextColor(...$colour);
     }
 
-    /** The text font knows Latin letters; what has others is set in the one of the headings, which knows Greek and Cyrillic too. */
+    /**
+     * The text font knows Latin letters; what has others is set in the one of the headings, which knows Greek and Cyrillic
+     * too, and what that lacks in one that the library brings. Those of East Asia come from whoever opens the file.
+     */
     private function font(string $name, float $size, string $text = ''): void
     {
         $isLatin = preg_match('/[^\x{0}-\x{24f}\x{1e00}-\x{1eff}\x{2000}-\x{206f}\x{20a0}-\x{20bf}\x{2212}]/u', $text) !== 1;
-        $name = $isLatin ? $name : self::HEADING;
+        if (! $isLatin) {
+            foreach (self::OTHER_SCRIPTS as $script => $font) {
+                if (preg_match("/$script/u", $text) === 1) {
+                    $this->pdf->SetFont($font, '', $size);
+
+                    return;
+                }
+            }
+            $name = self::HEADING;
+        }
         $this->fonts[$name] ??= $this->made($name);
         $this->pdf->SetFont($this->fonts[$name], '', $size, $this->folder.$this->fonts[$name].'.php');
     }

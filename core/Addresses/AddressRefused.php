@@ -39,10 +39,11 @@ final class AddressRefused extends Refusal
     {
         $hint = match (count($fitting)) {
             0 => 'Correct it, or leave it empty for now.',
-            1 => sprintf('It looks like one of %s: change the country, or the postcode.', $fitting[0]),
-            default => sprintf('It looks like one of %s: change the country, or the postcode.', implode(' or ', [
-                implode(', ', array_slice($fitting, 0, -1)), end($fitting),
-            ])),
+            default => sprintf(
+                'It looks like one of %s: change the country, or the %s.',
+                count($fitting) === 1 ? $fitting[0] : implode(', ', array_slice($fitting, 0, -1)).' or '.end($fitting),
+                $layout->postcodeNoun(),
+            ),
         };
 
         return new self(AddressPart::Postcode, sprintf(

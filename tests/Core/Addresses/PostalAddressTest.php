@@ -73,7 +73,7 @@ final class PostalAddressTest extends TestCase
         $this->assertSame(['Putney'], Formatter::onScreen($address, 'US'));
     }
 
-    #[TestWith(['US', 'K1A 0B1', '“K1A 0B1” is not a valid ZIP code for the United States, which looks like 05301 or 05301-1234. It looks like one of Canada: change the country, or the postcode.'])]
+    #[TestWith(['US', 'K1A 0B1', '“K1A 0B1” is not a valid ZIP code for the United States, which looks like 05301 or 05301-1234. It looks like one of Canada: change the country, or the ZIP code.'])]
     #[TestWith(['GB', '05301', '“05301” is not a valid postcode for the United Kingdom, which looks like EC1A 1BB. It looks like one of the United States, Germany or France: change the country, or the postcode.'])]
     #[TestWith(['DE', 'SW1A 1AA', '“SW1A 1AA” is not a valid postcode for Germany, which looks like 10115. It looks like one of the United Kingdom: change the country, or the postcode.'])]
     #[TestWith(['IE', 'nowhere', '“nowhere” is not a valid Eircode for Ireland, which looks like D02 AF30. Correct it, or leave it empty for now.'])]

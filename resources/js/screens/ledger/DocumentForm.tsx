@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import { api, ask, type Schemas } from '../../api/client';
 import { booksQuery } from '../../api/queries';
 import { useQuiet } from '../../api/useQuiet';
+import { useOfficeWords } from '../../app/officeWords';
 import { TREATMENTS } from '../../app/sideWords';
 import { Button, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
@@ -79,6 +80,7 @@ interface Props {
 /** The fields of a document, and what they come to. */
 export function DocumentFields({ draft, onChange, problems, partyId, blank, isTheirs, usualAccounts = [] }: Props) {
     const { data: books } = useQuery(booksQuery);
+    const words = useOfficeWords();
     const [wasAdded, setAdded] = useState(false);
     const set = (part: Partial<Draft>) => onChange({ ...draft, ...part });
     const setLine = (at: number, part: Partial<Draft['lines'][number]>) => set({ lines: draft.lines.map((line, index) => index === at ? { ...line, ...part } : line) });
@@ -105,7 +107,7 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
             </FieldRow>
             {centres.length > 0 && (
                 <TagPicker
-                    label="Cost centres of its lines"
+                    label={`${words.costCentres} of its lines`}
                     options={centres.filter(({ isRetired }) => !isRetired).map(({ group, name }) => `${group}: ${name}`)}
                     value={centres.filter(({ id }) => draft.lines[0]?.costCentreIds.includes(id)).map(({ group, name }) => `${group}: ${name}`)}
                     onChange={(names) => set({ lines: draft.lines.map((line) => ({ ...line, costCentreIds: centres.filter(({ group, name }) => names.includes(`${group}: ${name}`)).map(({ id }) => id) })) })}

@@ -5,6 +5,7 @@ import { api, ask, type Schemas } from '../../api/client';
 import { booksQuery, forgetLedger } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
 import { SideFields } from '../../app/SideFields';
+import { useOfficeWords } from '../../app/officeWords';
 import { Button, ButtonLink, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { DropPlace } from '../../ui/DropPlace';
@@ -218,11 +219,12 @@ function AccountForm({ account, onClose }: { account: Schemas['Account'] | undef
 }
 
 function CostCentres({ books }: { books: Books }) {
+    const { costCentre: word, costCentres: title } = useOfficeWords();
     const [isAdding, setAdding] = useState(false);
     const [draft, setDraft] = useState({ group: '', name: '' });
     const { keep, problems, message } = useKeep();
     return (
-        <Section title="Cost centres">
+        <Section title={title}>
             {books.costCentres.length === 0 && <Quiet>None yet. They stand in groups, such as Department or Region; a line has at most one of each.</Quiet>}
             <Items>
                 {books.costCentres.map(({ id, group, name, isRetired }) => (
@@ -236,21 +238,21 @@ function CostCentres({ books }: { books: Books }) {
             {isAdding
                 ? (
                     <Form
-                        aria-label="New cost centre"
+                        aria-label={`New ${word}`}
                         onSubmit={(event) => {
                             event.preventDefault();
-                            void keep(() => ask(api.POST('/api/cost-centres', { body: { ...draft, isRetired: false } })), 'Cost centre added.', () => setDraft({ ...draft, name: '' }));
+                            void keep(() => ask(api.POST('/api/cost-centres', { body: { ...draft, isRetired: false } })), `Added to the ${word}s.`, () => setDraft({ ...draft, name: '' }));
                         }}
                     >
                         <FieldRow style={{ alignItems: 'flex-end' }}>
                             <Field label="Group" autoFocus width="160px" placeholder="Department" value={draft.group} onChange={(group) => setDraft({ ...draft, group })} problem={problems.group} />
                             <Field label="Name" width="200px" value={draft.name} onChange={(name) => setDraft({ ...draft, name })} problem={problems.name ?? message} />
-                            <Button type="submit">Add this cost centre</Button>
+                            <Button type="submit">Add this {word}</Button>
                             <QuietButton onPress={() => setAdding(false)}>Close</QuietButton>
                         </FieldRow>
                     </Form>
                 )
-                : <div><Button onPress={() => setAdding(true)}>Add a cost centre</Button></div>}
+                : <div><Button onPress={() => setAdding(true)}>Add a {word}</Button></div>}
         </Section>
     );
 }

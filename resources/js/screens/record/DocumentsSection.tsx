@@ -39,7 +39,7 @@ export function DocumentsSection({ record }: { record: RecordData }) {
                         {(party.isClient || !party.isVendor) && <ButtonLink href={`/records/${party.id}/write/invoice`}>New invoice</ButtonLink>}
                         {party.isVendor && <ButtonLink href={`/records/${party.id}/write/bill`}>Enter a bill</ButtonLink>}
                         <Menu label="Another document" items={[...write(CLIENT), ...write(VENDOR), { id: 'opening', name: 'Opening balance …', onChoose: () => setOpening(true) }]} />
-                        {sides.includes('client') && <ButtonLink href={`/records/${party.id}/payment/client`}>Money has come</ButtonLink>}
+                        {sides.includes('client') && <ButtonLink href={`/records/${party.id}/payment/client`}>Record a payment</ButtonLink>}
                         {sides.includes('vendor') && <ButtonLink href={`/records/${party.id}/payment/vendor`}>Pay them</ButtonLink>}
                     </Row>
                 )}
