@@ -69,7 +69,7 @@ test('files are sent, shown, given a date, and remind of it', async ({ desk, pag
         { name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('Ring twice.') },
     ]);
     await expect(page.getByRole('status').filter({ hasText: '2 files kept.' })).toBeVisible();
-    await expect(files).toContainText('“page.html” is of no kind that is kept here.');
+    await expect(files).toContainText('“page.html” is a kind of file that is not kept here.');
     await desk.expectAccessible();
     await files.getByRole('button', { name: 'Dismiss' }).click();
     await files.getByRole('button', { name: 'Show insurance.pdf' }).click();

@@ -100,17 +100,28 @@ function useSectionInAddress() {
 
 /** e edits the section at hand; j and k go to the next and the one before. */
 function useSectionKeys() {
-    const last = useRef<Element>(null);
+    // By its id: a section that was just saved may be drawn anew while the key is pressed.
+    const last = useRef('');
     const sections = () => [...document.querySelectorAll<HTMLElement>('[data-section]')];
     const atHand = () => document.activeElement?.closest<HTMLElement>('[data-section]')
-        ?? sections().find((section) => section === last.current);
+        ?? sections().find(({ id }) => id === last.current);
+
+    useEffect(() => {
+        const remember = ({ target }: FocusEvent) => {
+            const section = target instanceof Element ? target.closest('[data-section]') : null;
+            if (section !== null) {
+                last.current = section.id;
+            }
+        };
+        document.addEventListener('focusin', remember);
+        return () => document.removeEventListener('focusin', remember);
+    }, []);
 
     const move = (step: number) => {
         const all = sections();
         const at = all.findIndex((section) => section === atHand());
         const next = all[at === -1 ? (step > 0 ? 0 : all.length - 1) : Math.min(all.length - 1, Math.max(0, at + step))];
         if (next !== undefined) {
-            last.current = next;
             next.focus();
             next.scrollIntoView({ block: 'nearest' });
         }

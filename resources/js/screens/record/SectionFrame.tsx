@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type FormEvent, type KeyboardEvent, type ReactNode } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState, type FormEvent, type KeyboardEvent, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { Refused } from '../../api/client';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
@@ -99,7 +99,8 @@ export function SectionFrame<D>({ edit, read, fields, saveLabel, folded }: Props
     const editButton = useRef<HTMLButtonElement>(null);
     const wasEditing = useRef(false);
 
-    useEffect(() => {
+    // Before anything is painted, so that the next key finds it.
+    useLayoutEffect(() => {
         if (draft === undefined && wasEditing.current) {
             editButton.current?.focus();
         }
