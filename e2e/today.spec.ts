@@ -51,7 +51,7 @@ test('a reminder is set, seen today, put off, and done', async ({ desk, page }) 
 test('reminders are read in a calendar program at a secret address', async ({ page, request }) => {
     await page.getByRole('button', { name: 'See them in a calendar program …' }).click();
     await page.getByRole('button', { name: 'Make an address' }).click();
-    const address = await page.getByLabel('Your address, told only now').inputValue();
+    const address = await page.getByLabel('Your address, shown only now').inputValue();
     const feed = await (await request.get(address)).text();
     expect(feed).toContain('BEGIN:VCALENDAR');
     expect(feed).toContain('Ask the verger');

@@ -86,6 +86,7 @@ test('two people save one section: the second sees both values and chooses', asy
     await expect(row).toContainText('(802) 555-0103');
     await expect(other.getByText('Maud Ferris saved this')).toBeVisible();
     await other.getByRole('button', { name: 'Save mine instead' }).click();
+    await expect(other.getByRole('status').filter({ hasText: 'Reach saved.' })).toBeVisible();
     await expect(other.getByRole('region', { name: 'Reach' })).toContainText('(802) 555-0103');
 
     // And the other way round: the first, who has not seen that, keeps the colleague's.
@@ -94,6 +95,7 @@ test('two people save one section: the second sees both values and chooses', asy
     await page.keyboard.press('Control+Enter');
     await expect(page.getByText('Tobias Reed saved this')).toBeVisible();
     await page.getByRole('button', { name: 'Keep theirs' }).click();
+    await expect(page.getByRole('button', { name: 'Keep theirs' })).toBeHidden();
     await expect(desk.section('Reach')).toContainText('(802) 555-0103');
     await colleague.close();
 });
