@@ -63,7 +63,11 @@ test('a reader sees a record without a single way to edit it', async ({ desk, pa
     await expect(page.getByRole('button', { name: /Edit|Add|Save/ })).toHaveCount(0);
     await desk.section('When we bill them').getByLabel('An invoice dated').fill('+10');
     await expect(desk.section('When we bill them')).toContainText('An invoice of 4 Dec 2026 is due Sun 3 Jan 2027.');
-    await page.goto('/add/company?name=Sneaked');
-    await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+    for (const path of ['/add/company?name=Sneaked', '/records/1/write/invoice', '/records/1/payment/client']) {
+        await page.goto(path);
+        await expect(page.getByRole('heading', { name: 'This page is for those who may change records' })).toBeVisible();
+    }
+    await page.goto('/office/log');
+    await expect(page.getByRole('heading', { name: 'This page is for administrators' })).toBeVisible();
     await desk.expectAccessible();
 });

@@ -37,7 +37,7 @@ test('what cannot be is told at its place: phone, email, postcode, date, terms',
     await page.getByLabel('ZIP code').fill('SW1A 1AA');
     await page.getByLabel('Since').fill('31 February');
     await page.keyboard.press('Control+Enter');
-    await expect(page.getByText('It looks like one of the United Kingdom: change the country, or the postcode.')).toBeVisible();
+    await expect(page.getByText('It looks like one of the United Kingdom: change the country, or the ZIP code.')).toBeVisible();
     await expect(page.getByText('There is no 31 February: February 2026 has 28 days.')).toBeVisible();
     await page.getByLabel('Since').fill('');
     await page.getByRole('combobox', { name: 'Country' }).fill('united k');

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Illuminate\Support\Facades\Artisan;
-use Illuminate\Support\Facades\DB;
-
 /** An office in a file of its own behind a server of several processes, so that requests come at once as they do from several desks. */
 trait ServedOffice
 {
-    private string $database;
+    use OfficeInAFile {
+        setUp as private makeOffice;
+        tearDown as private removeOffice;
+    }
 
     private string $url;
 
@@ -21,24 +21,9 @@ trait ServedOffice
 
     protected function setUp(): void
     {
-        $this->database = sys_get_temp_dir().'/almanac-'.bin2hex(random_bytes(6)).'.sqlite';
-        touch($this->database);
-        parent::setUp();
+        $this->makeOffice();
         $this->token = $this->administrator->createToken('test')->plainTextToken;
         $this->start();
-    }
-
-    /** This test needs a real file, made before the office is set up. */
-    protected function beforeRefreshingDatabase(): void
-    {
-        config(['database.connections.sqlite.database' => $this->database]);
-        DB::purge();
-        Artisan::call('migrate', ['--force' => true]);
-    }
-
-    public function beginDatabaseTransaction(): void
-    {
-        // Other processes must see what is written here.
     }
 
     protected function tearDown(): void
@@ -46,8 +31,7 @@ trait ServedOffice
         $pid = proc_get_status($this->server)['pid'];
         exec("pkill -KILL -P $pid; kill -KILL $pid");
         proc_close($this->server);
-        parent::tearDown();
-        array_map(unlink(...), glob($this->database.'*') ?: []);
+        $this->removeOffice();
     }
 
     private function start(): void

@@ -8,7 +8,6 @@ use App\Actions\Ledger\ImportDocuments;
 use App\Models\Document;
 use App\Models\Import;
 use App\Models\Party;
-use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Tests\TestCase;
@@ -16,33 +15,7 @@ use Tests\TestCase;
 /** Several processes on one database file: saving at once, and being killed in the middle of it. */
 final class SeveralProcessesTest extends TestCase
 {
-    private string $database;
-
-    protected function setUp(): void
-    {
-        $this->database = sys_get_temp_dir().'/almanac-'.bin2hex(random_bytes(6)).'.sqlite';
-        touch($this->database);
-        parent::setUp();
-    }
-
-    /** This test needs a real file, made before the office is set up. */
-    protected function beforeRefreshingDatabase(): void
-    {
-        config(['database.connections.sqlite.database' => $this->database]);
-        DB::purge();
-        Artisan::call('migrate', ['--force' => true]);
-    }
-
-    public function beginDatabaseTransaction(): void
-    {
-        // Other processes must see what is written here.
-    }
-
-    protected function tearDown(): void
-    {
-        parent::tearDown();
-        array_map(unlink(...), glob($this->database.'*') ?: []);
-    }
+    use OfficeInAFile;
 
     public function test_two_who_save_at_once_never_lose_a_change(): void
     {

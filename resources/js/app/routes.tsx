@@ -1,6 +1,7 @@
 import { createBrowserRouter } from 'react-router';
 import { Frame } from './Frame';
 import { Lost, Stumbled } from './Lost';
+import { Only } from './Only';
 import { Root } from './Root';
 import { SessionGate } from './SessionGate';
 
@@ -18,19 +19,29 @@ export const router = createBrowserRouter([
                     { index: true, lazy: async () => ({ Component: (await import('../screens/today/Today')).Today }) },
                     { path: 'directory', lazy: async () => ({ Component: (await import('../screens/directory/Directory')).Directory }) },
                     { path: 'records/:id', lazy: async () => ({ Component: (await import('../screens/record/RecordPage')).RecordPage }) },
-                    { path: 'add/:kind', lazy: async () => ({ Component: (await import('../screens/record/AddRecord')).AddRecord }) },
-                    { path: 'office', lazy: async () => ({ Component: (await import('../screens/office/Office')).Office }) },
                     { path: 'ledger', lazy: async () => ({ Component: (await import('../screens/ledger/Ledger')).Ledger }) },
                     { path: 'ledger/tax-report', lazy: async () => ({ Component: (await import('../screens/ledger/TaxReport')).TaxReport }) },
                     { path: 'ledger/imports', lazy: async () => ({ Component: (await import('../screens/ledger/Imports')).Imports }) },
                     { path: 'documents/:id', lazy: async () => ({ Component: (await import('../screens/ledger/DocumentPage')).DocumentPage }) },
-                    { path: 'office/log', lazy: async () => ({ Component: (await import('../screens/office/OfficeLog')).OfficeLog }) },
                     { path: 'account', lazy: async () => ({ Component: (await import('../screens/access/Account')).Account }) },
                     { path: 'payments/:id', lazy: async () => ({ Component: (await import('../screens/ledger/PaymentPage')).PaymentPage }) },
-                    { path: 'records/:id/write/:kind', lazy: async () => ({ Component: (await import('../screens/ledger/WriteDocument')).WriteDocument }) },
-                    { path: 'records/:id/payment/:side', lazy: async () => ({ Component: (await import('../screens/ledger/TakePayment')).TakePayment }) },
                     { path: 'records/:id/statement', lazy: async () => ({ Component: (await import('../screens/ledger/StatementPage')).StatementPage }) },
                     { path: 'upkeep', lazy: async () => ({ Component: (await import('../screens/upkeep/Upkeep')).Upkeep }) },
+                    {
+                        element: <Only may="mayChangeRecords" />,
+                        children: [
+                            { path: 'add/:kind', lazy: async () => ({ Component: (await import('../screens/record/AddRecord')).AddRecord }) },
+                            { path: 'records/:id/write/:kind', lazy: async () => ({ Component: (await import('../screens/ledger/WriteDocument')).WriteDocument }) },
+                            { path: 'records/:id/payment/:side', lazy: async () => ({ Component: (await import('../screens/ledger/TakePayment')).TakePayment }) },
+                        ],
+                    },
+                    {
+                        element: <Only may="mayRunOffice" />,
+                        children: [
+                            { path: 'office', lazy: async () => ({ Component: (await import('../screens/office/Office')).Office }) },
+                            { path: 'office/log', lazy: async () => ({ Component: (await import('../screens/office/OfficeLog')).OfficeLog }) },
+                        ],
+                    },
                     { path: '*', element: <Lost /> },
                 ],
             },

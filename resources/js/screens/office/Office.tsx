@@ -1,7 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { Navigate } from 'react-router';
 import { sessionQuery } from '../../api/queries';
-import { useSession } from '../../api/session';
 import { useTitle } from '../../app/useTitle';
 import { Sheet } from '../../ui/Page';
 import { ButtonLink } from '../../ui/Button';
@@ -15,14 +13,10 @@ import { Users } from './Users';
 
 /** The settings of the office, for its administrators. */
 export function Office() {
-    const session = useSession();
     const client = useQueryClient();
 
     useTitle('Office');
 
-    if (!session.mayRunOffice) {
-        return <Navigate to="/" replace />;
-    }
     return (
         <Sheet id="sheet" tabIndex={-1}>
             <Stack $gap="wide" style={{ justifyItems: 'stretch' }}>

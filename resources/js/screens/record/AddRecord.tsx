@@ -3,7 +3,6 @@ import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, Refused } from '../../api/client';
 import { recordQuery, type PartyKind } from '../../api/queries';
-import { useSession } from '../../api/session';
 import { useEnsureSignedIn } from '../../api/signIn';
 import { useLookAlikes } from '../../api/useLookAlikes';
 import { AlikeNotice } from '../../ui/AlikeNotice';
@@ -60,12 +59,11 @@ function useTypedName(kind: PartyKind, typed: string): Start | undefined {
 export function AddRecord() {
     const { kind } = useParams();
     const [search] = useSearchParams();
-    const { mayChangeRecords } = useSession();
     const typed = search.get('name') ?? '';
     const isKind = kind === 'person' || kind === 'company';
     const start = useTypedName(isKind ? kind : 'company', typed);
 
-    if (!isKind || !mayChangeRecords) {
+    if (!isKind) {
         return <Navigate to="/" replace />;
     }
     return start === undefined
