@@ -59,7 +59,7 @@ test('pictures', async ({ desk, page, browser }) => {
     await shoot('company');
 
     await page.goto('/records/14');
-    await expect(desk.section('When we bill them')).toContainText('is due');
+    await expect(desk.section('Log')).toContainText('added as');
     await shoot('person');
 
     await page.goto('/records/3');
