@@ -125,7 +125,7 @@ test('new bank details wait for a second person', async ({ desk, page, browser }
     await page.keyboard.press('Enter');
     await expect(bank).toContainText('its check digits do not match');
     await desk.expectAccessible();
-    await page.getByLabel('Routing number').fill('021000021');
+    await page.getByLabel('Routing number').fill('123456780');
     await page.keyboard.press('Enter');
     await expect(bank).toContainText('on hold');
     await expect(bank.getByRole('button', { name: 'Confirm' })).toHaveCount(0);

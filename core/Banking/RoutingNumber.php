@@ -20,7 +20,7 @@ final class RoutingNumber
             throw BankingRefused::empty('routing number');
         }
         if (preg_match('/^\d{9}$/', $number) !== 1) {
-            throw BankingRefused::shape('routing number', 'nine digits, 021000021');
+            throw BankingRefused::shape('routing number', 'nine digits, 123456780');
         }
         $sum = 0;
         foreach (str_split($number) as $place => $digit) {

@@ -162,13 +162,13 @@ final readonly class DemoBooks
             ['gearcutter', ['kind' => 'IBAN', 'iban' => 'DE89 3704 0044 0532 0130 00', 'bic' => 'COBADEFFXXX', 'holder' => 'Zahnrad Lindqvist GmbH']],
             ['regula', ['kind' => 'IBAN', 'iban' => 'CH93 0076 2011 6238 5295 7', 'holder' => 'Regula']],
             ['bellfounder', ['kind' => 'UK account', 'sortCode' => '20-00-00', 'account' => '55779911', 'holder' => 'Tarn & Whitlow Bellfounders Ltd']],
-            ['isolde', ['kind' => 'US account', 'routing' => '021000021', 'account' => '000123456789', 'holder' => 'Quill Gilding']],
+            ['isolde', ['kind' => 'US account', 'routing' => '123456780', 'account' => '000123456789', 'holder' => 'Quill Gilding']],
         ] as [$key, $input]) {
             $this->bank->add($parties[$key], $input + $blank, $users[1]);
             $this->bank->confirm($this->held($parties[$key]), Confirmation::Call, $users[2]);
         }
         // A change that waits to be confirmed.
-        $this->bank->add($parties['foundry'], ['kind' => 'US account', 'routing' => '011401533', 'account' => '1111222233330000', 'holder' => 'Brass Lantern Foundry LLC'] + $blank, $users[1]);
+        $this->bank->add($parties['foundry'], ['kind' => 'US account', 'routing' => '011399991', 'account' => '1111222233330000', 'holder' => 'Brass Lantern Foundry LLC'] + $blank, $users[1]);
         $this->bank->addCard($parties['edith'], ['number' => '4111 1111 1111 1111', 'expires' => substr($this->clock->today()->plusMonths(16)->toIso(), 5, 2).'/'.substr($this->clock->today()->plusMonths(16)->toIso(), 0, 4), 'holder' => 'Edith', 'postcode' => '05301'], $users[0]);
     }
 

@@ -84,7 +84,7 @@ final class DemoOffice
         [$name, $email] = self::USERS[0];
         $administrator = $this->setUp->handle('Orrery & Vane', 'US', $name, $email, self::PASSWORD);
         $this->office->handle(['name' => 'Orrery & Vane', 'country' => 'US', 'lines' => '3 Escapement Lane', 'locality' => 'Brattleboro', 'region' => 'VT', 'postcode' => '05301', 'monthFirst' => true, 'decimalComma' => null, 'timeZone' => '',
-            'phone' => '(802) 555-0100', 'email' => 'office@orreryvane.example', 'howToPay' => "Check to Orrery & Vane, or by transfer:\nFirst Valley Bank, routing number 021000021, account 000123456789"]);
+            'phone' => '(802) 555-0100', 'email' => 'office@orreryvane.example', 'howToPay' => "Check to Orrery & Vane, or by transfer:\nFirst Valley Bank, routing number 123456780, account 000123456789"]);
         $users = [$administrator];
         foreach (array_slice(self::USERS, 1) as [$name, $email, $role]) {
             $users[] = $this->keep->add($name, $email, self::PASSWORD, $role);

@@ -80,8 +80,8 @@ function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Sessi
                 />
                 <ChooseFromMany
                     label="Time zone"
-                    width="240px"
-                    options={[{ id: 'address', name: `by the address: ${office.timeZone === '' ? office.zone : 'as it is'}` }, ...office.zones.map((id) => ({ id, name: id.replaceAll('_', ' ') }))]}
+                    width="300px"
+                    options={[{ id: 'address', name: `by the address${office.timeZone === '' ? `: ${office.zone.replaceAll('_', ' ')}` : ''}` }, ...office.zones.map((id) => ({ id, name: id.replaceAll('_', ' ') }))]}
                     value={draft.timeZone === '' ? 'address' : draft.timeZone}
                     onChange={(zone) => set({ timeZone: zone === 'address' ? '' : zone })}
                     problem={problems.timeZone}
