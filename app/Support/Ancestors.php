@@ -31,6 +31,34 @@ final class Ancestors
         return $party->isPerson() ? [] : self::from($party, self::parent($party, $today), $today);
     }
 
+    /**
+     * The companies that may inherit from one of these.
+     *
+     * @param array<int> $ids
+     *
+     * @return list<int>
+     */
+    public static function below(array $ids, Day $today): array
+    {
+        $known = array_fill_keys($ids, true);
+        $next = Party::query()->findMany($ids);
+        for ($step = 0; $step < self::MOST && count($next) > 0; $step++) {
+            $found = [];
+            foreach ($next as $company) {
+                foreach (Relation::of($company)->with('from', 'to')->get() as $relation) {
+                    $other = $relation->otherThan($company);
+                    if (self::isParent($relation, $other, $today) && ! isset($known[$other->id])) {
+                        $known[$other->id] = true;
+                        $found[] = $other;
+                    }
+                }
+            }
+            $next = $found;
+        }
+
+        return array_values(array_diff(array_keys($known), $ids));
+    }
+
     /** @return list<Party> */
     private static function from(Party $party, ?Party $next, Day $today): array
     {
@@ -46,8 +74,14 @@ final class Ancestors
     private static function parent(Party $company, Day $today): ?Party
     {
         return Relation::of($company)->with('from', 'to')->get()
-            ->first(fn (Relation $relation) => in_array($relation->seenFrom($company)->kind, [RelationKind::ParentCompany, RelationKind::HeadOffice], true)
-                && $relation->period()->includes($today))
+            ->first(fn (Relation $relation) => self::isParent($relation, $company, $today))
             ?->otherThan($company);
+    }
+
+    /** Whether the other end of it is what this company inherits from. */
+    private static function isParent(Relation $relation, Party $company, Day $today): bool
+    {
+        return in_array($relation->seenFrom($company)->kind, [RelationKind::ParentCompany, RelationKind::HeadOffice], true)
+            && $relation->period()->includes($today);
     }
 }

@@ -61,7 +61,7 @@ final class ChainsTest extends TestCase
         $order = $this->issued($this->client, 'order', '100');
         $draft = $this->turn($order, 'invoice')->assertCreated()->json('row.id');
         $this->void($order->id)->assertOk();
-        $this->issue($draft)->assertUnprocessable()->assertJsonPath('detail', "Order {$order->number} is void. Write this one anew.");
+        $this->issue($draft)->assertUnprocessable()->assertJsonPath('detail', "Order {$order->number} is void. Write a new document instead.");
         $this->void($draft)->assertOk();
         $this->assertSame(['void', 0], [$order->refresh()->state->value, $order->open_minor]);
     }

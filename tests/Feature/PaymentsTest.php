@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\Side;
+use App\Actions\Finding\IndexParties;
 use App\Actions\Ledger\KeepStandings;
 use App\Console\DayCommand;
 use App\Models\CurrencyRate;
@@ -191,6 +192,35 @@ final class PaymentsTest extends TestCase
         $this->getJson('/api/parties')->assertJsonPath('rows.0.displayName', 'Nothing');
     }
 
+    public function test_a_limit_is_inherited_at_once_and_crossing_it_is_a_gap_at_once(): void
+    {
+        $group = $this->addCompany('Group');
+        $shop = $this->addCompany('Shop', ['isClient' => true]);
+        $gaps = fn (): int => (int) DB::table('record_gaps')->where('party_id', $shop->id)->value('gaps');
+        $isOver = fn (): bool => (bool) DB::table('balances')->where('party_id', $shop->id)->value('is_over_limit');
+        $this->assertRelated($shop, $group, 0);
+        $this->issued($shop, 'invoice', '10');
+        $before = $gaps();
+        $this->assertFalse($isOver());
+        $this->saveSection($group, 'client-terms', ['listedId' => null, 'shorthand' => null, 'fields' => [['name' => 'limit', 'value' => '15']]])->assertOk();
+        $this->assertSame([false, $before], [$isOver(), $gaps()]);
+        // A document that crosses the limit, and money that goes back below it.
+        $second = $this->issued($shop, 'invoice', '6');
+        $this->assertSame([true, $before + 1], [$isOver(), $gaps()]);
+        $this->pay($shop, '6', [$second->id => '6'])->assertCreated();
+        $this->assertSame([false, $before], [$isOver(), $gaps()]);
+        // Another limit of the parent company, and no parent company any more.
+        $this->saveSection($group, 'client-terms', ['listedId' => null, 'shorthand' => null, 'fields' => [['name' => 'limit', 'value' => '9']]], 1)->assertOk();
+        $this->assertSame([true, $before + 1], [$isOver(), $gaps()]);
+        $this->saveSection($group, 'relations', ['relations' => []], 1)->assertOk();
+        $this->assertSame([false, $before], [$isOver(), $gaps()]);
+    }
+
+    private function assertRelated(Party $branch, Party $parent, int $version): void
+    {
+        $this->saveSection($branch, 'relations', ['relations' => [['id' => null, 'partyId' => $parent->id, 'kind' => 'parent company', 'together' => 'each alone', 'since' => '', 'until' => '']]], $version)->assertOk();
+    }
+
     public function test_what_becomes_overdue_overnight_is_seen_the_next_day(): void
     {
         $this->issued($this->client, 'invoice', '10', ['date' => '2026-10-25', 'terms' => 'net 30']);
@@ -210,15 +240,22 @@ final class PaymentsTest extends TestCase
         $parties = [$this->client, $this->addCompany('Brass', ['isVendor' => true]), $this->addCompany('Both')];
         $this->postJson('/api/currency-rates', ['currency' => 'EUR', 'day' => '2025-01-01', 'rate' => '1.10'])->assertCreated();
         $clock = $this->app->make(Clock::class);
+        $this->assertRelated($parties[2], $this->client, 0);
         for ($n = 0; $n < 120; $n++) {
             $party = $parties[mt_rand(0, 2)];
+            if ($n % 8 === 0) {
+                // A limit of its own or, for the branch, of its parent company; or none.
+                $this->saveSection($party, 'client-terms', ['listedId' => null, 'shorthand' => null, 'fields' => [['name' => 'limit', 'value' => mt_rand(0, 3) === 0 ? null : (string) mt_rand(1, 3000)]]], (int) DB::table('section_versions')->where(['party_id' => $party->id, 'section' => 'client-terms'])->value('version'))->assertOk();
+            }
             $this->oneStep($party, $clock->today()->plusDays(-mt_rand(0, 300))->toIso(), $n);
             $this->assertSame($this->fromCore($party), $this->kept($party), "after step $n");
             $this->assertBooksAddUp($party);
         }
-        $before = [DB::table('standings')->orderBy('party_id')->orderBy('side')->orderBy('currency')->get()->all(), DB::table('balances')->orderBy('party_id')->get()->all()];
+        $kept = fn () => array_map(fn (string $table) => DB::table($table)->orderBy('party_id')->get()->map(fn (object $row) => array_diff_key((array) $row, ['id' => 0]))->sortBy(fn (array $row) => implode('|', [$row['party_id'], $row['side'] ?? '', $row['currency'] ?? '']))->values()->all(), ['standings', 'balances', 'record_gaps']);
+        $before = $kept();
         $this->app->make(KeepStandings::class)->everything();
-        $this->assertEquals($before, [DB::table('standings')->orderBy('party_id')->orderBy('side')->orderBy('currency')->get()->all(), DB::table('balances')->orderBy('party_id')->get()->all()]);
+        $this->app->make(IndexParties::class)->everything();
+        $this->assertEquals($before, $kept());
     }
 
     /** One of the things that happen to books. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Finding;
 
+use Almanac\Calendar\Day;
 use Almanac\Finding\Fold;
 use Almanac\Finding\MatchField;
 use Almanac\Readiness\Readiness;
@@ -48,6 +49,21 @@ final readonly class IndexParties
         }
     }
 
+    /**
+     * Only how much they lack: for what changes nothing by which they are found.
+     *
+     * @param array<int> $ids
+     */
+    public function gaps(array $ids): void
+    {
+        $today = $this->clock->today();
+        foreach (array_chunk($ids, self::CHUNK) as $chunk) {
+            foreach (Party::query()->with(RecordFacts::RELATIONS)->findMany($chunk) as $party) {
+                DB::table('record_gaps')->updateOrInsert(['party_id' => $party->id], ['gaps' => $this->countGaps($party, $today)]);
+            }
+        }
+    }
+
     public function everything(): void
     {
         Party::query()->select('id')->chunkById(self::CHUNK, function ($parties): void {
@@ -70,11 +86,13 @@ final readonly class IndexParties
         $today = $this->clock->today();
         foreach (Party::query()->with([...SearchValues::RELATIONS, ...RecordFacts::RELATIONS])->findMany($ids) as $party) {
             $this->insert($party);
-            DB::table('record_gaps')->insert(['party_id' => $party->id, 'gaps' => array_sum(array_map(
-                fn (Readiness $readiness) => count($readiness->gaps()),
-                Readiness::of(RecordFacts::of($party, $today)),
-            ))]);
+            DB::table('record_gaps')->insert(['party_id' => $party->id, 'gaps' => $this->countGaps($party, $today)]);
         }
+    }
+
+    private function countGaps(Party $party, Day $today): int
+    {
+        return array_sum(array_map(fn (Readiness $readiness) => count($readiness->gaps()), Readiness::of(RecordFacts::of($party, $today))));
     }
 
     private function insert(Party $party): void

@@ -119,7 +119,7 @@ final readonly class IssueDocument
         $source = $document->source?->load('lines');
         if ($source !== null && $source->kind->isPromise()) {
             if ($source->state === DocumentState::Void) {
-                throw LedgerRefused::notNow("{$source->title()} is void. Write this one anew.");
+                throw LedgerRefused::notNow("{$source->title()} is void. Write a new document instead.");
             }
             if (! $isConfirmed && $this->chain->exceeds($document, $source)) {
                 throw ValidationException::withMessages(['isConfirmed' => "This is more than is left of {$source->title()}. Issue it all the same?"]);

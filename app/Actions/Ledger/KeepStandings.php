@@ -9,6 +9,7 @@ use Almanac\Ledger\Credit;
 use Almanac\Ledger\Side;
 use Almanac\Ledger\Standing;
 use Almanac\Money\Money;
+use App\Actions\Finding\IndexParties;
 use App\Models\ClientTerms;
 use App\Models\Document;
 use App\Models\Party;
@@ -25,7 +26,7 @@ final readonly class KeepStandings
 
     private const FEW = 25;
 
-    public function __construct(private Clock $clock)
+    public function __construct(private Clock $clock, private IndexParties $index)
     {
     }
 
@@ -35,13 +36,27 @@ final readonly class KeepStandings
         // Where nobody has a limit, nobody needs to be asked for one.
         $hasLimits = ClientTerms::query()->whereNotNull('limit_minor')->exists();
         foreach (array_chunk(array_unique($partyIds), self::CHUNK) as $ids) {
+            $before = $this->overLimit($ids);
             DB::table('standings')->whereIn('party_id', $ids)->delete();
             DB::table('balances')->whereIn('party_id', $ids)->delete();
             $books = PartyBooks::ofMany($ids, $today);
             foreach (Party::query()->with('clientTerms.listed')->findMany($ids) as $party) {
                 $this->write($party, $books[$party->id] ?? [], $today, $hasLimits);
             }
+            $after = $this->overLimit($ids);
+            // Who crosses the limit lacks something now, or no longer.
+            $this->index->gaps([...array_diff($after, $before), ...array_diff($before, $after)]);
         }
+    }
+
+    /**
+     * @param array<int> $ids
+     *
+     * @return list<int>
+     */
+    private function overLimit(array $ids): array
+    {
+        return array_values(array_map(intval(...), array_filter(DB::table('balances')->whereIn('party_id', $ids)->where('is_over_limit', true)->pluck('party_id')->all(), is_numeric(...))));
     }
 
     /** Those that are different today though nothing happened: something has become overdue. */

@@ -12,7 +12,9 @@ use App\Actions\Ledger\KeepStandings;
 use App\Models\Change;
 use App\Models\Party;
 use App\Models\User;
+use App\Support\Ancestors;
 use App\Support\ArchivedRecord;
+use App\Support\Clock;
 use App\Support\SectionName;
 use App\Support\SectionVersions;
 use Illuminate\Support\Facades\DB;
@@ -21,7 +23,7 @@ use Illuminate\Validation\ValidationException;
 /** Saves one section of a record: all of it or nothing, never over somebody else's change, and logged. */
 final readonly class SaveSection
 {
-    public function __construct(private IndexParties $index, private LogChanges $log, private KeepBankDetails $bank, private KeepStandings $standings)
+    public function __construct(private IndexParties $index, private LogChanges $log, private KeepBankDetails $bank, private KeepStandings $standings, private Clock $clock)
     {
     }
 
@@ -50,17 +52,36 @@ final readonly class SaveSection
             if ($kept !== $version) {
                 throw $this->stale($section, $party, $before[$party->id][1], $kept);
             }
-            if ($section->name() === SectionName::ClientTerms) {
-                // The credit limit may be another.
-                $this->standings->refresh($party->id);
-            }
             $after = $this->snapshots($section, [$party, ...$section->neighbours($party)]);
             // A record that the change took out of sight still has to say so in its own log.
             $gone = array_map(fn (array $pair) => $pair[0], array_diff_key($before, $after));
             $this->recordDifferences($section, $party, $before, $after + $this->snapshots($section, $gone), $by);
-            $this->index->withNeighbours($party, array_keys($before));
+            $heirs = $this->heirs($section->name(), $party, array_keys($before + $after));
+            if ($heirs !== []) {
+                // The credit limit, and whether there are terms, may be others.
+                $this->standings->refresh(...$heirs);
+            }
+            $this->index->withNeighbours($party, [...array_keys($before), ...$heirs]);
         });
         $party->refresh();
+    }
+
+    /**
+     * Those for whom other terms may hold now: the party itself, and the companies that inherit from it.
+     *
+     * @param list<int> $seen who was, or is now, related to it in this section
+     *
+     * @return list<int>
+     */
+    private function heirs(SectionName $section, Party $party, array $seen): array
+    {
+        $from = match ($section) {
+            SectionName::ClientTerms, SectionName::VendorTerms => [$party->id],
+            SectionName::Relations => $seen,
+            default => [],
+        };
+
+        return $from === [] ? [] : [...$from, ...Ancestors::below($from, $this->clock->today())];
     }
 
     /**

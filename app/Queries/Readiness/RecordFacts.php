@@ -14,6 +14,7 @@ use Almanac\Reach\ContactKind;
 use Almanac\Readiness\Facts;
 use Almanac\Relations\RelationKind;
 use Almanac\TaxIds\TaxReporting;
+use Almanac\Terms\SideField;
 use App\Models\AddressUse;
 use App\Models\BankDetail;
 use App\Models\Caution;
@@ -22,7 +23,6 @@ use App\Models\ListedTerms;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\Relation;
-use App\Models\SideTerms;
 use App\Models\TaxNumber;
 use App\Support\Sheets;
 use App\Support\SideDefaults;
@@ -42,8 +42,8 @@ final class RecordFacts
             $party->isArchived(),
             $party->is_client,
             $party->is_vendor,
-            self::hasTerms($party->clientTerms, 'is_client_default'),
-            self::hasTerms($party->vendorTerms, 'is_vendor_default'),
+            self::hasTerms($party, Side::Client, 'is_client_default', $today),
+            self::hasTerms($party, Side::Vendor, 'is_vendor_default', $today),
             $party->contactPoints->contains(fn (ContactPoint $point) => $point->kind === ContactKind::Email),
             $party->addressFor(Purpose::Postal, $today)?->address->postal(),
             $party->addressFor(Purpose::Billing, $today)?->address->postal(),
@@ -54,7 +54,8 @@ final class RecordFacts
             self::reporting($party)->isReportable,
             $party->taxNumbers->contains(fn (TaxNumber $number) => $number->kind->isForForm()),
             $party->form_on !== null,
-            $party->clientTerms?->tax_treatment !== null || SideDefaults::ofOffice(Side::Client)->tax_treatment !== null,
+            $party->clientTerms?->tax_treatment !== null || SideDefaults::ofOffice(Side::Client)->tax_treatment !== null
+                || SideDefaults::of($party, Side::Client, $today)->get(SideField::Treatment)->value !== null,
             $party->balance->is_over_limit ?? false,
             $party->payee() !== '',
             $party->bankDetails->contains(fn (BankDetail $detail) => $detail->state === BankDetail::CONFIRMED && $detail->kind !== BankDetail::PAYEE),
@@ -86,10 +87,13 @@ final class RecordFacts
         return $missing;
     }
 
-    private static function hasTerms(?SideTerms $own, string $default): bool
+    private static function hasTerms(Party $party, Side $side, string $default, Day $today): bool
     {
+        $own = $party->sideTerms($side);
+
         return $own?->payment_terms_id !== null || $own?->shorthand !== null
-            || once(fn () => ListedTerms::query()->where($default, true)->exists());
+            || once(fn () => ListedTerms::query()->where($default, true)->exists())
+            || SideDefaults::of($party, $side, $today)->terms()->value !== null;
     }
 
     private static function addressSetFor(Party $party, Purpose $use, Day $today): ?PostalAddress

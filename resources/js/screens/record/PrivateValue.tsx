@@ -75,7 +75,7 @@ export function PrivateField({ label, value, isKept, onChange, masked = 'kept, p
     }
     return (
         <FieldRow style={{ alignItems: 'flex-end' }}>
-            <Field label={`${label}, anew`} value={value} onChange={onChange} {...props} hint={value === '' ? 'Left empty, what is kept is removed.' : undefined} autoFocus />
+            <Field label={`${label}, new value`} value={value} onChange={onChange} {...props} hint={value === '' ? 'Leave it empty to remove what is kept.' : undefined} autoFocus />
             <QuietButton onPress={() => onChange(null)}>Keep what is kept</QuietButton>
         </FieldRow>
     );
