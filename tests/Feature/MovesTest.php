@@ -91,6 +91,11 @@ final class MovesTest extends TestCase
         $id = $relate('each alone', 0, null)->assertJsonPath('letter.envelope.0', 'Mrs. Edith Larkin')->json('relations.relations.0.id');
         $relate('Mr. and Mrs.', 1, $id)->assertJsonPath('letter.envelope.0', 'Mr. and Mrs. Walter Larkin');
         $this->getJson("/api/parties/{$walter->id}")->assertJsonPath('letter.envelope.0', 'Mr. and Mrs. Walter Larkin')->assertJsonPath('letter.salutation', 'Dear Mr. and Mrs. Larkin:');
+        // She moves, at first only from a day to come on: until then both are there.
+        $this->move($edith, ['since' => '1 Dec'])->assertOk()->assertJsonPath('letter.envelope.0', 'Mr. and Mrs. Walter Larkin');
+        config(['almanac.today' => '2026-12-02']);
+        $this->getJson("/api/parties/{$edith->id}")->assertJsonPath('letter.envelope', ['Mrs. Edith Larkin', '2 New Street', 'PUTNEY, VT 05346'])->assertJsonPath('letter.salutation', 'Dear Mrs. Larkin:')->assertJsonPath('letter.also', null);
+        $this->getJson("/api/parties/{$walter->id}")->assertJsonPath('letter.envelope.0', 'Mr. Walter Larkin')->assertJsonPath('letter.salutation', 'Dear Mr. Larkin:');
     }
 
     /** @return array{Party, Party} */

@@ -34,8 +34,8 @@ final readonly class ReadLetter
     public function handle(Party $party, Day $today): LetterData
     {
         $standIn = $party->is_deceased ? RecordFacts::standIn($party, $today)?->otherThan($party) : null;
-        $spouse = $this->spouse($party, $today);
         $use = $party->addressFor(Purpose::Postal, $today);
+        $spouse = $use === null ? $this->spouse($party, $today) : $this->spouseAt($party, $use, $today);
         $envelope = match (true) {
             $standIn !== null => $this->toStandIn($party, $standIn, $today),
             $use !== null => $this->envelope($party, $use, $today),
@@ -61,8 +61,8 @@ final readonly class ReadLetter
     /** @return list<string> as one of its addresses stands on an envelope */
     public function envelope(Party $party, AddressUse $use, Day $today): array
     {
-        $spouse = $this->spouse($party, $today);
-        $recipient = $spouse !== null && $this->usesToo($spouse->otherThan($party), $use)
+        $spouse = $this->spouseAt($party, $use, $today);
+        $recipient = $spouse !== null
             ? Recipient::people($this->couple($party, $spouse)->envelopeLines())
             : $this->recipient($party, $use);
 
@@ -121,8 +121,15 @@ final readonly class ReadLetter
         return Couple::of($party->personName(), $spouse->personName(), $relation->together, $party->is_informal && $spouse->is_informal);
     }
 
-    private function usesToo(Party $spouse, AddressUse $use): bool
+    /** The spouse who is written to together with the party at this address: both are there today, or will be from its first day on. */
+    private function spouseAt(Party $party, AddressUse $use, Day $today): ?Relation
     {
-        return $spouse->addressUses()->where('address_id', $use->address_id)->exists();
+        $spouse = $this->spouse($party, $today);
+        $day = $use->since !== null && $today->isBefore($use->since) ? $use->since : $today;
+        $isThere = fn (AddressUse $one): bool => $one->period()->includes($day);
+
+        return $spouse !== null && $isThere($use) && $spouse->otherThan($party)->addressUses()->where('address_id', $use->address_id)->get()->first($isThere) !== null
+            ? $spouse
+            : null;
     }
 }
