@@ -48,19 +48,37 @@ trait ServedOffice
         );
         $this->assertIsResource($server);
         $this->server = $server;
-        for ($tries = 0; $tries < 200 && @file_get_contents("{$this->url}/api/session") === false; $tries++) {
+        for ($tries = 0; $tries < 600 && @file_get_contents("{$this->url}/api/session") === false; $tries++) {
             usleep(50_000);
         }
     }
 
     /**
-     * Sends requests at once and waits for all of them.
+     * Sends requests at once and waits for all of them. One that is told to come again, because somebody else holds
+     * the lock for longer than it waits (503 with Retry-After), does so, as the browser does.
      *
      * @param list<array{0: string, 1: string, 2?: array<string, mixed>, 3?: string}> $requests method, path, input, idempotency key
      *
      * @return list<array{int, string, bool}> status, body, and whether it is an earlier answer told again
      */
     private function atOnce(array $requests): array
+    {
+        $answers = $this->send($requests);
+        for ($tries = 0; $tries < 20 && ($again = array_filter($answers, fn (array $answer) => $answer[0] === 503)) !== []; $tries++) {
+            sleep(1);
+            $answers = array_combine(array_keys($again), $this->send(array_values(array_intersect_key($requests, $again)))) + $answers;
+        }
+        ksort($answers);
+
+        return array_values($answers);
+    }
+
+    /**
+     * @param list<array{0: string, 1: string, 2?: array<string, mixed>, 3?: string}> $requests
+     *
+     * @return list<array{int, string, bool}>
+     */
+    private function send(array $requests): array
     {
         $multi = curl_multi_init();
         $handles = [];
