@@ -41,7 +41,7 @@ trait ServedOffice
         $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
         fclose($socket);
         $this->url = "http://127.0.0.1:$port";
-        $environment = ['DB_DATABASE' => $this->database, 'PHP_CLI_SERVER_WORKERS' => '5', 'CACHE_STORE' => 'file', 'LARAVEL_STORAGE_PATH' => base_path('storage/test')] + getenv();
+        $environment = ['APP_KEY' => config()->string('app.key'), 'DB_DATABASE' => $this->database, 'PHP_CLI_SERVER_WORKERS' => '5', 'CACHE_STORE' => 'file', 'LARAVEL_STORAGE_PATH' => base_path('storage/test')] + getenv();
         $server = proc_open(
             [PHP_BINARY, '-d', 'opcache.enable=1', '-d', 'variables_order=EGPCS', '-d', 'memory_limit=256M', '-S', "127.0.0.1:$port", '-t', 'public', 'public/router.php'],
             [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes, base_path(), $environment,
