@@ -43,7 +43,8 @@ test('only an administrator comes in', async ({ desk, page }) => {
     await desk.signIn('tobias');
     await expect(page.getByRole('link', { name: 'Office' })).toHaveCount(0);
     await page.goto('/office');
-    await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'This page is for administrators' })).toBeVisible();
+    await expect(page.getByRole('form', { name: 'Name and country' })).toHaveCount(0);
 });
 
 test('payment terms are added to the list, previewed, and hold by default', async ({ desk, page }) => {
