@@ -18,6 +18,8 @@ const arithmetic = [
     "CallExpression[callee.property.name='toFixed'] MemberExpression[property.name='amount']",
 ].map((selector) => ({ selector, message: 'Amounts are worked out by the server; show what it says (text, sign).' }));
 
+const inlineStyles = { selector: 'JSXAttribute[name.name="style"]', message: 'A component of ui/ says how it looks; give it a property for it.' };
+
 /** A screen knows ui/, api/ and app/, but no other screen. */
 const screenWalls = screens.map((screen) => ({
     files: [`resources/js/screens/${screen}/**/*.{ts,tsx}`],
@@ -43,6 +45,7 @@ export default tseslint.config(
             eqeqeq: ['error', 'always', { null: 'ignore' }],
             '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
             'no-console': 'error',
+            'max-len': ['error', { code: 140, ignoreStrings: true, ignoreTemplateLiterals: true, ignoreRegExpLiterals: true }],
         },
     },
     {
@@ -53,7 +56,7 @@ export default tseslint.config(
     {
         files: ['resources/js/**/*.{ts,tsx}'],
         ignores: ['resources/js/ui/**'],
-        rules: { 'no-restricted-syntax': ['error', rawColours, ...arithmetic] },
+        rules: { 'no-restricted-syntax': ['error', rawColours, inlineStyles, ...arithmetic] },
     },
     ...screenWalls,
 );

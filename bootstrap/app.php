@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
+use Almanac\Ledger\StaleDocument;
+use Almanac\Records\ArchivedRecord;
 use Almanac\Refusal;
 use App\Actions\Records\StaleSection;
 use App\Http\Middleware\OneAct;
 use App\Http\Middleware\PlainQuery;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Problems\ProblemRenderer;
-use App\Support\ArchivedRecord;
-use App\Support\StaleDocument;
 use Bench\BenchCommand;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;

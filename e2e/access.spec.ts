@@ -52,7 +52,7 @@ test('a reader finds and reads, and is offered nothing to change', async ({ desk
     await desk.signIn('jonas');
     await page.keyboard.press('/');
     await desk.find.fill('nobody of this name');
-    await expect(page.getByText('Nobody in the book answers to that.')).toBeVisible();
+    await expect(page.getByText('Nobody in the book matches that.')).toBeVisible();
     await expect(desk.answers).toHaveCount(0);
 });
 

@@ -23,14 +23,17 @@ test('while the server is away a file says so, and what was typed for a reminder
     await desk.addCompany(unique('Far Papers'));
     await page.keyboard.press('Escape');
     await desk.section('Reminders').getByRole('button', { name: 'Set a reminder' }).click();
-    await page.getByLabel('What is to be done').fill('Ring again');
+    await page.getByLabel('What to do').fill('Ring again');
     await page.context().setOffline(true);
     await page.keyboard.press('Control+Enter');
     await expect(desk.section('Reminders')).toContainText('The server cannot be reached. What you typed is still here.');
-    await desk.section('Files').locator('input[type=file]').setInputFiles([{ name: 'small.txt', mimeType: 'text/plain', buffer: Buffer.from('Ring twice.') }]);
+    await desk
+        .section('Files')
+        .locator('input[type=file]')
+        .setInputFiles([{ name: 'small.txt', mimeType: 'text/plain', buffer: Buffer.from('Ring twice.') }]);
     await expect(desk.section('Files')).toContainText('The server cannot be reached.');
     await page.context().setOffline(false);
-    await page.getByLabel('What is to be done').focus();
+    await page.getByLabel('What to do').focus();
     await desk.save('Reminder set.');
     await expect(desk.section('Reminders')).toContainText('Ring again');
 });
@@ -41,9 +44,9 @@ test('a reminder for a colleague is on their day', async ({ desk, page, browser 
     await page.keyboard.press('Escape');
     const section = desk.section('Reminders');
     await section.getByRole('button', { name: 'Set a reminder' }).click();
-    await page.getByLabel('What is to be done').fill(what);
+    await page.getByLabel('What to do').fill(what);
     await desk.choose(/ For$/, 'Cordelia Vane', section);
-    await page.getByLabel('What is to be done').focus();
+    await page.getByLabel('What to do').focus();
     await desk.save('Reminder set.');
     await expect(section).toContainText('for Cordelia Vane');
     const context = await browser.newContext({ timezoneId: 'America/New_York' });
@@ -67,9 +70,9 @@ test('an account manager is taken over from the company, visibly, and set anew',
     await desk.choose(/Account manager/, 'Tobias Reed', person);
     await desk.save('Classification saved.');
     await expect(person).toContainText('Account managerTobias Reed');
-    await expect(person).not.toContainText('as at');
+    await expect(person).not.toContainText('Tobias Reed as at');
     await page.getByRole('button', { name: 'Undo' }).click();
-    await expect(person).toContainText('as at Penhallow Observatory');
+    await expect(person).toContainText('Account managerMaud Ferris as at Penhallow Observatory');
 });
 
 test('the office’s own relation is told from both ends', async ({ desk, page }) => {
@@ -95,6 +98,27 @@ test('the office’s own relation is told from both ends', async ({ desk, page }
     await expect(desk.section('Relations')).toContainText(`${word}Town of Marlow Falls`);
     await desk.section('Relations').getByRole('link', { name: 'Town of Marlow Falls' }).click();
     await expect(desk.section('Relations')).toContainText(`${inverse}${owner}`);
+});
+
+test('what is offered comes late, and is offered all the same', async ({ desk, page }) => {
+    let letGo: () => void = () => undefined;
+    const held = new Promise<void>((resolve) => {
+        letGo = resolve;
+    });
+    await page.route('**/api/choices', async (route) => {
+        await held;
+        await route.continue();
+    });
+    await desk.signIn();
+    await desk.addCompany(unique('Late Offers'));
+    await page.keyboard.press('Escape');
+    await desk.edit('When we pay them');
+    await page.keyboard.type('tenth');
+    await expect(page.getByRole('option')).toHaveCount(0);
+    letGo();
+    await page.getByRole('option', { name: 'Tenth of next month: 10th prox' }).click();
+    await expect(desk.section('When we pay them')).toContainText('is due Thu 10 Dec 2026');
+    await expect(page.getByRole('option')).toHaveCount(0);
 });
 
 test('of two who have a duty, one is the first to be asked', async ({ desk, page }) => {

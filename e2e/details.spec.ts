@@ -21,8 +21,8 @@ test('a firm’s own sheet with a secret is defined, filled in, shown when asked
     await second.getByLabel('Field', { exact: true }).fill('Floors');
     await desk.choose(/Holds/, 'several choices', second);
     await form.getByRole('button', { name: 'Save the sheet' }).click();
-    await expect(form.getByText('Type the choices, one to a line.')).toBeVisible();
-    await second.getByLabel('To choose from, one on a line').fill('cellar\nattic');
+    await expect(form.getByText('Type the choices, one per line.')).toBeVisible();
+    await second.getByLabel('Choices, one per line').fill('cellar\nattic');
     await desk.expectAccessible();
     await form.getByRole('button', { name: 'Save the sheet' }).click();
     await expect(page.getByText('for companies of the type landlord')).toBeVisible();
@@ -121,7 +121,7 @@ test('a tax number is checked as it is typed, masked, and shown when asked for',
     await section.getByLabel('Number', { exact: true }).fill('91-5550142');
     await expect(section).toContainText('same tax number');
     await desk.choose(/Kind/, 'VAT number', section);
-    await section.getByRole('combobox', { name: 'Of which country' }).fill('germ');
+    await section.getByRole('combobox', { name: 'Country' }).fill('germ');
     await page.getByRole('option', { name: 'Germany' }).click();
     await section.getByLabel('Number', { exact: true }).fill('DE999999990');
     await page.keyboard.press('Control+Enter');

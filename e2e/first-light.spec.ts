@@ -7,7 +7,7 @@ test('from the search line to a due date, by keyboard alone', async ({ desk, pag
 
     // She looks for it, does not find it, adds it.
     await desk.search(company);
-    await expect(page.getByText('Nobody in the book answers to that.')).toBeVisible();
+    await expect(page.getByText('Nobody in the book matches that.')).toBeVisible();
     await page.keyboard.press('Enter');
     await expect(page.getByLabel('Name', { exact: true })).toBeFocused();
     await expect(page.getByLabel('Name', { exact: true })).toHaveValue(company);
@@ -26,7 +26,10 @@ test('from the search line to a due date, by keyboard alone', async ({ desk, pag
     await page.getByRole('textbox', { name: 'Email' }).focus();
     await page.keyboard.type('office@verdigris.example');
     await desk.save('Reach saved.');
-    await expect(desk.section('Reach').getByRole('link', { name: '(802) 555-0177 ext. 9' })).toHaveAttribute('href', 'tel:+18025550177;ext=9');
+    await expect(desk.section('Reach').getByRole('link', { name: '(802) 555-0177 ext. 9' })).toHaveAttribute(
+        'href',
+        'tel:+18025550177;ext=9',
+    );
 
     // An address: j goes to the section, e edits it.
     await page.keyboard.press('j');
@@ -70,13 +73,13 @@ test('from the search line to a due date, by keyboard alone', async ({ desk, pag
     await desk.open(`${company}`);
     await desk.edit('When we bill them');
     await page.keyboard.type('2/10, n/30');
-    await expect(page.getByText('not taking it costs 37.24 % a year.').first()).toBeVisible();
+    await expect(page.getByText('not taking it costs 37.24% a year.').first()).toBeVisible();
     await desk.save('When we bill them saved.');
     const terms = desk.section('When we bill them');
     await terms.getByLabel('An invoice dated').fill('31 jan');
     await expect(terms).toContainText('An invoice of 31 Jan 2026 is due Mon 2 Mar 2026.');
     await expect(terms).toContainText('31 Jan 2026, plus 30 days, is Mon 2 Mar 2026.');
-    await expect(terms).toContainText('2 % off until 10 Feb 2026; not taking it costs 37.24 % a year.');
+    await expect(terms).toContainText('2% off until 10 Feb 2026; not taking it costs 37.24% a year.');
 
     // Tomorrow she finds it again by digits of the phone number, and changes it.
     await page.reload();
@@ -116,8 +119,8 @@ test('the same by mouse: an existing person, a second company, an address of its
     await expect(desk.section('Positions')).toContainText(company);
 
     await desk.edit('Addresses');
-    await page.getByRole('button', { name: 'Same as another record' }).click();
-    await page.getByRole('combobox', { name: 'Same as which record?' }).fill('penhallow obs');
+    await page.getByRole('button', { name: 'Use another record’s address' }).click();
+    await page.getByRole('combobox', { name: 'Whose address?' }).fill('penhallow obs');
     await page.getByRole('option', { name: /^company Penhallow Observatory/ }).click();
     await expect(page.getByText('same as Penhallow Observatory, by link: a change there shows here')).toBeVisible();
     await page.getByRole('button', { name: 'Use an address of its own' }).click();

@@ -21,11 +21,11 @@ test('a call is written into the log, pinned, and taken down again', async ({ de
     await page.getByText('pin it to the head of the record').click();
     await desk.expectAccessible();
     await page.getByLabel('What happened').focus();
-    await desk.save('Written into the log.');
+    await desk.save('Added to the log.');
     await expect(log).toContainText('call · 23 Nov 2026 · Maud Ferris · with Ms. Isolde Quill');
     const head = desk.section('Name and roles');
     await expect(head).toContainText('Wants the clock back');
-    await head.getByRole('button', { name: 'Take it down' }).click();
+    await head.getByRole('button', { name: 'Unpin it' }).click();
     await expect(head).not.toContainText('Wants the clock back');
 
     await log.getByRole('button', { name: /Shown/ }).click();
@@ -43,9 +43,9 @@ test('a caution is seen by colleagues, and a stop lifted only by its author', as
     await page.getByRole('menuitem', { name: 'Add a caution …' }).click();
     const dialog = page.getByRole('dialog', { name: /A caution on/ });
     await dialog.getByLabel('What colleagues should know').fill('The account is disputed.');
-    await dialog.getByRole('button', { name: /How much it asks for/ }).click();
+    await dialog.getByRole('button', { name: /How serious it is/ }).click();
     await page.getByRole('option', { name: /stop/ }).click();
-    await dialog.getByRole('button', { name: /For what use/ }).click();
+    await dialog.getByRole('button', { name: /When to show it/ }).click();
     await page.getByRole('option', { name: 'when paying' }).click();
     await expect(dialog).toContainText('Stop when paying: The account is disputed.');
     await desk.expectAccessible();
@@ -84,7 +84,7 @@ test('a relation is shown at both ends, and somebody new is added with just a na
     await expect(desk.section('Relations')).toContainText('parentMrs. Edith Larkin');
 
     await desk.edit('Addresses');
-    await page.getByRole('button', { name: 'Same as Mrs. Edith Larkin' }).click();
+    await page.getByRole('button', { name: 'Use Mrs. Edith Larkin’s address' }).click();
     await page.getByRole('button', { name: 'Save addresses' }).click();
     await expect(desk.section('Addresses')).toContainText('same as Mrs. Edith Larkin, by link');
 });

@@ -64,5 +64,30 @@ test('payment terms are added to the list, previewed, and hold by default', asyn
     await section.getByRole('button', { name: 'Change the terms Standard' }).click();
     await section.getByText('retired: offered no more').click();
     await section.getByRole('button', { name: 'Save these terms' }).click();
-    await expect(section).toContainText('These hold by default. Let others hold by default first.');
+    await expect(section).toContainText('These are the default. Make others the default first.');
+});
+
+test('the logo of the office is chosen, shown and removed, and what was typed beside it stays', async ({ desk, page }) => {
+    await desk.signIn();
+    await page.goto('/office');
+    const name = page.getByLabel('Name of the office');
+    await name.fill('Orrery & Vane, Clockmakers');
+    const logo = page.getByRole('group', { name: 'Logo' });
+    const choose = logo.locator('input[type=file]');
+    await choose.setInputFiles({ name: 'logo.png', mimeType: 'image/png', buffer: Buffer.from('<svg/>') });
+    await expect(logo).toContainText('That is no picture that can be printed.');
+    // A dot of one pixel is a picture.
+    await choose.setInputFiles({
+        name: 'logo.png',
+        mimeType: 'image/png',
+        buffer: Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==', 'base64'),
+    });
+    const picture = logo.getByRole('img', { name: 'The logo of the office' });
+    await expect(picture).toBeVisible();
+    await expect.poll(() => picture.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBe(1);
+    await expect(name).toHaveValue('Orrery & Vane, Clockmakers');
+    await desk.expectAccessible();
+    await logo.getByRole('button', { name: 'Remove the logo' }).click();
+    await expect(picture).toHaveCount(0);
+    await expect(name).toHaveValue('Orrery & Vane, Clockmakers');
 });

@@ -39,7 +39,18 @@ for (const colorScheme of ['light', 'dark'] as const) {
             test.setTimeout(240_000);
             await desk.signIn();
             await desk.open('penhallow observatory');
-            for (const title of ['name and roles', 'Reach', 'Addresses', 'People', 'Relations', 'Classification', 'When we bill them', 'When we pay them', 'Tax numbers', 'Details']) {
+            for (const title of [
+                'name and roles',
+                'Reach',
+                'Addresses',
+                'People',
+                'Relations',
+                'Classification',
+                'When we bill them',
+                'When we pay them',
+                'Tax numbers',
+                'Details',
+            ]) {
                 await page.getByRole('button', { name: `Edit ${title}`, exact: true }).click();
                 await expect(page.getByRole('button', { name: /^Save / })).toBeVisible();
                 // The rest of the page is looked at by the test before.
@@ -59,7 +70,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
 
 for (const [name, viewport] of Object.entries({
     'a phone': { width: 390, height: 800 },
-    'a small window, or 200 % zoom': { width: 640, height: 400 },
+    'a small window, or 200% zoom': { width: 640, height: 400 },
     'the smallest desk': { width: 1024, height: 700 },
     'a wide desk': { width: 1920, height: 1080 },
 })) {

@@ -13,4 +13,7 @@ if [ "$1" = seed ]; then
     [ "$3" = none ] || php artisan "$3" -q
     exit
 fi
-exec env APP_URL="http://127.0.0.1:$3" PHP_CLI_SERVER_WORKERS=4 php -d opcache.enable=1 -d memory_limit=256M -d upload_max_filesize=26M -d post_max_size=28M -d variables_order=EGPCS -S "127.0.0.1:$3" -t public public/router.php 2>/dev/null
+export APP_URL="http://127.0.0.1:$3"
+export VIEW_COMPILED_PATH="$LARAVEL_STORAGE_PATH/framework/views"
+# Where the link of the office leads is looked up each time.
+exec bin/serve-php "127.0.0.1:$3" "$PWD/storage/$2-cache" -d realpath_cache_size=0 2>/dev/null

@@ -1,6 +1,7 @@
 import { expect, test, unique } from './desk';
 
-const PDF = '%PDF-1.4\n1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj 2 0 obj<</Type/Pages/Kids[3 0 R]/Count 1>>endobj 3 0 obj<</Type/Page/Parent 2 0 R/MediaBox[0 0 300 200]>>endobj\ntrailer<</Root 1 0 R>>\n%%EOF\n';
+const PDF =
+    '%PDF-1.4\n1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj 2 0 obj<</Type/Pages/Kids[3 0 R]/Count 1>>endobj 3 0 obj<</Type/Page/Parent 2 0 R/MediaBox[0 0 300 200]>>endobj\ntrailer<</Root 1 0 R>>\n%%EOF\n';
 
 test.beforeEach(async ({ desk }) => {
     await desk.signIn();
@@ -13,13 +14,13 @@ test('a reminder is set, seen today, put off, and done', async ({ desk, page }) 
     const section = desk.section('Reminders');
     await section.getByRole('button', { name: 'Set a reminder' }).click();
     await page.keyboard.press('Control+Enter');
-    await expect(page.getByText('Write what is to be done.')).toBeVisible();
-    await page.getByLabel('What is to be done').fill(what);
+    await expect(page.getByText('Write what to do.')).toBeVisible();
+    await page.getByLabel('What to do').fill(what);
     await page.getByLabel('On', { exact: true }).fill('3 Nov');
     await page.getByLabel('At', { exact: true }).fill('half past');
     await section.getByRole('combobox', { name: 'Again' }).fill('every week');
     await page.keyboard.press('Escape');
-    await page.getByLabel('What is to be done').focus();
+    await page.getByLabel('What to do').focus();
     await page.keyboard.press('Control+Enter');
     await expect(page.getByText('“half past” is not a time.')).toBeVisible();
     await page.getByLabel('At', { exact: true }).fill('8:30');

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Almanac\Access\Permission;
 use App\Http\Controllers\Access\AccountController;
 use App\Http\Controllers\Access\SessionController;
 use App\Http\Controllers\Banking\BankController;
@@ -10,6 +11,7 @@ use App\Http\Controllers\Files\FilesController;
 use App\Http\Controllers\Finding\FindController;
 use App\Http\Controllers\Ledger\DocumentsController;
 use App\Http\Controllers\Ledger\ImportsController;
+use App\Http\Controllers\Ledger\JobsController;
 use App\Http\Controllers\Ledger\PaperController;
 use App\Http\Controllers\Ledger\PaymentsController;
 use App\Http\Controllers\Ledger\TouchedController;
@@ -17,13 +19,15 @@ use App\Http\Controllers\LookAlikes\LookAlikesController;
 use App\Http\Controllers\Notes\NotesController;
 use App\Http\Controllers\Office\ChoicesController;
 use App\Http\Controllers\Office\ListsController;
+use App\Http\Controllers\Office\LogoController;
 use App\Http\Controllers\Office\OfficeController;
 use App\Http\Controllers\Office\SheetsController;
 use App\Http\Controllers\Office\TermsController;
 use App\Http\Controllers\Readiness\GapsController;
 use App\Http\Controllers\Records\AddressController;
 use App\Http\Controllers\Records\ArchiveController;
-use App\Http\Controllers\Records\KinController;
+use App\Http\Controllers\Records\KnownController;
+use App\Http\Controllers\Records\LikelyRelationsController;
 use App\Http\Controllers\Records\NameController;
 use App\Http\Controllers\Records\PartyController;
 use App\Http\Controllers\Records\PrivateController;
@@ -35,7 +39,6 @@ use App\Http\Controllers\Today\TodayController;
 use App\Http\Middleware\InOffice;
 use App\Http\Middleware\NewDay;
 use App\Http\Middleware\OneAct;
-use App\Support\Permission;
 use Illuminate\Support\Facades\Route;
 
 Route::get('session', [SessionController::class, 'show']);
@@ -59,10 +62,13 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('look-alikes', [LookAlikesController::class, 'index']);
     Route::post('look-alikes', [LookAlikesController::class, 'find'])->withoutMiddleware(OneAct::class);
     Route::get('names', NameController::class);
+    Route::get('known/addresses', [KnownController::class, 'addresses']);
+    Route::get('known/phones', [KnownController::class, 'phones']);
+    Route::get('known/emails', [KnownController::class, 'emails']);
     Route::get('parties', [PartyController::class, 'index']);
     Route::get('parties/{party}', [PartyController::class, 'show'])->whereNumber('party');
     Route::get('parties/{party}/addresses', [AddressController::class, 'apart'])->whereNumber('party');
-    Route::get('parties/{party}/kin', [KinController::class, 'index'])->whereNumber('party');
+    Route::get('parties/{party}/likely-relations', [LikelyRelationsController::class, 'index'])->whereNumber('party');
     Route::get('parties/{party}/changes', [PartyController::class, 'changes'])->whereNumber('party');
     Route::post('terms/preview', PreviewController::class)->withoutMiddleware(OneAct::class);
     Route::get('books', [BooksController::class, 'index']);
@@ -74,18 +80,25 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('messages/{message}', [PaperController::class, 'message'])->whereNumber('message');
     Route::get('payments', [PaymentsController::class, 'index']);
     Route::get('payments/{payment}', [PaymentsController::class, 'show'])->whereNumber('payment');
+    Route::get('jobs', [JobsController::class, 'index']);
+    Route::get('jobs/{job}/file', [JobsController::class, 'file'])->whereNumber('job');
+    Route::delete('jobs/{job}', [JobsController::class, 'forget'])->whereNumber('job');
     Route::get('tax-report', [PaperController::class, 'taxReport']);
     Route::get('imports', [ImportsController::class, 'index']);
     Route::get('imports/{import}', [ImportsController::class, 'show'])->whereNumber('import');
     Route::prefix('parties/{party}')->whereNumber('party')->group(function (): void {
         Route::get('document-defaults', [DocumentsController::class, 'defaults']);
         Route::get('statement', [PaperController::class, 'statement']);
+        Route::post('statement', [JobsController::class, 'begin']);
         Route::get('reminder-letter', [PaperController::class, 'reminder']);
     });
 
     Route::middleware('can:'.Permission::RunOffice->value)->group(function (): void {
         Route::get('office', [OfficeController::class, 'show']);
         Route::put('office', [OfficeController::class, 'save']);
+        Route::get('office/logo', [LogoController::class, 'show']);
+        Route::post('office/logo', [LogoController::class, 'store']);
+        Route::delete('office/logo', [LogoController::class, 'destroy']);
         Route::get('acts', [OfficeController::class, 'acts']);
         Route::get('users', [OfficeController::class, 'users']);
         Route::post('users', [OfficeController::class, 'add']);
@@ -114,9 +127,17 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::put('sheets/{sheet}', [SheetsController::class, 'change'])->whereNumber('sheet');
     });
 
-    Route::post('parties/{party}/bank-details/{bankDetail}/reveal', [BankController::class, 'reveal'])->whereNumber(['party', 'bankDetail'])->scopeBindings()->middleware('can:'.Permission::SeePrivate->value);
-    Route::post('parties/{party}/bank-details/{bankDetail}/confirm', [BankController::class, 'confirm'])->whereNumber(['party', 'bankDetail'])->scopeBindings()->middleware('can:'.Permission::ApproveChanges->value);
-    Route::post('parties/{party}/reveal', PrivateController::class)->whereNumber('party')->middleware('can:'.Permission::SeePrivate->value);
+    Route::post('parties/{party}/bank-details/{bankDetail}/reveal', [BankController::class, 'reveal'])
+        ->whereNumber(['party', 'bankDetail'])
+        ->scopeBindings()
+        ->middleware('can:'.Permission::SeePrivate->value);
+    Route::post('parties/{party}/bank-details/{bankDetail}/confirm', [BankController::class, 'confirm'])
+        ->whereNumber(['party', 'bankDetail'])
+        ->scopeBindings()
+        ->middleware('can:'.Permission::ApproveChanges->value);
+    Route::post('parties/{party}/reveal', PrivateController::class)
+        ->whereNumber('party')
+        ->middleware('can:'.Permission::SeePrivate->value);
 
     Route::middleware('can:'.Permission::ChangeRecords->value)->group(function (): void {
         Route::delete('look-alikes/{pair}', [LookAlikesController::class, 'settle'])->whereNumber('pair');
@@ -133,12 +154,12 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
             Route::post('revise', [DocumentsController::class, 'revise']);
             Route::post('copy', [DocumentsController::class, 'copy']);
             Route::post('write-off', [DocumentsController::class, 'writeOff']);
-            Route::post('uses', [DocumentsController::class, 'use']);
+            Route::post('allocations', [DocumentsController::class, 'use']);
             Route::post('send', [PaperController::class, 'send']);
         });
-        Route::post('payments/{payment}/uses', [PaymentsController::class, 'use'])->whereNumber('payment');
+        Route::post('payments/{payment}/allocations', [PaymentsController::class, 'use'])->whereNumber('payment');
         Route::delete('payments/{payment}', [PaymentsController::class, 'void'])->whereNumber('payment');
-        Route::delete('settlements/{settlement}', [PaymentsController::class, 'takeBack'])->whereNumber('settlement');
+        Route::delete('allocations/{allocation}', [PaymentsController::class, 'takeBack'])->whereNumber('allocation');
         Route::post('imports', [ImportsController::class, 'add']);
         Route::post('imports/{import}/take', [ImportsController::class, 'take'])->whereNumber('import');
         Route::delete('imports/{import}', [ImportsController::class, 'forget'])->whereNumber('import');
@@ -160,6 +181,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
             Route::post('payments', [PaymentsController::class, 'take']);
             Route::post('touched/identity', [TouchedController::class, 'identity']);
             Route::post('touched/addresses', [TouchedController::class, 'addresses']);
+            Route::post('touched/addresses/{addressUse}', [TouchedController::class, 'move'])->whereNumber('addressUse');
             Route::post('touched/tax-numbers', [TouchedController::class, 'taxNumbers']);
             Route::post('touched/client-terms', [TouchedController::class, 'clientTerms']);
             Route::post('touched/vendor-terms', [TouchedController::class, 'vendorTerms']);
@@ -168,9 +190,9 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
             Route::delete('bank-details/{bankDetail}', [BankController::class, 'refuse'])->whereNumber('bankDetail');
             Route::post('cards', [BankController::class, 'addCard']);
             Route::delete('cards/{card}', [BankController::class, 'removeCard'])->whereNumber('card');
-            Route::post('take-over', [KinController::class, 'takeOver']);
             Route::put('archive', [ArchiveController::class, 'store']);
             Route::delete('archive', [ArchiveController::class, 'restore']);
+            Route::post('sections/{section}/undo', [SectionController::class, 'undo']);
             Route::put('identity', [SectionController::class, 'identity']);
             Route::put('reach', [SectionController::class, 'reach']);
             Route::put('addresses', [SectionController::class, 'addresses']);

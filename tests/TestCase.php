@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use Almanac\Access\Role;
 use App\Actions\Access\SetUpOffice;
 use App\Actions\Office\KeepUsers;
 use App\Models\Document;
 use App\Models\Party;
 use App\Models\User;
-use App\Support\Role;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 
 /** An office in Vermont with one user of each role, and the requests that most tests make. */
@@ -34,6 +35,12 @@ abstract class TestCase extends LaravelTestCase
     {
         return $this->app->make(KeepUsers::class)
             ->add(ucfirst($role->value), $role->value.'@orreryvane.example', self::PASSWORD, $role);
+    }
+
+    /** @return list<string> */
+    protected function tables(): array
+    {
+        return array_column(DB::select("select name from sqlite_master where type = 'table' and name not like 'sqlite_%'"), 'name');
     }
 
     protected function asAdministrator(): static
@@ -70,7 +77,16 @@ abstract class TestCase extends LaravelTestCase
      */
     protected function contact(string $kind, string $value, array $more = []): array
     {
-        return $more + ['id' => null, 'kind' => $kind, 'value' => $value, 'label' => 'office', 'uses' => [], 'isPrimary' => false, 'isLinked' => true, 'addressUseId' => null];
+        return $more + [
+            'id' => null,
+            'kind' => $kind,
+            'value' => $value,
+            'label' => 'office',
+            'uses' => [],
+            'isPrimary' => false,
+            'sameAsId' => null,
+            'addressUseId' => null,
+        ];
     }
 
     /**
@@ -81,8 +97,19 @@ abstract class TestCase extends LaravelTestCase
     protected function address(array $more = []): array
     {
         return $more + [
-            'id' => null, 'linkedAddressId' => null, 'country' => 'US', 'lines' => '14 Meridian Lane', 'locality' => 'Brattleboro',
-            'region' => 'VT', 'postcode' => '05301', 'attention' => '', 'careOf' => '', 'uses' => [], 'isPrimary' => false, 'since' => '', 'until' => '',
+            'id' => null,
+            'linkedAddressId' => null,
+            'country' => 'US',
+            'lines' => '14 Meridian Lane',
+            'locality' => 'Brattleboro',
+            'region' => 'VT',
+            'postcode' => '05301',
+            'attention' => '',
+            'careOf' => '',
+            'uses' => [],
+            'isPrimary' => false,
+            'since' => '',
+            'until' => '',
         ];
     }
 
@@ -118,7 +145,15 @@ abstract class TestCase extends LaravelTestCase
     protected function documentInput(string $kind, string $price, array $more = []): array
     {
         return $more + [
-            'kind' => $kind, 'date' => '', 'due' => '', 'terms' => 'net 30', 'treatment' => 'exclusive', 'currency' => 'USD', 'number' => '', 'reference' => '', 'note' => '',
+            'kind' => $kind,
+            'date' => '',
+            'due' => '',
+            'terms' => 'net 30',
+            'treatment' => 'exclusive',
+            'currency' => 'USD',
+            'number' => '',
+            'reference' => '',
+            'note' => '',
             'lines' => [$this->line($price)],
         ];
     }
@@ -130,7 +165,15 @@ abstract class TestCase extends LaravelTestCase
      */
     protected function line(string $price, array $more = []): array
     {
-        return $more + ['text' => 'Work', 'quantity' => '', 'price' => $price, 'discount' => '', 'taxRateId' => null, 'accountId' => null, 'costCentreIds' => []];
+        return $more + [
+            'text' => 'Work',
+            'quantity' => '',
+            'price' => $price,
+            'discount' => '',
+            'taxRateId' => null,
+            'accountId' => null,
+            'costCentreIds' => [],
+        ];
     }
 
     /**
@@ -140,7 +183,9 @@ abstract class TestCase extends LaravelTestCase
      */
     protected function issued(Party $party, string $kind, string $price, array $more = []): Document
     {
-        $id = $this->postJson("/api/parties/{$party->id}/documents", $this->documentInput($kind, $price, $more))->assertCreated()->json('row.id');
+        $id = $this->postJson("/api/parties/{$party->id}/documents", $this->documentInput($kind, $price, $more))
+            ->assertCreated()
+            ->json('row.id');
         $this->issue(is_int($id) ? $id : 0, true)->assertOk();
 
         return Document::query()->findOrFail(is_int($id) ? $id : 0);
@@ -155,7 +200,10 @@ abstract class TestCase extends LaravelTestCase
     {
         $id = $document instanceof Document ? $document->id : $document;
 
-        return $this->postJson("/api/documents/$id/issue", ['isConfirmed' => $isConfirmed, 'version' => Document::query()->find($id)->version ?? 0]);
+        return $this->postJson("/api/documents/$id/issue", [
+            'isConfirmed' => $isConfirmed,
+            'version' => Document::query()->find($id)->version ?? 0,
+        ]);
     }
 
     /**
@@ -168,10 +216,26 @@ abstract class TestCase extends LaravelTestCase
      */
     protected function pay(Party $party, string $amount, array $uses = [], array $more = []): TestResponse
     {
-        return $this->postJson("/api/parties/{$party->id}/payments", $more + [
-            'side' => 'client', 'day' => '', 'amount' => $amount, 'currency' => 'USD', 'payBy' => ($more['side'] ?? 'client') === 'client' ? 'transfer' : 'cheque', 'reference' => '',
-            'uses' => array_map(fn (int $id, string|array $use) => ['documentId' => $id, 'amount' => ((array) $use)[0], 'discount' => ((array) $use)[1] ?? ''], array_keys($uses), $uses),
-        ]);
+        return $this->postJson(
+            "/api/parties/{$party->id}/payments",
+            $more + [
+                'side' => 'client',
+                'day' => '',
+                'amount' => $amount,
+                'currency' => 'USD',
+                'payBy' => ($more['side'] ?? 'client') === 'client' ? 'transfer' : 'cheque',
+                'reference' => '',
+                'allocations' => array_map(
+                    fn (int $id, string|array $use) => [
+                        'documentId' => $id,
+                        'amount' => ((array) $use)[0],
+                        'discount' => ((array) $use)[1] ?? '',
+                    ],
+                    array_keys($uses),
+                    $uses,
+                ),
+            ],
+        );
     }
 
     /** @param  array<string, mixed>  $input */

@@ -4,12 +4,32 @@ declare(strict_types=1);
 
 require __DIR__.'/../vendor/autoload.php';
 
-// Tests keep their files to themselves, whoever runs them and however.
-$storage = dirname(__DIR__).'/storage/test';
-foreach (['app', 'logs', 'framework/cache/data', 'framework/sessions', 'framework/views'] as $folder) {
-    if (! is_dir("$storage/$folder")) {
-        mkdir("$storage/$folder", recursive: true);
+(function (): void {
+    // Tests keep their files to themselves, whoever runs them and however; two runs beside each other, each to itself.
+    $storage = dirname(__DIR__).'/storage/'.(getenv('ALMANAC_TEST_STORAGE') ?: 'test');
+    foreach (['app', 'logs', 'framework/cache/data', 'framework/sessions', 'framework/views'] as $folder) {
+        if (! is_dir("$storage/$folder")) {
+            mkdir("$storage/$folder", recursive: true);
+        }
     }
-}
-$_ENV['LARAVEL_STORAGE_PATH'] = $_SERVER['LARAVEL_STORAGE_PATH'] = $storage;
-putenv("LARAVEL_STORAGE_PATH=$storage");
+    putenv("LARAVEL_STORAGE_PATH=$storage");
+    // What phpunit.xml says goes before whatever the environment says: two runs would share one database otherwise.
+    foreach (
+        [
+            'APP_ENV',
+            'APP_KEY',
+            'APP_URL',
+            'ALMANAC_TODAY',
+            'BCRYPT_ROUNDS',
+            'CACHE_STORE',
+            'DB_DATABASE',
+            'LARAVEL_STORAGE_PATH',
+            'SESSION_DRIVER',
+        ] as $name
+    ) {
+        $value = getenv($name);
+        if ($value !== false) {
+            $_ENV[$name] = $_SERVER[$name] = $value;
+        }
+    }
+})();

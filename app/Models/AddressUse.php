@@ -7,7 +7,7 @@ namespace App\Models;
 use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Addresses\DatedUse;
 use Almanac\Records\Period;
-use App\Support\DayCast;
+use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;

@@ -4,16 +4,18 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Almanac\Money\Money;
+use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
 
 /**
  * What a party owes and is owed, in the currency of the office; kept by KeepStandings.
  *
  * @property int $party_id
- * @property int $receivable minor units
- * @property int $payable minor units
- * @property int $overdue minor units of what is receivable
- * @property float|null $days_to_pay
+ * @property int $receivable_minor
+ * @property int $payable_minor
+ * @property int $overdue_minor of what is receivable
+ * @property int|null $days_to_pay_tenths
  * @property bool $is_over_limit
  */
 final class Balance extends Model
@@ -23,6 +25,20 @@ final class Balance extends Model
     protected $primaryKey = 'party_id';
 
     protected $guarded = [];
+
+    /** @param  string  $column  receivable, payable or overdue; null where it is nothing */
+    public function amount(string $column): ?Money
+    {
+        $minor = $this->getAttribute("{$column}_minor");
+
+        return is_int($minor) && $minor !== 0 ? Money::ofMinor($minor, Office::current()->currency()) : null;
+    }
+
+    /** To one decimal. */
+    public function daysToPay(): ?BigDecimal
+    {
+        return $this->days_to_pay_tenths === null ? null : BigDecimal::ofUnscaledValue($this->days_to_pay_tenths, 1);
+    }
 
     protected function casts(): array
     {

@@ -6,7 +6,7 @@ namespace App\Models;
 
 use Almanac\Banking\AccountKind;
 use Almanac\Banking\BankAccount;
-use App\Support\Fingerprint;
+use App\Models\Values\Fingerprint;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -26,14 +26,14 @@ use Illuminate\Support\Carbon;
  * @property string $state
  * @property int|null $replaces_id
  * @property int $user_id who entered it
- * @property int|null $settled_by_id
+ * @property int|null $decided_by_id
  * @property int|null $end_user_id who asked for its end
- * @property Carbon|null $settled_at
+ * @property Carbon|null $decided_at
  * @property string $how it was confirmed
  * @property string $remark
  * @property Carbon $created_at
  * @property-read User $user
- * @property-read User|null $settledBy
+ * @property-read User|null $decidedBy
  * @property-read User|null $endUser
  * @property-read Party $party
  */
@@ -57,15 +57,22 @@ final class BankDetail extends Model
 
     public const REPLACED = 'replaced';
 
-    protected $table = 'bank_accounts';
-
     protected $guarded = [];
 
-    protected $attributes = ['holder' => '', 'bank_name' => '', 'how' => '', 'remark' => '', 'replaces_id' => null, 'settled_by_id' => null, 'end_user_id' => null, 'settled_at' => null];
+    protected $attributes = [
+        'holder' => '',
+        'bank_name' => '',
+        'how' => '',
+        'remark' => '',
+        'replaces_id' => null,
+        'decided_by_id' => null,
+        'end_user_id' => null,
+        'decided_at' => null,
+    ];
 
     protected function casts(): array
     {
-        return ['value' => 'encrypted', 'settled_at' => 'datetime'];
+        return ['value' => 'encrypted', 'decided_at' => 'datetime'];
     }
 
     public function setAccount(BankAccount $account): void
@@ -98,9 +105,9 @@ final class BankDetail extends Model
     }
 
     /** @return BelongsTo<User, $this> */
-    public function settledBy(): BelongsTo
+    public function decidedBy(): BelongsTo
     {
-        return $this->belongsTo(User::class, 'settled_by_id');
+        return $this->belongsTo(User::class, 'decided_by_id');
     }
 
     /** @return BelongsTo<User, $this> */

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Almanac\Ledger\Side;
+use Almanac\Ledger\DocumentKind;
+use Almanac\Terms\Side;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 
@@ -15,6 +16,12 @@ trait BooksOfParty
     public function documents(): HasMany
     {
         return $this->hasMany(Document::class);
+    }
+
+    /** @return HasMany<Document, $this> what is open of a side in a currency, and money can be used on */
+    public function openToPay(Side $side, string $currency): HasMany
+    {
+        return $this->documents()->open()->where('currency', $currency)->whereIn('kind', DocumentKind::owed($side));
     }
 
     /** @return HasMany<Payment, $this> */

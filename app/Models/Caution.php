@@ -8,7 +8,7 @@ use Almanac\Cautions\Caution as Value;
 use Almanac\Cautions\CautionLevel;
 use Almanac\Cautions\CautionUse;
 use Almanac\Records\Period;
-use App\Support\DayCast;
+use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -16,7 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * A caution on a record. It never leaves the office.
  *
  * @property int $id
- * @property int $party_id
+ * @property int $subject_id
  * @property CautionLevel $level
  * @property CautionUse $use
  * @property string $text
@@ -53,7 +53,7 @@ final class Caution extends Model
     /** @return BelongsTo<Party, $this> */
     public function party(): BelongsTo
     {
-        return $this->belongsTo(Party::class);
+        return $this->belongsTo(Party::class, 'subject_id');
     }
 
     /** @return BelongsTo<User, $this> */

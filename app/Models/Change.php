@@ -12,8 +12,9 @@ use Illuminate\Support\Carbon;
  * One line of the change log: who changed what, when, from what, to what.
  *
  * @property int $id
- * @property int $party_id
+ * @property int $subject_id
  * @property string $section
+ * @property string $key of the fact; the same for the same thing, whatever it is called and is
  * @property string $label
  * @property string $from
  * @property string $to

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Almanac\Calendar\Day;
-use App\Support\DayCast;
+use App\Models\Values\DayCast;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
 
@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property int $id
  * @property string $currency ISO 4217
- * @property Day $day
+ * @property Day $quoted_on
  * @property string $rate
  */
 final class CurrencyRate extends Model
@@ -23,7 +23,7 @@ final class CurrencyRate extends Model
 
     protected function casts(): array
     {
-        return ['day' => DayCast::class];
+        return ['quoted_on' => DayCast::class];
     }
 
     public function value(): BigDecimal

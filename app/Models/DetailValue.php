@@ -15,6 +15,7 @@ use Illuminate\Support\Facades\Crypt;
  * @property int $party_id
  * @property int $field_id
  * @property string $value as the core keeps it; see text()
+ * @property int|float|string|null $sort as Value::toSort() gives it
  * @property-read DetailField $field
  */
 final class DetailValue extends Model
@@ -27,9 +28,12 @@ final class DetailValue extends Model
         return $this->belongsTo(DetailField::class);
     }
 
-    public static function kept(DetailField $field, string $text): string
+    /** @return array{value: string, sort: int|float|string|null} what is kept of a text, and what it is sorted by: nothing of a secret */
+    public static function kept(DetailField $field, string $text): array
     {
-        return $field->isSecret() ? Crypt::encryptString($text) : $text;
+        return $field->isSecret()
+            ? ['value' => Crypt::encryptString($text), 'sort' => null]
+            : ['value' => $text, 'sort' => $field->kind->value($text)->toSort()];
     }
 
     public function text(DetailField $field): string

@@ -14,7 +14,7 @@ use Almanac\Ledger\TaxTreatment;
 use Almanac\Money\Money;
 use Almanac\Money\Percent;
 use Almanac\Terms\DiscountOffer;
-use App\Support\DayCast;
+use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -30,9 +30,9 @@ use Illuminate\Support\Carbon;
  * @property DocumentKind $kind
  * @property DocumentState $state
  * @property string|null $number ours when it is issued, theirs on what comes from them
- * @property Day $date
- * @property Day|null $due
- * @property Day|null $next_due of what is still open
+ * @property Day $dated_on
+ * @property Day|null $due_on
+ * @property Day|null $next_due_on of what is still open
  * @property string $terms shorthand
  * @property TaxTreatment $treatment
  * @property string $currency ISO 4217
@@ -62,22 +62,49 @@ use Illuminate\Support\Carbon;
  * @property-read Collection<int, DocumentLine> $lines
  * @property-read Collection<int, DocumentDue> $dues
  * @property-read Collection<int, self> $madeFromIt
- * @property-read Collection<int, Settlement> $settlements
+ * @property-read Collection<int, Allocation> $allocations
  */
 final class Document extends Model
 {
+    /** Word for word as the indexes of open documents have it; with values bound to it SQLite would not use them. */
+    public const IS_OPEN = "open_minor > 0 and state in ('issued', 'part-paid')";
+
     private const KEPT = 'kept';
 
     protected $guarded = [];
 
-    protected $attributes = ['reference' => '', 'note' => '', 'terms' => '', 'version' => 0, 'source_id' => null, 'sent_at' => null, 'settled_on' => null, 'discount_percent' => null, 'discount_until' => null, 'number' => null, 'due' => null, 'next_due' => null, 'valid_until' => null, 'revision' => 1, 'replaces_id' => null];
+    protected $attributes = [
+        'reference' => '',
+        'note' => '',
+        'terms' => '',
+        'version' => 0,
+        'source_id' => null,
+        'sent_at' => null,
+        'settled_on' => null,
+        'discount_percent' => null,
+        'discount_until' => null,
+        'number' => null,
+        'due_on' => null,
+        'next_due_on' => null,
+        'valid_until' => null,
+        'revision' => 1,
+        'replaces_id' => null,
+    ];
 
     protected function casts(): array
     {
         return [
-            'kind' => DocumentKind::class, 'state' => DocumentState::class, 'treatment' => TaxTreatment::class,
-            'date' => DayCast::class, 'due' => DayCast::class, 'next_due' => DayCast::class, 'settled_on' => DayCast::class, 'discount_until' => DayCast::class,
-            'valid_until' => DayCast::class, 'copy' => 'array', 'sent_at' => 'datetime',
+            'kind' => DocumentKind::class,
+            'state' => DocumentState::class,
+            'treatment' => TaxTreatment::class,
+            'dated_on' => DayCast::class,
+            'due_on' => DayCast::class,
+            'next_due_on' => DayCast::class,
+            'settled_on' => DayCast::class,
+            'discount_until' => DayCast::class,
+            'valid_until' => DayCast::class,
+            'copy' => 'array',
+            'sent_at' => 'datetime',
         ];
     }
 
@@ -97,6 +124,36 @@ final class Document extends Model
         return self::query()->withoutGlobalScope(self::KEPT)->where('import_id', $importId)->where('state', DocumentState::Staged);
     }
 
+    /** When what is still open of it is due; in a list of what is due on certain days, the day of those parts. */
+    public function dueInList(): ?Day
+    {
+        $due = ($this->partInList() ?? [null, null])[1];
+
+        return $due === null ? $this->next_due_on ?? $this->due_on : Day::fromIso($due);
+    }
+
+    /** 0 when nothing of it is late. */
+    public function daysLate(Day $today): int
+    {
+        $due = $this->dueInList();
+
+        return $this->state->isOpen() && $this->kind->isOwed() && $due !== null ? max(0, $due->daysUntil($today)) : 0;
+    }
+
+    /** What is open of it; in a list of what is due on certain days, what is due on them. */
+    public function openInList(): Money
+    {
+        $open = $this->state->isOpen() && ! $this->kind->isPromise() ? $this->open_minor : 0;
+
+        return $this->money(($this->partInList() ?? [null])[0] ?? $open);
+    }
+
+    /** As others call it, with its revision. */
+    public function shownNumber(): string
+    {
+        return $this->numberOr('');
+    }
+
     public function money(int $minor): Money
     {
         return Money::ofMinor($minor, $this->currency);
@@ -114,7 +171,7 @@ final class Document extends Model
 
     public function entry(): Entry
     {
-        return Entry::of($this->id, $this->kind, $this->date, $this->due ?? $this->date, $this->total(), $this->open(), $this->settled_on);
+        return Entry::of($this->id, $this->kind, $this->dated_on, $this->due_on ?? $this->dated_on, $this->total(), $this->open(), $this->settled_on);
     }
 
     /** @return list<Entry> what is due on different days as an entry each */
@@ -122,9 +179,21 @@ final class Document extends Model
     {
         return $this->dues->count() < 2
             ? [$this->entry()]
-            : array_values($this->dues->map(fn (DocumentDue $part) => Entry::of(
-                $this->id, $this->kind, $this->date, $part->due, $this->money($part->amount_minor), $this->money($part->open_minor), $this->settled_on,
-            ))->all());
+            : array_values(
+                $this->dues
+                    ->map(
+                        fn (DocumentDue $part) => Entry::of(
+                            $this->id,
+                            $this->kind,
+                            $this->dated_on,
+                            $part->due_on,
+                            $this->money($part->amount_minor),
+                            $this->money($part->open_minor),
+                            $this->settled_on,
+                        ),
+                    )
+                    ->all(),
+            );
     }
 
     /** Sets what is open of it, and what follows from that; saved by saveWithDues(). */
@@ -133,11 +202,11 @@ final class Document extends Model
         $this->open_minor = $open->minor;
         $this->state = DocumentState::issued($this->total(), $open);
         $this->settled_on = $open->isZero() ? $on : null;
-        $this->next_due = null;
-        $parts = array_values($this->dues->map(fn (DocumentDue $part) => [$part->due, $this->money($part->amount_minor)])->all());
+        $this->next_due_on = null;
+        $parts = array_values($this->dues->map(fn (DocumentDue $part) => [$part->due_on, $this->money($part->amount_minor)])->all());
         foreach (Instalments::open($parts, $open) as $at => [$due, , $left]) {
             $this->dues->get($at)?->setAttribute('open_minor', $left->minor);
-            $this->next_due ??= $left->isZero() ? null : $due;
+            $this->next_due_on ??= $left->isZero() ? null : $due;
         }
     }
 
@@ -145,13 +214,25 @@ final class Document extends Model
     public function setDues(Dues $dues): void
     {
         $this->fill([
-            'terms' => $dues->terms, 'due' => $dues->due(),
-            'discount_percent' => $dues->discount === null ? null : (string) $dues->discount->percent, 'discount_until' => $dues->discount?->lastDay,
+            'terms' => $dues->terms,
+            'due_on' => $dues->due(),
+            'discount_percent' => $dues->discount === null ? null : (string) $dues->discount->percent,
+            'discount_until' => $dues->discount?->lastDay,
         ]);
-        $this->setRelation('dues', new Collection(array_map(
-            fn (int $rank) => new DocumentDue(['rank' => $rank, 'due' => $dues->parts[$rank][0], 'amount_minor' => $dues->parts[$rank][1]->minor, 'open_minor' => $dues->parts[$rank][1]->minor]),
-            array_keys($dues->parts),
-        )));
+        $this->setRelation(
+            'dues',
+            new Collection(
+                array_map(
+                    fn (int $rank) => new DocumentDue([
+                        'rank' => $rank,
+                        'due_on' => $dues->parts[$rank][0],
+                        'amount_minor' => $dues->parts[$rank][1]->minor,
+                        'open_minor' => $dues->parts[$rank][1]->minor,
+                    ]),
+                    array_keys($dues->parts),
+                ),
+            ),
+        );
     }
 
     /** Saves it with the parts it is due in, which take the place of those it had. */
@@ -183,20 +264,24 @@ final class Document extends Model
     {
         return $this->discount_percent === null || $this->discount_until === null
             ? null
-            : DiscountOffer::of(Percent::of($this->discount_percent), $this->discount_until, $this->due ?? $this->date);
+            : DiscountOffer::of(Percent::of($this->discount_percent), $this->discount_until, $this->due_on ?? $this->dated_on);
     }
 
     /** What it is called: its number, or that it is a draft. */
     public function title(): string
     {
-        return $this->kind->title().' '.($this->number ?? '(draft)').($this->revision > 1 ? ' revision '.$this->revision : '');
+        return $this->kind->title().' '.$this->numberOr('(draft)');
+    }
+
+    private function numberOr(string $none): string
+    {
+        return ($this->number ?? $none).($this->revision > 1 ? ' revision '.$this->revision : '');
     }
 
     /** @param  Builder<self>  $query */
     public function scopeOpen(Builder $query): void
     {
-        // Word for word as the indexes of open documents have it; with values bound to it SQLite would not use them.
-        $query->whereRaw("open_minor > 0 and state in ('issued', 'part-paid')");
+        $query->whereRaw(self::IS_OPEN);
     }
 
     /**
@@ -257,16 +342,16 @@ final class Document extends Model
         return $this->hasMany(self::class, 'replaces_id')->where('state', '!=', DocumentState::Void);
     }
 
-    /** @return HasMany<Settlement, $this> what lowered its open amount */
-    public function settlements(): HasMany
+    /** @return HasMany<Allocation, $this> what lowered its open amount */
+    public function allocations(): HasMany
     {
-        return $this->hasMany(Settlement::class)->orderBy('id');
+        return $this->hasMany(Allocation::class)->orderBy('id');
     }
 
-    /** @return HasMany<Settlement, $this> what was settled by it, where it is a credit */
-    public function uses(): HasMany
+    /** @return HasMany<Allocation, $this> what was settled by it, where it is a credit */
+    public function creditAllocations(): HasMany
     {
-        return $this->hasMany(Settlement::class, 'credit_id')->orderBy('id');
+        return $this->hasMany(Allocation::class, 'credit_id')->orderBy('id');
     }
 
     /** @return HasMany<DocumentEvent, $this> */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Almanac\Calendar\Day;
-use App\Support\DayCast;
+use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $id
  * @property int $document_id
  * @property int $rank
- * @property Day $due
+ * @property Day $due_on
  * @property int $amount_minor
  * @property int $open_minor
  */
@@ -26,6 +26,6 @@ final class DocumentDue extends Model
 
     protected function casts(): array
     {
-        return ['due' => DayCast::class];
+        return ['due_on' => DayCast::class];
     }
 }

@@ -17,6 +17,7 @@ use Illuminate\Support\Carbon;
  * @property int $user_id
  * @property Carbon $at
  * @property-read User $user
+ * @property-read Document $document
  */
 final class DocumentEvent extends Model
 {
@@ -27,6 +28,12 @@ final class DocumentEvent extends Model
     protected function casts(): array
     {
         return ['at' => 'datetime'];
+    }
+
+    /** @return BelongsTo<Document, $this> */
+    public function document(): BelongsTo
+    {
+        return $this->belongsTo(Document::class);
     }
 
     /** @return BelongsTo<User, $this> */

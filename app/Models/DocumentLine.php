@@ -42,7 +42,13 @@ final class DocumentLine extends Model
 
     public function line(): Line
     {
-        return Line::of($this->text, BigDecimal::of($this->quantity), BigDecimal::of($this->price), Percent::of($this->discount), Percent::of($this->tax));
+        return Line::of(
+            $this->text,
+            BigDecimal::of($this->quantity),
+            BigDecimal::of($this->price),
+            Percent::of($this->discount),
+            Percent::of($this->tax),
+        );
     }
 
     /** @return BelongsTo<Document, $this> */

@@ -6,7 +6,7 @@ namespace App\Models;
 
 use Almanac\Calendar\Day;
 use Almanac\Files\FileKind;
-use App\Support\DayCast;
+use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * A file on a record. What is in it lies outside the web root, under its hash.
  *
  * @property int $id
- * @property int $party_id
+ * @property int $subject_id
  * @property string $name
  * @property FileKind $kind
  * @property string $sha256 of the content
@@ -58,6 +58,6 @@ final class File extends Model
     /** @return BelongsTo<Party, $this> */
     public function party(): BelongsTo
     {
-        return $this->belongsTo(Party::class);
+        return $this->belongsTo(Party::class, 'subject_id');
     }
 }

@@ -6,7 +6,7 @@ namespace App\Models;
 
 use Almanac\Calendar\Day;
 use Almanac\Records\LogKind;
-use App\Support\DayCast;
+use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -14,9 +14,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * A note, call, email, meeting or letter on a record. It never leaves the office.
  *
  * @property int $id
- * @property int $party_id
+ * @property int $subject_id
  * @property LogKind $kind
- * @property Day $day
+ * @property Day $happened_on
  * @property int|null $with_party_id
  * @property string $text
  * @property bool $is_pinned shown at the head of the record
@@ -30,7 +30,7 @@ final class LogEntry extends Model
 
     protected function casts(): array
     {
-        return ['kind' => LogKind::class, 'day' => DayCast::class, 'is_pinned' => 'boolean'];
+        return ['kind' => LogKind::class, 'happened_on' => DayCast::class, 'is_pinned' => 'boolean'];
     }
 
     /** @return BelongsTo<User, $this> */

@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property int $id
  * @property string $name
+ * @property string|null $began_on the day that has begun: ISO 8601
  * @property string $country ISO 3166-1 alpha-2
  * @property string $lines of its address
  * @property string $locality
@@ -33,23 +34,60 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $phone
  * @property string $email
  * @property string|null $how_to_pay what its papers say of it
- * @property string|null $logo_path
- * @property string|null $logo_type
+ * @property string|null $logo_path of a PNG on the disk of files
  */
 final class Office extends Model
 {
     private const MONTH_FIRST = ['US'];
 
-    protected $fillable = ['name', 'country', 'lines', 'locality', 'region', 'postcode', 'phone', 'email', 'how_to_pay', 'logo_path', 'logo_type', 'time_zone', 'month_first', 'decimal_comma', 'ageing_by', 'warn_after', 'late_rate', 'late_per_month', 'keeps_us_holidays'];
+    protected $fillable = [
+        'name',
+        'country',
+        'lines',
+        'locality',
+        'region',
+        'postcode',
+        'phone',
+        'email',
+        'how_to_pay',
+        'logo_path',
+        'time_zone',
+        'month_first',
+        'decimal_comma',
+        'ageing_by',
+        'warn_after',
+        'late_rate',
+        'late_per_month',
+        'keeps_us_holidays',
+    ];
 
     protected $attributes = [
-        'lines' => '', 'locality' => '', 'region' => '', 'postcode' => '', 'phone' => '', 'email' => '', 'how_to_pay' => '', 'time_zone' => '', 'month_first' => null, 'decimal_comma' => null,
-        'ageing_by' => 'due date', 'warn_after' => 30, 'late_rate' => '', 'late_per_month' => false, 'keeps_us_holidays' => null,
+        'lines' => '',
+        'locality' => '',
+        'region' => '',
+        'postcode' => '',
+        'phone' => '',
+        'email' => '',
+        'how_to_pay' => '',
+        'time_zone' => '',
+        'month_first' => null,
+        'decimal_comma' => null,
+        'ageing_by' => 'due date',
+        'warn_after' => 30,
+        'late_rate' => '',
+        'late_per_month' => false,
+        'keeps_us_holidays' => null,
     ];
 
     protected function casts(): array
     {
-        return ['month_first' => 'boolean', 'decimal_comma' => 'boolean', 'ageing_by' => AgeingBy::class, 'late_per_month' => 'boolean', 'keeps_us_holidays' => 'boolean'];
+        return [
+            'month_first' => 'boolean',
+            'decimal_comma' => 'boolean',
+            'ageing_by' => AgeingBy::class,
+            'late_per_month' => 'boolean',
+            'keeps_us_holidays' => 'boolean',
+        ];
     }
 
     public static function current(): self
@@ -63,6 +101,12 @@ final class Office extends Model
         $code = (new \NumberFormatter('en_'.$this->country, \NumberFormatter::CURRENCY))->getTextAttribute(\NumberFormatter::CURRENCY_CODE);
 
         return strlen($code) === 3 && $code !== 'XXX' ? $code : 'USD';
+    }
+
+    /** The currency that is typed, or the office's own where none is. */
+    public function currencyOf(string $typed): string
+    {
+        return $typed === '' ? $this->currency() : mb_strtoupper($typed);
     }
 
     public function keepsUsHolidays(): bool

@@ -9,10 +9,11 @@ use Almanac\Finding\Fold;
 use Almanac\Names\Addressing;
 use Almanac\Names\CompanyName;
 use Almanac\Names\PersonName;
+use Almanac\Records\ArchivedRecord;
 use Almanac\Records\PartyKind;
+use Almanac\Records\SubjectKind;
 use Almanac\TaxIds\ReportChoice;
-use App\Support\ArchivedRecord;
-use App\Support\DayCast;
+use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -43,7 +44,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $archive_reason
  * @property bool $is_client
  * @property bool $is_vendor
- * @property string|null $birth_date ISO 8601, encrypted at rest
+ * @property string|null $born_on ISO 8601, encrypted at rest
  * @property string $payee_name of a company: the name on a payment, when it is another
  * @property string $legal_form
  * @property string $registration_number
@@ -59,6 +60,9 @@ use Illuminate\Database\Eloquent\Model;
  * @property int|null $form_file_id
  * @property ReportChoice $report_choice whether what they are paid goes into the tax report
  * @property bool $is_attorney
+ * @property \Illuminate\Support\Carbon|null $created_at
+ * @property-read Collection<int, Relation> $relationsFrom
+ * @property-read Collection<int, Relation> $relationsTo
  * @property-read User|null $owner
  * @property-read User|null $accountManager
  * @property-read User|null $buyer
@@ -79,18 +83,46 @@ use Illuminate\Database\Eloquent\Model;
 final class Party extends Model
 {
     use BooksOfParty;
-    use TiesOfParty;
+    use SectionsOfParty;
+
+    public $incrementing = false;
 
     protected $guarded = [];
 
     protected $attributes = [
-        'prefix' => '', 'given' => '', 'middle' => '', 'family' => '', 'suffix' => '', 'preferred' => '',
-        'pronouns' => '', 'post_nominals' => '', 'is_informal' => false, 'is_deceased' => false, 'deceased_on' => null, 'birth_date' => null,
-        'archived_on' => null, 'archive_reason' => '',
-        'payee_name' => '', 'legal_form' => '', 'registration_number' => '', 'industry' => '',
-        'owner_id' => null, 'account_manager_id' => null, 'buyer_id' => null, 'source' => '', 'language' => '', 'grade' => null,
-        'form_on' => null, 'form_by' => '', 'form_file_id' => null, 'report_choice' => 'by the rule', 'is_attorney' => false,
-        'company_name' => '', 'legal_name' => '', 'is_client' => false, 'is_vendor' => false,
+        'prefix' => '',
+        'given' => '',
+        'middle' => '',
+        'family' => '',
+        'suffix' => '',
+        'preferred' => '',
+        'pronouns' => '',
+        'post_nominals' => '',
+        'is_informal' => false,
+        'is_deceased' => false,
+        'deceased_on' => null,
+        'born_on' => null,
+        'archived_on' => null,
+        'archive_reason' => '',
+        'payee_name' => '',
+        'legal_form' => '',
+        'registration_number' => '',
+        'industry' => '',
+        'owner_id' => null,
+        'account_manager_id' => null,
+        'buyer_id' => null,
+        'source' => '',
+        'language' => '',
+        'grade' => null,
+        'form_on' => null,
+        'form_by' => '',
+        'form_file_id' => null,
+        'report_choice' => 'by the rule',
+        'is_attorney' => false,
+        'company_name' => '',
+        'legal_name' => '',
+        'is_client' => false,
+        'is_vendor' => false,
     ];
 
     protected function casts(): array
@@ -102,12 +134,21 @@ final class Party extends Model
             'is_informal' => 'boolean',
             'is_deceased' => 'boolean',
             'deceased_on' => DayCast::class,
-            'birth_date' => 'encrypted',
+            'born_on' => 'encrypted',
             'archived_on' => DayCast::class,
             'form_on' => DayCast::class,
             'report_choice' => ReportChoice::class,
             'is_attorney' => 'boolean',
         ];
+    }
+
+    protected static function booted(): void
+    {
+        // It has the number of the subject that it is.
+        self::creating(function (self $party): void {
+            $party->id ??= Subject::query()->create(['kind' => SubjectKind::Party])->id;
+        });
+        self::deleted(fn (self $party) => Subject::query()->whereKey($party->id)->delete());
     }
 
     public function isPerson(): bool
@@ -165,7 +206,7 @@ final class Party extends Model
 
     public function birthDay(): ?Day
     {
-        return $this->birth_date === null ? null : Day::fromIso($this->birth_date);
+        return $this->born_on === null ? null : Day::fromIso($this->born_on);
     }
 
     /** How a person is written to. */

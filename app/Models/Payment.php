@@ -6,9 +6,9 @@ namespace App\Models;
 
 use Almanac\Banking\PayBy;
 use Almanac\Calendar\Day;
-use Almanac\Ledger\Side;
 use Almanac\Money\Money;
-use App\Support\DayCast;
+use Almanac\Terms\Side;
+use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -20,7 +20,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $id
  * @property int $party_id
  * @property Side $side
- * @property Day $day
+ * @property Day $paid_on
  * @property string $currency
  * @property int $amount_minor
  * @property int $unallocated_minor
@@ -34,7 +34,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $user_id
  * @property-read Party $party
  * @property-read User $user
- * @property-read Collection<int, Settlement> $settlements
+ * @property-read Collection<int, Allocation> $allocations
  */
 final class Payment extends Model
 {
@@ -44,7 +44,7 @@ final class Payment extends Model
 
     protected function casts(): array
     {
-        return ['side' => Side::class, 'day' => DayCast::class, 'pay_by' => PayBy::class, 'is_void' => 'boolean'];
+        return ['side' => Side::class, 'paid_on' => DayCast::class, 'pay_by' => PayBy::class, 'is_void' => 'boolean'];
     }
 
     public function amount(): Money
@@ -75,9 +75,9 @@ final class Payment extends Model
         return $this->belongsTo(BankDetail::class);
     }
 
-    /** @return HasMany<Settlement, $this> */
-    public function settlements(): HasMany
+    /** @return HasMany<Allocation, $this> */
+    public function allocations(): HasMany
     {
-        return $this->hasMany(Settlement::class)->orderBy('id');
+        return $this->hasMany(Allocation::class)->orderBy('id');
     }
 }

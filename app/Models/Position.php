@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Almanac\Records\Period;
-use App\Support\DayCast;
+use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
@@ -41,6 +41,11 @@ final class Position extends Model
     public function period(): Period
     {
         return Period::of($this->since, $this->until);
+    }
+
+    public function otherIdThan(Party $party): int
+    {
+        return $party->isPerson() ? $this->company_id : $this->person_id;
     }
 
     /** The party at the other end. */

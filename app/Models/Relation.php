@@ -7,8 +7,8 @@ namespace App\Models;
 use Almanac\Names\TogetherAs;
 use Almanac\Records\Period;
 use Almanac\Relations\RelationKind;
-use Almanac\Relations\Tie;
-use App\Support\DayCast;
+use Almanac\Relations\RelationName;
+use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -56,17 +56,22 @@ final class Relation extends Model
         return Period::of($this->since, $this->until);
     }
 
+    public function otherIdThan(Party $party): int
+    {
+        return $this->from_id === $party->id ? $this->to_id : $this->from_id;
+    }
+
     public function otherThan(Party $party): Party
     {
         return $this->from_id === $party->id ? $this->to : $this->from;
     }
 
     /** What the other is to this party. */
-    public function seenFrom(Party $party): Tie
+    public function seenFrom(Party $party): RelationName
     {
         $tie = $this->ownKind === null
-            ? Tie::of(RelationKind::from($this->kind))
-            : Tie::own($this->ownKind->name, $this->ownKind->inverse);
+            ? RelationName::of(RelationKind::from($this->kind))
+            : RelationName::own($this->ownKind->name, $this->ownKind->inverse);
 
         return $this->from_id === $party->id ? $tie : $tie->inverse();
     }

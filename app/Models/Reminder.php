@@ -6,7 +6,7 @@ namespace App\Models;
 
 use Almanac\Calendar\Day;
 use Almanac\Calendar\Recurrence;
-use App\Support\DayCast;
+use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -15,13 +15,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * Something to do at a time, for a record.
  *
  * @property int $id
- * @property int $party_id
+ * @property int $subject_id
  * @property int $user_id for whom
  * @property int $by_id who set it
  * @property int|null $file_id the file that expires
  * @property string $text
- * @property Day $first_day which a repeating one is reckoned from
- * @property Day $day
+ * @property Day $first_on which a repeating one is reckoned from
+ * @property Day $due_on
  * @property string $time by the office's clock, as in 09:30
  * @property string $rule of RFC 5545; empty for once
  * @property \Illuminate\Support\Carbon|null $done_at
@@ -37,7 +37,7 @@ final class Reminder extends Model
 
     protected function casts(): array
     {
-        return ['first_day' => DayCast::class, 'day' => DayCast::class, 'done_at' => 'datetime'];
+        return ['first_on' => DayCast::class, 'due_on' => DayCast::class, 'done_at' => 'datetime'];
     }
 
     public function recurrence(): ?Recurrence
@@ -48,7 +48,7 @@ final class Reminder extends Model
     /** @param  Builder<self>  $query */
     public function scopeOpen(Builder $query): void
     {
-        $query->whereNull('done_at')->orderBy('day')->orderBy('time')->orderBy('id');
+        $query->whereNull('done_at')->orderBy('due_on')->orderBy('time')->orderBy('id');
     }
 
     /** @return BelongsTo<User, $this> */
@@ -66,6 +66,6 @@ final class Reminder extends Model
     /** @return BelongsTo<Party, $this> */
     public function party(): BelongsTo
     {
-        return $this->belongsTo(Party::class);
+        return $this->belongsTo(Party::class, 'subject_id');
     }
 }

@@ -41,8 +41,12 @@ abstract class SideTerms extends Model
     protected function casts(): array
     {
         return [
-            'tax_treatment' => TaxTreatment::class, 'delivery' => Delivery::class, 'credit_policy' => CreditPolicy::class, 'pay_by' => PayBy::class,
-            'account_ids' => 'array', 'cost_centre_ids' => 'array',
+            'tax_treatment' => TaxTreatment::class,
+            'delivery' => Delivery::class,
+            'credit_policy' => CreditPolicy::class,
+            'pay_by' => PayBy::class,
+            'account_ids' => 'array',
+            'cost_centre_ids' => 'array',
         ];
     }
 

@@ -6,7 +6,7 @@ namespace App\Models;
 
 use Almanac\TaxIds\TaxId;
 use Almanac\TaxIds\TaxIdKind;
-use App\Support\Fingerprint;
+use App\Models\Values\Fingerprint;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -23,8 +23,6 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class TaxNumber extends Model
 {
-    protected $table = 'tax_ids';
-
     protected $guarded = [];
 
     protected function casts(): array
@@ -35,7 +33,11 @@ final class TaxNumber extends Model
     public function setNumber(TaxId $id): void
     {
         $this->fill([
-            'kind' => $id->kind, 'country' => $id->country, 'value' => $id->value, 'masked' => $id->masked(), 'fingerprint' => self::fingerprintOf($id),
+            'kind' => $id->kind,
+            'country' => $id->country,
+            'value' => $id->value,
+            'masked' => $id->masked(),
+            'fingerprint' => self::fingerprintOf($id),
         ]);
     }
 

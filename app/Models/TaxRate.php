@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Almanac\Calendar\Day;
-use Almanac\Ledger\Side;
 use Almanac\Money\Percent;
 use Almanac\Records\Period;
-use App\Support\DayCast;
+use Almanac\Terms\Side;
+use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Model;
 
 /**

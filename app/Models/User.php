@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Support\Role;
+use Almanac\Access\Role;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Laravel\Sanctum\HasApiTokens;
 use Spatie\Permission\Traits\HasRoles;
@@ -49,5 +49,11 @@ final class User extends Authenticatable
         $name = $this->getRoleNames()->first();
 
         return is_string($name) ? Role::from($name) : Role::Reader;
+    }
+
+    /** What is kept of the secret address of somebody's calendar. */
+    public static function calendarHash(string $secret): string
+    {
+        return hash('sha256', $secret);
     }
 }

@@ -177,7 +177,8 @@ final class PaperSheet
     {
         $this->font($isTotal ? self::STRONG : self::TEXT, 9.5, $row[$wide]);
         // Counting lines is slow: only what may be longer than the column is measured.
-        $lines = mb_strlen($row[$wide]) * 1.1 < $columns[$wide][1] ? 1 : max(1, $this->pdf->getNumLines($row[$wide], $columns[$wide][1] - 2));
+        $lines =
+            mb_strlen($row[$wide]) * 1.1 < $columns[$wide][1] ? 1 : max(1, $this->pdf->getNumLines($row[$wide], $columns[$wide][1] - 2));
         $height = 4.6 * $lines + 1.6;
         if ($this->pdf->GetY() + $height > $this->pdf->getPageHeight() - self::FOOT) {
             $this->pdf->AddPage();
@@ -208,7 +209,7 @@ final class PaperSheet
         $top = $this->pdf->GetY();
         $logo = $this->office->logo_path === null ? null : Storage::get($this->office->logo_path);
         if (is_string($logo)) {
-            $this->pdf->Image('@'.$logo, self::SIDE, $top, 0, 18, '', '', '', true, 150, '', false, false, 0, 'LT');
+            $this->pdf->Image('@'.$logo, self::SIDE, $top, 80, 18, '', '', '', true, 150, '', false, false, 0, 'LT');
         }
         $this->pdf->SetXY(self::SIDE, $top);
         $this->font(self::HEADING, 13, $this->office->name);

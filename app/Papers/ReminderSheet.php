@@ -6,7 +6,7 @@ namespace App\Papers;
 
 use Almanac\Calendar\Day;
 use Almanac\Money\Money;
-use App\Http\Data\Ledger\DocumentRowData;
+use App\Models\Document;
 use App\Models\Office;
 
 /** The letter that reminds of what is late. */
@@ -14,8 +14,10 @@ final class ReminderSheet
 {
     /**
      * @param list<string> $address
-     * @param list<array{DocumentRowData, Money|null}> $rows what is late, with the interest on it
-     * @param array<string, array{open: Money, interest: Money, unused: Money}> $sums by currency; unused is what they paid and nothing is settled by yet
+     * @param list<array{Document, Money|null}> $rows what is late, with the interest on it
+     * @param array<string, array{
+     *     open: Money, interest: Money, unused: Money,
+     * }> $sums by currency; unused is what they paid and nothing is settled by yet
      */
     public static function pdf(array $address, string $salutation, Day $today, array $rows, array $sums, bool $hasInterest): string
     {
@@ -25,7 +27,11 @@ final class ReminderSheet
         $sheet->space();
         $sheet->text($salutation);
         $sheet->space();
-        $sheet->text('According to our books the following '.(count($rows) === 1 ? 'invoice is' : 'invoices are').' past due. Please pay within ten days. If your payment is on its way, thank you.');
+        $sheet->text(
+            'According to our books the following '.
+                (count($rows) === 1 ? 'invoice is' : 'invoices are').
+                ' past due. Please pay within ten days. If your payment is on its way, thank you.',
+        );
         $sheet->space();
         $interest = fn (?Money $amount): array => $hasInterest ? [$amount?->figures() ?? ''] : [];
         $totals = [];
@@ -37,8 +43,25 @@ final class ReminderSheet
             $totals[] = ["Total to pay, $currency", '', '', '', $open->plus($late)->minus($unused)->figures(), ...$interest(null)];
         }
         $sheet->table(
-            [['Invoice', 0.0, false], ['Date', 24.0, false], ['Due', 24.0, false], ['Days late', 20.0, true], ['Open', 34.0, true], ...($hasInterest ? [['Interest', 26.0, true]] : [])],
-            array_map(fn (array $row) => [$row[0]->number, $row[0]->dateText, $row[0]->dueText, (string) $row[0]->daysLate, $row[0]->open->currency.' '.$row[0]->open->text, ...$interest($row[1])], $rows),
+            [
+                ['Invoice', 0.0, false],
+                ['Date', 24.0, false],
+                ['Due', 24.0, false],
+                ['Days late', 20.0, true],
+                ['Open', 34.0, true],
+                ...$hasInterest ? [['Interest', 26.0, true]] : [],
+            ],
+            array_map(
+                fn (array $row) => [
+                    $row[0]->shownNumber(),
+                    $row[0]->dated_on->toText(),
+                    $row[0]->dueInList()?->toText() ?? '',
+                    (string) $row[0]->daysLate($today),
+                    $row[0]->currency.' '.$row[0]->openInList()->figures(),
+                    ...$interest($row[1]),
+                ],
+                $rows,
+            ),
             $totals,
         );
         if (trim((string) Office::current()->how_to_pay) !== '') {

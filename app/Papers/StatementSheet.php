@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Papers;
 
-use App\Http\Data\Ledger\DocumentRowData;
-use App\Http\Data\Ledger\StatementData;
-use App\Http\Data\Ledger\StatementLineData;
+use Almanac\Calendar\Day;
+use Almanac\Ledger\AgeingBucket;
+use App\Facts\Ledger\AccountStatement;
+use App\Models\Document;
 use App\Models\Office;
 
 /** A statement of account on paper. */
@@ -14,28 +15,44 @@ final class StatementSheet
 {
     /**
      * @param list<string> $address
-     * @param \Closure(int): void|null $tell how many lines are written
+     * @param \Closure(int): void|null $written how many lines there are so far
      */
-    public static function pdf(StatementData $statement, array $address, ?\Closure $tell = null): string
+    public static function pdf(AccountStatement $account, array $address, Day $today, ?\Closure $written = null): string
     {
         $sheet = new PaperSheet(Office::current(), 'Statement of account');
         $sheet->address($address);
         $sheet->heading('Statement of account');
-        $sheet->text(ucfirst($statement->period).', in '.$statement->currency.'.');
+        $sheet->text(ucfirst($account->period->toText()).', in '.$account->currency.'.');
         $sheet->space();
         $sheet->table(
             [['Day', 26.0, false], ['What', 0.0, false], ['Change', 32.0, true], ['Balance', 32.0, true]],
-            [['', 'Balance before', '', $statement->opening->text], ...array_map(fn (StatementLineData $line) => [$line->dayText, $line->what, $line->amount->text, $line->balance->text], $statement->lines)],
-            [['', 'Balance on '.$statement->toText, '', $statement->closing->text]],
-            $tell,
+            [
+                ['', 'Balance before', '', $account->statement->opening->figures()],
+                ...array_map(
+                    fn (array $line) => [$line[0]->toText(), $line[1], $line[2]->figures(), $line[3]->figures()],
+                    $account->statement->lines,
+                ),
+            ],
+            [['', 'Balance on '.$account->until->toText(), '', $account->statement->closing->figures()]],
+            $written,
         );
-        if ($statement->open !== []) {
+        if ($account->open->isNotEmpty()) {
             $sheet->heading('Open', 12);
             $sheet->table(
                 [['Document', 0.0, false], ['Date', 26.0, false], ['Due', 26.0, false], ['Late', 22.0, true], ['Open', 32.0, true]],
-                array_map(fn (DocumentRowData $row) => [$row->kindTitle.' '.$row->number, $row->dateText, $row->dueText, $row->daysLate === 0 ? '' : $row->daysLate.' days', $row->open->text], $statement->open),
+                array_values($account->open->map(fn (Document $document) => [
+                    $document->kind->title().' '.$document->shownNumber(),
+                    $document->dated_on->toText(),
+                    $document->dueInList()?->toText() ?? '',
+                    $document->daysLate($today) === 0 ? '' : $document->daysLate($today).' days',
+                    $document->openInList()->figures(),
+                ])->all()),
             );
-            $sheet->facts(array_combine(array_map(fn ($bucket) => ucfirst($bucket->title), $statement->ageing), array_map(fn ($bucket) => $bucket->amount->text, $statement->ageing)));
+            $facts = [];
+            foreach (AgeingBucket::cases() as $bucket) {
+                $facts[ucfirst($bucket->title(Office::current()->ageing_by))] = $account->ageing->bucket($bucket)->figures();
+            }
+            $sheet->facts($facts);
         }
 
         return $sheet->content();

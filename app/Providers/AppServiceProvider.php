@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
-use App\Support\ActLog;
-use App\Support\Database\ImmediateConnector;
+use App\Acts\ActLog;
+use App\Database\ImmediateConnector;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\ServiceProvider;

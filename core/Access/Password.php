@@ -39,12 +39,20 @@ final class Password
         $core = self::core($plain);
         foreach ($own as $value) {
             foreach ([$value, strstr($value, '@', true) ?: $value] as $part) {
-                if (mb_strlen($part) >= self::LEAST_OWN && ($plain === mb_strtolower($part) || $core === self::core(mb_strtolower($part)))) {
+                if (
+                    mb_strlen($part) >= self::LEAST_OWN &&
+                    ($plain === mb_strtolower($part) || $core === self::core(mb_strtolower($part)))
+                ) {
                     throw PasswordRefused::yours();
                 }
             }
         }
-        if (count(array_unique(mb_str_split($plain))) < self::LEAST_DIFFERENT || self::isSequence($plain) || self::isCommon($plain) || self::isCommon($core)) {
+        if (
+            count(array_unique(mb_str_split($plain))) < self::LEAST_DIFFERENT ||
+            self::isSequence($plain) ||
+            self::isCommon($plain) ||
+            self::isCommon($core)
+        ) {
             throw PasswordRefused::common();
         }
     }

@@ -16,7 +16,10 @@ final class AddressRefused extends Refusal
 
     public static function unknownCountry(string $code): self
     {
-        return new self(AddressPart::Country, $code === '' ? 'Choose the country.' : sprintf('There is no country with the code “%s”.', $code));
+        return new self(
+            AddressPart::Country,
+            $code === '' ? 'Choose the country.' : sprintf('There is no country with the code “%s”.', $code),
+        );
     }
 
     public static function empty(): self

@@ -28,7 +28,10 @@ final readonly class DatedUse
     public static function inForce(array $all, AddressUse $use, Day $day): ?self
     {
         $inForce = array_values(array_filter($all, fn (self $one) => $one->period->includes($day)));
-        usort($inForce, fn (self $a, self $b) => [$b->rank($use), $b->period->since->number ?? 0] <=> [$a->rank($use), $a->period->since->number ?? 0]);
+        usort(
+            $inForce,
+            fn (self $a, self $b) => [$b->rank($use), $b->period->since->number ?? 0] <=> [$a->rank($use), $a->period->since->number ?? 0],
+        );
 
         return $inForce[0] ?? null;
     }

@@ -8,8 +8,12 @@ namespace Almanac\Addresses;
 final readonly class Recipient
 {
     /** @param  list<string>  $people a line each */
-    private function __construct(private array $people, private string $organisation, private string $attention = '', private string $careOf = '')
-    {
+    private function __construct(
+        private array $people,
+        private string $organisation,
+        private string $attention = '',
+        private string $careOf = '',
+    ) {
     }
 
     public static function person(string $name, string $organisation = ''): self

@@ -17,8 +17,21 @@ final readonly class TypedAddress
 
     /** Names that countries go by on letters, besides their English ones. */
     private const ALSO = [
-        'usa' => 'US', 'u.s.a.' => 'US', 'united states of america' => 'US', 'uk' => 'GB', 'great britain' => 'GB', 'england' => 'GB', 'scotland' => 'GB', 'wales' => 'GB',
-        'deutschland' => 'DE', 'schweiz' => 'CH', 'suisse' => 'CH', 'svizzera' => 'CH', 'nederland' => 'NL', 'the netherlands' => 'NL', 'éire' => 'IE',
+        'usa' => 'US',
+        'u.s.a.' => 'US',
+        'united states of america' => 'US',
+        'uk' => 'GB',
+        'great britain' => 'GB',
+        'england' => 'GB',
+        'scotland' => 'GB',
+        'wales' => 'GB',
+        'deutschland' => 'DE',
+        'schweiz' => 'CH',
+        'suisse' => 'CH',
+        'svizzera' => 'CH',
+        'nederland' => 'NL',
+        'the netherlands' => 'NL',
+        'éire' => 'IE',
     ];
 
     /** @param  list<Part>  $doubtful */
@@ -122,7 +135,9 @@ final readonly class TypedAddress
         }
         $postcode = $read[Part::Postcode->value] === '' ? '' : $layout->tidyPostcode($read[Part::Postcode->value]);
 
-        return $postcode === null ? null : [Part::Postcode->value => $postcode, Part::Region->value => $layout->tidyRegion($read[Part::Region->value]) ?? ''] + $read;
+        return $postcode === null
+            ? null
+            : [Part::Postcode->value => $postcode, Part::Region->value => $layout->tidyRegion($read[Part::Region->value]) ?? ''] + $read;
     }
 
     /** Parts without which post does not arrive have to be there; the others may. */

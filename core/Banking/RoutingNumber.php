@@ -33,7 +33,10 @@ final class RoutingNumber
         return $number;
     }
 
-    /** The Federal Reserve's districts, 01 to 12; 20 more for thrifts, 60 more for electronic ones; 00 and 80 for the government and cheques of travellers. */
+    /**
+     * The Federal Reserve's districts, 01 to 12; 20 more for thrifts, 60 more for electronic ones; 00 and 80 for the
+     * government and cheques of travellers.
+     */
     private static function isDistrict(int $first): bool
     {
         return $first <= 12 || ($first >= 21 && $first <= 32) || ($first >= 61 && $first <= 72) || $first === 80;

@@ -37,8 +37,15 @@ final readonly class Recurrence
      * @param list<int> $byMonthDay from the month's end when negative
      * @param list<int> $byMonth
      */
-    public static function of(Frequency $frequency, int $interval = 1, ?int $count = null, ?Day $until = null, array $byDay = [], array $byMonthDay = [], array $byMonth = []): self
-    {
+    public static function of(
+        Frequency $frequency,
+        int $interval = 1,
+        ?int $count = null,
+        ?Day $until = null,
+        array $byDay = [],
+        array $byMonthDay = [],
+        array $byMonth = [],
+    ): self {
         return new self($frequency, $interval, $count, $until, $byDay, $byMonthDay, $byMonth);
     }
 

@@ -11,7 +11,9 @@ final class RecurrenceRefused extends Refusal
 {
     public static function unreadable(string $typed): self
     {
-        return new self("“{$typed}” cannot be read. Try “every week”, “every 3 months”, “every weekday”, or a rule such as FREQ=MONTHLY;BYDAY=2TU.");
+        return new self(
+            "“{$typed}” cannot be read. Try “every week”, “every 3 months”, “every weekday”, or a rule such as FREQ=MONTHLY;BYDAY=2TU.",
+        );
     }
 
     public static function never(string $typed): self

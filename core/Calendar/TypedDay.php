@@ -69,7 +69,20 @@ final readonly class TypedDay
         }
         // The next such day; today's own name is a week from now.
         foreach (Weekday::cases() as $weekday) {
-            if (preg_match('/^(?:next |on )?('.mb_strtolower(substr($weekday->name, 0, 3)).'|'.mb_strtolower(substr($weekday->name, 0, 4)).'|'.mb_strtolower(substr($weekday->name, 0, 5)).'|'.mb_strtolower($weekday->name).')\\.?$/', $text) === 1) {
+            if (
+                preg_match(
+                    '/^(?:next |on )?('.
+                        mb_strtolower(substr($weekday->name, 0, 3)).
+                        '|'.
+                        mb_strtolower(substr($weekday->name, 0, 4)).
+                        '|'.
+                        mb_strtolower(substr($weekday->name, 0, 5)).
+                        '|'.
+                        mb_strtolower($weekday->name).
+                        ')\\.?$/',
+                    $text,
+                ) === 1
+            ) {
                 $day = $this->today->plusDays(1);
                 while ($day->weekday() !== $weekday) {
                     $day = $day->plusDays(1);

@@ -31,7 +31,7 @@ final class FieldRefused extends Refusal
 
     public static function withoutChoices(): self
     {
-        return new self('Type the choices, one to a line.');
+        return new self('Type the choices, one per line.');
     }
 
     public static function kindInUse(string $kind): self

@@ -13,7 +13,17 @@ final readonly class FileType
 
     private const PDF = 'application/pdf';
 
-    private const OTHERS = ['image/tiff', 'image/heic', 'text/plain', 'text/csv', 'message/rfc822', 'text/calendar', 'text/vcard', 'application/rtf', 'text/rtf'];
+    private const OTHERS = [
+        'image/tiff',
+        'image/heic',
+        'text/plain',
+        'text/csv',
+        'message/rfc822',
+        'text/calendar',
+        'text/vcard',
+        'application/rtf',
+        'text/rtf',
+    ];
 
     /** Office documents are archives inside; of those the name has to tell which. */
     private const ARCHIVED = [

@@ -7,8 +7,9 @@ namespace Almanac\Finding;
 /** Why a record was found: which of its values answers what was typed. */
 final readonly class MatchReason
 {
+    /** @param  string  $what  what the value is: "works at", "tag"; empty of the name itself */
     private function __construct(
-        public MatchField $field,
+        public string $what,
         public string $value,
         public bool $isSpelledAlike,
     ) {
@@ -17,7 +18,7 @@ final readonly class MatchReason
     /**
      * One reason for each thing typed, without repeating a value.
      *
-     * @param list<array{MatchField, string}> $values the record's values, the most telling first
+     * @param list<array{string, string}> $values what each is, empty of the name itself, and the value; the most telling first
      *
      * @return list<self>
      */
@@ -28,7 +29,7 @@ final readonly class MatchReason
         foreach ($typed as $piece) {
             $reason = self::exact($piece, $query->isFigures(), $values) ?? self::alike($piece, $values);
             if ($reason !== null) {
-                $reasons[$reason->field->value.$reason->value] = $reason;
+                $reasons[$reason->what.$reason->value] = $reason;
             }
         }
 
@@ -40,31 +41,31 @@ final readonly class MatchReason
     {
         return match (true) {
             $this->isSpelledAlike => 'spelled much like “'.$this->value.'”',
-            $this->field === MatchField::Name => 'name',
-            default => $this->field->value.' '.$this->value,
+            $this->what === '' => 'name',
+            default => $this->what.' '.$this->value,
         };
     }
 
-    /** @param  list<array{MatchField, string}>  $values */
+    /** @param  list<array{string, string}>  $values */
     private static function exact(string $piece, bool $isFigures, array $values): ?self
     {
-        foreach ($values as [$field, $value]) {
+        foreach ($values as [$what, $value]) {
             $text = $isFigures ? Fold::digits($value) : Fold::text($value);
             if (str_contains($text, $piece)) {
-                return new self($field, $value, false);
+                return new self($what, $value, false);
             }
         }
 
         return null;
     }
 
-    /** @param  list<array{MatchField, string}>  $values */
+    /** @param  list<array{string, string}>  $values */
     private static function alike(string $piece, array $values): ?self
     {
-        foreach ($values as [$field, $value]) {
+        foreach ($values as [$what, $value]) {
             foreach (preg_split('/[^\p{L}\p{N}]+/u', $value, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
                 if (Spelling::isSlip($piece, Fold::text($word))) {
-                    return new self($field, $word, true);
+                    return new self($what, $word, true);
                 }
             }
         }

@@ -55,21 +55,4 @@ final readonly class Query
 
         return array_values(array_unique($runs));
     }
-
-    /** Whether every word that was typed is in the text, or is a slip of a word in it. */
-    public function isNearly(string $text): bool
-    {
-        $candidates = Fold::words($text);
-        foreach ($this->words as $word) {
-            foreach ($candidates as $candidate) {
-                if (str_contains($candidate, $word) || Spelling::isSlip($word, $candidate)) {
-                    continue 2;
-                }
-            }
-
-            return false;
-        }
-
-        return $this->words !== [];
-    }
 }

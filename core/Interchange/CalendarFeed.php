@@ -25,7 +25,13 @@ final class CalendarFeed
      */
     public static function write(string $name, \DateTimeImmutable $stamp, array $events): string
     {
-        $lines = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Neat Almanac//Reminders//EN', 'NAME:'.self::text($name), ...self::zone($stamp)];
+        $lines = [
+            'BEGIN:VCALENDAR',
+            'VERSION:2.0',
+            'PRODID:-//Neat Almanac//Reminders//EN',
+            'NAME:'.self::text($name),
+            ...self::zone($stamp),
+        ];
         foreach ($events as $event) {
             $lines = [...$lines, ...self::event($event, $stamp)];
         }
@@ -37,17 +43,25 @@ final class CalendarFeed
     /** @return list<string> */
     private static function event(CalendarEvent $event, \DateTimeImmutable $stamp): array
     {
-        return array_values(array_filter([
-            'BEGIN:VEVENT',
-            'UID:'.self::text($event->uid),
-            'DTSTAMP:'.$stamp->setTimezone(new \DateTimeZone('UTC'))->format('Ymd\THis\Z'),
-            'DTSTART;TZID='.$stamp->getTimezone()->getName().':'.str_replace('-', '', $event->day->toIso()).'T'.str_replace(':', '', $event->time->toText()).'00',
-            'DURATION:PT15M',
-            $event->recurrence === null ? '' : 'RRULE:'.$event->recurrence->toRule(),
-            'SUMMARY:'.self::text($event->summary),
-            $event->url === '' ? '' : 'URL:'.$event->url,
-            'END:VEVENT',
-        ]));
+        return array_values(
+            array_filter([
+                'BEGIN:VEVENT',
+                'UID:'.self::text($event->uid),
+                'DTSTAMP:'.$stamp->setTimezone(new \DateTimeZone('UTC'))->format('Ymd\THis\Z'),
+                'DTSTART;TZID='.
+                $stamp->getTimezone()->getName().
+                ':'.
+                str_replace('-', '', $event->day->toIso()).
+                'T'.
+                str_replace(':', '', $event->time->toText()).
+                '00',
+                'DURATION:PT15M',
+                $event->recurrence === null ? '' : 'RRULE:'.$event->recurrence->toRule(),
+                'SUMMARY:'.self::text($event->summary),
+                $event->url === '' ? '' : 'URL:'.$event->url,
+                'END:VEVENT',
+            ]),
+        );
     }
 
     /**
@@ -58,12 +72,30 @@ final class CalendarFeed
     private static function zone(\DateTimeImmutable $stamp): array
     {
         $lines = ['BEGIN:VTIMEZONE', 'TZID:'.$stamp->getTimezone()->getName()];
-        $changes = $stamp->getTimezone()->getTransitions($stamp->getTimestamp() - self::YEARS_BACK * self::YEAR, $stamp->getTimestamp() + self::YEARS_AHEAD * self::YEAR);
-        $offset = fn (int $seconds): string => sprintf('%s%02d%02d', $seconds < 0 ? '-' : '+', intdiv(abs($seconds), 3600), intdiv(abs($seconds), 60) % 60);
+        $changes = $stamp
+            ->getTimezone()
+            ->getTransitions(
+                $stamp->getTimestamp() - self::YEARS_BACK * self::YEAR,
+                $stamp->getTimestamp() + self::YEARS_AHEAD * self::YEAR,
+            );
+        $offset = fn (int $seconds): string => sprintf(
+            '%s%02d%02d',
+            $seconds < 0 ? '-' : '+',
+            intdiv(abs($seconds), 3600),
+            intdiv(abs($seconds), 60) % 60,
+        );
         foreach ($changes ?: [] as $at => $change) {
             $before = $changes[$at - 1]['offset'] ?? $change['offset'];
             $kind = $change['isdst'] ? 'DAYLIGHT' : 'STANDARD';
-            $lines = [...$lines, "BEGIN:$kind", 'DTSTART:'.($at === 0 ? '19700101T000000' : gmdate('Ymd\THis', $change['ts'] + $before)), 'TZOFFSETFROM:'.$offset($before), 'TZOFFSETTO:'.$offset($change['offset']), 'TZNAME:'.$change['abbr'], "END:$kind"];
+            $lines = [
+                ...$lines,
+                "BEGIN:$kind",
+                'DTSTART:'.($at === 0 ? '19700101T000000' : gmdate('Ymd\THis', $change['ts'] + $before)),
+                'TZOFFSETFROM:'.$offset($before),
+                'TZOFFSETTO:'.$offset($change['offset']),
+                'TZNAME:'.$change['abbr'],
+                "END:$kind",
+            ];
         }
 
         return [...$lines, 'END:VTIMEZONE'];

@@ -38,7 +38,9 @@ final class DocumentTable
     /**
      * @param string $currency of rows that name none
      *
-     * @return array{array<int, ReadDocument>, array<int, list<array{string, string}>>} documents by the line they begin on; problems by line: column and message
+     * @return array{
+     *     array<int, ReadDocument>, array<int, list<array{string, string}>>,
+     * } documents by the line they begin on; problems by line: column and message
      *
      * @throws InterchangeRefused when it is no table, or lacks a column
      */
@@ -96,8 +98,13 @@ final class DocumentTable
         $party = $this->at($first, 'party', fn () => Line::readText($head['party']));
         $date = $this->at($first, 'date', fn () => $this->days->read($head['date']));
         $due = ($head['due'] ?? '') === '' ? null : $this->at($first, 'due', fn () => $this->days->read($head['due']));
-        $terms = trim($head['terms'] ?? '') === '' ? '' : $this->at($first, 'terms', fn () => Shorthand::read($head['terms'])->toShorthand());
-        $currency = $this->at($first, 'currency', fn () => Money::zero(mb_strtoupper(($head['currency'] ?? '') === '' ? $this->currency : $head['currency']))->currency);
+        $terms =
+            trim($head['terms'] ?? '') === '' ? '' : $this->at($first, 'terms', fn () => Shorthand::read($head['terms'])->toShorthand());
+        $currency = $this->at(
+            $first,
+            'currency',
+            fn () => Money::zero(mb_strtoupper(($head['currency'] ?? '') === '' ? $this->currency : $head['currency']))->currency,
+        );
         if ($date instanceof Day && $due instanceof Day && $due->isBefore($date)) {
             $this->problem($first, 'due', LedgerRefused::dueBeforeDate($due->toText(), $date->toText()));
         }
@@ -109,17 +116,40 @@ final class DocumentTable
                 }
             }
             $price = $this->at($line, 'amount', fn () => Line::readPrice($row['amount'], $currency ?? $this->currency, $this->sign));
-            $quantity = ($row['quantity'] ?? '') === '' ? BigDecimal::one() : $this->at($line, 'quantity', fn () => Line::readQuantity($row['quantity'], $this->sign));
+            $quantity =
+                ($row['quantity'] ?? '') === ''
+                    ? BigDecimal::one()
+                    : $this->at($line, 'quantity', fn () => Line::readQuantity($row['quantity'], $this->sign));
             $tax = $this->at($line, 'tax', fn () => Percent::of(($row['tax'] ?? '') === '' ? '0' : $row['tax']));
-            $text = ($row['text'] ?? '') === '' ? $head['number'] : ($this->at($line, 'text', fn () => Line::readText($row['text'])) ?? '');
+            $text = ($row['text'] ?? '') === '' ? $head['number'] : $this->at($line, 'text', fn () => Line::readText($row['text'])) ?? '';
             if ($price !== null && $quantity !== null && $tax !== null) {
                 $lines[] = Line::of($text, $quantity, $price, Percent::of(0), $tax);
             }
         }
-        if ($lines === [] || array_intersect_key($this->problems, $rows) !== [] || $kind === null || $date === null || $number === null || $party === null || $currency === null) {
+        if (
+            $lines === [] ||
+            array_intersect_key($this->problems, $rows) !== [] ||
+            $kind === null ||
+            $date === null ||
+            $number === null ||
+            $party === null ||
+            $currency === null
+        ) {
             return null;
         }
-        $document = new ReadDocument($kind, $number, $date, $due, $currency, $party, [$party], $head['reference'] ?? '', TaxTreatment::Exclusive, $lines, (string) $terms);
+        $document = new ReadDocument(
+            $kind,
+            $number,
+            $date,
+            $due,
+            $currency,
+            $party,
+            [$party],
+            $head['reference'] ?? '',
+            TaxTreatment::Exclusive,
+            $lines,
+            (string) $terms,
+        );
         $totals = $this->at($first, 'amount', fn () => $document->totals());
         if ($totals?->gross->isNegative() === true) {
             $this->problem($first, 'amount', LedgerRefused::negativeTotal($totals->gross->toText()));

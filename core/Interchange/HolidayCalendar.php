@@ -51,7 +51,10 @@ final class HolidayCalendar
                 continue;
             }
             $day = Day::fromIso($start->getDateTime()->format('Y-m-d'));
-            $last = ($event->DTEND ?? null) instanceof DateTime ? Day::fromIso($event->DTEND->getDateTime()->format('Y-m-d')) : $day->plusDays(1);
+            $last =
+                ($event->DTEND ?? null) instanceof DateTime
+                    ? Day::fromIso($event->DTEND->getDateTime()->format('Y-m-d'))
+                    : $day->plusDays(1);
             for ($n = 0; $n < self::LONGEST && $day->isBefore($last); $day = $day->plusDays(1), $n++) {
                 $days[$day->toIso()] = [$day, trim((string) ($event->SUMMARY ?? '')) ?: 'a holiday'];
             }
@@ -65,7 +68,10 @@ final class HolidayCalendar
     {
         foreach (array_values($calendar->select('VEVENT')) as $at => $event) {
             $start = $event->DTSTART ?? null;
-            $year = $start instanceof DateTime && preg_match('/^\d{8}$/', $start->getValue()) === 1 ? (int) substr($start->getValue(), 0, 4) : 0;
+            $year =
+                $start instanceof DateTime && preg_match('/^\d{8}$/', $start->getValue()) === 1
+                    ? (int) substr($start->getValue(), 0, 4)
+                    : 0;
             $rule = mb_strtoupper((string) ($event->RRULE ?? ''));
             $isHoliday = $at < self::MOST_EVENTS && $year >= $from->year - self::YEARS_BACK && $year <= $from->year + self::YEARS
                 && ($rule === '' || preg_match('/(?:^|;)FREQ=(?:YEARLY|MONTHLY)(?:;|$)/', $rule) === 1);

@@ -74,14 +74,18 @@ final class UblInvoice
             Day::fromIso($text('b:IssueDate') ?: throw InterchangeRefused::lacks('date')),
             $due === '' ? null : Day::fromIso($due),
             $currency,
-            $text("$supplier/a:PartyLegalEntity/b:RegistrationName") ?: $text("$supplier/a:PartyName/b:Name") ?: throw InterchangeRefused::lacks('seller'),
-            array_values(array_filter([
-                $text("$supplier/a:PartyTaxScheme/b:CompanyID"),
-                $text("$supplier/a:PartyLegalEntity/b:CompanyID"),
-                $text("$supplier/b:EndpointID"),
-                $text("$supplier/a:PartyIdentification/b:ID"),
-                $text("$supplier/a:PartyName/b:Name"),
-            ])),
+            $text("$supplier/a:PartyLegalEntity/b:RegistrationName") ?:
+            $text("$supplier/a:PartyName/b:Name") ?:
+            throw InterchangeRefused::lacks('seller'),
+            array_values(
+                array_filter([
+                    $text("$supplier/a:PartyTaxScheme/b:CompanyID"),
+                    $text("$supplier/a:PartyLegalEntity/b:CompanyID"),
+                    $text("$supplier/b:EndpointID"),
+                    $text("$supplier/a:PartyIdentification/b:ID"),
+                    $text("$supplier/a:PartyName/b:Name"),
+                ]),
+            ),
             $text('b:BuyerReference') ?: $text('a:OrderReference/b:ID'),
             TaxTreatment::Exclusive,
             $lines === [] ? throw InterchangeRefused::lacks('line') : $lines,
@@ -100,7 +104,9 @@ final class UblInvoice
         $isCredit = $document->kind->isCredit();
         $xml = new DOMDocument('1.0', 'UTF-8');
         $xml->formatOutput = true;
-        $root = $xml->appendChild($xml->createElementNS($isCredit ? self::CREDIT_NOTE : self::INVOICE, $isCredit ? 'CreditNote' : 'Invoice'));
+        $root = $xml->appendChild(
+            $xml->createElementNS($isCredit ? self::CREDIT_NOTE : self::INVOICE, $isCredit ? 'CreditNote' : 'Invoice'),
+        );
         $root instanceof DOMElement || throw new \LogicException('What was created is an element.');
         $put = function (DOMElement $in, string $name, string $value, array $attributes = []) use ($xml): void {
             $element = $xml->createElementNS(self::BASIC, "cbc:$name");
@@ -116,7 +122,9 @@ final class UblInvoice
 
             return $element;
         };
-        $money = fn (DOMElement $in, string $name, Money $amount) => $put($in, $name, $amount->toDecimal(), ['currencyID' => $amount->currency]);
+        $money = fn (DOMElement $in, string $name, Money $amount) => $put($in, $name, $amount->toDecimal(), [
+            'currencyID' => $amount->currency,
+        ]);
         $category = function (DOMElement $in, string $name, Percent $rate) use ($put, $open): void {
             $element = $open($in, $name);
             $put($element, 'ID', $rate->isZero() ? 'Z' : 'S');
@@ -167,8 +175,13 @@ final class UblInvoice
             $item = $open($element, 'Item');
             $put($item, 'Name', $line->text);
             $category($item, 'ClassifiedTaxCategory', $line->tax);
-            $price = $line->price->multipliedBy(BigDecimal::of(100)->minus($line->discount->value))->dividedBy(100, self::PRICE_SCALE, RoundingMode::HALF_UP)->stripTrailingZeros();
-            $put($open($element, 'Price'), 'PriceAmount', (string) ($price->getScale() < 0 ? $price->toScale(0) : $price), ['currencyID' => $document->currency]);
+            $price = $line->price
+                ->multipliedBy(BigDecimal::of(100)->minus($line->discount->value))
+                ->dividedBy(100, self::PRICE_SCALE, RoundingMode::HALF_UP)
+                ->stripTrailingZeros();
+            $put($open($element, 'Price'), 'PriceAmount', (string) ($price->getScale() < 0 ? $price->toScale(0) : $price), [
+                'currencyID' => $document->currency,
+            ]);
         }
 
         return (string) $xml->saveXML();
@@ -180,8 +193,15 @@ final class UblInvoice
         $document = new DOMDocument;
         // A document type could bring in files and endless repetition; an invoice has none. In another
         // encoding one could hide, so that only UTF-8 is read.
-        $isPlain = mb_check_encoding($xml, 'UTF-8') && preg_match('/^\s*(?:\xEF\xBB\xBF)?<\?xml[^>]*\bencoding\s*=\s*["\'](?!utf-8["\'])/i', $xml) !== 1;
-        $isRead = $isPlain && stripos($xml, '<!DOCTYPE') === false && $xml !== '' && $document->loadXML($xml, LIBXML_NONET) && $document->doctype === null;
+        $isPlain =
+            mb_check_encoding($xml, 'UTF-8') &&
+            preg_match('/^\s*(?:\xEF\xBB\xBF)?<\?xml[^>]*\bencoding\s*=\s*["\'](?!utf-8["\'])/i', $xml) !== 1;
+        $isRead =
+            $isPlain &&
+            stripos($xml, '<!DOCTYPE') === false &&
+            $xml !== '' &&
+            $document->loadXML($xml, LIBXML_NONET) &&
+            $document->doctype === null;
         libxml_clear_errors();
         libxml_use_internal_errors($before);
 

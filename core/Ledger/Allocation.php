@@ -24,7 +24,14 @@ final readonly class Allocation
     public static function oldestFirst(Money $money, array $open): array
     {
         $open = array_values(array_filter($open, fn (Entry $entry) => $entry->isOpen() && $entry->open->currency === $money->currency));
-        usort($open, fn (Entry $one, Entry $other) => [$one->due->number, $one->date->number, $one->id] <=> [$other->due->number, $other->date->number, $other->id]);
+        usort(
+            $open,
+            fn (Entry $one, Entry $other) => [$one->due->number, $one->date->number, $one->id] <=> [
+                $other->due->number,
+                $other->date->number,
+                $other->id,
+            ],
+        );
         $allocations = [];
         foreach ($open as $entry) {
             $part = $money->atMost($entry->open);
@@ -35,6 +42,31 @@ final readonly class Allocation
         }
 
         return $allocations;
+    }
+
+    /**
+     * What is proposed: the document that the money came for, then the oldest first.
+     *
+     * @param Money|null $money null while no amount is known: then all of what it came for
+     * @param list<Entry> $open
+     *
+     * @return list<self>
+     */
+    public static function proposed(?Money $money, array $open, ?int $firstId): array
+    {
+        $first = array_values(array_filter($open, fn (Entry $entry) => $entry->id === $firstId && $entry->isOpen()));
+        if ($money === null) {
+            return array_map(fn (Entry $entry) => new self($entry->id, $entry->open), $first);
+        }
+        $begun = self::oldestFirst($money, $first);
+
+        return [
+            ...$begun,
+            ...self::oldestFirst(
+                self::remainder($money, $begun),
+                array_values(array_filter($open, fn (Entry $entry) => $entry->id !== $firstId)),
+            ),
+        ];
     }
 
     /**

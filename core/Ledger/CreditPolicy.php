@@ -14,7 +14,7 @@ enum CreditPolicy: string
     public function words(): string
     {
         return match ($this) {
-            self::Tell => 'say so, and go on',
+            self::Tell => 'warn, and go on',
             self::Ask => 'ask before going on',
             self::Stop => 'stop',
         };

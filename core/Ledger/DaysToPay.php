@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Almanac\Ledger;
 
 use Almanac\Calendar\Day;
+use Brick\Math\BigDecimal;
 use Brick\Math\BigInteger;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
@@ -43,7 +44,12 @@ final readonly class DaysToPay
         $days = $beyond = [];
         $amounts = [];
         foreach ($entries as $entry) {
-            if (! $entry->kind->isOwed() || $entry->settledOn === null || $entry->settledOn->isBefore($since) || $entry->settledOn->isAfter($today)) {
+            if (
+                ! $entry->kind->isOwed() ||
+                $entry->settledOn === null ||
+                $entry->settledOn->isBefore($since) ||
+                $entry->settledOn->isAfter($today)
+            ) {
                 continue;
             }
             $days[] = $entry->date->daysUntil($entry->settledOn);
@@ -60,6 +66,12 @@ final readonly class DaysToPay
             self::mean($beyond, $same),
             self::mean($beyond, array_sum($amounts) === 0 ? $same : $amounts),
         );
+    }
+
+    /** Days in tenths, for keeping. */
+    public function tenths(): int
+    {
+        return BigDecimal::of($this->days)->multipliedBy(10)->toInt();
     }
 
     /** "9 paid since 24 Nov 2025: 34.2 days on average, 4.2 beyond the terms; by amount 41.0 and 11.0." */

@@ -11,7 +11,7 @@ enum DocumentAct
     case Issue;
     case Send;
     case Settle;
-    case Use;
+    case Allocate;
     case Turn;
     case Credit;
     case Revise;
@@ -35,7 +35,7 @@ enum DocumentAct
     {
         $fits = match ($this) {
             self::Settle => $kind->isOwed(),
-            self::Use => $kind->isCredit(),
+            self::Allocate => $kind->isCredit(),
             self::Turn => $kind->isPromise(),
             self::Credit => $kind->credit() !== null,
             self::Revise => $kind === DocumentKind::Quote,
@@ -61,7 +61,7 @@ enum DocumentAct
         return match ($this) {
             self::Send => 'Issue it before sending it.',
             self::Settle => "$first first: a draft cannot be paid.",
-            self::Use => "$first first: a draft cannot be used.",
+            self::Allocate => "$first first: a draft cannot be used.",
             self::Turn, self::Credit => "$first first, then go on from it.",
             self::Revise => 'It is still a draft: change it.',
             default => null,
@@ -76,11 +76,13 @@ enum DocumentAct
             self::Issue => $kind->isTheirs() ? 'It is entered already.' : 'It is issued already.',
             self::Change => match (true) {
                 $kind === DocumentKind::Quote => 'It is issued, and can no longer be changed. Write a new revision of it.',
-                $kind->credit() !== null => ($kind->isTheirs() ? 'It is entered' : 'It is issued').', and can no longer be changed. Void it, or write a credit note.',
-                default => ($kind->isTheirs() ? 'It is entered' : 'It is issued').', and can no longer be changed. Void it, and write another.',
+                $kind->credit() !== null => ($kind->isTheirs() ? 'It is entered' : 'It is issued').
+                    ', and can no longer be changed. Void it, or write a credit note.',
+                default => ($kind->isTheirs() ? 'It is entered' : 'It is issued').
+                    ', and can no longer be changed. Void it, and write another.',
             },
             self::Settle => $isOpen ? null : 'It is settled: nothing of it is open.',
-            self::Use => $isOpen ? null : 'All of it has been used.',
+            self::Allocate => $isOpen ? null : 'All of it has been used.',
             self::Revise => $isOpen ? null : 'It has been accepted already. Copy it for another quote.',
             default => null,
         };

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Almanac\Ledger;
 
+use Almanac\Terms\Side;
+
 /** The documents that pass between the office and those it deals with. */
 enum DocumentKind: string
 {
@@ -121,7 +123,8 @@ enum DocumentKind: string
      */
     public function placeOf(string $number): ?array
     {
-        return preg_match('/^[A-Z]{1,2}(\d{4})-(\d{4,9})$/D', $number, $part) === 1 && $number === $this->numbered((int) $part[1], (int) $part[2])
+        return preg_match('/^[A-Z]{1,2}(\d{4})-(\d{4,9})$/D', $number, $part) === 1 &&
+            $number === $this->numbered((int) $part[1], (int) $part[2])
             ? [(int) $part[1], (int) $part[2]]
             : null;
     }
@@ -141,7 +144,12 @@ enum DocumentKind: string
     /** @return list<self> that make up what is owed: what raises it, and the credits that lower it */
     public static function counted(?Side $side = null): array
     {
-        return array_values(array_filter(self::cases(), fn (self $kind) => ($kind->isOwed() || $kind->isCredit()) && ($side === null || $kind->side() === $side)));
+        return array_values(
+            array_filter(
+                self::cases(),
+                fn (self $kind) => ($kind->isOwed() || $kind->isCredit()) && ($side === null || $kind->side() === $side),
+            ),
+        );
     }
 
     /** @return list<self> that somebody writes; opening balances are set once and apart */

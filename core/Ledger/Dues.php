@@ -26,8 +26,14 @@ final readonly class Dues
      *
      * @throws LedgerRefused when it would be due before its date
      */
-    public static function of(DocumentKind $kind, Money $total, Day $date, ?Day $byHand, ?PaymentTerms $terms, BusinessCalendar $calendar): self
-    {
+    public static function of(
+        DocumentKind $kind,
+        Money $total,
+        Day $date,
+        ?Day $byHand,
+        ?PaymentTerms $terms,
+        BusinessCalendar $calendar,
+    ): self {
         if ($byHand?->isBefore($date) === true) {
             throw LedgerRefused::dueBeforeDate($byHand->toText(), $date->toText());
         }

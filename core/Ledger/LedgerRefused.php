@@ -41,7 +41,9 @@ final class LedgerRefused extends Refusal
 
     public static function creditAboveInvoice(string $credit, string $open): self
     {
-        return new self("The credit of $credit is more than the $open still open of it. Lower the credit, or write it without the document and use it for others too.");
+        return new self(
+            "The credit of $credit is more than the $open still open of it. Lower the credit, or write it without the document and use it for others too.",
+        );
     }
 
     public static function openingAfterDocuments(string $first): self
@@ -86,7 +88,9 @@ final class LedgerRefused extends Refusal
 
     public static function neededRate(string $currency): self
     {
-        return new self("Documents in $currency need this rate: it is the first that holds for them. Add an earlier one before removing it.");
+        return new self(
+            "Documents in $currency need this rate: it is the first that applies to them. Add an earlier one before removing it.",
+        );
     }
 
     public static function numberTaken(string $what): self

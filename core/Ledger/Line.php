@@ -74,7 +74,9 @@ final readonly class Line
 
     private static function bounded(BigDecimal $number, string $typed): BigDecimal
     {
-        return $number->getScale() > self::SCALE || $number->abs()->isGreaterThan(self::MOST) ? throw BadAmount::beyondALine($typed) : $number;
+        return $number->getScale() > self::SCALE || $number->abs()->isGreaterThan(self::MOST)
+            ? throw BadAmount::beyondALine($typed)
+            : $number;
     }
 
     /** The price for reading: in groups, with the decimals of the currency, or more where it has more. */

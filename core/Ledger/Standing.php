@@ -6,6 +6,7 @@ namespace Almanac\Ledger;
 
 use Almanac\Calendar\Day;
 use Almanac\Money\Money;
+use Almanac\Terms\Side;
 
 /** How somebody stands on one side in one currency, worked out from their documents and the money that passed. */
 final readonly class Standing

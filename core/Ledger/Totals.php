@@ -52,7 +52,10 @@ final readonly class Totals
     {
         if ($treatment === TaxTreatment::Inclusive) {
             $tax = Money::rounded(
-                BigDecimal::of($sum->toDecimal())->multipliedBy($rate->value)->toBigRational()->dividedBy(BigDecimal::of(100)->plus($rate->value)),
+                BigDecimal::of($sum->toDecimal())
+                    ->multipliedBy($rate->value)
+                    ->toBigRational()
+                    ->dividedBy(BigDecimal::of(100)->plus($rate->value)),
                 $sum->currency,
             );
 

@@ -42,7 +42,13 @@ final readonly class Comparison
             return new self(-INF, []);
         }
         [$score, $reasons] = self::names($one, $other);
-        foreach (['phone' => [$one->phones, $other->phones], 'email' => [$one->emails, $other->emails], 'address' => [$one->places, $other->places]] as $field => [$a, $b]) {
+        foreach (
+            [
+                'phone' => [$one->phones, $other->phones],
+                'email' => [$one->emails, $other->emails],
+                'address' => [$one->places, $other->places],
+            ] as $field => [$a, $b]
+        ) {
             if ($a === [] || $b === []) {
                 continue;
             }

@@ -35,9 +35,23 @@ final readonly class Likeness
      * @param list<array{string, string}> $places postcode and first line of each address
      * @param list<string> $numbers tax numbers, as "kind|anything that is the same for the same number"
      */
-    public static function person(string $given, string $family, array $phones = [], array $emails = [], array $places = [], array $numbers = []): self
-    {
-        return new self(PartyKind::Person, NameForm::given($given), NameForm::family($family), $phones, self::folded($emails), self::places($places), $numbers);
+    public static function person(
+        string $given,
+        string $family,
+        array $phones = [],
+        array $emails = [],
+        array $places = [],
+        array $numbers = [],
+    ): self {
+        return new self(
+            PartyKind::Person,
+            NameForm::given($given),
+            NameForm::family($family),
+            $phones,
+            self::folded($emails),
+            self::places($places),
+            $numbers,
+        );
     }
 
     /**
@@ -81,6 +95,26 @@ final readonly class Likeness
             ...array_map(fn (string $place) => $this->kind->value[0].'a:'.$place, $this->places),
             ...array_map(fn (string $number) => $this->kind->value[0].'t:'.$number, $this->numbers),
         ]));
+    }
+
+    /**
+     * Under which a phone is kept, whoever has it.
+     *
+     * @return list<string>
+     */
+    public static function keysOfPhone(string $e164): array
+    {
+        return array_map(fn (PartyKind $kind) => $kind->value[0].'p:'.$e164, PartyKind::cases());
+    }
+
+    /**
+     * Under which an email is kept, whoever has it.
+     *
+     * @return list<string>
+     */
+    public static function keysOfEmail(string $email): array
+    {
+        return array_map(fn (PartyKind $kind) => $kind->value[0].'e:'.mb_strtolower($email), PartyKind::cases());
     }
 
     /** The sound of a word by its consonants; of a word in another script its first two signs. */

@@ -36,7 +36,7 @@ final class BadAmount extends Refusal
 
     public static function sharesDoNotAddUp(string $sum): self
     {
-        return new self(sprintf('The parts add up to %s %%, not to 100 %%.', $sum));
+        return new self(sprintf('The parts add up to %s%%, not to 100%%.', $sum));
     }
 
     public static function notARate(string $typed): self

@@ -16,7 +16,9 @@ final readonly class ExchangeRates
     }
 
     /**
-     * @param list<array{string, Day, BigDecimal}> $rates currency, from which day on, and how many units of the home currency one unit is worth
+     * @param list<array{
+     *     string, Day, BigDecimal,
+     * }> $rates currency, from which day on, and how many units of the home currency one unit is worth
      */
     public static function of(string $home, array $rates): self
     {

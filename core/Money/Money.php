@@ -178,7 +178,7 @@ final readonly class Money
      *
      * @return non-empty-list<self>
      *
-     * @throws BadAmount when the shares do not add up to 100 %
+     * @throws BadAmount when the shares do not add up to 100%
      */
     public function split(array $shares): array
     {

@@ -48,9 +48,9 @@ final readonly class Percent implements \Stringable
         return $this->value->getScale() < 0 ? (string) $this->value->toScale(0) : (string) $this->value;
     }
 
-    /** For reading: 2.5 %. */
+    /** For reading: 2.5%. */
     public function toText(): string
     {
-        return $this.' %';
+        return $this.'%';
     }
 }

@@ -12,7 +12,7 @@ final class Shares
     /**
      * @param list<Percent> $shares
      *
-     * @throws BadAmount when they do not add up to exactly 100 %
+     * @throws BadAmount when they do not add up to exactly 100%
      */
     public static function mustAddUp(array $shares): void
     {

@@ -45,7 +45,11 @@ final readonly class TypedNumber
         $text = str_replace(['−', '’'], ['-', "'"], $text);
         $unit = '(?<%s>[A-Za-z]{3}|(?:US|CA|C|A)?\$|[€£¥₹%%]|[Ff]r\.|kr)';
         $pattern = sprintf("/^(?<sign>-?) ?(?:$unit ?)?(?<inner>-?)(?<number>[\\d.,' ]*\\d)(?: ?$unit)?\$/u", 'before', 'after');
-        if (preg_match($pattern, $text, $part) !== 1 || ($part['before'] !== '' && ($part['after'] ?? '') !== '') || ($part['sign'] !== '' && $part['inner'] !== '')) {
+        if (
+            preg_match($pattern, $text, $part) !== 1 ||
+            ($part['before'] !== '' && ($part['after'] ?? '') !== '') ||
+            ($part['sign'] !== '' && $part['inner'] !== '')
+        ) {
             throw BadAmount::notANumber($typed);
         }
         $plain = self::plainOf($part['number'], $sign, $typed);

@@ -45,8 +45,11 @@ final readonly class Couple
     /** Only two titles and one family name can be drawn together. */
     private function isByTitles(): bool
     {
-        return $this->as === TogetherAs::Titles && $this->first->prefix !== '' && $this->second->prefix !== '' && $this->first->family !== ''
-            && $this->first->family === $this->second->family;
+        return $this->as === TogetherAs::Titles &&
+            $this->first->prefix !== '' &&
+            $this->second->prefix !== '' &&
+            $this->first->family !== '' &&
+            $this->first->family === $this->second->family;
     }
 
     private function titles(): string

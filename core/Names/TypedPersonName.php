@@ -22,7 +22,32 @@ final class TypedPersonName
     private const POST_NOMINALS = ['phd', 'md', 'jd', 'cpa', 'mba', 'dds', 'pe', 'obe', 'mbe', 'ret', 'rn', 'llm', 'ba', 'ma', 'msc'];
 
     private const PARTICLES = [
-        'de', 'da', 'di', 'du', 'del', 'della', 'dos', 'das', 'la', 'le', 'van', 'der', 'den', 'ter', 'ten', 'von', 'zu', 'zur', 'af', 'al', 'bin', 'ibn', 'ben', 'st', 'st.', 'san',
+        'de',
+        'da',
+        'di',
+        'du',
+        'del',
+        'della',
+        'dos',
+        'das',
+        'la',
+        'le',
+        'van',
+        'der',
+        'den',
+        'ter',
+        'ten',
+        'von',
+        'zu',
+        'zur',
+        'af',
+        'al',
+        'bin',
+        'ibn',
+        'ben',
+        'st',
+        'st.',
+        'san',
     ];
 
     /** @throws NameRefused when nothing is left of it, or a part has over 200 characters */

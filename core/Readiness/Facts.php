@@ -25,7 +25,7 @@ final readonly class Facts
      * @param bool $isOverLimit whether a client owes more than the credit limit
      * @param bool $hasBankDetails confirmed ones
      * @param bool $isOnHold whether new bank details or a new payee name wait to be confirmed
-     * @param string $standIn who is written to in place of somebody who has died, as in "the executor, Ada Finch"
+     * @param bool $hasStandIn whether somebody is written to in place of one who has died; title, first-name terms and postal address are theirs then
      */
     public function __construct(
         public PartyKind $kind,
@@ -42,7 +42,7 @@ final readonly class Facts
         public ?PostalAddress $billing,
         public ?PostalAddress $remitTo,
         public array $stops,
-        public string $standIn = '',
+        public bool $hasStandIn = false,
         public array $missingDetails = [],
         public bool $isReported = false,
         public bool $hasTaxNumber = false,

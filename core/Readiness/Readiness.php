@@ -26,9 +26,11 @@ final readonly class Readiness
     {
         return [
             new self(Purpose::WriteTo, [...self::writeTo($facts), ...self::details($facts, Purpose::WriteTo)]),
-            ...($facts->isClient ? [new self(Purpose::Bill, [...self::bill($facts), ...self::details($facts, Purpose::Bill)])] : []),
-            ...($facts->isVendor ? [new self(Purpose::Pay, [...self::pay($facts), ...self::details($facts, Purpose::Pay)])] : []),
-            ...($facts->isVendor && $facts->isReported ? [new self(Purpose::TaxReport, [...self::taxReport($facts), ...self::details($facts, Purpose::TaxReport)])] : []),
+            ...$facts->isClient ? [new self(Purpose::Bill, [...self::bill($facts), ...self::details($facts, Purpose::Bill)])] : [],
+            ...$facts->isVendor ? [new self(Purpose::Pay, [...self::pay($facts), ...self::details($facts, Purpose::Pay)])] : [],
+            ...$facts->isVendor && $facts->isReported
+                ? [new self(Purpose::TaxReport, [...self::taxReport($facts), ...self::details($facts, Purpose::TaxReport)])]
+                : [],
         ];
     }
 
@@ -49,12 +51,16 @@ final readonly class Readiness
         return [
             $facts->kind === PartyKind::Company || $facts->hasTitle || $facts->isInformal
                 ? Check::that(true, 'a salutation', '', 'identity')
-                : Check::doubtful('a salutation', 'Add what stands before the name, such as Ms., or say that you are on first-name terms.', 'identity'),
+                : Check::doubtful(
+                    'a salutation',
+                    'Add what stands before the name, such as Ms., or say that you are on first-name terms.',
+                    'identity',
+                ),
             self::address($facts->postal, 'a postal address', 'Add the address that letters go to.'),
             Check::that(
-                ! $facts->isDeceased,
-                'alive',
-                $facts->standIn === '' ? 'Write to the executor or the next of kin, once one is known.' : "Write to {$facts->standIn}.",
+                ! $facts->isDeceased || $facts->hasStandIn,
+                'somebody to write to',
+                'Add the executor, the next of kin or the spouse as a relation: letters go to them.',
                 'relations',
             ),
             Check::that(! $facts->isArchived, 'in use', 'Restore the record first.', 'identity'),
@@ -71,7 +77,12 @@ final readonly class Readiness
                 ? Check::that(true, 'a way to deliver', '', 'reach')
                 : self::address($facts->billing, 'a way to deliver', 'Add an email for invoices, or a billing address.', 'reach'),
             Check::that($facts->hasTreatment, 'tax on amounts', 'Say whether amounts include tax.', 'client-terms'),
-            Check::that(! $facts->isOverLimit, 'within the credit limit', 'They owe more than their credit limit. Ask for payment, or raise it.', 'client-terms'),
+            Check::that(
+                ! $facts->isOverLimit,
+                'within the credit limit',
+                'They owe more than their credit limit. Ask for payment, or raise it.',
+                'client-terms',
+            ),
             Check::that(! $facts->isArchived, 'in use', 'Restore the record first.', 'identity'),
             self::notStopped($facts, CautionUse::Billing),
         ];

@@ -27,6 +27,12 @@ final readonly class Period
             && ($this->until === null || ! $day->isAfter($this->until));
     }
 
+    /** Whether its last day is past. */
+    public function isOver(Day $today): bool
+    {
+        return $this->until !== null && $this->until->isBefore($today);
+    }
+
     /** Whether there is a day that both include. */
     public function overlaps(self $other): bool
     {

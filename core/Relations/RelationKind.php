@@ -61,15 +61,25 @@ enum RelationKind: string
             // A bank or a firm may be guardian or executor.
             self::Guardian, self::Executor => $from === PartyKind::Person,
             self::Ward, self::Testator => $to === PartyKind::Person,
-            self::ParentCompany, self::Subsidiary, self::HeadOffice, self::Branch => $from === PartyKind::Company && $to === PartyKind::Company,
+            self::ParentCompany, self::Subsidiary, self::HeadOffice, self::Branch => $from === PartyKind::Company &&
+                $to === PartyKind::Company,
             self::ReferredBy, self::Referred, self::CoClient => true,
         };
     }
 
-    /** Who is written to in place of somebody who has died: the executor before the next of kin. */
-    public function standsIn(): bool
+    /**
+     * Who is written to in place of somebody who has died: the executor, else the next of kin, else the spouse.
+     *
+     * @return int|null the nearest first; null for who does not stand in
+     */
+    public function standsInAs(): ?int
     {
-        return $this === self::Executor || $this === self::NextOfKin;
+        return match ($this) {
+            self::Executor => 0,
+            self::NextOfKin => 1,
+            self::Spouse => 2,
+            default => null,
+        };
     }
 
     /**

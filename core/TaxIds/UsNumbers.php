@@ -20,7 +20,9 @@ final class UsNumbers
     /** @return string|null what is wrong with it, or null */
     public static function ein(string $digits): ?string
     {
-        return self::isWithin(substr($digits, 0, 2), self::EIN_PREFIXES) ? null : 'the IRS assigns none that begins with '.substr($digits, 0, 2).'.';
+        return self::isWithin(substr($digits, 0, 2), self::EIN_PREFIXES)
+            ? null
+            : 'the IRS assigns none that begins with '.substr($digits, 0, 2).'.';
     }
 
     /** @return string|null what is wrong with it, or null */

@@ -24,9 +24,9 @@ final readonly class DayOfFollowingMonth implements DueRule
     public static function of(int $day, int $monthsOn = 1, ?int $cutoff = null): self
     {
         return new self(
-            Bounds::dayOfMonth($day),
-            Bounds::months($monthsOn, 1),
-            $cutoff === null ? null : Bounds::dayOfMonth($cutoff),
+            TermsLimits::dayOfMonth($day),
+            TermsLimits::months($monthsOn, 1),
+            $cutoff === null ? null : TermsLimits::dayOfMonth($cutoff),
         );
     }
 
@@ -39,18 +39,18 @@ final readonly class DayOfFollowingMonth implements DueRule
     {
         $months = $this->monthsOn + ($this->isPastCutoff($documentDate) ? 1 : 0);
         $month = $months === 1 ? 'the following month' : sprintf('the month %d months on', $months);
-        $target = sprintf('the %s of %s', Words::ordinal($this->day), $month)
-            .Words::shortened($this->day, $this->dueFor($documentDate));
+        $target = sprintf('the %s of %s', TermsWording::ordinal($this->day), $month)
+            .TermsWording::shortened($this->day, $this->dueFor($documentDate));
 
         return $this->isPastCutoff($documentDate)
-            ? sprintf('%s is after the cutoff on the %s, so %s', $documentDate->toText(), Words::ordinal((int) $this->cutoff), $target)
+            ? sprintf('%s is after the cutoff on the %s, so %s', $documentDate->toText(), TermsWording::ordinal((int) $this->cutoff), $target)
             : $target;
     }
 
     public function toShorthand(): string
     {
-        return Words::ordinal($this->day).' prox'
-            .($this->monthsOn === 1 ? '' : ' + '.Words::count($this->monthsOn - 1, 'month'))
+        return TermsWording::ordinal($this->day).' prox'
+            .($this->monthsOn === 1 ? '' : ' + '.TermsWording::count($this->monthsOn - 1, 'month'))
             .($this->cutoff === null ? '' : ' cutoff '.$this->cutoff);
     }
 

@@ -16,7 +16,7 @@ final readonly class DayOfThisMonth implements DueRule
     /** @throws TermsRefused when the day is not in 1 to 31 */
     public static function of(int $day): self
     {
-        return new self(Bounds::dayOfMonth($day));
+        return new self(TermsLimits::dayOfMonth($day));
     }
 
     public function dueFor(Day $documentDate): Day
@@ -28,16 +28,16 @@ final readonly class DayOfThisMonth implements DueRule
 
     public function explain(Day $documentDate): string
     {
-        $ordinal = Words::ordinal($this->day);
+        $ordinal = TermsWording::ordinal($this->day);
         if ($documentDate->inMonth(0, $this->day)->isBefore($documentDate)) {
             return sprintf('the %s is past on %s, so the %s of the next month', $ordinal, $documentDate->toText(), $ordinal);
         }
 
-        return sprintf('the %s of the document’s month', $ordinal).Words::shortened($this->day, $this->dueFor($documentDate));
+        return sprintf('the %s of the document’s month', $ordinal).TermsWording::shortened($this->day, $this->dueFor($documentDate));
     }
 
     public function toShorthand(): string
     {
-        return Words::ordinal($this->day).' of this month';
+        return TermsWording::ordinal($this->day).' of this month';
     }
 }

@@ -16,7 +16,7 @@ final readonly class DaysAfter implements DueRule
     /** @throws TermsRefused when the days are not in 0 to 3650 */
     public static function of(int $days): self
     {
-        return new self(Bounds::days($days));
+        return new self(TermsLimits::days($days));
     }
 
     public function dueFor(Day $documentDate): Day
@@ -26,7 +26,7 @@ final readonly class DaysAfter implements DueRule
 
     public function explain(Day $documentDate): string
     {
-        return sprintf('%s, plus %s,', $documentDate->toText(), Words::count($this->days, 'day'));
+        return sprintf('%s, plus %s,', $documentDate->toText(), TermsWording::count($this->days, 'day'));
     }
 
     public function toShorthand(): string

@@ -16,7 +16,7 @@ final readonly class DaysAfterMonthEnd implements DueRule
     /** @throws TermsRefused when the days are not in 0 to 3650 */
     public static function of(int $days): self
     {
-        return new self(Bounds::days($days));
+        return new self(TermsLimits::days($days));
     }
 
     public function dueFor(Day $documentDate): Day
@@ -29,7 +29,7 @@ final readonly class DaysAfterMonthEnd implements DueRule
         return sprintf(
             '%s, the end of the document’s month, plus %s,',
             $documentDate->endOfMonth()->toText(),
-            Words::count($this->days, 'day'),
+            TermsWording::count($this->days, 'day'),
         );
     }
 

@@ -17,14 +17,14 @@ final readonly class Discount
     ) {
     }
 
-    /** @throws TermsRefused when it is 0 % or 100 %, or the days are not in 0 to 3650 */
+    /** @throws TermsRefused when it is 0% or 100%, or the days are not in 0 to 3650 */
     public static function of(Percent $percent, int $days, bool $fromMonthEnd = false): self
     {
         if ($percent->isZero() || $percent->value->isEqualTo(100)) {
             throw TermsRefused::emptyDiscount();
         }
 
-        return new self($percent, Bounds::days($days), $fromMonthEnd);
+        return new self($percent, TermsLimits::days($days), $fromMonthEnd);
     }
 
     public function lastDayFor(Day $documentDate): Day

@@ -31,7 +31,7 @@ final readonly class DiscountOffer
      * fall on one day, and nothing is gained by waiting.
      *
      * Source: the approximate cost of forgoing a cash discount of financial management
-     * textbooks, where 2/10 net 30 gives 37.24 % on 365 days and 36.73 % on 360.
+     * textbooks, where 2/10 net 30 gives 37.24% on 365 days and 36.73% on 360.
      */
     public function costPerYear(int $daysInYear = 365): ?BigDecimal
     {
@@ -47,12 +47,12 @@ final readonly class DiscountOffer
             ->toScale(2, RoundingMode::HALF_UP);
     }
 
-    /** "2 % off until 10 Feb 2026; not taking it costs 37.24 % a year." */
+    /** "2% off until 10 Feb 2026; not taking it costs 37.24% a year." */
     public function sentence(): string
     {
         $cost = $this->costPerYear();
 
         return sprintf('%s off until %s', $this->percent->toText(), $this->lastDay->toText())
-            .($cost === null ? '.' : sprintf('; not taking it costs %s %% a year.', $cost));
+            .($cost === null ? '.' : sprintf('; not taking it costs %s%% a year.', $cost));
     }
 }

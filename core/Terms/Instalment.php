@@ -6,14 +6,14 @@ namespace Almanac\Terms;
 
 use Almanac\Money\Percent;
 
-/** A part of the amount with a due rule of its own. A single payment is one part of 100 %. */
+/** A part of the amount with a due rule of its own. A single payment is one part of 100%. */
 final readonly class Instalment
 {
     private function __construct(public Percent $percent, public DueRule $rule)
     {
     }
 
-    /** @throws TermsRefused when the part is 0 % */
+    /** @throws TermsRefused when the part is 0% */
     public static function of(Percent $percent, DueRule $rule): self
     {
         return $percent->isZero() ? throw TermsRefused::emptyPart() : new self($percent, $rule);

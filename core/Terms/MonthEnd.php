@@ -16,7 +16,7 @@ final readonly class MonthEnd implements DueRule
     /** @throws TermsRefused when the months are not in 0 to 120 */
     public static function of(int $monthsOn): self
     {
-        return new self(Bounds::months($monthsOn, 0));
+        return new self(TermsLimits::months($monthsOn, 0));
     }
 
     public function dueFor(Day $documentDate): Day
@@ -35,6 +35,6 @@ final readonly class MonthEnd implements DueRule
 
     public function toShorthand(): string
     {
-        return $this->monthsOn === 0 ? 'EOM' : 'EOM + '.Words::count($this->monthsOn, 'month');
+        return $this->monthsOn === 0 ? 'EOM' : 'EOM + '.TermsWording::count($this->monthsOn, 'month');
     }
 }

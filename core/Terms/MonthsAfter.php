@@ -16,7 +16,7 @@ final readonly class MonthsAfter implements DueRule
     /** @throws TermsRefused when the months are not in 1 to 120 */
     public static function of(int $months): self
     {
-        return new self(Bounds::months($months, 1));
+        return new self(TermsLimits::months($months, 1));
     }
 
     public function dueFor(Day $documentDate): Day
@@ -26,11 +26,11 @@ final readonly class MonthsAfter implements DueRule
 
     public function explain(Day $documentDate): string
     {
-        return sprintf('%s, plus %s,', $documentDate->toText(), Words::count($this->months, 'month'));
+        return sprintf('%s, plus %s,', $documentDate->toText(), TermsWording::count($this->months, 'month'));
     }
 
     public function toShorthand(): string
     {
-        return 'net '.Words::count($this->months, 'month');
+        return 'net '.TermsWording::count($this->months, 'month');
     }
 }

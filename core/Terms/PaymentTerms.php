@@ -40,7 +40,7 @@ final readonly class PaymentTerms
     /**
      * @param non-empty-list<Instalment> $parts
      *
-     * @throws TermsRefused when the parts do not make 100 %, or are more than 24
+     * @throws TermsRefused when the parts do not make 100%, or are more than 24
      */
     public static function inInstalments(array $parts, Roll $roll = Roll::None): self
     {

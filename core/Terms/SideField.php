@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Almanac\Terms;
 
-use Almanac\Ledger\Side;
-
 /** What is set for a side beside the payment terms; each is a record's own, its parent company's or the office's. */
 enum SideField: string
 {

@@ -44,7 +44,7 @@ final class TermsRefused extends Refusal
 
     public static function emptyDiscount(): self
     {
-        return new self('The discount must be more than 0 % and less than 100 %. Leave it out when there is none.');
+        return new self('The discount must be more than 0% and less than 100%. Leave it out when there is none.');
     }
 
     public static function discountAfterDue(string $discount, string $rule): self
@@ -78,7 +78,7 @@ final class TermsRefused extends Refusal
 
     public static function emptyPart(): self
     {
-        return new self('Each instalment must be more than 0 %.');
+        return new self('Each instalment must be more than 0%.');
     }
 
     public static function tooManyParts(int $most): self

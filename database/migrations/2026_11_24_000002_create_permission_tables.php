@@ -19,8 +19,16 @@ return new class extends Migration
         $pivotRole = $columnNames['role_pivot_key'] ?? 'role_id';
         $pivotPermission = $columnNames['permission_pivot_key'] ?? 'permission_id';
 
-        throw_if(empty($tableNames), Exception::class, 'Error: config/permission.php not loaded. Run [php artisan config:clear] and try again.');
-        throw_if($teams && empty($columnNames['team_foreign_key'] ?? null), Exception::class, 'Error: team_foreign_key on config/permission.php not loaded. Run [php artisan config:clear] and try again.');
+        throw_if(
+            empty($tableNames),
+            Exception::class,
+            'Error: config/permission.php not loaded. Run [php artisan config:clear] and try again.',
+        );
+        throw_if(
+            $teams && empty($columnNames['team_foreign_key'] ?? null),
+            Exception::class,
+            'Error: team_foreign_key on config/permission.php not loaded. Run [php artisan config:clear] and try again.',
+        );
 
         Schema::create($tableNames['permissions'], static function (Blueprint $table) {
             // $table->engine('InnoDB');
@@ -49,7 +57,12 @@ return new class extends Migration
             }
         });
 
-        Schema::create($tableNames['model_has_permissions'], static function (Blueprint $table) use ($tableNames, $columnNames, $pivotPermission, $teams) {
+        Schema::create($tableNames['model_has_permissions'], static function (Blueprint $table) use (
+            $tableNames,
+            $columnNames,
+            $pivotPermission,
+            $teams,
+        ) {
             $table->unsignedBigInteger($pivotPermission);
 
             $table->string('model_type');
@@ -73,7 +86,12 @@ return new class extends Migration
 
         });
 
-        Schema::create($tableNames['model_has_roles'], static function (Blueprint $table) use ($tableNames, $columnNames, $pivotRole, $teams) {
+        Schema::create($tableNames['model_has_roles'], static function (Blueprint $table) use (
+            $tableNames,
+            $columnNames,
+            $pivotRole,
+            $teams,
+        ) {
             $table->unsignedBigInteger($pivotRole);
 
             $table->string('model_type');
@@ -96,7 +114,11 @@ return new class extends Migration
             }
         });
 
-        Schema::create($tableNames['role_has_permissions'], static function (Blueprint $table) use ($tableNames, $pivotRole, $pivotPermission) {
+        Schema::create($tableNames['role_has_permissions'], static function (Blueprint $table) use (
+            $tableNames,
+            $pivotRole,
+            $pivotPermission,
+        ) {
             $table->unsignedBigInteger($pivotPermission);
             $table->unsignedBigInteger($pivotRole);
 
@@ -125,7 +147,11 @@ return new class extends Migration
     {
         $tableNames = config('permission.table_names');
 
-        throw_if(empty($tableNames), Exception::class, 'Error: config/permission.php not found and defaults could not be merged. Please publish the package configuration before proceeding, or drop the tables manually.');
+        throw_if(
+            empty($tableNames),
+            Exception::class,
+            'Error: config/permission.php not found and defaults could not be merged. Please publish the package configuration before proceeding, or drop the tables manually.',
+        );
 
         Schema::drop($tableNames['role_has_permissions']);
         Schema::drop($tableNames['model_has_roles']);

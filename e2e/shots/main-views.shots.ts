@@ -44,7 +44,7 @@ test('pictures', async ({ desk, page, browser }) => {
     await expect(desk.answers.first()).toContainText('Silas');
     await shoot('find-with-results');
     await desk.search('Verdigris Gear Works');
-    await expect(page.getByText('Nobody in the book answers to that.')).toBeVisible();
+    await expect(page.getByText('Nobody in the book matches that.')).toBeVisible();
     await shoot('find-without-results');
 
     await page.goto('/records/4');
@@ -66,7 +66,7 @@ test('pictures', async ({ desk, page, browser }) => {
     await desk.edit('When we bill them');
     await page.getByRole('combobox', { name: /Payment terms/ }).fill('2/10 net 30, next business day');
     await desk.section('When we bill them').getByLabel('An invoice dated').fill('31 jan');
-    await expect(desk.section('When we bill them')).toContainText('37.24 %');
+    await expect(desk.section('When we bill them')).toContainText('37.24%');
     await page.evaluate(() => document.getElementById('client-terms')?.scrollIntoView({ block: 'center' }));
     await shoot('terms-preview');
 

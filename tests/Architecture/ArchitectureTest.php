@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Architecture;
 
+use App\Queries\Ledger\PreviewDocument;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use PHPat\Selector\Selector;
@@ -54,8 +55,32 @@ final class ArchitectureTest
                 Selector::inNamespace('App\Http'),
                 Selector::inNamespace('App\Actions'),
                 Selector::inNamespace('App\Queries'),
+                Selector::inNamespace('App\Facts'),
+                Selector::inNamespace('App\Papers'),
+                Selector::inNamespace('App\Time'),
+                Selector::inNamespace('App\Validation'),
+                Selector::inNamespace('App\Acts'),
             )
             ->because('a model stores; who uses it is not its business');
+    }
+
+    public function testFactsAreReadFromModelsAlone(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('App\Facts'), Selector::inNamespace('App\Register'))
+            ->shouldNotDependOn()
+            ->classes(Selector::inNamespace('App\Http'), Selector::inNamespace('App\Actions'), Selector::inNamespace('App\Queries'))
+            ->because('both what changes the book and what reads it stand on them');
+    }
+
+    public function testQueriesChangeNothing(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('App\Queries'))
+            ->excluding(Selector::classname(PreviewDocument::class))
+            ->shouldNotDependOn()
+            ->classes(Selector::inNamespace('App\Actions'))
+            ->because('a query reads; a preview writes a document and takes it back');
     }
 
     public function testActionsAnswerNoRequests(): Rule
@@ -63,8 +88,30 @@ final class ArchitectureTest
         return PHPat::rule()
             ->classes(Selector::inNamespace('App\Actions'))
             ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('App\Http'), Selector::inNamespace('Illuminate\Http\Request'))
-            ->because('scripts and imports use actions too');
+            ->classes(
+                Selector::inNamespace('App\Http'),
+                Selector::inNamespace('App\Queries'),
+                Selector::inNamespace('Illuminate\Http\Request'),
+            )
+            ->because('scripts and imports use actions too; what both change and read stand on are the facts');
+    }
+
+    public function testPapersAreDrawnFromTheBooks(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('App\Papers'))
+            ->shouldNotDependOn()
+            ->classes(Selector::inNamespace('App\Http'), Selector::inNamespace('App\Actions'), Selector::inNamespace('App\Queries'))
+            ->because('a paper is the same whoever asks for it');
+    }
+
+    public function testTermsKnowNoLedger(): Rule
+    {
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Almanac\Terms'))
+            ->shouldNotDependOn()
+            ->classes(Selector::inNamespace('Almanac\Ledger'))
+            ->because('documents are due by terms, and terms know no documents');
     }
 
     public function testDataObjectsAreFinal(): Rule

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Almanac\Access\Role;
+use App\Models\Job;
 use App\Models\Office;
 use App\Models\Party;
-use App\Support\Role;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Route;
@@ -18,14 +19,40 @@ final class AccessTest extends TestCase
     private const SITE = ['Referer' => 'http://localhost/'];
 
     /** Routes that change nothing in the book, or only the session of whoever asks. */
-    private const OPEN_TO_READERS = ['POST api/session', 'DELETE api/session', 'POST api/setup', 'POST api/tokens', 'POST api/terms/preview', 'POST api/look-alikes', 'POST api/calendar', 'DELETE api/tokens/{token}', 'PUT api/password'];
+    private const OPEN_TO_READERS = [
+        'POST api/session',
+        'DELETE api/session',
+        'POST api/setup',
+        'POST api/tokens',
+        'POST api/terms/preview',
+        'POST api/look-alikes',
+        'POST api/calendar',
+        'DELETE api/tokens/{token}',
+        'PUT api/password',
+        'POST api/parties/{party}/statement',
+        'DELETE api/jobs/{job}',
+    ];
 
     /** What some routes have to be told, so that they have an answer. */
     private const TOLD = ['api/names' => '?typed=Wren', 'api/parties/{party}/statement' => '?side=client&currency=USD'];
 
-    private const FOR_ADMINISTRATORS = ['GET api/users', 'GET api/office', 'GET api/acts', 'GET api/lists', 'GET api/sheets', 'GET api/terms'];
+    private const FOR_ADMINISTRATORS = [
+        'GET api/users',
+        'GET api/office',
+        'GET api/office/logo',
+        'GET api/acts',
+        'GET api/lists',
+        'GET api/sheets',
+        'GET api/terms',
+    ];
 
-    private const OPEN_TO_NOBODY_SIGNED_IN = ['GET api/session', 'POST api/session', 'POST api/setup', 'POST api/tokens', 'GET api/countries'];
+    private const OPEN_TO_NOBODY_SIGNED_IN = [
+        'GET api/session',
+        'POST api/session',
+        'POST api/setup',
+        'POST api/tokens',
+        'GET api/countries',
+    ];
 
     public function test_signing_in_opens_a_new_session(): void
     {
@@ -33,9 +60,15 @@ final class AccessTest extends TestCase
         $this->getJson('/api/session')->assertOk()->assertJson(['needsSetup' => false, 'userName' => null, 'officeName' => null]);
         $before = session()->getId();
 
-        $this->signIn()->assertOk()->assertJson([
-            'userName' => 'Maud Ferris', 'role' => 'administrator', 'mayChangeRecords' => true, 'officeName' => 'Orrery & Vane', 'today' => '2026-11-24',
-        ]);
+        $this->signIn()
+            ->assertOk()
+            ->assertJson([
+                'userName' => 'Maud Ferris',
+                'role' => 'administrator',
+                'mayChangeRecords' => true,
+                'officeName' => 'Orrery & Vane',
+                'today' => '2026-11-24',
+            ]);
         $this->assertNotSame($before, session()->getId(), 'a session id from before is worth nothing');
         $this->getJson('/api/parties')->assertOk();
 
@@ -50,7 +83,10 @@ final class AccessTest extends TestCase
         $wrong = $this->signIn('wrong-password')->assertUnprocessable();
         $unknown = $this->postJson('/api/session', ['email' => 'nobody@orreryvane.example', 'password' => 'x'])->assertUnprocessable();
         $this->assertSame($wrong->json('errors'), $unknown->json('errors'));
-        $this->assertSame(['field' => 'password', 'message' => 'The email and the password do not belong together. Check both, then try again.'], $wrong->json('errors.0'));
+        $this->assertSame(
+            ['field' => 'password', 'message' => 'The email and the password do not belong together. Check both, then try again.'],
+            $wrong->json('errors.0'),
+        );
     }
 
     public function test_after_five_tries_a_minute_it_waits(): void
@@ -66,17 +102,30 @@ final class AccessTest extends TestCase
 
     public function test_a_token_lets_a_script_in(): void
     {
-        $token = $this->postJson('/api/tokens', ['email' => 'maud@orreryvane.example', 'password' => self::PASSWORD, 'name' => 'nightly list'])
-            ->assertCreated()->json('token');
+        $token = $this->postJson('/api/tokens', [
+            'email' => 'maud@orreryvane.example',
+            'password' => self::PASSWORD,
+            'name' => 'nightly list',
+        ])
+            ->assertCreated()
+            ->json('token');
         $this->withToken($token)->getJson('/api/parties')->assertOk();
-        $this->withToken($token)->postJson('/api/parties', ['kind' => 'company', 'name' => 'By script', 'isClient' => true, 'isVendor' => false])->assertCreated();
+        $this->withToken($token)
+            ->postJson('/api/parties', ['kind' => 'company', 'name' => 'By script', 'isClient' => true, 'isVendor' => false])
+            ->assertCreated();
         $this->app['auth']->forgetGuards();
         $this->withToken('almanac_1|wrong')->getJson('/api/parties')->assertUnauthorized();
     }
 
     public function test_the_office_is_set_up_once(): void
     {
-        $again = ['officeName' => 'Other', 'country' => 'GB', 'name' => 'Eve', 'email' => 'eve@other.example', 'password' => 'long-enough-1'];
+        $again = [
+            'officeName' => 'Other',
+            'country' => 'GB',
+            'name' => 'Eve',
+            'email' => 'eve@other.example',
+            'password' => 'long-enough-1',
+        ];
         $this->withHeaders(self::SITE)->postJson('/api/setup', $again)->assertForbidden();
         $this->assertSame(1, Office::query()->count());
     }
@@ -104,16 +153,47 @@ final class AccessTest extends TestCase
         $company = $this->addCompany('Brass Lantern Foundry');
         $this->assertSame(1, $company->id);
         Storage::fake('local');
-        $this->postJson('/api/parties/1/entries', ['kind' => 'note', 'day' => '', 'withPartyId' => null, 'text' => 'A note', 'isPinned' => true])->assertCreated()->assertJsonPath('pinned.0.id', 1);
+        $this->postJson('/api/parties/1/entries', [
+            'kind' => 'note',
+            'day' => '',
+            'withPartyId' => null,
+            'text' => 'A note',
+            'isPinned' => true,
+        ])
+            ->assertCreated()
+            ->assertJsonPath('pinned.0.id', 1);
         $this->keepBooks($company);
-        $this->postJson('/api/parties/1/cautions', ['level' => 'stop', 'use' => 'any', 'text' => 'A stop', 'since' => '', 'until' => ''])->assertCreated()->assertJsonPath('cautions.0.id', 1);
+        $this->postJson('/api/parties/1/cautions', ['level' => 'stop', 'use' => 'any', 'text' => 'A stop', 'since' => '', 'until' => ''])
+            ->assertCreated()
+            ->assertJsonPath('cautions.0.id', 1);
         $this->addCompany('Brass Lantern Foundry Inc.');
-        $this->postJson('/api/sheets', ['name' => 'Own', 'partyKind' => null, 'type' => '', 'isRetired' => false, 'fields' => []])->assertCreated()->assertJsonPath('0.id', 1);
-        $this->postJson('/api/parties/1/reminders', ['text' => 'T', 'day' => '', 'time' => '', 'rule' => '', 'userId' => 1])->assertCreated()->assertJsonPath('reminders.0.id', 1);
+        $this->postJson('/api/sheets', ['name' => 'Own', 'partyKind' => null, 'type' => '', 'isRetired' => false, 'fields' => []])
+            ->assertCreated()
+            ->assertJsonPath('0.id', 1);
+        $this->postJson('/api/parties/1/reminders', ['text' => 'T', 'day' => '', 'time' => '', 'rule' => '', 'userId' => 1])
+            ->assertCreated()
+            ->assertJsonPath('reminders.0.id', 1);
         $this->addPerson('Ada', 'Finch', ['companyId' => 1]);
-        $this->saveSection($company, 'addresses', ['addresses' => [$this->address()]])->assertOk()->assertJsonPath('addresses.addresses.0.id', 1);
-        $this->post('/api/parties/1/files', ['file' => UploadedFile::fake()->createWithContent('a.txt', 'Ring twice.'), 'kind' => 'photo'], ['Accept' => 'application/json'])->assertCreated()->assertJsonPath('files.0.id', 1);
-        $this->actingAs($this->user(Role::Reader));
+        $this->saveSection($company, 'addresses', ['addresses' => [$this->address()]])
+            ->assertOk()
+            ->assertJsonPath('addresses.addresses.0.id', 1);
+        $this->post(
+            '/api/parties/1/files',
+            ['file' => UploadedFile::fake()->createWithContent('a.txt', 'Ring twice.'), 'kind' => 'photo'],
+            ['Accept' => 'application/json'],
+        )
+            ->assertCreated()
+            ->assertJsonPath('files.0.id', 1);
+        $this->actingAs($reader = $this->user(Role::Reader));
+        Storage::put('jobs/1.pdf', '%PDF');
+        Job::query()->create([
+            'user_id' => $reader->id,
+            'party_id' => 1,
+            'title' => 'Statement.pdf',
+            'input' => ['side' => 'client', 'currency' => 'USD', 'from' => '', 'to' => ''],
+            'state' => Job::READY,
+            'path' => 'jobs/1.pdf',
+        ]);
         $checked = 0;
         foreach ($this->routes() as $route => [$method, $uri]) {
             if (in_array($route, self::FOR_ADMINISTRATORS, true)) {
@@ -136,13 +216,39 @@ final class AccessTest extends TestCase
         $invoice = $this->issued($company, 'invoice', '10', ['date' => '2026-09-01']);
         $this->pay($company, '5', [$invoice->id => '5'])->assertCreated()->assertJsonPath('row.id', 1);
         $this->postJson("/api/documents/{$invoice->id}/send", ['to' => 'a@b.example', 'text' => ''])->assertOk();
-        $this->postJson("/api/parties/{$company->id}/bank-details", ['kind' => 'IBAN', 'iban' => 'DE89370400440532013000', 'bic' => '', 'routing' => '', 'sortCode' => '', 'account' => '', 'use' => 'checking', 'holder' => '', 'bankName' => ''])->assertCreated();
-        $this->postJson("/api/parties/{$company->id}/cards", ['number' => '4111111111111111', 'expires' => '04/28', 'holder' => '', 'postcode' => ''])->assertCreated();
-        $this->postJson('/api/tax-rates', ['name' => 'Sales', 'percent' => '6', 'side' => 'client', 'since' => '', 'until' => '', 'isRetired' => false])->assertCreated();
+        $this->postJson("/api/parties/{$company->id}/bank-details", [
+            'kind' => 'IBAN',
+            'iban' => 'DE89370400440532013000',
+            'bic' => '',
+            'routing' => '',
+            'sortCode' => '',
+            'account' => '',
+            'use' => 'checking',
+            'holder' => '',
+            'bankName' => '',
+        ])->assertCreated();
+        $this->postJson("/api/parties/{$company->id}/cards", [
+            'number' => '4111111111111111',
+            'expires' => '04/28',
+            'holder' => '',
+            'postcode' => '',
+        ])->assertCreated();
+        $this->postJson('/api/tax-rates', [
+            'name' => 'Sales',
+            'percent' => '6',
+            'side' => 'client',
+            'since' => '',
+            'until' => '',
+            'isRetired' => false,
+        ])->assertCreated();
         $this->postJson('/api/accounts', ['code' => '1', 'name' => 'A', 'kind' => 'income', 'isRetired' => false])->assertCreated();
         $this->postJson('/api/cost-centres', ['group' => 'G', 'name' => 'N', 'isRetired' => false])->assertCreated();
         $this->postJson('/api/currency-rates', ['currency' => 'EUR', 'day' => '', 'rate' => '1.1'])->assertCreated();
-        $this->post('/api/imports', ['file' => UploadedFile::fake()->createWithContent('a.csv', 'x')], ['Accept' => 'application/json'])->assertCreated();
+        $this->post(
+            '/api/imports',
+            ['file' => UploadedFile::fake()->createWithContent('a.csv', 'x')],
+            ['Accept' => 'application/json'],
+        )->assertCreated();
     }
 
     public function test_clerks_and_approvers_may_change_records(): void
@@ -185,7 +291,10 @@ final class AccessTest extends TestCase
         foreach (Route::getRoutes()->getRoutes() as $route) {
             if (str_starts_with($route->uri(), 'api/')) {
                 $method = $route->methods()[0];
-                $routes["$method {$route->uri()}"] = [$method, '/'.preg_replace(['/\{list\}/', '/\{\w+\}/'], ['tags', '1'], $route->uri()).(self::TOLD[$route->uri()] ?? '')];
+                $routes["$method {$route->uri()}"] = [
+                    $method,
+                    '/'.preg_replace(['/\{list\}/', '/\{\w+\}/'], ['tags', '1'], $route->uri()).(self::TOLD[$route->uri()] ?? ''),
+                ];
             }
         }
         $this->assertGreaterThan(15, count($routes));

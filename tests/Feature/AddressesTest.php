@@ -13,7 +13,9 @@ final class AddressesTest extends TestCase
     public function test_an_address_is_tidied_and_laid_out(): void
     {
         $company = $this->addCompany('Penhallow Observatory');
-        $this->saveSection($company, 'addresses', ['addresses' => [$this->address(['region' => 'vermont', 'postcode' => '053011234', 'uses' => ['postal', 'billing']])]])
+        $this->saveSection($company, 'addresses', [
+            'addresses' => [$this->address(['region' => 'vermont', 'postcode' => '053011234', 'uses' => ['postal', 'billing']])],
+        ])
             ->assertOk()
             ->assertJsonPath('addresses.addresses.0.text', ['14 Meridian Lane', 'Brattleboro, VT 05301-1234'])
             ->assertJsonPath('addresses.addresses.0.isPrimary', true)
@@ -55,11 +57,57 @@ final class AddressesTest extends TestCase
             ->assertJsonPath('letter.envelope.1', 'New Road 2');
     }
 
+    public function test_lists_show_where_they_are_today_and_who_is_still_there(): void
+    {
+        $company = $this->addCompany('Brass');
+        $address = $this->saveSection($company, 'addresses', [
+            'addresses' => [
+                $this->address(['locality' => 'Putney', 'since' => '+7', 'isPrimary' => true]),
+                $this->address(['country' => 'GB', 'locality' => 'Leeds', 'region' => '', 'postcode' => '', 'until' => '+6']),
+            ],
+        ])
+            ->assertJsonPath('party.place', 'Leeds, GB')
+            ->json('addresses.addresses.1.addressId');
+        $this->getJson('/api/parties')->assertJsonPath('rows.0.place', 'Leeds, GB');
+        $this->getJson('/api/find?q=Brass')->assertJsonPath('results.0.party.place', 'Leeds, GB');
+        // A number without + is dialled where they are, not where they will be.
+        $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('phone', '0113 496 0123')]])
+            ->assertJsonPath('reach.contactPoints.0.value', '0113 496 0123')
+            ->assertJsonPath('reach.contactPoints.0.display', '+44 113 496 0123');
+
+        [$was, $is] = [$this->addPerson('Was', 'There'), $this->addPerson('Is', 'There')];
+        $this->saveSection($was, 'addresses', [
+            'addresses' => [$this->address(['linkedAddressId' => $address, 'until' => 'yesterday'])],
+        ])->assertOk();
+        $this->saveSection($is, 'addresses', ['addresses' => [$this->address(['linkedAddressId' => $address])]])
+            ->assertOk()
+            ->assertJsonPath('addresses.addresses.0.sharedWith.*.name', ['Brass']);
+        $this->getJson("/api/parties/{$company->id}")->assertJsonPath('addresses.addresses.1.sharedWith.*.name', ['Is There']);
+    }
+
+    public function test_a_past_and_a_future_position_are_not_where_somebody_works(): void
+    {
+        [$first, $next] = [$this->addCompany('First'), $this->addCompany('Next')];
+        $person = $this->addPerson('Silas', 'Wren');
+        $this->saveSection($person, 'positions', [
+            'positions' => [$this->position($next, ['since' => '+7', 'isPrimary' => true]), $this->position($first, ['until' => '+6'])],
+        ])
+            ->assertOk()
+            ->assertJsonPath('party.position', 'First');
+        config(['almanac.today' => '2026-12-10']);
+        $this->getJson("/api/parties/{$person->id}")->assertJsonPath('party.position', 'Next');
+    }
+
     public function test_a_change_at_the_owner_shows_at_everybody_who_uses_the_address(): void
     {
         [$edith, $walter, $addressId] = $this->household();
         $use = $this->getJson("/api/parties/{$edith->id}")->json('addresses.addresses.0');
-        $this->saveSection($edith, 'addresses', ['addresses' => [$this->address(['id' => $use['id'], 'lines' => '23 Orchard Hill'])]], 1)->assertOk();
+        $this->saveSection(
+            $edith,
+            'addresses',
+            ['addresses' => [$this->address(['id' => $use['id'], 'lines' => '23 Orchard Hill'])]],
+            1,
+        )->assertOk();
 
         $this->getJson("/api/parties/{$walter->id}")
             ->assertJsonPath('addresses.addresses.0.addressId', $addressId)

@@ -27,8 +27,15 @@ final class ArchiveTest extends TestCase
 
         $this->saveSection($company, 'reach', ['contactPoints' => []])->assertStatus(423)
             ->assertJsonPath('detail', 'This record is archived. Restore it to change it.');
-        $this->postJson('/api/parties', ['kind' => 'person', 'given' => 'A', 'companyId' => $company->id, 'isClient' => false, 'isVendor' => false])
-            ->assertUnprocessable()->assertJsonPath('errors.0.field', 'companyId');
+        $this->postJson('/api/parties', [
+            'kind' => 'person',
+            'given' => 'A',
+            'companyId' => $company->id,
+            'isClient' => false,
+            'isVendor' => false,
+        ])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.0.field', 'companyId');
 
         $this->deleteJson("/api/parties/{$company->id}/archive")->assertOk()->assertJsonPath('archive', null);
         $this->saveSection($company, 'reach', ['contactPoints' => []])->assertOk();
@@ -51,7 +58,9 @@ final class ArchiveTest extends TestCase
         $company = $this->addCompany('Brass');
         $this->deleteJson("/api/parties/{$company->id}/archive")->assertOk();
         $this->putJson("/api/parties/{$company->id}/archive", ['reason' => 'first'])->assertOk();
-        $this->putJson("/api/parties/{$company->id}/archive", ['reason' => 'second'])->assertOk()->assertJsonPath('archive.reason', 'first');
+        $this->putJson("/api/parties/{$company->id}/archive", ['reason' => 'second'])
+            ->assertOk()
+            ->assertJsonPath('archive.reason', 'first');
         $this->assertCount(2, $this->changesOf($company));
     }
 
@@ -77,8 +86,12 @@ final class ArchiveTest extends TestCase
         $company = $this->addCompany('Brass');
         $this->saveSection($company, 'addresses', ['addresses' => [$this->address()]])->assertOk();
         $person = $this->addPerson('Silas', 'Wren', ['companyId' => $company->id]);
-        $this->deleteJson("/api/parties/{$company->id}")->assertUnprocessable()
-            ->assertJsonPath('detail', 'It is still used by 1 position and 1 record with the same address, so deleting it would leave a hole. Archive it instead.');
+        $this->deleteJson("/api/parties/{$company->id}")
+            ->assertUnprocessable()
+            ->assertJsonPath(
+                'detail',
+                'It is still used by 1 position and 1 record with the same address, so deleting it would leave a hole. Archive it instead.',
+            );
         $this->deleteJson("/api/parties/{$person->id}")->assertUnprocessable();
         $this->assertSame(2, Party::query()->count());
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Almanac\Access\Role;
 use App\Models\File;
 use App\Models\Party;
 use App\Models\Reminder;
-use App\Support\Role;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Storage;
@@ -34,10 +34,15 @@ final class FilesTest extends TestCase
         Storage::assertExists('files/'.substr($hash, 0, 2).'/'.substr($hash, 2));
         $this->assertSame([], array_filter(Storage::allFiles(), fn (string $path) => str_ends_with($path, '.part')));
 
-        $saved = $this->get('/api/files/1')->assertOk()->assertHeader('Content-Type', 'application/octet-stream')->assertHeader('X-Frame-Options', 'DENY');
+        $saved = $this->get('/api/files/1')
+            ->assertOk()
+            ->assertHeader('Content-Type', 'application/octet-stream')
+            ->assertHeader('X-Frame-Options', 'DENY');
         $this->assertStringStartsWith('attachment', (string) $saved->headers->get('Content-Disposition'));
         $this->assertSame(self::PDF, $saved->streamedContent());
-        $shown = $this->get('/api/files/1?show=1')->assertHeader('Content-Type', 'application/pdf')->assertHeader('X-Frame-Options', 'SAMEORIGIN');
+        $shown = $this->get('/api/files/1?show=1')
+            ->assertHeader('Content-Type', 'application/pdf')
+            ->assertHeader('X-Frame-Options', 'SAMEORIGIN');
         $this->assertStringContainsString("default-src 'none'", (string) $shown->headers->get('Content-Security-Policy'));
         $this->assertContains('File:  -> insurance.pdf, certificate', $this->changesOf($party));
     }
@@ -48,7 +53,9 @@ final class FilesTest extends TestCase
         $this->upload($one, 'a.pdf', self::PDF);
         $this->upload($two, 'b.pdf', self::PDF);
         $this->assertCount(1, Storage::allFiles('files'));
+        $this->getJson('/api/find?q=a.pdf')->assertJsonPath('results.0.reasons', ['file a.pdf']);
         $this->deleteJson('/api/files/1')->assertOk()->assertJsonPath('files', []);
+        $this->getJson('/api/find?q=a.pdf')->assertJsonPath('results', []);
         $this->assertCount(1, Storage::allFiles('files'));
         $this->deleteJson("/api/parties/{$two->id}")->assertNoContent();
         $this->assertCount(0, Storage::allFiles('files'));
@@ -57,14 +64,27 @@ final class FilesTest extends TestCase
     public function test_what_a_file_is_counts_and_not_what_it_is_called(): void
     {
         $party = $this->addCompany('Brass');
-        foreach (['harmless.pdf' => '<html><script>alert(1)</script></html>', 'tool.png' => "MZ\x90\x00\x03\x00\x00\x00\x04\x00\x00\x00\xff\xff\x00\x00", 'drawing.svg' => '<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>'] as $name => $content) {
-            $this->upload($party, $name, $content)->assertUnprocessable()
-                ->assertJsonPath('errors.0.message', "“{$name}” is a kind of file that is not kept here. Use a picture, PDF, text, table, letter or email.");
+        foreach (
+            [
+                'harmless.pdf' => '<html><script>alert(1)</script></html>',
+                'tool.png' => "MZ\x90\x00\x03\x00\x00\x00\x04\x00\x00\x00\xff\xff\x00\x00",
+                'drawing.svg' => '<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>',
+            ] as $name => $content
+        ) {
+            $this->upload($party, $name, $content)
+                ->assertUnprocessable()
+                ->assertJsonPath(
+                    'errors.0.message',
+                    "“{$name}” is a kind of file that is not kept here. Use a picture, PDF, text, table, letter or email.",
+                );
         }
         $this->upload($party, 'nothing.txt', '')->assertUnprocessable()->assertJsonPath('errors.0.message', 'That file is empty.');
         $this->upload($party, 'notes.txt', 'Ring twice.')->assertCreated()->assertJsonPath('files.0.canBeShown', false);
         $this->upload($party, '../../etc/passwd.txt', 'Ring twice.')->assertCreated()->assertJsonPath('files.0.name', 'passwd.txt');
-        $this->asAdministrator()->postJson("/api/parties/{$party->id}/files", ['kind' => 'photo'])->assertUnprocessable()->assertJsonPath('errors.0.message', 'Choose a file.');
+        $this->asAdministrator()
+            ->postJson("/api/parties/{$party->id}/files", ['kind' => 'photo'])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.0.message', 'Choose a file.');
         $this->get('/api/files/1?show=1')->assertHeader('Content-Type', 'application/octet-stream');
     }
 
@@ -72,12 +92,17 @@ final class FilesTest extends TestCase
     {
         $party = $this->addCompany('Brass');
         $this->upload($party, 'insurance.pdf', self::PDF);
-        $this->change(['expiresOn' => '31 Jan 2027'])->assertOk()->assertJsonPath('files.0.expiresOn', '31 Jan 2027')
-            ->assertJsonPath('reminders.0.text', '“insurance.pdf” expires on 31 Jan 2027')->assertJsonPath('reminders.0.whenText', 'Fri 1 Jan 2027, 09:00');
+        $this->change(['expiresOn' => '31 Jan 2027'])
+            ->assertOk()
+            ->assertJsonPath('files.0.expiresOn', '31 Jan 2027')
+            ->assertJsonPath('reminders.0.text', '“insurance.pdf” expires on 31 Jan 2027')
+            ->assertJsonPath('reminders.0.whenText', 'Fri 1 Jan 2027, 09:00');
         $this->change(['expiresOn' => '1 Dec'])->assertJsonPath('reminders.*.whenText', ['Tue 24 Nov 2026, 09:00']);
         $this->getJson('/api/today')->assertJsonPath('files.0.name', 'insurance.pdf')->assertJsonPath('files.0.isExpired', false);
         $this->change(['expiresOn' => ''])->assertJsonPath('reminders', []);
-        $this->change(['name' => ' ', 'expiresOn' => '31 Feb'])->assertUnprocessable()->assertJsonPath('errors.*.field', ['name', 'expiresOn']);
+        $this->change(['name' => ' ', 'expiresOn' => '31 Feb'])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.*.field', ['name', 'expiresOn']);
         $this->assertSame(0, Reminder::query()->count());
     }
 
@@ -88,7 +113,10 @@ final class FilesTest extends TestCase
         $reader = $this->user(Role::Reader);
         $this->actingAs($reader)->get('/api/files/1')->assertOk();
         $this->change(['isPrivate' => true])->assertOk();
-        $this->actingAs($reader)->getJson('/api/files/1')->assertForbidden()->assertJsonPath('detail', 'That file is private. Ask somebody who may see private values.');
+        $this->actingAs($reader)
+            ->getJson('/api/files/1')
+            ->assertForbidden()
+            ->assertJsonPath('detail', 'That file is private. Ask somebody who may see private values.');
         $this->asAdministrator()->get('/api/files/1')->assertOk();
         $this->app['auth']->forgetGuards();
         $this->getJson('/api/files/1')->assertUnauthorized();
@@ -135,6 +163,9 @@ final class FilesTest extends TestCase
      */
     private function change(array $input): TestResponse
     {
-        return $this->asAdministrator()->putJson('/api/files/1', $input + ['name' => 'insurance.pdf', 'kind' => 'certificate', 'expiresOn' => '', 'isPrivate' => false]);
+        return $this->asAdministrator()->putJson(
+            '/api/files/1',
+            $input + ['name' => 'insurance.pdf', 'kind' => 'certificate', 'expiresOn' => '', 'isPrivate' => false],
+        );
     }
 }

@@ -20,10 +20,12 @@ final class FindTest extends TestCase
     {
         parent::setUp();
         $this->foundry = $this->addCompany('Brass Lantern Foundry', ['legal' => 'B. L. Castings LLC']);
-        $this->saveSection($this->foundry, 'addresses', ['addresses' => [$this->address(['locality' => 'Keene', 'region' => 'NH', 'postcode' => '03431'])]])->assertOk();
-        $this->saveSection($this->foundry, 'reach', ['contactPoints' => [
-            $this->contact('phone', '603-555-0163 ext. 4'), $this->contact('email', 'orders@brasslantern.example'),
-        ]])->assertOk();
+        $this->saveSection($this->foundry, 'addresses', [
+            'addresses' => [$this->address(['locality' => 'Keene', 'region' => 'NH', 'postcode' => '03431'])],
+        ])->assertOk();
+        $this->saveSection($this->foundry, 'reach', [
+            'contactPoints' => [$this->contact('phone', '603-555-0163 ext. 4'), $this->contact('email', 'orders@brasslantern.example')],
+        ])->assertOk();
         $this->silas = $this->addPerson('Silas', 'Wren', ['companyId' => $this->foundry->id, 'title' => 'Foundry manager']);
         $this->addCompany('Penhallow Observatory');
         $this->addCompany('شركة الفنار');
@@ -41,7 +43,7 @@ final class FindTest extends TestCase
     #[TestWith(['1001', 'Brass Lantern Foundry', ['number 1001']])]
     #[TestWith(['orders@', 'Brass Lantern Foundry', ['email orders@brasslantern.example']])]
     #[TestWith(['keene orders', 'Brass Lantern Foundry', ['place Keene NH 03431 United States', 'email orders@brasslantern.example']])]
-    #[TestWith(['castings', 'Brass Lantern Foundry', ['also known as B. L. Castings LLC']])]
+    #[TestWith(['castings', 'Brass Lantern Foundry', ['legal name B. L. Castings LLC']])]
     #[TestWith(['antern', 'Brass Lantern Foundry', ['name']])]
     #[TestWith(['Pennhalow', 'Penhallow Observatory', ['spelled much like “Penhallow”']])]
     #[TestWith(['observatroy penhalow', 'Penhallow Observatory', ['spelled much like “Observatory”', 'spelled much like “Penhallow”']])]
@@ -79,14 +81,21 @@ final class FindTest extends TestCase
 
     public function test_one_kind_can_be_asked_for(): void
     {
-        $names = fn (string $kind) => $this->asAdministrator()->getJson("/api/find?q=brass&kind=$kind")->json('results.*.party.displayName');
+        $names = fn (string $kind) => $this->asAdministrator()
+            ->getJson("/api/find?q=brass&kind=$kind")
+            ->json('results.*.party.displayName');
         $this->assertSame(['Brass Lantern Foundry'], $names('company'));
         $this->assertSame(['Silas Wren'], $names('person'));
     }
 
     public function test_a_company_under_a_new_name_brings_its_people_along(): void
     {
-        $this->saveSection($this->foundry, 'identity', ['name' => 'Verdigris Works', 'legal' => '', 'isClient' => false, 'isVendor' => true])->assertOk();
+        $this->saveSection($this->foundry, 'identity', [
+            'name' => 'Verdigris Works',
+            'legal' => '',
+            'isClient' => false,
+            'isVendor' => true,
+        ])->assertOk();
         $this->getJson('/api/find?q=wren+verdigris')->assertJsonPath('results.0.party.id', $this->silas->id);
         $this->getJson('/api/find?q=wren+brass')->assertJsonPath('results', []);
     }
@@ -110,6 +119,7 @@ final class FindTest extends TestCase
         DB::table('search_letters')->delete();
         DB::table('look_alike_keys')->delete();
         DB::table('record_gaps')->delete();
+        DB::table('record_lines')->delete();
         $this->assertNotSame($kept, $this->index());
         $this->app->make(IndexParties::class)->everything();
         $this->assertSame($kept, $this->index());
@@ -121,10 +131,30 @@ final class FindTest extends TestCase
         $others = Party::query()->where('kind', '!=', $party->kind)->orderBy('id')->get()->all();
         $other = $others[mt_rand(0, count($others) - 1)];
         match (mt_rand(0, 3)) {
-            0 => $this->saveSection($party, 'identity', ['isClient' => (bool) mt_rand(0, 1), 'isVendor' => false, 'name' => "Name $n", 'given' => "Given $n"] + $record['identity'], $record['identity']['version']),
-            1 => $this->saveSection($party, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-01'.str_pad((string) $n, 2, '0', STR_PAD_LEFT))]], $record['reach']['version']),
-            2 => $this->saveSection($party, 'addresses', ['addresses' => [$this->address(['locality' => "Town $n"])]], $record['addresses']['version']),
-            3 => $this->saveSection($party, 'positions', ['positions' => [$this->position($other, ['title' => "Title $n"])]], $record['positions']['version']),
+            0 => $this->saveSection(
+                $party,
+                'identity',
+                ['isClient' => (bool) mt_rand(0, 1), 'isVendor' => false, 'name' => "Name $n", 'given' => "Given $n"] + $record['identity'],
+                $record['identity']['version'],
+            ),
+            1 => $this->saveSection(
+                $party,
+                'reach',
+                ['contactPoints' => [$this->contact('phone', '802-555-01'.str_pad((string) $n, 2, '0', STR_PAD_LEFT))]],
+                $record['reach']['version'],
+            ),
+            2 => $this->saveSection(
+                $party,
+                'addresses',
+                ['addresses' => [$this->address(['locality' => "Town $n"])]],
+                $record['addresses']['version'],
+            ),
+            3 => $this->saveSection(
+                $party,
+                'positions',
+                ['positions' => [$this->position($other, ['title' => "Title $n"])]],
+                $record['positions']['version'],
+            ),
         };
     }
 
@@ -136,6 +166,7 @@ final class FindTest extends TestCase
             DB::table('search_letters')->orderBy('rowid')->get(['rowid', '*']),
             DB::table('look_alike_keys')->orderBy('party_id')->orderBy('key')->get(),
             DB::table('record_gaps')->orderBy('party_id')->get(),
+            DB::table('record_lines')->orderBy('party_id')->get(),
         ]), true);
     }
 }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Almanac\Records\OfficeList;
-use App\Actions\Office\ListUses;
 use App\Models\ListItem;
 use App\Models\Party;
+use App\Register\ListUses;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -67,17 +67,44 @@ final class ListUsesTest extends TestCase
     private function useIt(OfficeList $list, Party $company, Party $person): void
     {
         $classification = [
-            'types' => [], 'tags' => [], 'ownerId' => null, 'accountManagerId' => null, 'buyerId' => null, 'source' => '', 'language' => '', 'grade' => null, 'codes' => [],
+            'types' => [],
+            'tags' => [],
+            'ownerId' => null,
+            'accountManagerId' => null,
+            'buyerId' => null,
+            'source' => '',
+            'language' => '',
+            'grade' => null,
+            'codes' => [],
         ];
         $identity = $this->getJson("/api/parties/{$company->id}")->json('identity');
-        $reach = fn (string $kind, string $value) => $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact($kind, $value, ['label' => 'something'])]]);
+        $reach = fn (string $kind, string $value) => $this->saveSection($company, 'reach', [
+            'contactPoints' => [$this->contact($kind, $value, ['label' => 'something'])],
+        ]);
         $response = match ($list) {
             OfficeList::Types => $this->saveSection($company, 'classification', ['types' => ['something']] + $classification),
             OfficeList::Tags => $this->saveSection($company, 'classification', ['tags' => ['something']] + $classification),
             OfficeList::Sources => $this->saveSection($company, 'classification', ['source' => 'something'] + $classification),
-            OfficeList::CodeSystems => $this->saveSection($company, 'classification', ['codes' => [['id' => null, 'system' => 'something', 'value' => '1']]] + $classification),
-            OfficeList::Duties => $this->saveSection($company, 'positions', ['positions' => [$this->position($person, ['duties' => ['something']])]]),
-            OfficeList::RelationKinds => $this->saveSection($company, 'relations', ['relations' => [['id' => null, 'partyId' => $person->id, 'kind' => 'something', 'together' => 'each alone', 'since' => '', 'until' => '']]]),
+            OfficeList::CodeSystems => $this->saveSection(
+                $company,
+                'classification',
+                ['codes' => [['id' => null, 'system' => 'something', 'value' => '1']]] + $classification,
+            ),
+            OfficeList::Duties => $this->saveSection($company, 'positions', [
+                'positions' => [$this->position($person, ['duties' => ['something']])],
+            ]),
+            OfficeList::RelationKinds => $this->saveSection($company, 'relations', [
+                'relations' => [
+                    [
+                        'id' => null,
+                        'partyId' => $person->id,
+                        'kind' => 'something',
+                        'together' => 'each alone',
+                        'since' => '',
+                        'until' => '',
+                    ],
+                ],
+            ]),
             OfficeList::Industries => $this->saveSection($company, 'identity', ['industry' => 'something'] + $identity),
             OfficeList::LegalForms => $this->saveSection($company, 'identity', ['legalForm' => 'something'] + $identity),
             OfficeList::PhoneLabels => $reach('phone', '802-555-0142'),
@@ -86,6 +113,10 @@ final class ListUsesTest extends TestCase
             OfficeList::HandleLabels => $reach('handle', '@brass'),
         };
         $response->assertOk();
-        $this->assertGreaterThan(0, DB::table('changes')->where('party_id', $company->id)->whereRaw("lower(label || ' ' || \"to\") like '%something%'")->count(), 'and logged');
+        $this->assertGreaterThan(
+            0,
+            DB::table('changes')->where('subject_id', $company->id)->whereRaw("lower(label || ' ' || \"to\") like '%something%'")->count(),
+            'and logged',
+        );
     }
 }

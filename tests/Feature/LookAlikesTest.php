@@ -31,7 +31,10 @@ final class LookAlikesTest extends TestCase
     {
         $this->addCompany('Brass Lantern Foundry LLC');
         $second = $this->addCompany('Brass Lantern Foundry, Inc.');
-        $this->assertSame(['Record:  -> added as Brass Lantern Foundry, Inc., though much like Brass Lantern Foundry LLC'], $this->changesOf($second));
+        $this->assertSame(
+            ['Record:  -> added as Brass Lantern Foundry, Inc., though much like Brass Lantern Foundry LLC'],
+            $this->changesOf($second),
+        );
 
         $pair = $this->getJson('/api/look-alikes')->assertOk()->assertJsonCount(1)
             ->assertJsonPath('0.first.displayName', 'Brass Lantern Foundry LLC')
@@ -58,8 +61,18 @@ final class LookAlikesTest extends TestCase
      */
     private function enter(array $input): TestResponse
     {
-        return $this->asAdministrator()->postJson('/api/look-alikes', $input + [
-            'kind' => 'person', 'given' => '', 'family' => '', 'name' => '', 'phones' => [], 'emails' => [], 'taxNumbers' => [], 'exceptId' => null,
-        ]);
+        return $this->asAdministrator()->postJson(
+            '/api/look-alikes',
+            $input + [
+                'kind' => 'person',
+                'given' => '',
+                'family' => '',
+                'name' => '',
+                'phones' => [],
+                'emails' => [],
+                'taxNumbers' => [],
+                'exceptId' => null,
+            ],
+        );
     }
 }

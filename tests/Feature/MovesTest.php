@@ -11,6 +11,17 @@ use Tests\TestCase;
 
 final class MovesTest extends TestCase
 {
+    private const NEW_PLACE = [
+        'since' => '',
+        'everybody' => false,
+        'country' => 'US',
+        'lines' => '2 New Street',
+        'locality' => 'Putney',
+        'region' => 'VT',
+        'postcode' => '05346',
+        'documentIds' => [],
+    ];
+
     public function test_everybody_moves_and_the_old_address_is_kept(): void
     {
         [$company, $person] = $this->companyWithPerson();
@@ -20,20 +31,31 @@ final class MovesTest extends TestCase
             ->assertJsonPath('addresses.addresses.*.isPrimary', [true, false])
             ->assertJsonPath('addresses.addresses.0.uses', ['postal', 'billing'])
             ->assertJsonPath('letter.envelope', ['Brass', '2 New Street', 'PUTNEY, VT 05346']);
-        $this->getJson("/api/parties/{$person->id}")->assertJsonPath('letter.envelope', ['Silas Wren', 'Brass', '2 New Street', 'PUTNEY, VT 05346'])
+        $this->getJson("/api/parties/{$person->id}")
+            ->assertJsonPath('letter.envelope', ['Silas Wren', 'Brass', '2 New Street', 'PUTNEY, VT 05346'])
             ->assertJsonPath('addresses.addresses.0.sameAs.name', 'Brass');
-        $this->assertContains('Address:  -> 2 New Street, Putney, VT 05346, same as Brass, since 1 May 2026, primary', array_map(
-            fn (string $change) => str_replace(', primary, since 1 May 2026, same as Brass', ', same as Brass, since 1 May 2026, primary', $change),
-            $this->changesOf($person),
-        ));
+        $this->assertContains(
+            'Address:  -> 2 New Street, Putney, VT 05346, same as Brass, since 1 May 2026, primary',
+            array_map(
+                fn (string $change) => str_replace(
+                    ', primary, since 1 May 2026, same as Brass',
+                    ', same as Brass, since 1 May 2026, primary',
+                    $change,
+                ),
+                $this->changesOf($person),
+            ),
+        );
     }
 
     public function test_one_moves_away_from_a_shared_address(): void
     {
         [$company, $person] = $this->companyWithPerson();
-        $this->move($person, ['since' => 'today'])->assertOk()
-            ->assertJsonPath('addresses.addresses.0.sameAs', null)->assertJsonPath('letter.envelope', ['Silas Wren', '2 New Street', 'PUTNEY, VT 05346']);
-        $this->getJson("/api/parties/{$company->id}")->assertJsonPath('addresses.addresses.*.lines', ['14 Meridian Lane'])
+        $this->move($person, ['since' => 'today'])
+            ->assertOk()
+            ->assertJsonPath('addresses.addresses.0.sameAs', null)
+            ->assertJsonPath('letter.envelope', ['Silas Wren', '2 New Street', 'PUTNEY, VT 05346']);
+        $this->getJson("/api/parties/{$company->id}")
+            ->assertJsonPath('addresses.addresses.*.lines', ['14 Meridian Lane'])
             ->assertJsonPath('addresses.addresses.0.period.text', '');
     }
 
@@ -47,10 +69,41 @@ final class MovesTest extends TestCase
         $this->getJson("/api/parties/{$company->id}")->assertJsonPath('letter.envelope.1', '2 New Street');
     }
 
+    public function test_it_says_which_documents_carry_the_old_address_and_those_that_are_chosen_take_the_new_one(): void
+    {
+        [$company, $person] = $this->companyWithPerson();
+        $open = $this->issued($company, 'invoice', '10');
+        $draft = (int) $this->postJson("/api/parties/{$person->id}/documents", $this->documentInput('invoice', '5'))
+            ->assertCreated()
+            ->json('row.id');
+        $use = $company->addressUses()->value('id');
+        $ask = fn (array $input) => $this->postJson(
+            "/api/parties/{$company->id}/touched/addresses/$use",
+            $input + self::NEW_PLACE,
+        )->assertOk();
+        $ask([])
+            ->assertJsonPath('sentence', '1 open invoice shows the old address.')
+            ->assertJsonPath('documents.*.row.id', [$open->id]);
+        $ask(['everybody' => true])->assertJsonPath('documents.*.row.id', [$open->id, $draft]);
+        $ask(['since' => '+7'])->assertJsonPath('documents', []);
+        $this->assertSame(
+            ['14 Meridian Lane'],
+            $company->addressUses()->with('address')->get()->map(fn ($one) => $one->address->lines)->all(),
+            'nothing was saved',
+        );
+
+        $this->move($company, ['everybody' => true, 'documentIds' => [$open->id]])->assertOk();
+        $this->assertContains('2 New Street', $open->refresh()->copy['address']);
+        $this->getJson("/api/documents/$draft")->assertJsonPath('copy.address.1', '14 Meridian Lane');
+        $this->getJson("/api/documents/{$open->id}")->assertJsonPath('events.0.text', 'reissued with the new address');
+    }
+
     public function test_what_cannot_be_is_told_at_its_field(): void
     {
         [$company] = $this->companyWithPerson();
-        $this->move($company, ['since' => 'never', 'postcode' => 'E1 1AA'])->assertUnprocessable()->assertJsonPath('errors.*.field', ['since', 'postcode']);
+        $this->move($company, ['since' => 'never', 'postcode' => 'E1 1AA'])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.*.field', ['since', 'postcode']);
         $this->move($company, ['since' => '1 May 2026'])->assertOk();
         $this->move($company, ['since' => '1 Apr 2026'])->assertUnprocessable()
             ->assertJsonPath('errors.0.message', 'They have been at the old address only since 1 May 2026. Choose a later day.');
@@ -61,8 +114,16 @@ final class MovesTest extends TestCase
     public function test_a_pasted_address_is_taken_apart_without_the_name(): void
     {
         $company = $this->addCompany('Tarn & Whitlow');
-        $this->getJson("/api/parties/{$company->id}/addresses?typed=".urlencode("Tarn & Whitlow\n5 Foundry Row\nLondon\nE1 1AA\nUK"))
-            ->assertExactJson(['country' => 'GB', 'lines' => '5 Foundry Row', 'locality' => 'London', 'region' => '', 'postcode' => 'E1 1AA', 'doubtful' => []]);
+        $this->getJson(
+            "/api/parties/{$company->id}/addresses?typed=".urlencode("Tarn & Whitlow\n5 Foundry Row\nLondon\nE1 1AA\nUK"),
+        )->assertExactJson([
+            'country' => 'GB',
+            'lines' => '5 Foundry Row',
+            'locality' => 'London',
+            'region' => '',
+            'postcode' => 'E1 1AA',
+            'doubtful' => [],
+        ]);
     }
 
     public function test_letters_of_somebody_who_has_died_go_to_who_stands_in(): void
@@ -74,7 +135,11 @@ final class MovesTest extends TestCase
         $identity = $this->getJson("/api/parties/{$walter->id}")->assertJsonPath('letter.salutation', 'Dear Mr. Larkin:')->json('identity');
         $this->saveSection($walter, 'identity', ['isDeceased' => true] + $identity)->assertJsonPath('letter.salutation', null)
             ->assertJsonPath('letter.envelope.0', 'Estate of Walter Larkin');
-        $this->saveSection($walter, 'relations', ['relations' => [['id' => null, 'partyId' => $ada->id, 'kind' => 'executor', 'together' => 'each alone', 'since' => '', 'until' => '']]])
+        $this->saveSection($walter, 'relations', [
+            'relations' => [
+                ['id' => null, 'partyId' => $ada->id, 'kind' => 'executor', 'together' => 'each alone', 'since' => '', 'until' => ''],
+            ],
+        ])
             ->assertJsonPath('letter.envelope', ['Estate of Walter Larkin', 'c/o Ms. Ada Finch', '9 Canal Street', 'BRATTLEBORO, VT 05301'])
             ->assertJsonPath('letter.salutation', 'Dear Ms. Finch:')->assertJsonPath('letter.also.name', 'Ms. Ada Finch');
     }
@@ -90,12 +155,19 @@ final class MovesTest extends TestCase
         ]], $version)->assertOk();
         $id = $relate('each alone', 0, null)->assertJsonPath('letter.envelope.0', 'Mrs. Edith Larkin')->json('relations.relations.0.id');
         $relate('Mr. and Mrs.', 1, $id)->assertJsonPath('letter.envelope.0', 'Mr. and Mrs. Walter Larkin');
-        $this->getJson("/api/parties/{$walter->id}")->assertJsonPath('letter.envelope.0', 'Mr. and Mrs. Walter Larkin')->assertJsonPath('letter.salutation', 'Dear Mr. and Mrs. Larkin:');
+        $this->getJson("/api/parties/{$walter->id}")
+            ->assertJsonPath('letter.envelope.0', 'Mr. and Mrs. Walter Larkin')
+            ->assertJsonPath('letter.salutation', 'Dear Mr. and Mrs. Larkin:');
         // She moves, at first only from a day to come on: until then both are there.
         $this->move($edith, ['since' => '1 Dec'])->assertOk()->assertJsonPath('letter.envelope.0', 'Mr. and Mrs. Walter Larkin');
         config(['almanac.today' => '2026-12-02']);
-        $this->getJson("/api/parties/{$edith->id}")->assertJsonPath('letter.envelope', ['Mrs. Edith Larkin', '2 New Street', 'PUTNEY, VT 05346'])->assertJsonPath('letter.salutation', 'Dear Mrs. Larkin:')->assertJsonPath('letter.also', null);
-        $this->getJson("/api/parties/{$walter->id}")->assertJsonPath('letter.envelope.0', 'Mr. Walter Larkin')->assertJsonPath('letter.salutation', 'Dear Mr. Larkin:');
+        $this->getJson("/api/parties/{$edith->id}")
+            ->assertJsonPath('letter.envelope', ['Mrs. Edith Larkin', '2 New Street', 'PUTNEY, VT 05346'])
+            ->assertJsonPath('letter.salutation', 'Dear Mrs. Larkin:')
+            ->assertJsonPath('letter.also', null);
+        $this->getJson("/api/parties/{$walter->id}")
+            ->assertJsonPath('letter.envelope.0', 'Mr. Walter Larkin')
+            ->assertJsonPath('letter.salutation', 'Dear Mr. Larkin:');
     }
 
     /** @return array{Party, Party} */
@@ -116,8 +188,6 @@ final class MovesTest extends TestCase
     {
         $use = $party->addressUses()->value('id');
 
-        return $this->postJson("/api/parties/{$party->id}/addresses/$use/move", $input + [
-            'since' => '', 'everybody' => false, 'country' => 'US', 'lines' => '2 New Street', 'locality' => 'Putney', 'region' => 'VT', 'postcode' => '05346',
-        ]);
+        return $this->postJson("/api/parties/{$party->id}/addresses/$use/move", $input + self::NEW_PLACE);
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Almanac\Access\Role;
 use App\Models\Caution;
 use App\Models\LogEntry;
-use App\Support\Role;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
@@ -16,25 +16,42 @@ final class NotesTest extends TestCase
     {
         $company = $this->addCompany('Brass');
         $silas = $this->addPerson('Silas', 'Wren');
-        $this->write($company->id, ['kind' => 'call', 'day' => 'yesterday', 'withPartyId' => $silas->id, 'text' => "Asked for a quote.\nWants it by Friday."])->assertCreated();
+        $this->write($company->id, [
+            'kind' => 'call',
+            'day' => 'yesterday',
+            'withPartyId' => $silas->id,
+            'text' => "Asked for a quote.\nWants it by Friday.",
+        ])->assertCreated();
         $this->saveSection($company, 'client-terms', ['listedId' => null, 'shorthand' => 'net 7'])->assertOk();
 
-        $all = $this->getJson("/api/parties/{$company->id}/changes")->assertJsonPath('changes.*.section', ['When we bill them', 'Log', 'Name and roles']);
+        $all = $this->getJson("/api/parties/{$company->id}/changes")->assertJsonPath('changes.*.section', [
+            'When we bill them',
+            'Log',
+            'Name and roles',
+        ]);
         $entry = $all->json('changes.1.entry');
         $this->assertSame(
             ['call', '23 Nov 2026', 'Silas Wren', "Asked for a quote.\nWants it by Friday.", 'Maud Ferris'],
             [$entry['kind'], $entry['dayText'], $entry['with']['name'], $entry['text'], $entry['by']],
         );
         $this->getJson("/api/parties/{$company->id}/changes?show=entries")->assertJsonCount(1, 'changes');
-        $this->getJson("/api/parties/{$company->id}/changes?show=changes")->assertJsonCount(2, 'changes')->assertJsonPath('changes.*.entry', [null, null]);
+        $this->getJson("/api/parties/{$company->id}/changes?show=changes")
+            ->assertJsonCount(2, 'changes')
+            ->assertJsonPath('changes.*.entry', [null, null]);
     }
 
     public function test_a_pinned_note_stands_at_the_head_until_it_is_taken_down(): void
     {
         $company = $this->addCompany('Brass');
-        $id = $this->write($company->id, ['isPinned' => true])->assertJsonPath('pinned.0.text', 'Key is under the third pot.')->json('pinned.0.id');
-        $this->putJson("/api/parties/{$company->id}/entries/$id", ['isPinned' => false])->assertOk()->assertJsonPath('pinned', []);
-        $this->putJson("/api/parties/{$company->id}/entries/$id", ['isPinned' => true])->assertOk()->assertJsonCount(1, 'pinned');
+        $id = $this->write($company->id, ['isPinned' => true])
+            ->assertJsonPath('pinned.0.text', 'Key is under the third pot.')
+            ->json('pinned.0.id');
+        $this->putJson("/api/parties/{$company->id}/entries/$id", ['isPinned' => false])
+            ->assertOk()
+            ->assertJsonPath('pinned', []);
+        $this->putJson("/api/parties/{$company->id}/entries/$id", ['isPinned' => true])
+            ->assertOk()
+            ->assertJsonCount(1, 'pinned');
     }
 
     public function test_a_removed_entry_leaves_what_it_said_in_the_log(): void
@@ -108,7 +125,9 @@ final class NotesTest extends TestCase
         $this->caution($company->id, ['text' => 'past', 'until' => 'yesterday']);
         $this->caution($company->id, ['text' => 'to come', 'since' => '+1']);
         $this->caution($company->id, ['text' => 'a stop', 'level' => 'stop'])->assertJsonPath('cautions.*.text', ['a stop', 'a note']);
-        $this->caution($company->id, ['text' => '', 'since' => '2 Mar', 'until' => '1 Mar'])->assertUnprocessable()->assertJsonPath('errors.*.field', ['until', 'text']);
+        $this->caution($company->id, ['text' => '', 'since' => '2 Mar', 'until' => '1 Mar'])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.*.field', ['until', 'text']);
     }
 
     public function test_an_archived_record_takes_neither(): void

@@ -22,7 +22,9 @@ final class PeopleTest extends TestCase
             ->assertJsonPath('letter.salutation', 'Dear Mr. Wren:')
             ->assertJsonPath('letter.envelope.0', 'Mr. Silas A. Wren III, CPA')
             ->assertJsonPath('identity.pronouns', 'he/him');
-        $this->saveSection($silas, 'identity', ['isInformal' => true] + self::SILAS, 1)->assertOk()->assertJsonPath('letter.salutation', 'Dear Si:');
+        $this->saveSection($silas, 'identity', ['isInformal' => true] + self::SILAS, 1)
+            ->assertOk()
+            ->assertJsonPath('letter.salutation', 'Dear Si:');
         $this->assertSame('On first-name terms: no -> yes', $this->changesOf($silas)[0]);
     }
 
@@ -37,7 +39,8 @@ final class PeopleTest extends TestCase
             ->assertJsonPath('letter.envelope.0', 'Estate of Silas A. Wren III');
         $this->assertContains('Deceased: no -> on 1 Nov 2026', $this->changesOf($silas));
         $this->saveSection($silas, 'identity', ['isDeceased' => true, 'deceasedOn' => '+3'] + self::SILAS, 1)
-            ->assertUnprocessable()->assertJsonPath('errors.0', ['field' => 'deceasedOn', 'message' => 'That day is still to come. Check the year.']);
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.0', ['field' => 'deceasedOn', 'message' => 'That day is still to come. Check the year.']);
     }
 
     public function test_a_name_typed_in_one_run_comes_back_with_what_is_doubtful(): void

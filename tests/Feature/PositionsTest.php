@@ -13,10 +13,19 @@ final class PositionsTest extends TestCase
         $insurer = $this->addCompany('Harborlight Mutual');
         $observatory = $this->addCompany('Penhallow Observatory');
         $nadia = $this->addPerson('Nadia', 'Petrov-Ames');
-        $this->saveSection($nadia, 'positions', ['positions' => [
-            $this->position($insurer, ['title' => 'Claims adjuster', 'department' => 'Fine instruments', 'duties' => ['site'], 'isPrimary' => true, 'since' => '1 Mar 2025']),
-            $this->position($observatory, ['title' => 'Trustee', 'since' => '2022-10-16', 'until' => '30 Sep 2025']),
-        ]])->assertOk()
+        $this->saveSection($nadia, 'positions', [
+            'positions' => [
+                $this->position($insurer, [
+                    'title' => 'Claims adjuster',
+                    'department' => 'Fine instruments',
+                    'duties' => ['site'],
+                    'isPrimary' => true,
+                    'since' => '1 Mar 2025',
+                ]),
+                $this->position($observatory, ['title' => 'Trustee', 'since' => '2022-10-16', 'until' => '30 Sep 2025']),
+            ],
+        ])
+            ->assertOk()
             ->assertJsonPath('positions.positions.*.title', ['Claims adjuster', 'Trustee'])
             ->assertJsonPath('positions.positions.*.period.isInForce', [true, false])
             ->assertJsonPath('positions.positions.0.period.sinceText', '1 Mar 2025');
@@ -24,7 +33,10 @@ final class PositionsTest extends TestCase
             ->assertJsonPath('positions.positions.0.party.displayName', 'Nadia Petrov-Ames')
             ->assertJsonPath('positions.positions.0.period.text', '16 Oct 2022 to 30 Sep 2025')
             ->assertJsonPath('positions.version', 1);
-        $this->assertSame('Position:  -> Nadia Petrov-Ames, Trustee, primary, 16 Oct 2022 to 30 Sep 2025', $this->changesOf($observatory)[0]);
+        $this->assertSame(
+            'Position:  -> Nadia Petrov-Ames, Trustee, primary, 16 Oct 2022 to 30 Sep 2025',
+            $this->changesOf($observatory)[0],
+        );
     }
 
     public function test_both_ends_log_a_change_and_refuse_an_older_version(): void
@@ -32,9 +44,16 @@ final class PositionsTest extends TestCase
         $company = $this->addCompany('Brass');
         $silas = $this->addPerson('Silas', 'Wren', ['companyId' => $company->id]);
         $id = $this->getJson("/api/parties/{$company->id}")->json('positions.positions.0.id');
-        $this->saveSection($company, 'positions', ['positions' => [$this->position($silas, ['id' => $id, 'title' => 'Manager', 'isPrimary' => true])]], 1)->assertOk();
+        $this->saveSection(
+            $company,
+            'positions',
+            ['positions' => [$this->position($silas, ['id' => $id, 'title' => 'Manager', 'isPrimary' => true])]],
+            1,
+        )->assertOk();
         $this->assertSame('Position: Brass, primary -> Brass, Manager, primary', $this->changesOf($silas)[0]);
-        $this->saveSection($silas, 'positions', ['positions' => []], 1)->assertConflict()->assertJsonPath('differences.0.theirs', 'Brass, Manager, primary');
+        $this->saveSection($silas, 'positions', ['positions' => []], 1)
+            ->assertConflict()
+            ->assertJsonPath('differences.0.theirs', 'Brass, Manager, primary');
 
         $this->saveSection($company, 'positions', ['positions' => []], 2)->assertOk();
         $this->assertSame('Position: Brass, Manager, primary -> ', $this->changesOf($silas)[0], 'a removal is told at the other end too');
@@ -46,7 +65,10 @@ final class PositionsTest extends TestCase
         $pine = $this->addCompany('Pine');
         $silas = $this->addPerson('Silas', 'Wren', ['companyId' => $brass->id]);
         $this->saveSection($pine, 'positions', ['positions' => [$this->position($silas)]])->assertOk();
-        $this->assertSame(['Position:  -> Pine, primary', 'Record:  -> added as Silas Wren', 'Position:  -> Brass, primary'], $this->changesOf($silas));
+        $this->assertSame(
+            ['Position:  -> Pine, primary', 'Record:  -> added as Silas Wren', 'Position:  -> Brass, primary'],
+            $this->changesOf($silas),
+        );
     }
 
     public function test_one_primary_person_at_each_company(): void
@@ -54,7 +76,9 @@ final class PositionsTest extends TestCase
         $company = $this->addCompany('Brass');
         $silas = $this->addPerson('Silas', 'Wren', ['companyId' => $company->id]);
         $ada = $this->addPerson('Ada', 'Finch', ['companyId' => $company->id]);
-        $row = $this->getJson("/api/parties/{$ada->id}")->assertJsonPath('positions.positions.0.isPrimary', false)->json('positions.positions.0');
+        $row = $this->getJson("/api/parties/{$ada->id}")
+            ->assertJsonPath('positions.positions.0.isPrimary', false)
+            ->json('positions.positions.0');
         $this->saveSection($ada, 'positions', ['positions' => [$this->position($company, ['id' => $row['id'], 'isPrimary' => true])]], 1)
             ->assertOk()->assertJsonPath('positions.positions.0.isPrimary', true);
         $this->getJson("/api/parties/{$silas->id}")->assertJsonPath('positions.positions.0.isPrimary', false);
@@ -68,7 +92,10 @@ final class PositionsTest extends TestCase
         $this->saveSection($one, 'positions', ['positions' => [$this->position($two)]])
             ->assertUnprocessable()->assertJsonPath('errors.0', ['field' => 'positions.0.partyId', 'message' => 'Choose the person.']);
         $this->saveSection($silas, 'positions', ['positions' => [$this->position($silas)]])
-            ->assertUnprocessable()->assertJsonPath('errors.0.message', 'Choose the company.');
-        $this->saveSection($silas, 'positions', ['positions' => [$this->position($one, ['since' => 'whenever', 'duties' => ['tea']])]])->assertUnprocessable();
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.0.message', 'Choose the company.');
+        $this->saveSection($silas, 'positions', [
+            'positions' => [$this->position($one, ['since' => 'whenever', 'duties' => ['tea']])],
+        ])->assertUnprocessable();
     }
 }

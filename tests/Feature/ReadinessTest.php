@@ -22,8 +22,11 @@ final class ReadinessTest extends TestCase
         $this->saveSection($company, 'addresses', ['addresses' => [$this->address(['uses' => ['remit-to']])]])
             ->assertOk()->assertJsonPath('readiness.*.passed', [5, 6, 2])
             ->assertJsonPath('readiness.2.checks.0.todo', 'Ask for the tax number, and keep it.');
-        $this->saveSection($company, 'tax-numbers', ['taxNumbers' => [['id' => null, 'kind' => 'EIN', 'country' => '', 'value' => '91-1144442']]])
-            ->assertOk()->assertJsonPath('readiness.*.passed', [5, 6, 3])
+        $this->saveSection($company, 'tax-numbers', [
+            'taxNumbers' => [['id' => null, 'kind' => 'EIN', 'country' => '', 'value' => '91-1144442']],
+        ])
+            ->assertOk()
+            ->assertJsonPath('readiness.*.passed', [5, 6, 3])
             ->assertJsonPath('readiness.2.checks.1.todo', 'Ask for form W-9, and say when it came in.');
         $this->saveSection($company, 'tax-numbers', [
             'taxNumbers' => [['id' => TaxNumber::query()->value('id'), 'kind' => 'EIN', 'country' => '', 'value' => null]],
@@ -31,8 +34,16 @@ final class ReadinessTest extends TestCase
         ], 1)->assertOk()->assertJsonPath('readiness.*.passed', [5, 6, 4])->assertJsonPath('taxNumbers.formOnText', '3 Nov 2026');
         $this->getJson('/api/gaps')->assertJsonPath('total', 0);
 
-        $id = $this->postJson("/api/parties/{$company->id}/cautions", ['level' => 'stop', 'use' => 'paying', 'text' => 'disputed', 'since' => '', 'until' => ''])
-            ->assertCreated()->assertJsonPath('readiness.1.passed', 5)->json('cautions.0.id');
+        $id = $this->postJson("/api/parties/{$company->id}/cautions", [
+            'level' => 'stop',
+            'use' => 'paying',
+            'text' => 'disputed',
+            'since' => '',
+            'until' => '',
+        ])
+            ->assertCreated()
+            ->assertJsonPath('readiness.1.passed', 5)
+            ->json('cautions.0.id');
         $this->getJson('/api/gaps')->assertJsonPath('total', 1);
         $this->deleteJson("/api/parties/{$company->id}/cautions/$id")->assertOk();
         $this->getJson('/api/gaps')->assertJsonPath('total', 0);

@@ -4,13 +4,41 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Almanac\Access\Role;
 use App\Models\Party;
-use App\Support\Role;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
 final class RecordsTest extends TestCase
 {
+    public function test_it_says_since_when_it_is_in_the_book_and_what_happened_last(): void
+    {
+        $company = $this->addCompany('Penhallow', ['isClient' => true]);
+        $read = fn () => $this->getJson("/api/parties/{$company->id}")->assertOk();
+        $read()
+            ->assertJsonPath('added.by', 'Maud Ferris')
+            ->assertJsonPath('added.at', fn (string $at) => str_starts_with($at, '2026-11-24T'))
+            ->assertJsonPath('lastHappening', null);
+        $this->postJson("/api/parties/{$company->id}/entries", [
+            'kind' => 'call',
+            'day' => '',
+            'withPartyId' => null,
+            'text' => "They ring back.\nTomorrow.",
+            'isPinned' => false,
+        ])->assertSuccessful();
+        $read()->assertJsonPath('lastHappening.text', 'Call: They ring back.');
+        config(['almanac.today' => '2026-11-25']);
+        $this->issued($company, 'invoice', '100');
+        $read()
+            ->assertJsonPath('lastHappening.text', 'Invoice I2026-0001: issued as I2026-0001')
+            ->assertJsonPath('lastHappening.by', 'Maud Ferris');
+        config(['almanac.today' => '2026-11-26']);
+        $this->pay($company, '60')->assertCreated();
+        $read()
+            ->assertJsonPath('lastHappening.text', 'Payment of USD 60.00')
+            ->assertJsonPath('added.at', fn (string $at) => str_starts_with($at, '2026-11-24T'));
+    }
+
     public function test_a_company_is_added_and_numbered(): void
     {
         $first = $this->addCompany('Brass Lantern Foundry', ['legal' => 'Brass Lantern Foundry LLC', 'isVendor' => true]);
@@ -50,7 +78,13 @@ final class RecordsTest extends TestCase
     /** @param  array<string, mixed>  $input */
     #[TestWith([['kind' => 'company', 'name' => ' '], 'name', 'Type the company’s name.'])]
     #[TestWith([['kind' => 'person'], 'given', 'Type a given name or a family name.'])]
-    #[TestWith([['kind' => 'person', 'given' => 'A', 'companyId' => 99], 'companyId', 'That company is no longer in use. Add the person by itself.'])]
+    #[
+        TestWith([
+            ['kind' => 'person', 'given' => 'A', 'companyId' => 99],
+            'companyId',
+            'That company is no longer in use. Add the person by itself.',
+        ]),
+    ]
     #[TestWith([['kind' => 'robot', 'name' => 'R'], 'kind', 'The selected kind is invalid.'])]
     #[TestWith([['kind' => 'company', 'name' => ['a']], 'name', 'The name field must be a string.'])]
     public function test_what_cannot_be_added_is_told_at_its_field(array $input, string $field, string $message): void
@@ -64,7 +98,8 @@ final class RecordsTest extends TestCase
 
     public function test_a_name_of_300_characters_is_refused_and_200_are_kept(): void
     {
-        $this->asAdministrator()->postJson('/api/parties', ['kind' => 'company', 'name' => str_repeat('x', 300), 'isClient' => false, 'isVendor' => false])
+        $this->asAdministrator()
+            ->postJson('/api/parties', ['kind' => 'company', 'name' => str_repeat('x', 300), 'isClient' => false, 'isVendor' => false])
             ->assertUnprocessable()
             ->assertJsonPath('errors.0.message', 'That is 300 characters long; the limit is 200. Shorten it, and keep the rest in a note.');
         $this->assertSame(str_repeat('é', 200), $this->addCompany(str_repeat('é', 200))->display_name);
@@ -75,10 +110,24 @@ final class RecordsTest extends TestCase
         $person = $this->addPerson('Silas', 'Wren');
         $this->actingAs($this->user(Role::Clerk));
         $this->saveSection($person, 'identity', [
-            'prefix' => 'Mr.', 'given' => 'Silas', 'middle' => 'A.', 'family' => 'Wren', 'suffix' => '', 'preferred' => '', 'isClient' => true, 'isVendor' => false,
-        ])->assertOk()->assertJsonPath('party.displayName', 'Mr. Silas A. Wren')->assertJsonPath('identity.version', 1)
-            ->assertJsonPath('lastChange.by', 'Clerk')->assertJsonPath('lastChange.at', fn (string $at) => str_starts_with($at, '2026-11-24T'));
-        $this->assertSame(['Client: no -> yes', 'Middle name:  -> A.', 'Title before the name:  -> Mr.'], array_slice($this->changesOf($person), 0, 3));
+            'prefix' => 'Mr.',
+            'given' => 'Silas',
+            'middle' => 'A.',
+            'family' => 'Wren',
+            'suffix' => '',
+            'preferred' => '',
+            'isClient' => true,
+            'isVendor' => false,
+        ])
+            ->assertOk()
+            ->assertJsonPath('party.displayName', 'Mr. Silas A. Wren')
+            ->assertJsonPath('identity.version', 1)
+            ->assertJsonPath('lastChange.by', 'Clerk')
+            ->assertJsonPath('lastChange.at', fn (string $at) => str_starts_with($at, '2026-11-24T'));
+        $this->assertSame(
+            ['Client: no -> yes', 'Middle name:  -> A.', 'Title before the name:  -> Mr.'],
+            array_slice($this->changesOf($person), 0, 3),
+        );
     }
 
     public function test_saving_what_is_there_already_changes_nothing(): void
@@ -92,7 +141,12 @@ final class RecordsTest extends TestCase
     public function test_the_second_of_two_who_save_one_section_is_told_and_sees_both(): void
     {
         $company = $this->addCompany('Brass');
-        $this->saveSection($company, 'identity', ['name' => 'Brass & Sons', 'legal' => '', 'isClient' => true, 'isVendor' => false])->assertOk();
+        $this->saveSection($company, 'identity', [
+            'name' => 'Brass & Sons',
+            'legal' => '',
+            'isClient' => true,
+            'isVendor' => false,
+        ])->assertOk();
 
         $this->actingAs($this->user(Role::Clerk));
         $mine = ['name' => 'Brass & Daughters', 'legal' => '', 'isClient' => false, 'isVendor' => false];
@@ -112,7 +166,12 @@ final class RecordsTest extends TestCase
     public function test_two_sections_do_not_get_in_each_others_way(): void
     {
         $company = $this->addCompany('Brass');
-        $this->saveSection($company, 'identity', ['name' => 'Brass & Sons', 'legal' => '', 'isClient' => false, 'isVendor' => false])->assertOk();
+        $this->saveSection($company, 'identity', [
+            'name' => 'Brass & Sons',
+            'legal' => '',
+            'isClient' => false,
+            'isVendor' => false,
+        ])->assertOk();
         $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0142')]])->assertOk();
     }
 
@@ -131,7 +190,12 @@ final class RecordsTest extends TestCase
     {
         $company = $this->addCompany('Brass');
         for ($n = 0; $n < 35; $n++) {
-            $this->saveSection($company, 'identity', ['name' => "Brass $n", 'legal' => '', 'isClient' => false, 'isVendor' => false], $n)->assertOk();
+            $this->saveSection(
+                $company,
+                'identity',
+                ['name' => "Brass $n", 'legal' => '', 'isClient' => false, 'isVendor' => false],
+                $n,
+            )->assertOk();
         }
         $first = $this->getJson("/api/parties/{$company->id}/changes")->assertJsonCount(30, 'changes');
         $this->assertSame('Brass 34', $first->json('changes.0.to'));

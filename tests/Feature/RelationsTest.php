@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Party;
 use App\Models\Relation;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
@@ -60,12 +61,44 @@ final class RelationsTest extends TestCase
         $edith = $this->addPerson('Edith', 'Larkin');
         $bank = $this->addCompany('Harborlight Trust');
         $identity = $this->getJson("/api/parties/{$walter->id}")->json('identity');
-        $this->saveSection($walter, 'identity', ['isDeceased' => true] + $identity)->assertOk()
-            ->assertJsonPath('readiness.0.checks.2.todo', 'Write to the executor or the next of kin, once one is known.');
-        $this->relate($walter, [[$edith, 'next of kin'], [$bank, 'executor']])->assertOk()
-            ->assertJsonPath('readiness.0.checks.2.todo', 'Write to the executor, Harborlight Trust.');
-        $this->deleteJson("/api/parties/{$bank->id}")->assertUnprocessable()
+        $this->saveSection($walter, 'identity', ['isDeceased' => true] + $identity)
+            ->assertOk()
+            ->assertJsonPath(
+                'readiness.0.checks.2.todo',
+                'Add the executor, the next of kin or the spouse as a relation: letters go to them.',
+            );
+        $this->relate($walter, [[$edith, 'next of kin'], [$bank, 'executor']])
+            ->assertOk()
+            ->assertJsonPath('readiness.0.checks.*.state', ['passed', 'missing', 'passed', 'passed', 'passed'])
+            ->assertJsonPath('letter.also.name', 'Harborlight Trust');
+        $this->deleteJson("/api/parties/{$bank->id}")
+            ->assertUnprocessable()
             ->assertJsonPath('detail', 'It is still used by 1 relation, so deleting it would leave a hole. Archive it instead.');
+    }
+
+    public function test_a_spouse_who_is_left_is_entered_once_and_closes_the_gap(): void
+    {
+        $walter = $this->addPerson('Walter', 'Larkin', ['prefix' => 'Mr.']);
+        $edith = $this->addPerson('Edith', 'Larkin', ['prefix' => 'Mrs.']);
+        $this->relate($walter, [[$edith, 'spouse', ['until' => '1 Nov 2026']]])->assertOk();
+        $identity = $this->getJson("/api/parties/{$walter->id}")->json('identity');
+        $gaps = fn () => (int) DB::table('record_gaps')->where('party_id', $walter->id)->value('gaps');
+        $this->saveSection($walter, 'identity', ['isDeceased' => true, 'deceasedOn' => '1 Nov 2026'] + $identity)
+            ->assertOk()
+            ->assertJsonPath('letter.also.name', 'Mrs. Edith Larkin');
+        $this->assertSame(1, $gaps(), 'only her address is missing');
+        $this->saveSection($edith, 'addresses', ['addresses' => [$this->address()]])->assertOk();
+        $this->assertSame(0, $gaps(), 'what she has, letters for him have');
+        $this->getJson("/api/parties/{$walter->id}")->assertJsonPath('letter.envelope', [
+            'Estate of Walter Larkin',
+            'c/o Mrs. Edith Larkin',
+            '14 Meridian Lane',
+            'BRATTLEBORO, VT 05301',
+        ]);
+        // She is not written to in his place once she has died herself.
+        $hers = $this->getJson("/api/parties/{$edith->id}")->json('identity');
+        $this->saveSection($edith, 'identity', ['isDeceased' => true] + $hers)->assertOk();
+        $this->assertSame(2, $gaps());
     }
 
     /**
@@ -75,9 +108,23 @@ final class RelationsTest extends TestCase
      */
     private function relate(Party $party, array $relations, int $version = 0): TestResponse
     {
-        return $this->saveSection($party, 'relations', ['relations' => array_map(
-            fn (array $one) => ($one[2] ?? []) + ['id' => null, 'partyId' => $one[0]->id, 'kind' => $one[1], 'together' => 'each alone', 'since' => '', 'until' => ''],
-            $relations,
-        )], $version);
+        return $this->saveSection(
+            $party,
+            'relations',
+            [
+                'relations' => array_map(
+                    fn (array $one) => ($one[2] ?? []) + [
+                        'id' => null,
+                        'partyId' => $one[0]->id,
+                        'kind' => $one[1],
+                        'together' => 'each alone',
+                        'since' => '',
+                        'until' => '',
+                    ],
+                    $relations,
+                ),
+            ],
+            $version,
+        );
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Almanac\Access\Role;
 use App\Models\Party;
 use App\Models\Reminder;
-use App\Support\Role;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
@@ -24,7 +24,11 @@ final class RemindersTest extends TestCase
         $this->postJson("/api/reminders/$id/done", ['day' => '2026-11-24'])->assertNoContent();
         $this->getJson("/api/parties/{$party->id}")->assertJsonPath('reminders.*.text', ['Later today']);
         $changes = $this->changesOf($party);
-        $this->assertSame(1, count(array_filter($changes, fn (string $change) => $change === 'Reminder: Ring the verger, 24 Nov 2026 09:30 -> done')), 'done once, told once');
+        $this->assertSame(
+            1,
+            count(array_filter($changes, fn (string $change) => $change === 'Reminder: Ring the verger, 24 Nov 2026 09:30 -> done')),
+            'done once, told once',
+        );
     }
 
     public function test_one_that_repeats_goes_on_from_its_first_day(): void
@@ -44,7 +48,9 @@ final class RemindersTest extends TestCase
     {
         $party = $this->addCompany('Brass');
         $clerk = $this->user(Role::Clerk);
-        $this->remind($party, ['text' => 'Send the survey', 'userId' => $clerk->id])->assertJsonPath('reminders.0.for', 'Clerk')->assertJsonPath('reminders.0.by', 'Maud Ferris');
+        $this->remind($party, ['text' => 'Send the survey', 'userId' => $clerk->id])
+            ->assertJsonPath('reminders.0.for', 'Clerk')
+            ->assertJsonPath('reminders.0.by', 'Maud Ferris');
         $this->getJson('/api/today')->assertJsonPath('due', []);
         $this->actingAs($clerk)->getJson('/api/today')->assertJsonPath('due.0.text', 'Send the survey');
     }
@@ -52,10 +58,13 @@ final class RemindersTest extends TestCase
     public function test_what_cannot_be_is_told_at_its_field(): void
     {
         $party = $this->addCompany('Brass');
-        $this->remind($party, ['text' => ' ', 'day' => 'never', 'time' => 'noon', 'rule' => 'sometimes', 'userId' => 999])->assertUnprocessable()
+        $this->remind($party, ['text' => ' ', 'day' => 'never', 'time' => 'noon', 'rule' => 'sometimes', 'userId' => 999])
+            ->assertUnprocessable()
             ->assertJsonPath('errors.*.field', ['text', 'day', 'time', 'rule', 'userId']);
         $this->remind($party, ['text' => 'x']);
-        $this->putJson('/api/reminders/1', ['day' => 'yesterday', 'time' => ''])->assertUnprocessable()->assertJsonPath('errors.0.message', 'Choose a day from today on.');
+        $this->putJson('/api/reminders/1', ['day' => 'yesterday', 'time' => ''])
+            ->assertUnprocessable()
+            ->assertJsonPath('errors.0.message', 'Choose a day from today on.');
         $this->deleteJson('/api/reminders/1')->assertNoContent();
         $this->assertSame(0, Reminder::query()->count());
     }
@@ -79,9 +88,25 @@ final class RemindersTest extends TestCase
     {
         $mine = $this->addCompany('Mine', ['isClient' => true]);
         $clerk = $this->user(Role::Clerk);
-        $theirs = $this->actingAs($clerk)->postJson('/api/parties', ['kind' => 'company', 'name' => 'Theirs', 'isClient' => false, 'isVendor' => false])->json('party.id');
-        $this->asAdministrator()->postJson("/api/parties/$theirs/cautions", ['level' => 'stop', 'use' => 'any', 'text' => 'Ends soon', 'since' => '', 'until' => '+5'])->assertCreated();
-        $this->postJson("/api/parties/$theirs/cautions", ['level' => 'note', 'use' => 'any', 'text' => 'Stays long', 'since' => '', 'until' => '+50'])->assertCreated();
+        $theirs = $this->actingAs($clerk)
+            ->postJson('/api/parties', ['kind' => 'company', 'name' => 'Theirs', 'isClient' => false, 'isVendor' => false])
+            ->json('party.id');
+        $this->asAdministrator()
+            ->postJson("/api/parties/$theirs/cautions", [
+                'level' => 'stop',
+                'use' => 'any',
+                'text' => 'Ends soon',
+                'since' => '',
+                'until' => '+5',
+            ])
+            ->assertCreated();
+        $this->postJson("/api/parties/$theirs/cautions", [
+            'level' => 'note',
+            'use' => 'any',
+            'text' => 'Stays long',
+            'since' => '',
+            'until' => '+50',
+        ])->assertCreated();
         $this->saveSection($mine, 'classification', [
             'types' => [], 'tags' => [], 'ownerId' => $this->administrator->id, 'accountManagerId' => null, 'buyerId' => null,
             'source' => '', 'language' => '', 'grade' => null, 'codes' => [],
@@ -90,8 +115,12 @@ final class RemindersTest extends TestCase
             ->assertJsonPath('dayText', 'Tue 24 Nov 2026')
             ->assertJsonPath('mine.*.party.displayName', ['Mine', 'Theirs'])
             ->assertJsonPath('cautions.*.text', ['Ends soon'])
-            ->assertJsonPath('gapCount', 1)->assertJsonPath('gaps.0.party.displayName', 'Mine');
-        $this->actingAs($clerk)->getJson('/api/today')->assertJsonPath('mine.*.party.displayName', ['Theirs'])->assertJsonPath('gapCount', 0)
+            ->assertJsonPath('gapCount', 1)
+            ->assertJsonPath('gaps.0.party.displayName', 'Mine');
+        $this->actingAs($clerk)
+            ->getJson('/api/today')
+            ->assertJsonPath('mine.*.party.displayName', ['Theirs'])
+            ->assertJsonPath('gapCount', 0)
             ->assertJsonPath('everybodys.*.party.displayName', ['Mine', 'Theirs']);
     }
 

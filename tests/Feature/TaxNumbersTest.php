@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Almanac\Access\Role;
 use App\Models\Party;
 use App\Models\TaxNumber;
-use App\Support\Role;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
@@ -19,14 +19,18 @@ final class TaxNumbersTest extends TestCase
         $this->keep($party, [['EIN', '', '91-1144442'], ['VAT number', 'DE', 'de 136 695 976']])->assertOk()
             ->assertJsonPath('taxNumbers.numbers.*.kind', ['EIN', 'VAT number'])
             ->assertJsonPath('taxNumbers.numbers.*.masked', ['•••• 4442', '•••• 5976']);
-        foreach ([DB::table('tax_ids')->get(), DB::table('changes')->get(), DB::table('look_alike_keys')->get()] as $rows) {
+        foreach ([DB::table('tax_numbers')->get(), DB::table('changes')->get(), DB::table('look_alike_keys')->get()] as $rows) {
             $this->assertStringNotContainsString('911144442', str_replace('-', '', (string) json_encode($rows)));
         }
         $id = TaxNumber::query()->orderBy('id')->value('id');
-        $this->postJson("/api/parties/{$party->id}/reveal", ['fieldId' => null, 'taxNumberId' => $id])->assertExactJson(['value' => '91-1144442']);
+        $this->postJson("/api/parties/{$party->id}/reveal", ['fieldId' => null, 'taxNumberId' => $id])->assertExactJson([
+            'value' => '91-1144442',
+        ]);
         $this->assertSame('EIN:  -> shown, though private', $this->changesOf($party)[0]);
         $this->postJson("/api/parties/{$party->id}/reveal", ['fieldId' => null, 'taxNumberId' => 999])->assertExactJson(['value' => '']);
-        $this->actingAs($this->user(Role::Reader))->postJson("/api/parties/{$party->id}/reveal", ['fieldId' => null, 'taxNumberId' => $id])->assertForbidden();
+        $this->actingAs($this->user(Role::Reader))
+            ->postJson("/api/parties/{$party->id}/reveal", ['fieldId' => null, 'taxNumberId' => $id])
+            ->assertForbidden();
     }
 
     public function test_what_stays_is_sent_as_null_and_a_change_is_logged_without_being_told(): void
@@ -43,9 +47,19 @@ final class TaxNumbersTest extends TestCase
     public function test_what_is_wrong_is_told_at_its_line_with_the_reason(): void
     {
         $party = $this->addCompany('Brass');
-        $this->keep($party, [['EIN', '', '07-1234567'], ['VAT number', 'DE', 'DE136695978'], ['EIN', '', '91-1144442'], ['VAT number', 'US', '1'], ['SSN', '', '']])->assertUnprocessable()
+        $this->keep($party, [
+            ['EIN', '', '07-1234567'],
+            ['VAT number', 'DE', 'DE136695978'],
+            ['EIN', '', '91-1144442'],
+            ['VAT number', 'US', '1'],
+            ['SSN', '', ''],
+        ])
+            ->assertUnprocessable()
             ->assertJsonPath('errors.*.field', ['taxNumbers.0.value', 'taxNumbers.1.value', 'taxNumbers.3.value', 'taxNumbers.4.value'])
-            ->assertJsonPath('errors.1.message', '“DE136695978” cannot be right: its check digits do not match. Compare it with the paper.');
+            ->assertJsonPath(
+                'errors.1.message',
+                '“DE136695978” cannot be right: its check digits do not match. Compare it with the paper.',
+            );
         $this->assertSame(0, TaxNumber::query()->count());
     }
 

@@ -35,13 +35,22 @@ final class TermsTest extends TestCase
     {
         $company = $this->addCompany('Brass');
         $listed = ListedTerms::query()->firstWhere('name', 'Early payment');
-        $this->saveSection($company, 'client-terms', ['listedId' => $listed?->id, 'shorthand' => null])->assertOk()->assertJsonPath('clientTerms.name', 'Early payment');
+        $this->saveSection($company, 'client-terms', ['listedId' => $listed?->id, 'shorthand' => null])
+            ->assertOk()
+            ->assertJsonPath('clientTerms.name', 'Early payment');
         $listed?->update(['shorthand' => '3/10 net 30']);
         $this->getJson("/api/parties/{$company->id}")->assertJsonPath('clientTerms.inForce', '3/10 net 30');
-        $this->saveSection($company, 'client-terms', ['listedId' => null, 'shorthand' => null], 1)->assertOk()->assertJsonPath('clientTerms.source', 'office');
+        $this->saveSection($company, 'client-terms', ['listedId' => null, 'shorthand' => null], 1)
+            ->assertOk()
+            ->assertJsonPath('clientTerms.source', 'office');
     }
 
-    #[TestWith(['2/40 net 30', 'The discount (2/40) would end after the payment is due (net 30). Shorten its days, or make the terms longer.'])]
+    #[
+        TestWith([
+            '2/40 net 30',
+            'The discount (2/40) would end after the payment is due (net 30). Shorten its days, or make the terms longer.',
+        ]),
+    ]
     #[TestWith(['net -5', 'Payment cannot be due 5 days before the document. Write net 5, or due on receipt.'])]
     #[TestWith(['tomorrow', '“tomorrow” cannot be read as payment terms. Try net 30, 2/10 net 30, EOM, 10th prox or due on receipt.'])]
     public function test_terms_that_cannot_be_are_told_at_their_field(string $shorthand, string $message): void
@@ -67,7 +76,10 @@ final class TermsTest extends TestCase
             ->assertJsonPath('preview.dueText', 'Mon 2 Mar 2026')
             ->assertJsonPath('preview.discount.lastDay', '2026-02-10')
             ->assertJsonPath('preview.discount.costPerYear', '37.24')
-            ->assertJsonPath('preview.sentence', '31 Jan 2026, plus 30 days, is Mon 2 Mar 2026. 2 % off until 10 Feb 2026; not taking it costs 37.24 % a year.');
+            ->assertJsonPath(
+                'preview.sentence',
+                '31 Jan 2026, plus 30 days, is Mon 2 Mar 2026. 2% off until 10 Feb 2026; not taking it costs 37.24% a year.',
+            );
     }
 
     #[TestWith(['31 February', 'There is no 31 February: February 2026 has 28 days.'])]

@@ -15,7 +15,29 @@ final class BankingTest extends TestCase
 {
     private const COUNT = 1000;
 
-    private const OWN_CHECKS = ['BA', 'BE', 'CZ', 'EE', 'ES', 'FI', 'FR', 'HR', 'HU', 'IT', 'MC', 'ME', 'MK', 'NO', 'PL', 'PT', 'RS', 'SI', 'SK', 'SM', 'TL'];
+    private const OWN_CHECKS = [
+        'BA',
+        'BE',
+        'CZ',
+        'EE',
+        'ES',
+        'FI',
+        'FR',
+        'HR',
+        'HU',
+        'IT',
+        'MC',
+        'ME',
+        'MK',
+        'NO',
+        'PL',
+        'PT',
+        'RS',
+        'SI',
+        'SK',
+        'SM',
+        'TL',
+    ];
 
     public function test_ibans_bics_and_routing_numbers_agree(): void
     {
@@ -35,7 +57,13 @@ final class BankingTest extends TestCase
         $this->assertAgree($ibans, $theirs['ibans'], fn (string $iban) => Iban::read($iban), 'IBAN', $this->ibanDiffers(...));
         // The package takes any letters for a country; ISO 9362 has those of ISO 3166-1 there.
         $this->assertAgree($bics, $theirs['bics'], fn (string $bic) => Bic::read($bic), 'BIC', fn (string $bic, bool $ours) => ! $ours);
-        $this->assertAgree($routing, $theirs['routing'], fn (string $number) => RoutingNumber::read($number), 'routing number', fn () => false);
+        $this->assertAgree(
+            $routing,
+            $theirs['routing'],
+            fn (string $number) => RoutingNumber::read($number),
+            'routing number',
+            fn () => false,
+        );
     }
 
     /**

@@ -21,7 +21,9 @@ final class PhonesTest extends TestCase
             $example = $util->getExampleNumber($region);
             $this->assertNotNull($example, "libphonenumber has an example for $region");
             $e164 = $util->format($example, PhoneNumberFormat::E164);
-            foreach ([PhoneNumberFormat::NATIONAL, PhoneNumberFormat::INTERNATIONAL, PhoneNumberFormat::E164, PhoneNumberFormat::RFC3966] as $format) {
+            foreach (
+                [PhoneNumberFormat::NATIONAL, PhoneNumberFormat::INTERNATIONAL, PhoneNumberFormat::E164, PhoneNumberFormat::RFC3966] as $format
+            ) {
                 $typed = $util->format($example, $format);
                 $phone = PhoneNumber::fromTyped($typed, $region);
                 $this->assertSame($e164, $phone->e164, "$typed in $region");
@@ -41,7 +43,10 @@ final class PhonesTest extends TestCase
         foreach ($util->getSupportedRegions() as $region) {
             $example = $util->getExampleNumber($region);
             if ($example !== null && $example->getCountryCode() !== 41) {
-                $this->assertStringStartsWith('+', PhoneNumber::ofE164($util->format($example, PhoneNumberFormat::E164), '')->displayFrom('CH'));
+                $this->assertStringStartsWith(
+                    '+',
+                    PhoneNumber::ofE164($util->format($example, PhoneNumberFormat::E164), '')->displayFrom('CH'),
+                );
             }
         }
     }

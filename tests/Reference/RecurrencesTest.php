@@ -20,11 +20,31 @@ final class RecurrencesTest extends TestCase
     private const COUNT = 15;
 
     private const RULES = [
-        'FREQ=DAILY', 'FREQ=DAILY;INTERVAL=3', 'FREQ=DAILY;INTERVAL=10;COUNT=5', 'FREQ=DAILY;BYMONTH=1', 'FREQ=DAILY;BYDAY=MO,TU',
-        'FREQ=WEEKLY', 'FREQ=WEEKLY;INTERVAL=2', 'FREQ=WEEKLY;BYDAY=MO,WE,FR', 'FREQ=WEEKLY;INTERVAL=2;BYDAY=TU,TH', 'FREQ=WEEKLY;INTERVAL=3;BYDAY=SU',
-        'FREQ=MONTHLY', 'FREQ=MONTHLY;INTERVAL=2', 'FREQ=MONTHLY;BYMONTHDAY=2,15', 'FREQ=MONTHLY;BYMONTHDAY=-1', 'FREQ=MONTHLY;BYMONTHDAY=31',
-        'FREQ=MONTHLY;BYDAY=1FR', 'FREQ=MONTHLY;BYDAY=-1TU', 'FREQ=MONTHLY;BYDAY=2TU,4TU', 'FREQ=MONTHLY;BYDAY=FR;BYMONTHDAY=13', 'FREQ=MONTHLY;INTERVAL=18;BYMONTHDAY=10,11,12,13,14,15',
-        'FREQ=YEARLY', 'FREQ=YEARLY;INTERVAL=2', 'FREQ=YEARLY;BYMONTH=6,7', 'FREQ=YEARLY;BYMONTH=3;BYDAY=TH', 'FREQ=YEARLY;BYMONTH=11;BYDAY=4TH',
+        'FREQ=DAILY',
+        'FREQ=DAILY;INTERVAL=3',
+        'FREQ=DAILY;INTERVAL=10;COUNT=5',
+        'FREQ=DAILY;BYMONTH=1',
+        'FREQ=DAILY;BYDAY=MO,TU',
+        'FREQ=WEEKLY',
+        'FREQ=WEEKLY;INTERVAL=2',
+        'FREQ=WEEKLY;BYDAY=MO,WE,FR',
+        'FREQ=WEEKLY;INTERVAL=2;BYDAY=TU,TH',
+        'FREQ=WEEKLY;INTERVAL=3;BYDAY=SU',
+        'FREQ=MONTHLY',
+        'FREQ=MONTHLY;INTERVAL=2',
+        'FREQ=MONTHLY;BYMONTHDAY=2,15',
+        'FREQ=MONTHLY;BYMONTHDAY=-1',
+        'FREQ=MONTHLY;BYMONTHDAY=31',
+        'FREQ=MONTHLY;BYDAY=1FR',
+        'FREQ=MONTHLY;BYDAY=-1TU',
+        'FREQ=MONTHLY;BYDAY=2TU,4TU',
+        'FREQ=MONTHLY;BYDAY=FR;BYMONTHDAY=13',
+        'FREQ=MONTHLY;INTERVAL=18;BYMONTHDAY=10,11,12,13,14,15',
+        'FREQ=YEARLY',
+        'FREQ=YEARLY;INTERVAL=2',
+        'FREQ=YEARLY;BYMONTH=6,7',
+        'FREQ=YEARLY;BYMONTH=3;BYDAY=TH',
+        'FREQ=YEARLY;BYMONTH=11;BYDAY=4TH',
         'FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=-1',
     ];
 
@@ -60,18 +80,43 @@ final class RecurrencesTest extends TestCase
 
     public function test_a_feed_is_read_as_it_was_meant(): void
     {
-        $summary = 'Ring the verger; twice, at "the" gate \\ bell: '.str_repeat('Zifferblätter für Regula Aebi-Müller 🕰 ', 6)."\nsecond line";
+        $summary =
+            'Ring the verger; twice, at "the" gate \\ bell: '.str_repeat('Zifferblätter für Regula Aebi-Müller 🕰 ', 6)."\nsecond line";
         $feed = CalendarFeed::write('Reminders', new \DateTimeImmutable('2026-11-24T09:30:00', new \DateTimeZone('America/New_York')), [
-            new CalendarEvent('1@almanac', Day::fromIso('2026-11-25'), TimeOfDay::read('9:05'), $summary, Recurrence::read('FREQ=MONTHLY;BYDAY=2TU'), 'http://127.0.0.1/records/3'),
+            new CalendarEvent(
+                '1@almanac',
+                Day::fromIso('2026-11-25'),
+                TimeOfDay::read('9:05'),
+                $summary,
+                Recurrence::read('FREQ=MONTHLY;BYDAY=2TU'),
+                'http://127.0.0.1/records/3',
+            ),
             new CalendarEvent('2@almanac', Day::fromIso('2027-07-01'), TimeOfDay::read('14'), 'Plain'),
         ]);
         foreach (explode("\r\n", rtrim($feed)) as $line) {
             $this->assertLessThanOrEqual(75, strlen($line));
             $this->assertTrue(mb_check_encoding($line, 'UTF-8'));
         }
-        $this->assertSame([
-            ['uid' => '1@almanac', 'summary' => $summary, 'start' => '2026-11-25T09:05:00', 'instant' => '2026-11-25T14:05:00.000Z', 'rule' => 'FREQ=MONTHLY;BYDAY=2TU', 'url' => 'http://127.0.0.1/records/3'],
-            ['uid' => '2@almanac', 'summary' => 'Plain', 'start' => '2027-07-01T14:00:00', 'instant' => '2027-07-01T18:00:00.000Z', 'rule' => '', 'url' => ''],
-        ], NodeReference::ask('calendar.mjs', $feed));
+        $this->assertSame(
+            [
+                [
+                    'uid' => '1@almanac',
+                    'summary' => $summary,
+                    'start' => '2026-11-25T09:05:00',
+                    'instant' => '2026-11-25T14:05:00.000Z',
+                    'rule' => 'FREQ=MONTHLY;BYDAY=2TU',
+                    'url' => 'http://127.0.0.1/records/3',
+                ],
+                [
+                    'uid' => '2@almanac',
+                    'summary' => 'Plain',
+                    'start' => '2027-07-01T14:00:00',
+                    'instant' => '2027-07-01T18:00:00.000Z',
+                    'rule' => '',
+                    'url' => '',
+                ],
+            ],
+            NodeReference::ask('calendar.mjs', $feed),
+        );
     }
 }

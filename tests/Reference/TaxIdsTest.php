@@ -16,19 +16,40 @@ final class TaxIdsTest extends TestCase
 
     /** Our kind, our country, the package's country and name, templates: # a digit, @ a letter, anything else itself. */
     private const KINDS = [
-        [TaxIdKind::Vat, 'AT', 'AT', 'uid', ['U########']], [TaxIdKind::Vat, 'BE', 'BE', 'vat', ['0#########']], [TaxIdKind::Vat, 'DE', 'DE', 'vat', ['#########']],
-        [TaxIdKind::Vat, 'DK', 'DK', 'cvr', ['########']], [TaxIdKind::Vat, 'EE', 'EE', 'kmkr', ['#########']], [TaxIdKind::Vat, 'FI', 'FI', 'alv', ['########']],
-        [TaxIdKind::Vat, 'FR', 'FR', 'tva', ['###########']], [TaxIdKind::Vat, 'GB', 'GB', 'vat', ['#########']], [TaxIdKind::Vat, 'GR', 'GR', 'vat', ['#########']],
-        [TaxIdKind::Vat, 'HR', 'HR', 'oib', ['###########']], [TaxIdKind::Vat, 'HU', 'HU', 'anum', ['########']], [TaxIdKind::Vat, 'IE', 'IE', 'vat', ['#######@']],
-        [TaxIdKind::Vat, 'IT', 'IT', 'iva', ['###########']], [TaxIdKind::Vat, 'LT', 'LT', 'pvm', ['#######1#']], [TaxIdKind::Vat, 'LU', 'LU', 'tva', ['########']],
-        [TaxIdKind::Vat, 'LV', 'LV', 'pvn', ['4##########', '5##########']], [TaxIdKind::Vat, 'MT', 'MT', 'vat', ['########']], [TaxIdKind::Vat, 'NL', 'NL', 'btw', ['#########B01']],
-        [TaxIdKind::Vat, 'PL', 'PL', 'nip', ['##########']], [TaxIdKind::Vat, 'PT', 'PT', 'nif', ['#########']], [TaxIdKind::Vat, 'RO', 'RO', 'cui', ['########']],
-        [TaxIdKind::Vat, 'SE', 'SE', 'vat', ['##########01']], [TaxIdKind::Vat, 'SI', 'SI', 'ddv', ['########']], [TaxIdKind::Vat, 'SK', 'SK', 'dph', ['##########']],
-        [TaxIdKind::Vat, 'CZ', 'CZ', 'dic', ['########']], [TaxIdKind::Vat, 'CY', 'CY', 'vat', ['########@']], [TaxIdKind::Vat, 'BG', 'BG', 'vat', ['#########']],
+        [TaxIdKind::Vat, 'AT', 'AT', 'uid', ['U########']],
+        [TaxIdKind::Vat, 'BE', 'BE', 'vat', ['0#########']],
+        [TaxIdKind::Vat, 'DE', 'DE', 'vat', ['#########']],
+        [TaxIdKind::Vat, 'DK', 'DK', 'cvr', ['########']],
+        [TaxIdKind::Vat, 'EE', 'EE', 'kmkr', ['#########']],
+        [TaxIdKind::Vat, 'FI', 'FI', 'alv', ['########']],
+        [TaxIdKind::Vat, 'FR', 'FR', 'tva', ['###########']],
+        [TaxIdKind::Vat, 'GB', 'GB', 'vat', ['#########']],
+        [TaxIdKind::Vat, 'GR', 'GR', 'vat', ['#########']],
+        [TaxIdKind::Vat, 'HR', 'HR', 'oib', ['###########']],
+        [TaxIdKind::Vat, 'HU', 'HU', 'anum', ['########']],
+        [TaxIdKind::Vat, 'IE', 'IE', 'vat', ['#######@']],
+        [TaxIdKind::Vat, 'IT', 'IT', 'iva', ['###########']],
+        [TaxIdKind::Vat, 'LT', 'LT', 'pvm', ['#######1#']],
+        [TaxIdKind::Vat, 'LU', 'LU', 'tva', ['########']],
+        [TaxIdKind::Vat, 'LV', 'LV', 'pvn', ['4##########', '5##########']],
+        [TaxIdKind::Vat, 'MT', 'MT', 'vat', ['########']],
+        [TaxIdKind::Vat, 'NL', 'NL', 'btw', ['#########B01']],
+        [TaxIdKind::Vat, 'PL', 'PL', 'nip', ['##########']],
+        [TaxIdKind::Vat, 'PT', 'PT', 'nif', ['#########']],
+        [TaxIdKind::Vat, 'RO', 'RO', 'cui', ['########']],
+        [TaxIdKind::Vat, 'SE', 'SE', 'vat', ['##########01']],
+        [TaxIdKind::Vat, 'SI', 'SI', 'ddv', ['########']],
+        [TaxIdKind::Vat, 'SK', 'SK', 'dph', ['##########']],
+        [TaxIdKind::Vat, 'CZ', 'CZ', 'dic', ['########']],
+        [TaxIdKind::Vat, 'CY', 'CY', 'vat', ['########@']],
+        [TaxIdKind::Vat, 'BG', 'BG', 'vat', ['#########']],
         [TaxIdKind::Vat, 'ES', 'ES', 'nif', ['########@', 'A########', 'B########', 'Q#######@']],
-        [TaxIdKind::Vat, 'CH', 'CH', 'uid', ['CHE#########']], [TaxIdKind::Vat, 'NO', 'NO', 'mva', ['#########MVA']],
-        [TaxIdKind::Ein, '', 'US', 'ein', ['#########']], [TaxIdKind::Ssn, '', 'US', 'ssn', ['#########', '###00####', '#####0000', '666######', '000######']],
-        [TaxIdKind::CaBusinessNumber, '', 'CA', 'bn', ['#########']], [TaxIdKind::AuBusinessNumber, '', 'AU', 'abn', ['###########']],
+        [TaxIdKind::Vat, 'CH', 'CH', 'uid', ['CHE#########']],
+        [TaxIdKind::Vat, 'NO', 'NO', 'mva', ['#########MVA']],
+        [TaxIdKind::Ein, '', 'US', 'ein', ['#########']],
+        [TaxIdKind::Ssn, '', 'US', 'ssn', ['#########', '###00####', '#####0000', '666######', '000######']],
+        [TaxIdKind::CaBusinessNumber, '', 'CA', 'bn', ['#########']],
+        [TaxIdKind::AuBusinessNumber, '', 'AU', 'abn', ['###########']],
         [TaxIdKind::NzInlandRevenue, '', 'NZ', 'ird', ['########', '1########']],
     ];
 
@@ -95,7 +116,11 @@ final class TaxIdsTest extends TestCase
         while (count($numbers) < self::COUNT) {
             $template = $templates[mt_rand(0, count($templates) - 1)];
             $cut = max((int) strrpos($template, '#'), (int) strrpos($template, '@'));
-            $start = preg_replace_callback('/[#@]/', fn (array $sign) => $sign[0] === '#' ? (string) mt_rand(0, 9) : chr(mt_rand(65, 90)), substr($template, 0, $cut));
+            $start = preg_replace_callback(
+                '/[#@]/',
+                fn (array $sign) => $sign[0] === '#' ? (string) mt_rand(0, 9) : chr(mt_rand(65, 90)),
+                substr($template, 0, $cut),
+            );
             foreach ($template[$cut] === '#' ? range('0', '9') : range('A', 'Z') as $last) {
                 $numbers[] = $start.$last.substr($template, $cut + 1);
             }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions\Access;
 
+use Almanac\Access\Permission as OfficePermission;
+use Almanac\Access\Role as OfficeRole;
 use App\Actions\Office\KeepUsers;
 use App\Models\ListedTerms;
 use App\Models\Office;
 use App\Models\User;
-use App\Support\Clock;
-use App\Support\Permission as OfficePermission;
-use App\Support\Role as OfficeRole;
+use App\Time\Clock;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Support\Facades\DB;
 use Spatie\Permission\Models\Permission;
@@ -50,7 +50,10 @@ final readonly class SetUpOffice
                 throw new AuthorizationException('The office is set up already.');
             }
             // Nothing can have changed overnight yet.
-            Office::query()->create(['name' => trim($officeName), 'country' => $country])->forceFill(['began_on' => $this->clock->today()->toIso()])->save();
+            Office::query()
+                ->create(['name' => trim($officeName), 'country' => $country])
+                ->forceFill(['began_on' => $this->clock->today()->toIso()])
+                ->save();
             $this->roles();
             foreach (self::TERMS as [$title, $shorthand, $forClients, $forVendors]) {
                 ListedTerms::query()->create([

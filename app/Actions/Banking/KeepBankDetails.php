@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Banking;
 
+use Almanac\Access\Permission;
 use Almanac\Banking\AccountKind;
 use Almanac\Banking\BankAccount;
 use Almanac\Banking\BankingRefused;
@@ -11,7 +12,8 @@ use Almanac\Banking\CardNumber;
 use Almanac\Banking\Confirmation;
 use Almanac\Names\NamePart;
 use Almanac\Records\Difference;
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
+use Almanac\Records\SectionName;
 use Almanac\Records\Wording;
 use App\Actions\Finding\IndexParties;
 use App\Actions\Records\LogChanges;
@@ -19,11 +21,9 @@ use App\Models\BankDetail;
 use App\Models\Card;
 use App\Models\Party;
 use App\Models\User;
-use App\Support\CardVault;
-use App\Support\Clock;
-use App\Support\FieldProblems;
-use App\Support\Permission;
-use App\Support\SectionName;
+use App\Outside\CardVault;
+use App\Time\Clock;
+use App\Validation\FieldProblems;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -39,7 +39,10 @@ final readonly class KeepBankDetails
     }
 
     /**
-     * @param array{kind: string, iban: string, bic: string, routing: string, sortCode: string, account: string, use: string, holder: string, bankName: string} $input
+     * @param array{
+     *     kind: string, iban: string, bic: string, routing: string, sortCode: string, account: string, use: string,
+     *     holder: string, bankName: string,
+     * } $input
      *
      * @throws ValidationException with each refusal at its field
      */
@@ -62,9 +65,15 @@ final readonly class KeepBankDetails
             $problems->throwIfAny();
             $detail = new BankDetail(['holder' => $holder, 'bank_name' => $bank]);
             $account === null ?: $detail->setAccount($account);
-            $same = $party->bankDetails()->where('fingerprint', $detail->fingerprint)->whereIn('state', [BankDetail::CONFIRMED, ...BankDetail::WAITING])->first();
+            $same = $party
+                ->bankDetails()
+                ->where('fingerprint', $detail->fingerprint)
+                ->whereIn('state', [BankDetail::CONFIRMED, ...BankDetail::WAITING])
+                ->first();
             if ($same !== null) {
-                throw ValidationException::withMessages([$kind === AccountKind::Iban ? 'iban' : 'account' => 'That account is on the record already.']);
+                throw ValidationException::withMessages([
+                    $kind === AccountKind::Iban ? 'iban' : 'account' => 'That account is on the record already.',
+                ]);
             }
             $this->hold($party, $detail, $by);
         });
@@ -73,7 +82,17 @@ final readonly class KeepBankDetails
     /** A new payee name of a vendor is on hold like a new account. */
     public function holdPayee(Party $party, string $payee, User $by): void
     {
-        $this->hold($party, new BankDetail(['kind' => BankDetail::PAYEE, 'holder' => $payee, 'value' => '', 'masked' => $payee, 'fingerprint' => hash('sha256', $payee)]), $by);
+        $this->hold(
+            $party,
+            new BankDetail([
+                'kind' => BankDetail::PAYEE,
+                'holder' => $payee,
+                'value' => '',
+                'masked' => $payee,
+                'fingerprint' => hash('sha256', $payee),
+            ]),
+            $by,
+        );
     }
 
     /**
@@ -118,11 +137,17 @@ final readonly class KeepBankDetails
             };
             $detail->remark = Wording::line($reason, 200, 'Say why.');
             if ($to === BankDetail::REFUSED) {
-                $this->settle($detail, $to, '', $by);
+                $this->decide($detail, $to, '', $by);
             } else {
                 $from = $detail->state;
                 $detail->fill(['state' => $to, 'end_user_id' => $to === BankDetail::ENDING ? $by->id : null])->save();
-                $this->tell($detail->party, ucfirst($detail->kind), "{$detail->masked}, $from", "{$detail->masked}, $to: {$detail->remark}", $by);
+                $this->log(
+                    $detail->party,
+                    ucfirst($detail->kind),
+                    "{$detail->masked}, $from",
+                    "{$detail->masked}, $to: {$detail->remark}",
+                    $by,
+                );
             }
         });
     }
@@ -131,8 +156,12 @@ final readonly class KeepBankDetails
     {
         Confirmation::mustBeSecondPerson($detail->user_id, $by->id);
         // A party has one account of a kind in force; the one before stays in the history.
-        $detail->party->bankDetails()->where('kind', $detail->kind)->whereIn('state', [BankDetail::CONFIRMED, BankDetail::ENDING])->update(['state' => BankDetail::REPLACED]);
-        $this->settle($detail, BankDetail::CONFIRMED, $how->value, $by);
+        $detail->party
+            ->bankDetails()
+            ->where('kind', $detail->kind)
+            ->whereIn('state', [BankDetail::CONFIRMED, BankDetail::ENDING])
+            ->update(['state' => BankDetail::REPLACED]);
+        $this->decide($detail, BankDetail::CONFIRMED, $how->value, $by);
     }
 
     private function agreeToEnd(BankDetail $detail, Confirmation $how, User $by): void
@@ -140,7 +169,7 @@ final readonly class KeepBankDetails
         if ($detail->end_user_id === $by->id) {
             throw BankingRefused::ownEnd();
         }
-        $this->settle($detail, BankDetail::ENDED, $how->value, $by);
+        $this->decide($detail, BankDetail::ENDED, $how->value, $by);
     }
 
     /**
@@ -161,10 +190,16 @@ final readonly class KeepBankDetails
                 throw new \LogicException('What was not refused is there.');
             }
             Card::query()->create([
-                'party_id' => $party->id, 'brand' => $number->brand, 'last_four' => $number->lastFour(), 'expires' => $expires,
-                'holder' => $holder, 'postcode' => mb_substr(trim($input['postcode']), 0, 20), 'token' => $this->vault->tokenFor($number), 'user_id' => $by->id,
+                'party_id' => $party->id,
+                'brand' => $number->brand,
+                'last_four' => $number->lastFour(),
+                'expires' => $expires,
+                'holder' => $holder,
+                'postcode' => mb_substr(trim($input['postcode']), 0, 20),
+                'token' => $this->vault->tokenFor($number),
+                'user_id' => $by->id,
             ]);
-            $this->tell($party, 'Card', '', "{$number->brand} •••• {$number->lastFour()}", $by);
+            $this->log($party, 'Card', '', "{$number->brand} •••• {$number->lastFour()}", $by);
         });
     }
 
@@ -172,7 +207,7 @@ final readonly class KeepBankDetails
     {
         DB::transaction(function () use ($card, $party, $by): void {
             $card->delete();
-            $this->tell($party, 'Card', "{$card->brand} •••• {$card->last_four}", '', $by);
+            $this->log($party, 'Card', "{$card->brand} •••• {$card->last_four}", '', $by);
         });
     }
 
@@ -180,16 +215,34 @@ final readonly class KeepBankDetails
     {
         $before = $party->bankDetails()->where('kind', $detail->kind)->where('state', BankDetail::CONFIRMED)->first();
         // Whoever enters twice has corrected what was on hold.
-        $party->bankDetails()->where('kind', $detail->kind)->where('state', BankDetail::ON_HOLD)->update(['state' => BankDetail::REFUSED, 'remark' => 'entered again']);
-        $detail->fill(['party_id' => $party->id, 'state' => BankDetail::ON_HOLD, 'replaces_id' => $before?->id, 'user_id' => $by->id, 'created_at' => $this->clock->now()])->save();
-        $this->tell($party, ucfirst($detail->kind), $before->masked ?? '', $detail->masked.', on hold', $by);
+        $party
+            ->bankDetails()
+            ->where('kind', $detail->kind)
+            ->where('state', BankDetail::ON_HOLD)
+            ->update(['state' => BankDetail::REFUSED, 'remark' => 'entered again']);
+        $detail
+            ->fill([
+                'party_id' => $party->id,
+                'state' => BankDetail::ON_HOLD,
+                'replaces_id' => $before?->id,
+                'user_id' => $by->id,
+                'created_at' => $this->clock->now(),
+            ])
+            ->save();
+        $this->log($party, ucfirst($detail->kind), $before->masked ?? '', $detail->masked.', on hold', $by);
     }
 
-    private function settle(BankDetail $detail, string $state, string $how, User $by): void
+    private function decide(BankDetail $detail, string $state, string $how, User $by): void
     {
         $from = $detail->state;
-        $detail->fill(['state' => $state, 'settled_by_id' => $by->id, 'settled_at' => $this->clock->now(), 'how' => $how])->save();
-        $this->tell($detail->party, ucfirst($detail->kind), "{$detail->masked}, $from", "{$detail->masked}, ".trim("$state: $how $detail->remark", ': '), $by);
+        $detail->fill(['state' => $state, 'decided_by_id' => $by->id, 'decided_at' => $this->clock->now(), 'how' => $how])->save();
+        $this->log(
+            $detail->party,
+            ucfirst($detail->kind),
+            "{$detail->masked}, $from",
+            "{$detail->masked}, ".trim("$state: $how $detail->remark", ': '),
+            $by,
+        );
     }
 
     private function mustBeApprover(User $by): void
@@ -214,10 +267,15 @@ final readonly class KeepBankDetails
         return $month;
     }
 
-    private function tell(Party $party, string $label, string $from, string $to, User $by): void
+    private function log(Party $party, string $label, string $from, string $to, User $by): void
     {
         $party->unsetRelations();
-        $this->log->handle($party, SectionName::Bank, Difference::between(['one' => new Fact($label, $from)], ['one' => new Fact($label, $to)]), $by);
-        $this->index->withNeighbours($party);
+        $this->log->handle(
+            $party,
+            SectionName::Bank,
+            Difference::between(['one' => new LoggedFact($label, $from)], ['one' => new LoggedFact($label, $to)]),
+            $by,
+        );
+        $this->index->alone($party);
     }
 }

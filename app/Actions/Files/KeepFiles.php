@@ -8,17 +8,19 @@ use Almanac\Files\FileKind;
 use Almanac\Files\FileType;
 use Almanac\Names\NamePart;
 use Almanac\Records\Difference;
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
+use Almanac\Records\SectionName;
 use App\Actions\Finding\IndexParties;
+use App\Actions\Records\ChangeSections;
 use App\Actions\Records\LogChanges;
+use App\Actions\Records\TaxNumbersSection;
 use App\Actions\Reminders\KeepReminders;
 use App\Models\File;
 use App\Models\Party;
 use App\Models\User;
-use App\Support\Clock;
-use App\Support\FieldProblems;
-use App\Support\SectionName;
-use App\Support\TypedDates;
+use App\Time\Clock;
+use App\Time\TypedDates;
+use App\Validation\FieldProblems;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -27,25 +29,45 @@ use Illuminate\Validation\ValidationException;
 /** Takes files in, names them, and lets them go. The same content is stored once, under its hash. */
 final readonly class KeepFiles
 {
-    public function __construct(private LogChanges $log, private IndexParties $index, private KeepReminders $reminders, private TypedDates $dates, private Clock $clock)
-    {
+    public function __construct(
+        private ChangeSections $change,
+        private TaxNumbersSection $taxNumbers,
+        private LogChanges $log,
+        private IndexParties $index,
+        private KeepReminders $reminders,
+        private TypedDates $dates,
+        private Clock $clock,
+    ) {
     }
 
     /** @throws ValidationException when it is empty, too large, or of a type that is not kept */
     public function add(Party $party, UploadedFile $upload, FileKind $kind, User $by): void
     {
         $party->assertInUse();
-        $problems = new FieldProblems;
+        $problems = new FieldProblems();
         $name = $problems->at('file', fn () => $this->name($upload->getClientOriginalName()));
-        $type = $problems->at('file', fn () => FileType::of((string) $name, (string) (new \finfo(FILEINFO_MIME_TYPE))->file($upload->getRealPath()), (int) $upload->getSize()));
+        $type = $problems->at(
+            'file',
+            fn () => FileType::of(
+                (string) $name,
+                (string) (new \finfo(FILEINFO_MIME_TYPE))->file($upload->getRealPath()),
+                (int) $upload->getSize(),
+            ),
+        );
         $problems->throwIfAny();
         $sha256 = (string) hash_file('sha256', $upload->getRealPath());
         DB::transaction(function () use ($party, $upload, $kind, $name, $type, $sha256, $by): void {
             // The content first: a record never points to what is not there. Inside the lock: nobody lets it go meanwhile.
             $this->store($upload, $sha256);
             $file = File::query()->create([
-                'party_id' => $party->id, 'name' => $name === '' ? 'unnamed' : $name, 'kind' => $kind, 'sha256' => $sha256, 'size' => (int) $upload->getSize(),
-                'media_type' => $type->mediaType ?? '', 'user_id' => $by->id, 'added_at' => $this->clock->now(),
+                'subject_id' => $party->id,
+                'name' => $name === '' ? 'unnamed' : $name,
+                'kind' => $kind,
+                'sha256' => $sha256,
+                'size' => (int) $upload->getSize(),
+                'media_type' => $type->mediaType ?? '',
+                'user_id' => $by->id,
+                'added_at' => $this->clock->now(),
             ]);
             $this->write($party, '', $this->told($file), $by);
         });
@@ -69,7 +91,12 @@ final readonly class KeepFiles
         DB::transaction(function () use ($file, $input, $name, $expires, $by): void {
             $was = $this->told($file);
             $hadSet = $file->expires_on?->toIso();
-            $file->update(['name' => $name, 'kind' => FileKind::from($input['kind']), 'expires_on' => $expires, 'is_private' => $input['isPrivate']]);
+            $file->update([
+                'name' => $name,
+                'kind' => FileKind::from($input['kind']),
+                'expires_on' => $expires,
+                'is_private' => $input['isPrivate'],
+            ]);
             if ($hadSet !== $expires?->toIso()) {
                 $this->reminders->ofExpiry($file, $by);
             }
@@ -81,10 +108,12 @@ final readonly class KeepFiles
     {
         $file->party->assertInUse();
         DB::transaction(function () use ($file, $by): void {
-            $this->write($file->party, $this->told($file), '', $by);
+            $told = $this->told($file);
             $file->expires_on = null;
             $this->reminders->ofExpiry($file, $by);
-            $file->delete();
+            // It may be the form that the tax numbers were read from.
+            $this->change->around([[$this->taxNumbers, $file->party]], $by, fn () => $file->delete() && $file->party->refresh());
+            $this->write($file->party, $told, '', $by);
         });
         $this->letGo($file->sha256);
     }
@@ -130,6 +159,11 @@ final readonly class KeepFiles
     {
         // A record is found by the names of its files.
         $this->index->these([$party->id]);
-        $this->log->handle($party, SectionName::Files, Difference::between(['file' => new Fact('File', $from)], ['file' => new Fact('File', $to)]), $by);
+        $this->log->handle(
+            $party,
+            SectionName::Files,
+            Difference::between(['file' => new LoggedFact('File', $from)], ['file' => new LoggedFact('File', $to)]),
+            $by,
+        );
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Actions\Files;
 
 use App\Models\File;
+use App\Models\Job;
+use App\Models\Office;
 use Illuminate\Support\Facades\Storage;
 
 /** Takes away contents that no record has: what a stopped server left behind between storing a file and recording it. */
@@ -17,14 +19,25 @@ final class SweepFiles
     public function handle(): int
     {
         $swept = 0;
-        foreach (Storage::allFiles('files') as $path) {
-            $sha256 = str_replace(['files/', '/'], '', $path);
-            if (time() - Storage::lastModified($path) > self::SECONDS && ! File::query()->where('sha256', $sha256)->exists()) {
+        foreach ([...Storage::allFiles('files'), ...Storage::allFiles('logos'), ...Storage::allFiles('jobs')] as $path) {
+            if (time() - Storage::lastModified($path) > self::SECONDS && ! $this->isUsed($path)) {
                 Storage::delete($path);
                 $swept++;
             }
         }
 
+        Job::query()->where('created_at', '<', now()->subSeconds(self::SECONDS))->delete();
+
         return $swept;
+    }
+
+    private function isUsed(string $path): bool
+    {
+        return match (explode('/', $path)[0]) {
+            'logos' => Office::query()->where('logo_path', $path)->exists(),
+            // Whatever was made behind the screen is kept for a day.
+            'jobs' => false,
+            default => File::query()->where('sha256', str_replace(['files/', '/'], '', $path))->exists(),
+        };
     }
 }

@@ -6,22 +6,29 @@ namespace App\Actions\Finding;
 
 use Almanac\Calendar\Day;
 use Almanac\Finding\Fold;
-use Almanac\Finding\MatchField;
 use Almanac\Readiness\Readiness;
+use App\Database\Ids;
+use App\Facts\Finding\RecordLine;
+use App\Facts\Lists\SearchColumn;
+use App\Facts\Lists\SearchedFields;
+use App\Facts\LookAlikes\PartyLikeness;
+use App\Facts\Readiness\RecordFacts;
+use App\Facts\Records\Ancestors;
 use App\Models\Address;
 use App\Models\AddressUse;
 use App\Models\Party;
 use App\Models\Position;
-use App\Queries\Finding\SearchValues;
-use App\Queries\LookAlikes\PartyLikeness;
-use App\Queries\Readiness\RecordFacts;
-use App\Support\Clock;
+use App\Models\Relation;
+use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
 
 /** Keeps what is looked up over all records in step with them: search, look-alikes, gaps. Runs inside the transaction of the change. */
 final readonly class IndexParties
 {
     private const CHUNK = 500;
+
+    /** A few at a time: nobody waits for long. */
+    private const FEW = 25;
 
     public function __construct(private Clock $clock)
     {
@@ -38,7 +45,27 @@ final readonly class IndexParties
         $sharing = AddressUse::query()
             ->whereIn('address_id', Address::query()->select('id')->where('owner_id', $party->id))
             ->pluck('party_id');
-        $this->refresh(array_values($people->merge($sharing)->merge($formerly)->push($party->id)->unique()->all()));
+        $this->alone($party, $people->merge($sharing)->merge($formerly)->all());
+    }
+
+    /**
+     * The party itself, for what nobody else is found by.
+     *
+     * @param array<int> $also who changed with it
+     */
+    public function alone(Party $party, array $also = []): void
+    {
+        $this->refresh(array_values(array_unique([...$also, $party->id])));
+        // Those for whom it stands in lack what it lacks.
+        $this->gaps(
+            Relation::of($party)
+                ->with('from', 'to')
+                ->get()
+                ->map(fn (Relation $one) => $one->otherThan($party))
+                ->filter(fn (Party $other) => $other->is_deceased)
+                ->pluck('id')
+                ->all(),
+        );
     }
 
     /** @param  array<int>  $ids */
@@ -59,24 +86,41 @@ final readonly class IndexParties
         $today = $this->clock->today();
         foreach (array_chunk($ids, self::CHUNK) as $chunk) {
             foreach (Party::query()->with(RecordFacts::RELATIONS)->findMany($chunk) as $party) {
-                DB::table('record_gaps')->updateOrInsert(['party_id' => $party->id], ['gaps' => $this->countGaps($party, $today)]);
+                DB::table('record_gaps')->updateOrInsert(['party_id' => $party->id], $this->gapsOf($party, $today));
             }
         }
     }
 
     public function everything(): void
     {
+        DB::transaction(function (): void {
+            DB::table('search_vocabulary')->delete();
+            DB::statement("INSERT INTO search_spellings (search_spellings) VALUES ('delete-all')");
+        });
         Party::query()->select('id')->chunkById(self::CHUNK, function ($parties): void {
             DB::transaction(fn () => $this->refresh($parties->pluck('id')->all()));
         });
     }
 
-    public function forget(int ...$ids): void
+    private function forget(int ...$ids): void
     {
         DB::table('search_words')->whereIn('rowid', $ids)->delete();
         DB::table('search_letters')->whereIn('rowid', $ids)->delete();
         DB::table('look_alike_keys')->whereIn('party_id', $ids)->delete();
         DB::table('record_gaps')->whereIn('party_id', $ids)->delete();
+        DB::table('record_lines')->whereIn('party_id', $ids)->delete();
+    }
+
+    /** Those that are another today though nothing happened: an address or a position begins, or has ended. */
+    public function freshen(): void
+    {
+        $stale = DB::table('record_lines')
+            ->whereNotNull('stale_on')
+            ->where('stale_on', '<=', $this->clock->today()->toIso())
+            ->pluck('party_id');
+        foreach (array_chunk(Ids::of($stale), self::FEW) as $some) {
+            DB::transaction(fn () => $this->refresh($some));
+        }
     }
 
     /** @param  array<int>  $ids */
@@ -84,28 +128,45 @@ final readonly class IndexParties
     {
         $this->forget(...$ids);
         $today = $this->clock->today();
-        foreach (Party::query()->with([...SearchValues::RELATIONS, ...RecordFacts::RELATIONS])->findMany($ids) as $party) {
-            $this->insert($party);
-            DB::table('record_gaps')->insert(['party_id' => $party->id, 'gaps' => $this->countGaps($party, $today)]);
+        foreach (Party::query()->with([...RecordLine::READS, ...RecordFacts::RELATIONS])->findMany($ids) as $party) {
+            $this->insert($party, $today);
+            DB::table('record_gaps')->insert(['party_id' => $party->id] + $this->gapsOf($party, $today));
         }
     }
 
-    private function countGaps(Party $party, Day $today): int
+    /** @return array{gaps: int, owner_id: int|null} how many there are, and whose they are */
+    private function gapsOf(Party $party, Day $today): array
     {
-        return array_sum(array_map(fn (Readiness $readiness) => count($readiness->gaps()), Readiness::of(RecordFacts::of($party, $today))));
+        return [
+            'gaps' => array_sum(
+                array_map(fn (Readiness $readiness) => count($readiness->gaps()), Readiness::of(RecordFacts::of($party, $today))),
+            ),
+            'owner_id' => Ancestors::nearest($party, $party->owner_id, fn (Party $company) => $company->owner_id, $today)->value,
+        ];
     }
 
-    private function insert(Party $party): void
+    private function insert(Party $party, Day $today): void
     {
-        $columns = array_fill_keys(array_map($this->column(...), MatchField::cases()), '');
+        $line = RecordLine::of($party, $today);
+        DB::table('record_lines')->insert([
+            'party_id' => $party->id, 'is_in_use' => ! $party->isArchived(), 'kind' => $party->kind->value, 'sort_key' => $party->sort_key,
+            'stale_on' => $line->staleOn?->toIso(), 'line' => $line->toKept(),
+        ]);
+        $columns = array_fill_keys(array_column(SearchColumn::cases(), 'value'), '');
         $figures = [];
-        foreach (SearchValues::of($party) as [$field, $value]) {
-            $columns[$this->column($field)] .= ' '.Fold::text($value);
-            if ($field === MatchField::Phone || $field === MatchField::Code) {
+        $fields = SearchedFields::all();
+        foreach ($line->values as [$key, $value]) {
+            $column = $fields->get($key)?->searched;
+            if ($column === null) {
+                continue;
+            }
+            $columns[$column->value] .= ' '.Fold::text($value);
+            if ($column->isFigures()) {
                 $figures[] = Fold::digits($value);
             }
         }
         DB::table('search_words')->insert(['rowid' => $party->id] + $columns);
+        $this->learn(array_unique(Fold::words("{$columns['name']} {$columns['also']} {$columns['works_at']} {$columns['place']}")));
         DB::table('search_letters')->insert([
             'rowid' => $party->id,
             'name' => trim($columns['name'].' '.$columns['also'].' '.$columns['email']),
@@ -117,16 +178,18 @@ final readonly class IndexParties
         ));
     }
 
-    private function column(MatchField $field): string
+    /**
+     * Words that are in use, for finding what is spelled alike. One that nobody has any more leads to nobody, and goes
+     * when everything is indexed.
+     *
+     * @param array<string> $words
+     */
+    private function learn(array $words): void
     {
-        return match ($field) {
-            MatchField::Name => 'name',
-            MatchField::AlsoKnownAs, MatchField::Tag, MatchField::Detail, MatchField::File => 'also',
-            MatchField::Code => 'number',
-            MatchField::WorksAt => 'works_at',
-            MatchField::Email => 'email',
-            MatchField::Phone => 'phone',
-            MatchField::Place => 'place',
-        };
+        $known = DB::table('search_vocabulary')->whereIn('word', $words)->pluck('word')->all();
+        foreach (array_diff($words, $known) as $word) {
+            $id = DB::table('search_vocabulary')->insertGetId(['word' => $word]);
+            DB::table('search_spellings')->insert(['rowid' => $id, 'word' => $word]);
+        }
     }
 }

@@ -10,13 +10,13 @@ use Almanac\Interchange\ReadDocument;
 use Almanac\Interchange\UblInvoice;
 use Almanac\Ledger\DocumentState;
 use Almanac\Refusal;
+use App\Facts\Ledger\MatchParties;
+use App\Facts\Ledger\Rates;
 use App\Models\Document;
 use App\Models\Import;
 use App\Models\Office;
 use App\Models\User;
-use App\Queries\Ledger\MatchParties;
-use App\Support\Clock;
-use App\Support\Rates;
+use App\Time\Clock;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -46,7 +46,12 @@ final readonly class ImportDocuments
         $path = 'imports/'.Str::uuid();
         Storage::putFileAs('imports', $file, basename($path));
 
-        return Import::query()->create(['name' => mb_substr(mb_scrub($file->getClientOriginalName()), 0, 200), 'path' => $path, 'state' => 'checking', 'user_id' => $by->id]);
+        return Import::query()->create([
+            'name' => mb_substr(mb_scrub($file->getClientOriginalName()), 0, 200),
+            'path' => $path,
+            'state' => 'checking',
+            'user_id' => $by->id,
+        ]);
     }
 
     /** Reads the file and says what is wrong with it. */
@@ -54,7 +59,13 @@ final readonly class ImportDocuments
     {
         try {
             [$found, $problems] = $this->read($import);
-            $import->update(['state' => 'checked', 'found' => count($found), 'problems' => array_slice($problems, 0, self::MOST_PROBLEMS), 'problem_count' => count($problems), 'failure' => '']);
+            $import->update([
+                'state' => 'checked',
+                'found' => count($found),
+                'problems' => array_slice($problems, 0, self::MOST_PROBLEMS),
+                'problem_count' => count($problems),
+                'failure' => '',
+            ]);
         } catch (\Throwable $error) {
             $import->update(['state' => 'failed', 'failure' => $this->reason($error)]);
         }
@@ -63,7 +74,11 @@ final readonly class ImportDocuments
     /** Whether somebody may have it taken; from then on it is being taken. */
     public function begin(Import $import): bool
     {
-        return Import::query()->whereKey($import->id)->where('state', 'checked')->where('found', '>', 0)->update(['state' => 'taking', 'taken' => 0, 'failure' => '']) === 1;
+        return Import::query()
+            ->whereKey($import->id)
+            ->where('state', 'checked')
+            ->where('found', '>', 0)
+            ->update(['state' => 'taking', 'taken' => 0, 'failure' => '']) === 1;
     }
 
     /** Takes every document that can be taken: all of them, or none. One that was interrupted goes on where it can. */
@@ -78,7 +93,11 @@ final readonly class ImportDocuments
             $this->clear($import);
             [$found, $problems] = $this->read($import);
             if (count($found) !== $import->found) {
-                $import->update(['found' => count($found), 'problems' => array_slice($problems, 0, self::MOST_PROBLEMS), 'problem_count' => count($problems)]);
+                $import->update([
+                    'found' => count($found),
+                    'problems' => array_slice($problems, 0, self::MOST_PROBLEMS),
+                    'problem_count' => count($problems),
+                ]);
                 throw InterchangeRefused::otherThanChecked();
             }
             $done = 0;
@@ -90,7 +109,7 @@ final readonly class ImportDocuments
             DB::transaction(fn () => $this->switchOver($import));
         } catch (\Throwable $error) {
             $this->clear($import);
-            $import->update(['state' => 'checked', 'taken' => 0, 'failure' => 'Nothing was taken. '.$this->reason($error)]);
+            $import->update(['state' => 'checked', 'taken' => 0, 'failure' => 'Nothing was imported. '.$this->reason($error)]);
 
             return;
         }
@@ -112,7 +131,10 @@ final readonly class ImportDocuments
         if ($import->refresh()->state !== 'taking') {
             throw InterchangeRefused::forgotten();
         }
-        $staged->clone()->where('total_minor', 0)->update(['state' => DocumentState::Settled->value, 'settled_on' => DB::raw('date'), 'next_due' => null]);
+        $staged
+            ->clone()
+            ->where('total_minor', 0)
+            ->update(['state' => DocumentState::Settled->value, 'settled_on' => DB::raw('dated_on'), 'next_due_on' => null]);
         $staged->update(['state' => DocumentState::Issued->value]);
         $import->update(['state' => 'counting']);
     }
@@ -148,7 +170,7 @@ final readonly class ImportDocuments
         }
         report($error);
 
-        return 'Something went wrong while it was read. Try again; if it happens again, tell your administrator.';
+        return 'Something went wrong while reading it. Try again; if it happens again, tell your administrator.';
     }
 
     /**
@@ -163,7 +185,12 @@ final readonly class ImportDocuments
         if (preg_match('/^(\xEF\xBB\xBF)?\s*</', $content) === 1) {
             [$documents, $wrong] = [[1 => UblInvoice::read($content)], []];
         } else {
-            [$documents, $wrong] = DocumentTable::read($content, $this->clock->reader($office), $office->currency(), $office->decimalSign());
+            [$documents, $wrong] = DocumentTable::read(
+                $content,
+                $this->clock->reader($office),
+                $office->currency(),
+                $office->decimalSign(),
+            );
         }
         $problems = [];
         foreach ($wrong as $line => $messages) {
@@ -180,8 +207,14 @@ final readonly class ImportDocuments
             $key = StageDocuments::key($document, (int) $partyId);
             $reason = match (true) {
                 $partyId === null => ['party', $problem],
-                isset($kept[$key]) => ['number', "{$document->kind->title()} {$document->number} is in the book already, or twice in the file."],
-                $rates->orNull($document->totals()->gross, $document->date) === null => ['currency', "There is no rate for {$document->currency} on {$document->date->toText()}. Add one under Office, Currencies."],
+                isset($kept[$key]) => [
+                    'number',
+                    "{$document->kind->title()} {$document->number} is in the book already, or twice in the file.",
+                ],
+                $rates->orNull($document->totals()->gross, $document->date) === null => [
+                    'currency',
+                    "There is no rate for {$document->currency} on {$document->date->toText()}. Add one under Office, Currencies.",
+                ],
                 default => null,
             };
             if ($reason !== null) {

@@ -10,13 +10,13 @@ use Almanac\Ledger\DocumentAct;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\LedgerRefused;
+use Almanac\Ledger\StaleDocument;
+use Almanac\Records\ArchivedRecord;
+use App\Facts\Ledger\UseChecks;
+use App\Models\Allocation;
 use App\Models\Document;
-use App\Models\Settlement;
 use App\Models\User;
-use App\Queries\Ledger\CheckUse;
-use App\Support\ArchivedRecord;
-use App\Support\Clock;
-use App\Support\StaleDocument;
+use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
@@ -24,7 +24,7 @@ use Illuminate\Validation\ValidationException;
 final readonly class IssueDocument
 {
     public function __construct(
-        private CheckUse $check,
+        private UseChecks $check,
         private KeepChain $chain,
         private SettleDocument $settle,
         private KeepStandings $standings,
@@ -55,8 +55,8 @@ final readonly class IssueDocument
             }
             $this->mustBeAllowed($document, $isConfirmed);
             $this->replaceFormer($document, $by);
-            $document->number ??= $this->nextNumber($document->kind, $document->date);
-            $document->setOpen($document->total(), $document->date);
+            $document->number ??= $this->nextNumber($document->kind, $document->dated_on);
+            $document->setOpen($document->total(), $document->dated_on);
             $document->saveWithDues();
             $this->note->handle($document, ($document->kind->isTheirs() ? 'entered as ' : 'issued as ').$document->number, $by);
             $this->settleSource($document, $by);
@@ -70,17 +70,23 @@ final readonly class IssueDocument
         DB::transaction(function () use ($document, $reason, $by): void {
             $document->refresh();
             DocumentAct::Void->mustBeAllowed($document->kind, $document->state);
-            if ($document->kind->isPromise() && $document->madeFromIt()->whereNotIn('state', [DocumentState::Void, DocumentState::Draft])->exists()) {
-                throw LedgerRefused::notNow('Something was made from it, and counts. Void that first.');
+            if (
+                $document->kind->isPromise() &&
+                $document
+                    ->madeFromIt()
+                    ->whereNotIn('state', [DocumentState::Void, DocumentState::Draft])
+                    ->exists()
+            ) {
+                throw LedgerRefused::notNow('Another document was made from it and is in force. Void that first.');
             }
-            foreach ($document->kind->isCredit() ? $document->uses()->get() : [] as $use) {
+            foreach ($document->kind->isCredit() ? $document->creditAllocations()->get() : [] as $use) {
                 $this->settle->takeBack($use, $this->clock->today());
             }
-            if ($document->settlements()->exists()) {
+            if ($document->allocations()->exists()) {
                 throw LedgerRefused::paidAlready();
             }
             $wasIssued = $document->state !== DocumentState::Draft;
-            $document->fill(['state' => DocumentState::Void, 'open_minor' => 0, 'next_due' => null, 'settled_on' => null])->save();
+            $document->fill(['state' => DocumentState::Void, 'open_minor' => 0, 'next_due_on' => null, 'settled_on' => null])->save();
             $document->dues()->update(['open_minor' => 0]);
             if ($wasIssued && $document->source !== null && $document->source->kind->isPromise()) {
                 // It gives back what it took.
@@ -109,12 +115,14 @@ final readonly class IssueDocument
 
     private function mustBeAllowed(Document $document, bool $isConfirmed): void
     {
-        $use = $this->check->handle($document->party, $document->kind, $document->total(), $document->source);
+        $use = $this->check->of($document->party, $document->kind, $document->total(), $document->source);
         if ($use->stops !== []) {
             throw ValidationException::withMessages(['stop' => $use->stops]);
         }
-        if ($use->policy === CreditPolicy::Stop->value || ($use->policy === CreditPolicy::Ask->value && ! $isConfirmed)) {
-            throw ValidationException::withMessages([$use->policy === CreditPolicy::Stop->value ? 'stop' : 'isConfirmed' => [$use->creditSentence]]);
+        if ($use->policy === CreditPolicy::Stop || ($use->policy === CreditPolicy::Ask && ! $isConfirmed)) {
+            throw ValidationException::withMessages([
+                $use->policy === CreditPolicy::Stop ? 'stop' : 'isConfirmed' => [$use->creditSentence],
+            ]);
         }
         $source = $document->source?->load('lines');
         if ($source !== null && $source->kind->isPromise()) {
@@ -122,7 +130,9 @@ final readonly class IssueDocument
                 throw LedgerRefused::notNow("{$source->title()} is void. Write a new document instead.");
             }
             if (! $isConfirmed && $this->chain->exceeds($document, $source)) {
-                throw ValidationException::withMessages(['isConfirmed' => "This is more than is left of {$source->title()}. Issue it all the same?"]);
+                throw ValidationException::withMessages([
+                    'isConfirmed' => "This is more than is left of {$source->title()}. Issue it all the same?",
+                ]);
             }
         }
         if ($document->kind->isCredit() && $source !== null) {
@@ -143,12 +153,12 @@ final readonly class IssueDocument
             return;
         }
         if ($source->kind->isPromise()) {
-            $this->chain->refresh($source->load('lines'), $document->date);
+            $this->chain->refresh($source->load('lines'), $document->dated_on);
             $this->note->handle($source, 'became '.mb_strtolower($document->kind->title()).' '.$document->number, $by);
         } elseif ($document->kind->isCredit() && $source->state->isOpen()) {
             $part = $document->open()->atMost($source->open());
-            $this->settle->handle($source, Settlement::CREDIT, $part, $document->date, $by, $document);
-            $document->setOpen($document->open()->minus($part), $document->date);
+            $this->settle->handle($source, Allocation::CREDIT, $part, $document->dated_on, $by, $document);
+            $document->setOpen($document->open()->minus($part), $document->dated_on);
             $document->saveWithDues();
         }
     }

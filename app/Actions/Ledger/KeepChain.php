@@ -27,8 +27,15 @@ final class KeepChain
     public function taken(Document $source, bool $withDrafts, int $except = 0): array
     {
         $taken = [];
-        $lines = DocumentLine::query()->whereIn('source_line_id', $source->lines->modelKeys())
-            ->whereHas('document', fn ($documents) => $documents->whereKeyNot($except)->whereNotIn('state', $withDrafts ? [DocumentState::Void] : [DocumentState::Void, DocumentState::Draft]))->get();
+        $lines = DocumentLine::query()
+            ->whereIn('source_line_id', $source->lines->modelKeys())
+            ->whereHas(
+                'document',
+                fn ($documents) => $documents
+                    ->whereKeyNot($except)
+                    ->whereNotIn('state', $withDrafts ? [DocumentState::Void] : [DocumentState::Void, DocumentState::Draft]),
+            )
+            ->get();
         foreach ($lines as $line) {
             $id = (int) $line->source_line_id;
             $taken[$id] = ($taken[$id] ?? BigDecimal::zero())->plus($line->line()->quantity);

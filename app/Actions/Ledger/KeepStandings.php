@@ -5,18 +5,17 @@ declare(strict_types=1);
 namespace App\Actions\Ledger;
 
 use Almanac\Calendar\Day;
-use Almanac\Ledger\Credit;
-use Almanac\Ledger\Side;
 use Almanac\Ledger\Standing;
 use Almanac\Money\Money;
+use Almanac\Terms\Side;
 use App\Actions\Finding\IndexParties;
+use App\Database\Ids;
+use App\Facts\Ledger\ClientCredit;
+use App\Facts\Ledger\PartyBooks;
+use App\Facts\Ledger\Rates;
 use App\Models\ClientTerms;
-use App\Models\Document;
 use App\Models\Party;
-use App\Queries\Ledger\PartyBooks;
-use App\Support\Clock;
-use App\Support\Rates;
-use App\Support\SideDefaults;
+use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
 
 /** Keeps what everybody owes and is owed in step with documents and money. Runs inside the transaction of the change. */
@@ -56,15 +55,15 @@ final readonly class KeepStandings
      */
     private function overLimit(array $ids): array
     {
-        return array_values(array_map(intval(...), array_filter(DB::table('balances')->whereIn('party_id', $ids)->where('is_over_limit', true)->pluck('party_id')->all(), is_numeric(...))));
+        return Ids::of(DB::table('balances')->whereIn('party_id', $ids)->where('is_over_limit', true)->pluck('party_id'));
     }
 
     /** Those that are different today though nothing happened: something has become overdue. */
     public function freshen(): void
     {
-        $stale = DB::table('standings')->where('stale_on', '<=', $this->clock->today()->toIso())->pluck('party_id')->unique()->all();
+        $stale = DB::table('standings')->where('stale_on', '<=', $this->clock->today()->toIso())->pluck('party_id')->unique();
         // A few at a time: nobody waits for long.
-        foreach (array_chunk(array_map(intval(...), array_filter($stale, is_numeric(...))), self::FEW) as $some) {
+        foreach (array_chunk(Ids::of($stale), self::FEW) as $some) {
             DB::transaction(fn () => $this->refresh(...$some));
         }
     }
@@ -83,7 +82,7 @@ final readonly class KeepStandings
             return;
         }
         $rates = Rates::ofOffice();
-        $home = ['receivable' => 0, 'payable' => 0, 'overdue' => 0];
+        $home = ['receivable_minor' => 0, 'payable_minor' => 0, 'overdue_minor' => 0];
         $days = [];
         foreach ($standings as $standing) {
             DB::table('standings')->insert([
@@ -94,57 +93,25 @@ final readonly class KeepStandings
                 'credits_minor' => $standing->credits->minor,
                 'unallocated_minor' => $standing->unallocated->minor,
                 'overdue_minor' => $standing->overdue->minor,
-                'oldest_due' => $standing->oldest?->due->toIso(),
-                'days_to_pay' => $standing->daysToPay?->days,
+                'oldest_due_on' => $standing->oldest?->due->toIso(),
+                'days_to_pay_tenths' => $standing->daysToPay?->tenths(),
                 'stale_on' => $standing->staleOn?->toIso(),
             ]);
             $inHome = fn (Money $amount) => $rates->orNull($amount, $today)->minor ?? 0;
-            $home[$standing->side->balance()] += $inHome($standing->open);
+            $home["{$standing->side->balance()}_minor"] += $inHome($standing->open);
             if ($standing->side === Side::Client) {
-                $home['overdue'] += $inHome($standing->overdue);
+                $home['overdue_minor'] += $inHome($standing->overdue);
                 if ($standing->daysToPay !== null) {
-                    $days[] = [$standing->daysToPay->count, (float) $standing->daysToPay->days];
+                    $days[] = [$standing->daysToPay->count, $standing->daysToPay->tenths()];
                 }
             }
         }
         $count = array_sum(array_column($days, 0));
-        DB::table('balances')->insert(['party_id' => $party->id, ...$home,
-            'days_to_pay' => $count === 0 ? null : array_sum(array_map(fn (array $one) => $one[0] * $one[1], $days)) / $count,
-            'is_over_limit' => $hasLimits && ($this->credit($party, $standings, $today)?->isOver() ?? false),
+        DB::table('balances')->insert(['party_id' => $party->id, 'is_in_use' => ! $party->isArchived(), ...$home,
+            'days_to_pay_tenths' => $count === 0
+                ? null
+                : intdiv(2 * array_sum(array_map(fn (array $one) => $one[0] * $one[1], $days)) + $count, 2 * $count),
+            'is_over_limit' => $hasLimits && (ClientCredit::of($party, $standings, $today)?->isOver() ?? false),
         ]);
-    }
-
-    /**
-     * How much of its credit limit a client uses, in the currency of the limit.
-     *
-     * @param list<Standing> $standings
-     */
-    public function credit(Party $party, array $standings, Day $today): ?Credit
-    {
-        $defaults = SideDefaults::of($party, Side::Client, $today);
-        $limit = $defaults->limit();
-        if ($limit === null) {
-            return null;
-        }
-        $rates = Rates::ofOffice();
-        $in = function (Money $amount) use ($limit, $rates, $today): Money {
-            // Another currency counts by way of the office's own; without a rate it cannot count.
-            if ($amount->currency === $limit->currency) {
-                return $amount;
-            }
-
-            return ($limit->currency === $rates->home ? $rates->orNull($amount, $today) : null) ?? Money::zero($limit->currency);
-        };
-        $clients = array_filter($standings, fn (Standing $one) => $one->side === Side::Client);
-        $sum = fn (\Closure $part) => Money::sum(array_map(fn (Standing $standing) => $in($part($standing)), $clients), $limit->currency);
-        $orders = Document::query()->where('party_id', $party->id)->where('kind', 'order')->open()->get()->map(fn (Document $order) => $in($order->open()));
-
-        return Credit::of(
-            $limit,
-            $sum(fn (Standing $standing) => $standing->open),
-            Money::sum($orders, $limit->currency),
-            $sum(fn (Standing $standing) => $standing->unallocated->plus($standing->credits)),
-            $defaults->creditPolicy(),
-        );
     }
 }

@@ -7,7 +7,7 @@ namespace App\Actions\Ledger;
 use App\Models\Document;
 use App\Models\DocumentEvent;
 use App\Models\User;
-use App\Support\Clock;
+use App\Time\Clock;
 
 /** Writes into the history of a document. Runs inside the transaction of what happened. */
 final readonly class NoteEvent
@@ -18,6 +18,11 @@ final readonly class NoteEvent
 
     public function handle(Document $document, string $text, User $by): void
     {
-        DocumentEvent::query()->create(['document_id' => $document->id, 'text' => mb_strimwidth($text, 0, 500, '…'), 'user_id' => $by->id, 'at' => $this->clock->now()]);
+        DocumentEvent::query()->create([
+            'document_id' => $document->id,
+            'text' => mb_strimwidth($text, 0, 500, '…'),
+            'user_id' => $by->id,
+            'at' => $this->clock->now(),
+        ]);
     }
 }

@@ -7,7 +7,7 @@ namespace App\Actions\Ledger;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\LedgerRefused;
-use Almanac\Ledger\Side;
+use Almanac\Terms\Side;
 use App\Models\Document;
 use App\Models\Party;
 use App\Models\User;
@@ -31,16 +31,40 @@ final readonly class OpenBalance
         return DB::transaction(function () use ($party, $input, $by): Document {
             $kind = $input['side'] === Side::Client->value ? DocumentKind::OpeningReceivable : DocumentKind::OpeningPayable;
             $first = $party->documents()->where('state', '!=', DocumentState::Void)
-                ->whereIn('kind', DocumentKind::ofSide($kind->side()))->orderBy('date')->first();
+                ->whereIn('kind', DocumentKind::ofSide($kind->side()))->orderBy('dated_on')->first();
             if ($first !== null) {
-                $refused = $first->kind->isOpening() ? LedgerRefused::openingTwice() : LedgerRefused::openingAfterDocuments($first->date->toText());
+                $refused = $first->kind->isOpening()
+                    ? LedgerRefused::openingTwice()
+                    : LedgerRefused::openingAfterDocuments($first->dated_on->toText());
                 throw ValidationException::withMessages(['amount' => $refused->getMessage()]);
             }
             try {
-                $document = $this->write->add($party, $kind, [
-                    'date' => $input['asOf'], 'due' => '', 'terms' => '', 'treatment' => 'none', 'currency' => $input['currency'], 'number' => '', 'reference' => '', 'note' => '',
-                    'lines' => [['text' => 'Opening balance', 'quantity' => '1', 'price' => $input['amount'], 'discount' => '', 'taxRateId' => null, 'accountId' => null, 'costCentreIds' => []]],
-                ], $by);
+                $document = $this->write->add(
+                    $party,
+                    $kind,
+                    [
+                        'date' => $input['asOf'],
+                        'due' => '',
+                        'terms' => '',
+                        'treatment' => 'none',
+                        'currency' => $input['currency'],
+                        'number' => '',
+                        'reference' => '',
+                        'note' => '',
+                        'lines' => [
+                            [
+                                'text' => 'Opening balance',
+                                'quantity' => '1',
+                                'price' => $input['amount'],
+                                'discount' => '',
+                                'taxRateId' => null,
+                                'accountId' => null,
+                                'costCentreIds' => [],
+                            ],
+                        ],
+                    ],
+                    $by,
+                );
             } catch (ValidationException $refused) {
                 // What is a line of a document there is one amount here.
                 $fields = ['lines.0.price' => 'amount', 'lines' => 'amount', 'date' => 'asOf'];

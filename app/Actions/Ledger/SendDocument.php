@@ -6,18 +6,18 @@ namespace App\Actions\Ledger;
 
 use Almanac\Ledger\DocumentAct;
 use Almanac\Ledger\LedgerRefused;
-use Almanac\Ledger\Side;
 use Almanac\Reach\ContactUse;
 use Almanac\Reach\EmailAddress;
+use Almanac\Terms\Side;
 use App\Actions\Notes\WriteLogEntry;
+use App\Facts\Records\Recipients;
 use App\Models\Document;
 use App\Models\Message;
 use App\Models\Office;
 use App\Models\User;
-use App\Queries\Ledger\DocumentPaper;
-use App\Support\Clock;
-use App\Support\FieldProblems;
-use App\Support\Recipients;
+use App\Papers\DocumentPaper;
+use App\Time\Clock;
+use App\Validation\FieldProblems;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
@@ -43,10 +43,14 @@ final readonly class SendDocument
     public function handle(Document $document, string $to, string $text, User $by): void
     {
         DocumentAct::Send->mustBeAllowed($document->kind, $document->state);
-        $problems = new FieldProblems;
-        $addresses = trim($to) === ''
-            ? Recipients::emails($document->party, $document->kind->side() === Side::Client ? ContactUse::Invoices : ContactUse::Orders)
-            : array_map(fn (string $one) => (string) $problems->at('to', fn () => EmailAddress::fromTyped($one)->address()), preg_split('/\s*[,;]\s*/', trim($to)) ?: []);
+        $problems = new FieldProblems();
+        $addresses =
+            trim($to) === ''
+                ? Recipients::emails($document->party, $document->kind->side() === Side::Client ? ContactUse::Invoices : ContactUse::Orders)
+                : array_map(
+                    fn (string $one) => (string) $problems->at('to', fn () => EmailAddress::fromTyped($one)->address()),
+                    preg_split('/\s*[,;]\s*/', trim($to)) ?: [],
+                );
         if ($addresses === []) {
             $problems->add('to', 'They have no email. Type one, or add it to the record.');
         }
@@ -57,13 +61,28 @@ final readonly class SendDocument
         try {
             DB::transaction(function () use ($document, $addresses, $subject, $path, $by): void {
                 Message::query()->create([
-                    'party_id' => $document->party_id, 'document_id' => $document->id, 'to' => implode(', ', $addresses), 'subject' => $subject, 'path' => $path,
-                    'user_id' => $by->id, 'at' => $this->clock->now(),
+                    'party_id' => $document->party_id,
+                    'document_id' => $document->id,
+                    'to' => implode(', ', $addresses),
+                    'subject' => $subject,
+                    'path' => $path,
+                    'user_id' => $by->id,
+                    'at' => $this->clock->now(),
                 ]);
                 $document->update(['sent_at' => $this->clock->now()]);
                 $this->note->handle($document, 'sent to '.implode(', ', $addresses), $by);
                 if (! $document->party->isArchived()) {
-                    $this->log->write($document->party, ['kind' => 'email', 'day' => '', 'withPartyId' => null, 'text' => 'Sent '.$document->title().' to '.implode(', ', $addresses).'.', 'isPinned' => false], $by);
+                    $this->log->write(
+                        $document->party,
+                        [
+                            'kind' => 'email',
+                            'day' => '',
+                            'withPartyId' => null,
+                            'text' => 'Sent '.$document->title().' to '.implode(', ', $addresses).'.',
+                            'isPinned' => false,
+                        ],
+                        $by,
+                    );
                 }
             });
         } catch (\Throwable $error) {
@@ -81,11 +100,20 @@ final readonly class SendDocument
     {
         $name = preg_replace('/[^\w.\-]+/', '-', $document->title()).'.pdf';
         try {
-            return (new Email)->from(filter_var($by->email, FILTER_VALIDATE_EMAIL) ? $by->email : self::NO_REPLY)->to(...$addresses)->subject($subject)->date($this->clock->now())
+            return (new Email())
+                ->from(filter_var($by->email, FILTER_VALIDATE_EMAIL) ? $by->email : self::NO_REPLY)
+                ->to(...$addresses)
+                ->subject($subject)
+                ->date($this->clock->now())
                 ->text(trim($text) === '' ? "Please find attached: {$document->title()}.\n\n".Office::current()->name : $text)
-                ->attach($this->paper->pdf($document), $name, 'application/pdf')->toString();
+                ->attach($this->paper->pdf($document), $name, 'application/pdf')
+                ->toString();
         } catch (ExceptionInterface) {
-            throw ValidationException::withMessages(['to' => 'One of these addresses is written in a way that email from here cannot reach: '.implode(', ', $addresses).'. Type another.']);
+            throw ValidationException::withMessages([
+                'to' => 'One of these addresses is written in a way that email from here cannot reach: '.
+                    implode(', ', $addresses).
+                    '. Type another.',
+            ]);
         }
     }
 }

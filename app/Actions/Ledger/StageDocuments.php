@@ -10,13 +10,13 @@ use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\Dues;
 use Almanac\Terms\Shorthand;
+use App\Facts\Ledger\PartyCopy;
+use App\Facts\Terms\SideDefaults;
 use App\Models\Import;
 use App\Models\Office;
 use App\Models\Party;
-use App\Support\Clock;
-use App\Support\OfficeCalendar;
-use App\Support\PartyCopy;
-use App\Support\SideDefaults;
+use App\Time\Clock;
+use App\Time\OfficeCalendar;
 use Illuminate\Support\Facades\DB;
 
 /** Keeps documents of a file, many at once, where nothing counts them yet. Runs inside a transaction. */
@@ -48,7 +48,12 @@ final class StageDocuments
     {
         $kept = [];
         foreach (array_chunk(array_values(array_unique(array_column($documents, 'number'))), self::ROWS) as $numbers) {
-            foreach (DB::table('documents')->whereIn('kind', array_unique(array_map(fn (ReadDocument $document) => $document->kind->value, $documents)))->whereIn('number', $numbers)->get(['kind', 'number', 'party_id', 'state']) as $row) {
+            foreach (
+                DB::table('documents')
+                    ->whereIn('kind', array_unique(array_map(fn (ReadDocument $document) => $document->kind->value, $documents)))
+                    ->whereIn('number', $numbers)
+                    ->get(['kind', 'number', 'party_id', 'state']) as $row
+            ) {
                 $kind = DocumentKind::from((string) $row->kind);
                 // A number of ours is never given again; theirs is free once the document is void.
                 if (! $kind->isTheirs() || $row->state !== DocumentState::Void->value) {
@@ -73,7 +78,10 @@ final class StageDocuments
             throw InterchangeRefused::forgotten();
         }
         $kept = $this->kept(array_column($chunk, 0));
-        $parties = Party::query()->with('addressUses.address', 'taxNumbers', 'clientTerms.listed', 'vendorTerms.listed')->findMany(array_unique(array_column($chunk, 1)))->keyBy('id');
+        $parties = Party::query()
+            ->with('addressUses.address', 'taxNumbers', 'clientTerms.listed', 'vendorTerms.listed')
+            ->findMany(array_unique(array_column($chunk, 1)))
+            ->keyBy('id');
         $next = (int) DB::table('documents')->max('id') + 1;
         $rows = ['documents' => [], 'document_dues' => [], 'document_lines' => [], 'document_events' => []];
         $now = $this->clock->now();
@@ -84,17 +92,39 @@ final class StageDocuments
             }
             $id = $next + $at;
             $dues = $this->dues($document, $party);
-            $rows['documents'][] = $this->row($document, $party, $dues, $import) + ['id' => $id, 'created_at' => $now, 'updated_at' => $now];
+            $rows['documents'][] = $this->row($document, $party, $dues, $import) + [
+                'id' => $id,
+                'created_at' => $now,
+                'updated_at' => $now,
+            ];
             foreach ($dues->parts as $rank => [$due, $amount]) {
-                $rows['document_dues'][] = ['document_id' => $id, 'rank' => $rank, 'due' => $due->toIso(), 'amount_minor' => $amount->minor, 'open_minor' => $amount->minor];
+                $rows['document_dues'][] = [
+                    'document_id' => $id,
+                    'rank' => $rank,
+                    'due_on' => $due->toIso(),
+                    'amount_minor' => $amount->minor,
+                    'open_minor' => $amount->minor,
+                ];
             }
             foreach ($document->lines as $rank => $line) {
                 $rows['document_lines'][] = [
-                    'document_id' => $id, 'rank' => $rank, 'text' => $line->text, 'quantity' => (string) $line->quantity, 'price' => (string) $line->price,
-                    'discount' => (string) $line->discount, 'tax' => (string) $line->tax, 'cost_centre_ids' => '[]', 'amount_minor' => $line->amount($document->currency)->minor,
+                    'document_id' => $id,
+                    'rank' => $rank,
+                    'text' => $line->text,
+                    'quantity' => (string) $line->quantity,
+                    'price' => (string) $line->price,
+                    'discount' => (string) $line->discount,
+                    'tax' => (string) $line->tax,
+                    'cost_centre_ids' => '[]',
+                    'amount_minor' => $line->amount($document->currency)->minor,
                 ];
             }
-            $rows['document_events'][] = ['document_id' => $id, 'text' => mb_strimwidth("imported from {$import->name}", 0, 500, '…'), 'user_id' => $import->user_id, 'at' => $now];
+            $rows['document_events'][] = [
+                'document_id' => $id,
+                'text' => mb_strimwidth("imported from {$import->name}", 0, 500, '…'),
+                'user_id' => $import->user_id,
+                'at' => $now,
+            ];
             $this->advanceSeries($document);
         }
         foreach ($rows as $table => $all) {
@@ -110,7 +140,11 @@ final class StageDocuments
         $place = $document->kind->placeOf($document->number);
         if ($place !== null) {
             DB::table('series')->insertOrIgnore(['kind' => $document->kind->value, 'year' => $place[0], 'last' => 0]);
-            DB::table('series')->where('kind', $document->kind->value)->where('year', $place[0])->where('last', '<', $place[1])->update(['last' => $place[1]]);
+            DB::table('series')
+                ->where('kind', $document->kind->value)
+                ->where('year', $place[0])
+                ->where('last', '<', $place[1])
+                ->update(['last' => $place[1]]);
         }
     }
 
@@ -118,7 +152,14 @@ final class StageDocuments
     {
         $terms = $document->terms === '' ? $this->details($party, $document)[1] : $document->terms;
 
-        return Dues::of($document->kind, $document->totals()->gross, $document->date, $document->due, $terms === '' ? null : Shorthand::read($terms), OfficeCalendar::of(Office::current()));
+        return Dues::of(
+            $document->kind,
+            $document->totals()->gross,
+            $document->date,
+            $document->due,
+            $terms === '' ? null : Shorthand::read($terms),
+            OfficeCalendar::of(Office::current()),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -127,13 +168,28 @@ final class StageDocuments
         $totals = $document->totals();
 
         return [
-            'party_id' => $party->id, 'kind' => $document->kind->value, 'state' => DocumentState::Staged->value, 'number' => $document->number,
-            'date' => $document->date->toIso(), 'due' => $dues->due()?->toIso(), 'next_due' => ($dues->parts[0][0] ?? null)?->toIso(), 'terms' => $dues->terms,
-            'discount_percent' => $dues->discount === null ? null : (string) $dues->discount->percent, 'discount_until' => $dues->discount?->lastDay->toIso(),
-            'treatment' => $document->treatment->value, 'currency' => $document->currency,
-            'net_minor' => $totals->net->minor, 'tax_minor' => $totals->tax->minor, 'total_minor' => $totals->gross->minor, 'open_minor' => $totals->gross->minor,
-            'reference' => mb_substr($document->reference, 0, 255), 'note' => '', 'copy' => $this->details($party, $document)[0],
-            'version' => 1, 'user_id' => $import->user_id, 'import_id' => $import->id,
+            'party_id' => $party->id,
+            'kind' => $document->kind->value,
+            'state' => DocumentState::Staged->value,
+            'number' => $document->number,
+            'dated_on' => $document->date->toIso(),
+            'due_on' => $dues->due()?->toIso(),
+            'next_due_on' => ($dues->parts[0][0] ?? null)?->toIso(),
+            'terms' => $dues->terms,
+            'discount_percent' => $dues->discount === null ? null : (string) $dues->discount->percent,
+            'discount_until' => $dues->discount?->lastDay->toIso(),
+            'treatment' => $document->treatment->value,
+            'currency' => $document->currency,
+            'net_minor' => $totals->net->minor,
+            'tax_minor' => $totals->tax->minor,
+            'total_minor' => $totals->gross->minor,
+            'open_minor' => $totals->gross->minor,
+            'reference' => mb_substr($document->reference, 0, 255),
+            'note' => '',
+            'copy' => $this->details($party, $document)[0],
+            'version' => 1,
+            'user_id' => $import->user_id,
+            'import_id' => $import->id,
         ];
     }
 

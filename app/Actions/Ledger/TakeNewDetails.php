@@ -7,14 +7,14 @@ namespace App\Actions\Ledger;
 use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\Dues;
 use Almanac\Terms\Shorthand;
+use App\Facts\Ledger\PartyCopy;
+use App\Facts\Terms\SideDefaults;
 use App\Models\Document;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\User;
-use App\Support\Clock;
-use App\Support\OfficeCalendar;
-use App\Support\PartyCopy;
-use App\Support\SideDefaults;
+use App\Time\Clock;
+use App\Time\OfficeCalendar;
 use Illuminate\Support\Facades\DB;
 
 /** Lets drafts and open documents carry the details of a record as they are now. What is settled keeps what was sent. */
@@ -39,7 +39,9 @@ final readonly class TakeNewDetails
                 }
                 $side = $document->kind->side();
                 $copy = PartyCopy::of($party, $side, $today);
-                $changed = array_values(array_filter(array_keys(PartyCopy::TITLES), fn (string $key) => $copy[$key] !== $document->copy[$key]));
+                $changed = array_values(
+                    array_filter(array_keys(PartyCopy::TITLES), fn (string $key) => $copy[$key] !== $document->copy[$key]),
+                );
                 $document->copy = $copy;
                 $moved = $withTerms ? $this->setTerms($document, SideDefaults::of($party, $side, $today)->terms()->value[0] ?? '') : '';
                 if ($changed === [] && $moved === '') {
@@ -47,10 +49,17 @@ final readonly class TakeNewDetails
                 }
                 $document->version++;
                 $document->saveWithDues();
-                $this->note->handle($document, trim(
-                    ($document->state === DocumentState::Draft ? 'takes' : 'reissued with').' the new '
-                    .implode(', ', array_map(fn (string $key) => PartyCopy::TITLES[$key], $changed)).($changed === [] ? 'terms' : '').($moved === '' ? '' : '; '.$moved),
-                ), $by);
+                $this->note->handle(
+                    $document,
+                    trim(
+                        ($document->state === DocumentState::Draft ? 'takes' : 'reissued with').
+                            ' the new '.
+                            implode(', ', array_map(fn (string $key) => PartyCopy::TITLES[$key], $changed)).
+                            ($changed === [] ? 'terms' : '').
+                            ($moved === '' ? '' : '; '.$moved),
+                    ),
+                    $by,
+                );
             }
             $this->standings->refresh($party->id);
         });
@@ -61,12 +70,21 @@ final readonly class TakeNewDetails
         if (! $document->kind->isOwed() || $terms === '' || $terms === $document->terms) {
             return '';
         }
-        $before = $document->due;
-        $document->setDues(Dues::of($document->kind, $document->total(), $document->date, null, Shorthand::read($terms), OfficeCalendar::of(Office::current())));
+        $before = $document->due_on;
+        $document->setDues(
+            Dues::of(
+                $document->kind,
+                $document->total(),
+                $document->dated_on,
+                null,
+                Shorthand::read($terms),
+                OfficeCalendar::of(Office::current()),
+            ),
+        );
         if ($document->state !== DocumentState::Draft) {
-            $document->setOpen($document->open(), $document->date);
+            $document->setOpen($document->open(), $document->dated_on);
         }
 
-        return 'due '.$document->due?->toText().' rather than '.$before?->toText();
+        return 'due '.$document->due_on?->toText().' rather than '.$before?->toText();
     }
 }

@@ -8,34 +8,35 @@ use Almanac\Banking\AccountKind;
 use Almanac\Banking\BankingRefused;
 use Almanac\Banking\PayBy;
 use Almanac\Calendar\Day;
+use Almanac\Ledger\Allocation as AllocationRule;
 use Almanac\Ledger\DocumentAct;
 use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\EarlyPayment;
 use Almanac\Ledger\LedgerRefused;
-use Almanac\Ledger\Side;
 use Almanac\Money\Money;
 use Almanac\Names\NamePart;
 use Almanac\Records\Wording;
+use Almanac\Terms\Side;
 use Almanac\Terms\SideField;
+use App\Facts\Banking\WaysToPay;
+use App\Facts\Terms\SideDefaults;
+use App\Models\Allocation;
 use App\Models\BankDetail;
 use App\Models\Document;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\Payment;
-use App\Models\Settlement;
 use App\Models\User;
-use App\Queries\Banking\WaysToPay;
-use App\Support\Clock;
-use App\Support\FieldProblems;
-use App\Support\SideDefaults;
-use App\Support\TypedDates;
+use App\Time\Clock;
+use App\Time\TypedDates;
+use App\Validation\FieldProblems;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /**
- * Takes in money that came or went, and uses it on documents; what is not used stays unallocated.
+ * Takes in money that came or went, and allocates it to documents; the rest stays unallocated.
  *
- * @phpstan-type Use array{documentId: int, amount: string, discount: string}
+ * @phpstan-type AllocationInput array{documentId: int, amount: string, discount: string}
  */
 final readonly class TakePayment
 {
@@ -51,7 +52,10 @@ final readonly class TakePayment
     }
 
     /**
-     * @param array{side: string, day: string, amount: string, currency: string, payBy: string, reference: string, bankDetailId?: int|null, uses: list<Use>} $input
+     * @param array{
+     *     side: string, day: string, amount: string, currency: string, payBy: string, reference: string,
+     *     bankDetailId?: int|null, firstId?: int|null, allocations: list<AllocationInput>|null,
+     * } $input without allocations, what is proposed: the document it came for, then the oldest first
      *
      * @throws ValidationException with each refusal at its field
      */
@@ -65,57 +69,74 @@ final readonly class TakePayment
             if ($day?->isAfter($this->clock->today())) {
                 $problems->add('day', 'That day is still to come. Money is entered when it has passed.');
             }
-            $amount = $problems->at('amount', fn () => $this->amount($input['amount'], $input['currency']));
+            $currency = Office::current()->currencyOf($input['currency']);
+            $typed = trim($input['amount']) === '' ? null : $problems->at('amount', fn () => $this->amount($input['amount'], $currency));
+            $allocations = $input['allocations'] ?? $this->proposed($party, $side, $typed, $currency, $input['firstId'] ?? null);
+            $amount = trim($input['amount']) === '' ? $problems->at('amount', fn () => $this->sumOf($allocations, $currency)) : $typed;
             $reference = $problems->at('reference', fn () => NamePart::tidy($input['reference']));
-            $account = $problems->at('payBy', fn () => $this->account($party, $side, $payBy, $input['bankDetailId'] ?? null, $amount->currency ?? ''));
+            $account = $problems->at(
+                'payBy',
+                fn () => $this->account($party, $side, $payBy, $input['bankDetailId'] ?? null, $amount->currency ?? ''),
+            );
             $problems->throwIfAny();
             if ($amount === null || $day === null) {
                 throw new \LogicException('What was not refused is there.');
             }
             $payment = Payment::query()->create([
-                'party_id' => $party->id, 'side' => $side, 'day' => $day, 'currency' => $amount->currency, 'amount_minor' => $amount->minor, 'unallocated_minor' => $amount->minor,
-                'pay_by' => $payBy, 'reference' => (string) $reference, 'user_id' => $by->id,
+                'party_id' => $party->id,
+                'side' => $side,
+                'paid_on' => $day,
+                'currency' => $amount->currency,
+                'amount_minor' => $amount->minor,
+                'unallocated_minor' => $amount->minor,
+                'pay_by' => $payBy,
+                'reference' => (string) $reference,
+                'user_id' => $by->id,
+                'created_at' => $this->clock->now(),
                 'bank_detail_id' => $account?->id,
                 'account_number' => $side === Side::Vendor ? SideDefaults::of($party, $side, $this->clock->today())->text(SideField::AccountNumber) : '',
             ]);
-            $this->useOn($payment, $input['uses'], $day, $by);
+            $this->allocateTo($payment, $allocations, $day, $by);
 
             return $payment;
         });
     }
 
     /**
-     * Uses what is left of it on documents.
+     * Allocations what is left of it on documents.
      *
-     * @param list<Use> $uses
+     * @param list<AllocationInput> $allocations
      *
      * @throws ValidationException with each refusal at its field
      */
-    public function use(Payment $payment, array $uses, User $by): void
+    public function allocate(Payment $payment, array $allocations, User $by): void
     {
-        DB::transaction(function () use ($payment, $uses, $by): void {
+        DB::transaction(function () use ($payment, $allocations, $by): void {
             $payment->refresh();
             if ($payment->is_void) {
                 throw LedgerRefused::voidPayment();
             }
-            $this->useOn($payment, $uses, $payment->day, $by);
+            $this->allocateTo($payment, $allocations, $payment->paid_on, $by);
         });
     }
 
     /**
-     * Uses what is left of a credit on documents.
+     * Allocations what is left of a credit on documents.
      *
-     * @param list<Use> $uses
+     * @param list<AllocationInput> $allocations
      *
      * @throws ValidationException with each refusal at its field
      */
-    public function useCredit(Document $credit, array $uses, User $by): void
+    public function allocateCredit(Document $credit, array $allocations, User $by): void
     {
-        DB::transaction(function () use ($credit, $uses, $by): void {
+        DB::transaction(function () use ($credit, $allocations, $by): void {
             $credit->refresh();
-            DocumentAct::Use->mustBeAllowed($credit->kind, $credit->state);
-            $this->eachUse($uses, $credit->party_id, $credit->kind->side(), $credit->open(), function (Document $document, Money $part) use ($credit, $by): void {
-                $this->settle->handle($document, Settlement::CREDIT, $part, $this->clock->today(), $by, $credit);
+            DocumentAct::Allocate->mustBeAllowed($credit->kind, $credit->state);
+            $this->eachAllocation($allocations, $credit->party_id, $credit->kind->side(), $credit->open(), function (
+                Document $document,
+                Money $part,
+            ) use ($credit, $by): void {
+                $this->settle->handle($document, Allocation::CREDIT, $part, $this->clock->today(), $by, $credit);
                 $credit->setOpen($credit->open()->minus($part), $this->clock->today());
                 $credit->saveWithDues();
             });
@@ -132,9 +153,9 @@ final readonly class TakePayment
                 throw LedgerRefused::voidPayment();
             }
             $reason = Wording::line($reason, self::LONGEST_REASON, 'Say why it is void.');
-            foreach ($payment->settlements()->with('document', 'payment', 'credit')->get() as $settlement) {
-                $this->note->handle($settlement->document, 'payment of '.$payment->amount()->toText().' voided: '.$reason, $by);
-                $this->settle->takeBack($settlement, $this->clock->today());
+            foreach ($payment->allocations()->with('document', 'payment', 'credit')->get() as $allocation) {
+                $this->note->handle($allocation->document, 'payment of '.$payment->amount()->toText().' voided: '.$reason, $by);
+                $this->settle->takeBack($allocation, $this->clock->today());
             }
             $payment->refresh()->fill(['is_void' => true, 'void_reason' => $reason, 'unallocated_minor' => 0])->save();
             $this->standings->refresh($payment->party_id);
@@ -142,12 +163,16 @@ final readonly class TakePayment
     }
 
     /** Takes back one use of money or a credit, a discount, or a write-off. */
-    public function takeBack(Settlement $settlement, User $by): void
+    public function takeBack(Allocation $allocation, User $by): void
     {
-        DB::transaction(function () use ($settlement, $by): void {
-            $document = $settlement->document;
-            $this->settle->takeBack($settlement, $this->clock->today());
-            $this->note->handle($document, $settlement->kind.' of '.$document->money($settlement->amount_minor)->toText().' taken back', $by);
+        DB::transaction(function () use ($allocation, $by): void {
+            $document = $allocation->document;
+            $this->settle->takeBack($allocation, $this->clock->today());
+            $this->note->handle(
+                $document,
+                $allocation->kind.' of '.$document->money($allocation->amount_minor)->toText().' taken back',
+                $by,
+            );
             $this->standings->refresh($document->party_id);
         });
     }
@@ -157,27 +182,42 @@ final readonly class TakePayment
     {
         DB::transaction(function () use ($document, $amount, $reason, $by): void {
             $document->refresh();
-            $problems = new FieldProblems;
+            $problems = new FieldProblems();
             $part = $problems->at('amount', fn () => trim($amount) === '' ? $document->open() : $this->amount($amount, $document->currency));
             $why = $problems->at('reason', fn () => Wording::line($reason, self::LONGEST_REASON, 'Say why it is written off.'));
             $problems->throwIfAny();
-            $problems->at('amount', fn () => $this->settle->handle($document, Settlement::WRITE_OFF, $part ?? $document->open(), $this->clock->today(), $by, null, (string) $why));
+            $problems->at(
+                'amount',
+                fn () => $this->settle->handle(
+                    $document,
+                    Allocation::WRITE_OFF,
+                    $part ?? $document->open(),
+                    $this->clock->today(),
+                    $by,
+                    null,
+                    (string) $why,
+                ),
+            );
             $problems->throwIfAny();
             $this->note->handle($document, ($part?->toText() ?? '').' written off: '.$why, $by);
             $this->standings->refresh($document->party_id);
         });
     }
 
-    /** @param  list<Use>  $uses */
-    private function useOn(Payment $payment, array $uses, Day $on, User $by): void
+    /** @param  list<AllocationInput>  $allocations */
+    private function allocateTo(Payment $payment, array $allocations, Day $on, User $by): void
     {
-        $this->eachUse($uses, $payment->party_id, $payment->side, $payment->unallocated(), function (Document $document, Money $part, ?Money $discount) use ($payment, $on, $by): void {
+        $this->eachAllocation($allocations, $payment->party_id, $payment->side, $payment->unallocated(), function (
+            Document $document,
+            Money $part,
+            ?Money $discount,
+        ) use ($payment, $on, $by): void {
             if ($discount !== null) {
                 EarlyPayment::mustAllow($discount, $document->entry(), $document->discount(), $on);
-                $this->settle->handle($document, Settlement::DISCOUNT, $discount, $on, $by, $payment);
+                $this->settle->handle($document, Allocation::DISCOUNT, $discount, $on, $by, $payment);
             }
             if (! $part->isZero()) {
-                $this->settle->handle($document, Settlement::PAYMENT, $part, $on, $by, $payment);
+                $this->settle->handle($document, Allocation::PAYMENT, $part, $on, $by, $payment);
                 $payment->unallocated_minor -= $part->minor;
             }
         });
@@ -186,38 +226,77 @@ final readonly class TakePayment
     }
 
     /**
-     * @param list<Use> $uses
+     * @param list<AllocationInput> $allocations
      * @param \Closure(Document, Money, Money|null): void $do
      */
-    private function eachUse(array $uses, int $partyId, Side $side, Money $available, \Closure $do): void
+    private function eachAllocation(array $allocations, int $partyId, Side $side, Money $available, \Closure $do): void
     {
         $problems = new FieldProblems;
         $sum = Money::zero($available->currency);
-        foreach ($uses as $at => $use) {
+        foreach ($allocations as $at => $use) {
             $document = Document::query()->where('party_id', $partyId)->find($use['documentId']);
-            if ($document === null || $document->kind->side() !== $side || ! $document->kind->isOwed() || $document->state === DocumentState::Void) {
-                $problems->add("uses.$at.amount", 'That document is no longer there to be settled.');
+            if (
+                $document === null ||
+                $document->kind->side() !== $side ||
+                ! $document->kind->isOwed() ||
+                $document->state === DocumentState::Void
+            ) {
+                $problems->add("allocations.$at.amount", 'That document can no longer be settled.');
 
                 continue;
             }
-            $problems->at("uses.$at.amount", function () use ($document, $use, $do, &$sum): void {
-                $part = Money::fromTyped($use['amount'] === '' ? '0' : $use['amount'], $document->currency, Office::current()->decimalSign());
+            $problems->at("allocations.$at.amount", function () use ($document, $use, $do, &$sum): void {
+                $part = Money::fromTyped(
+                    $use['amount'] === '' ? '0' : $use['amount'],
+                    $document->currency,
+                    Office::current()->decimalSign(),
+                );
                 $discount = trim($use['discount']) === '' ? null : $this->amount($use['discount'], $document->currency);
                 $sum = $sum->plus($part);
                 $do($document, $part, $discount);
             });
         }
         if ($sum->minus($available)->minor > 0) {
-            $problems->add('uses', LedgerRefused::moreThanThereIs($sum->toText(), $available->toText())->getMessage());
+            $problems->add('allocations', LedgerRefused::moreThanThereIs($sum->toText(), $available->toText())->getMessage());
         }
         $problems->throwIfAny();
     }
 
     private function amount(string $typed, string $currency): Money
     {
-        $amount = Money::fromTyped($typed, $currency === '' ? Office::current()->currency() : mb_strtoupper($currency), Office::current()->decimalSign());
+        $amount = Money::fromTyped($typed, $currency, Office::current()->decimalSign());
 
         return $amount->minor > 0 ? $amount : throw LedgerRefused::notPositive();
+    }
+
+    /** @return list<AllocationInput> */
+    private function proposed(Party $party, Side $side, ?Money $money, string $currency, ?int $firstId): array
+    {
+        $open = $party->openToPay($side, $currency)->get();
+
+        return array_map(
+            fn (AllocationRule $one) => [
+                'documentId' => $one->documentId,
+                'amount' => Office::current()->decimalSign()->write($one->amount->toDecimal()),
+                'discount' => '',
+            ],
+            AllocationRule::proposed($money, array_values($open->map(fn (Document $document) => $document->entry())->all()), $firstId),
+        );
+    }
+
+    /**
+     * What is used in all, where no amount is typed. What cannot be read of it is refused at its field.
+     *
+     * @param list<AllocationInput> $allocations
+     */
+    private function sumOf(array $allocations, string $currency): Money
+    {
+        $sum = Money::zero($currency);
+        foreach ($allocations as ['amount' => $part]) {
+            $sum = trim($part) === '' ? $sum : $sum->plus(Money::fromTyped($part, $sum->currency, Office::current()->decimalSign()));
+        }
+
+        return $sum->minor > 0 ? $sum : throw LedgerRefused::notPositive();
     }
 
     /**

@@ -8,23 +8,29 @@ use Almanac\Ledger\Chain;
 use Almanac\Ledger\DocumentAct;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\LedgerRefused;
+use App\Facts\Ledger\DocumentFigures;
+use App\Facts\Terms\SideDefaults;
 use App\Models\Document;
 use App\Models\DocumentLine;
 use App\Models\Office;
 use App\Models\TaxRate;
 use App\Models\User;
-use App\Queries\Ledger\ReadDefaults;
-use App\Queries\Ledger\ReadDocument;
-use App\Support\Clock;
+use App\Time\Clock;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
-/** Makes another document from one, without typing it again: the next of a chain, the credit that answers an invoice, a new revision, a copy. */
+/**
+ * Makes another document from one, without typing it again: the next of a chain, the credit that answers an invoice,
+ * a new revision, a copy.
+ */
 final readonly class TurnDocument
 {
-    public function __construct(private WriteDocument $write, private KeepChain $chain, private ReadDefaults $defaults, private ReadDocument $read, private Clock $clock)
-    {
+    public function __construct(
+        private WriteDocument $write,
+        private KeepChain $chain,
+        private Clock $clock,
+    ) {
     }
 
     /**
@@ -41,13 +47,19 @@ final readonly class TurnDocument
             $source->refresh()->load('lines');
             $act = $source->kind->credit() === $kind ? DocumentAct::Credit : DocumentAct::Turn;
             $act->mustBeAllowed($source->kind, $source->state);
-            if (! in_array($kind->value, $this->read->canBecome($source), true)) {
+            if (! in_array($kind, DocumentFigures::canBecome($source), true)) {
                 throw LedgerRefused::notNow("That cannot be made from {$source->kind->withArticle()}.");
             }
             $lines = $act === DocumentAct::Turn ? $this->left($source, $isConfirmed) : $this->inputs($source);
-            $defaults = $this->defaults->handle($source->party, $kind);
+            $usual = SideDefaults::of($source->party, $kind->side(), $this->clock->today())->terms()->value[0] ?? '';
 
-            return $this->write->add($source->party, $kind, ['terms' => $source->terms === '' ? $defaults->terms : $source->terms, 'lines' => $lines] + $this->head($source), $by, $source);
+            return $this->write->add(
+                $source->party,
+                $kind,
+                ['terms' => $source->terms === '' ? $usual : $source->terms, 'lines' => $lines] + $this->head($source),
+                $by,
+                $source,
+            );
         });
     }
 
@@ -68,7 +80,14 @@ final readonly class TurnDocument
                 throw LedgerRefused::notNow('Something was made from it already. Copy it for another quote.');
             }
 
-            return $this->write->add($quote->party, $quote->kind, ['terms' => $quote->terms, 'lines' => $this->inputs($quote)] + $this->head($quote), $by, null, $quote);
+            return $this->write->add(
+                $quote->party,
+                $quote->kind,
+                ['terms' => $quote->terms, 'lines' => $this->inputs($quote)] + $this->head($quote),
+                $by,
+                null,
+                $quote,
+            );
         });
     }
 
@@ -85,7 +104,12 @@ final readonly class TurnDocument
                 $lines[$at]['taxRateId'] = $this->rateOfToday($line['taxRateId']);
             }
 
-            return $this->write->add($document->party, $document->kind, ['terms' => $document->terms, 'lines' => $lines] + $this->head($document), $by);
+            return $this->write->add(
+                $document->party,
+                $document->kind,
+                ['terms' => $document->terms, 'lines' => $lines] + $this->head($document),
+                $by,
+            );
         });
     }
 
@@ -100,11 +124,22 @@ final readonly class TurnDocument
     /** @return array{date: string, due: string, number: string, note: string, treatment: string, currency: string, reference: string} */
     private function head(Document $document): array
     {
-        return ['date' => '', 'due' => '', 'number' => '', 'note' => $document->note, 'treatment' => $document->treatment->value, 'currency' => $document->currency, 'reference' => $document->reference];
+        return [
+            'date' => '',
+            'due' => '',
+            'number' => '',
+            'note' => $document->note,
+            'treatment' => $document->treatment->value,
+            'currency' => $document->currency,
+            'reference' => $document->reference,
+        ];
     }
 
     /**
-     * @return list<array{text: string, quantity: string, price: string, discount: string, taxRateId: int|null, accountId: int|null, costCentreIds: list<int>, sourceLineId: int|null}>
+     * @return list<array{
+     *     text: string, quantity: string, price: string, discount: string, taxRateId: int|null, accountId: int|null,
+     *     costCentreIds: list<int>, sourceLineId: int|null,
+     * }>
      *
      * @throws ValidationException when nothing is left and nobody was asked
      */
@@ -119,7 +154,9 @@ final readonly class TurnDocument
             }
         }
         if ($quantities === [] && ! $isConfirmed) {
-            throw ValidationException::withMessages(['isConfirmed' => "Everything on {$source->title()} has been taken into another document already. Make one more all the same?"]);
+            throw ValidationException::withMessages([
+                'isConfirmed' => "Everything on {$source->title()} is on another document already. Make one more all the same?",
+            ]);
         }
 
         return $this->inputs($source, $quantities === [] ? null : $quantities, true);
@@ -128,17 +165,31 @@ final readonly class TurnDocument
     /**
      * @param array<int, string>|null $quantities by line: those that are wanted; null for all of them as they are
      *
-     * @return list<array{text: string, quantity: string, price: string, discount: string, taxRateId: int|null, accountId: int|null, costCentreIds: list<int>, sourceLineId: int|null}>
+     * @return list<array{
+     *     text: string, quantity: string, price: string, discount: string, taxRateId: int|null, accountId: int|null,
+     *     costCentreIds: list<int>, sourceLineId: int|null,
+     * }>
      */
     private function inputs(Document $document, ?array $quantities = null, bool $takesFromIt = false): array
     {
         $sign = Office::current()->decimalSign();
         $wanted = $quantities === null ? $document->lines : $document->lines->only(array_keys($quantities));
 
-        return array_values($wanted->map(fn (DocumentLine $line) => [
-            'text' => $line->text, 'quantity' => $sign->write($quantities[$line->id] ?? $line->quantity), 'price' => $sign->write($line->price), 'discount' => $line->discount,
-            'taxRateId' => $line->tax_rate_id, 'accountId' => $line->account_id, 'costCentreIds' => $line->cost_centre_ids,
-            'sourceLineId' => $takesFromIt ? $line->id : null,
-        ])->all());
+        return array_values(
+            $wanted
+                ->map(
+                    fn (DocumentLine $line) => [
+                        'text' => $line->text,
+                        'quantity' => $sign->write($quantities[$line->id] ?? $line->quantity),
+                        'price' => $sign->write($line->price),
+                        'discount' => $line->discount,
+                        'taxRateId' => $line->tax_rate_id,
+                        'accountId' => $line->account_id,
+                        'costCentreIds' => $line->cost_centre_ids,
+                        'sourceLineId' => $takesFromIt ? $line->id : null,
+                    ],
+                )
+                ->all(),
+        );
     }
 }

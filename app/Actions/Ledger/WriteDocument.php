@@ -11,13 +11,17 @@ use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\Dues;
 use Almanac\Ledger\LedgerRefused;
 use Almanac\Ledger\Line;
+use Almanac\Ledger\StaleDocument;
 use Almanac\Ledger\TaxTreatment;
 use Almanac\Ledger\Totals;
 use Almanac\Money\BadAmount;
 use Almanac\Money\Money;
 use Almanac\Money\Percent;
 use Almanac\Names\NamePart;
+use Almanac\Records\ArchivedRecord;
 use Almanac\Terms\Shorthand;
+use App\Facts\Ledger\PartyCopy;
+use App\Facts\Ledger\Rates;
 use App\Models\CostCentre;
 use App\Models\Document;
 use App\Models\DocumentLine;
@@ -26,13 +30,9 @@ use App\Models\Office;
 use App\Models\Party;
 use App\Models\TaxRate;
 use App\Models\User;
-use App\Support\ArchivedRecord;
-use App\Support\FieldProblems;
-use App\Support\OfficeCalendar;
-use App\Support\PartyCopy;
-use App\Support\Rates;
-use App\Support\StaleDocument;
-use App\Support\TypedDates;
+use App\Time\OfficeCalendar;
+use App\Time\TypedDates;
+use App\Validation\FieldProblems;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -40,8 +40,14 @@ use Illuminate\Validation\ValidationException;
 /**
  * Writes a document as a draft, and over it again until it is issued.
  *
- * @phpstan-type LineInput array{text: string, quantity: string, price: string, discount: string, taxRateId: int|null, accountId: int|null, costCentreIds: list<int>, sourceLineId?: int|null}
- * @phpstan-type DocumentInput array{date: string, due: string, terms: string, treatment: string, currency: string, number: string, reference: string, note: string, validUntil?: string, lines: list<LineInput>, version?: int}
+ * @phpstan-type LineInput array{
+ *     text: string, quantity: string, price: string, discount: string, taxRateId: int|null, accountId: int|null,
+ *     costCentreIds: list<int>, sourceLineId?: int|null,
+ * }
+ * @phpstan-type DocumentInput array{
+ *     date: string, due: string, terms: string, treatment: string, currency: string, number: string, reference: string,
+ *     note: string, validUntil?: string, lines: list<LineInput>, version?: int,
+ * }
  */
 final readonly class WriteDocument
 {
@@ -57,13 +63,24 @@ final readonly class WriteDocument
      * @throws ArchivedRecord when the record takes no new documents
      * @throws ValidationException with each refusal at its field
      */
-    public function add(Party $party, DocumentKind $kind, array $input, User $by, ?Document $source = null, ?Document $before = null): Document
-    {
+    public function add(
+        Party $party,
+        DocumentKind $kind,
+        array $input,
+        User $by,
+        ?Document $source = null,
+        ?Document $before = null,
+    ): Document {
         return DB::transaction(function () use ($party, $kind, $input, $by, $source, $before): Document {
             $party->refresh()->assertInUse();
             $document = $this->compose($party, $kind, $input, $by, $source);
             if ($before !== null) {
-                $document->fill(['replaces_id' => $before->id, 'revision' => $before->revision + 1, 'number' => $before->number, 'source_id' => $before->source_id]);
+                $document->fill([
+                    'replaces_id' => $before->id,
+                    'revision' => $before->revision + 1,
+                    'number' => $before->number,
+                    'source_id' => $before->source_id,
+                ]);
             }
             $this->store($document);
             $this->note->handle($document, match (true) {
@@ -136,7 +153,10 @@ final readonly class WriteDocument
         $currency = $problems->at('currency', fn () => $this->currency($input['currency'], $date)) ?? Office::current()->currency();
         $treatment = TaxTreatment::from($input['treatment']);
         $lines = $this->lines($input['lines'], $document, $currency, $date, $problems);
-        $terms = trim($input['terms']) === '' || ! $document->kind->isOwed() && ! $document->kind->isPromise() ? null : $problems->at('terms', fn () => Shorthand::read($input['terms']));
+        $terms =
+            trim($input['terms']) === '' || (! $document->kind->isOwed() && ! $document->kind->isPromise())
+                ? null
+                : $problems->at('terms', fn () => Shorthand::read($input['terms']));
         $due = $this->dates->day($input['due'], 'due', $problems);
         $valid = $document->kind === DocumentKind::Quote ? $this->dates->day($input['validUntil'] ?? '', 'validUntil', $problems) : null;
         if ($date !== null && $valid?->isBefore($date) === true) {
@@ -152,19 +172,34 @@ final readonly class WriteDocument
         $number = $this->number($document, $input['number'], $problems);
         $reference = $problems->at('reference', fn () => NamePart::tidy($input['reference']));
         $calendar = OfficeCalendar::of(Office::current());
-        $dues = $date === null || $totals === null ? null : $problems->at('due', fn () => Dues::of($document->kind, $totals->gross, $date, $due, $terms, $calendar));
+        $dues =
+            $date === null || $totals === null
+                ? null
+                : $problems->at('due', fn () => Dues::of($document->kind, $totals->gross, $date, $due, $terms, $calendar));
         $problems->throwIfAny();
         if ($totals === null || $dues === null) {
             throw new \LogicException('What was not refused is there.');
         }
 
         $document->fill([
-            'date' => $date, 'currency' => $currency, 'treatment' => $treatment, 'number' => $number, 'reference' => $reference, 'note' => trim($input['note']), 'valid_until' => $valid,
-            'net_minor' => $totals->net->minor, 'tax_minor' => $totals->tax->minor, 'total_minor' => $totals->gross->minor, 'open_minor' => $totals->gross->minor,
+            'dated_on' => $date,
+            'currency' => $currency,
+            'treatment' => $treatment,
+            'number' => $number,
+            'reference' => $reference,
+            'note' => trim($input['note']),
+            'valid_until' => $valid,
+            'net_minor' => $totals->net->minor,
+            'tax_minor' => $totals->tax->minor,
+            'total_minor' => $totals->gross->minor,
+            'open_minor' => $totals->gross->minor,
             'version' => $document->version + 1,
         ]);
         $document->setDues($dues);
-        $document->setRelation('lines', new Collection(array_map(fn (int $rank) => $this->row($lines[$rank], $rank, $currency), array_keys($lines))));
+        $document->setRelation(
+            'lines',
+            new Collection(array_map(fn (int $rank) => $this->row($lines[$rank], $rank, $currency), array_keys($lines))),
+        );
     }
 
     /** @param  array{Line, LineInput}  $line */
@@ -173,10 +208,17 @@ final readonly class WriteDocument
         [$line, $input] = $line;
 
         return new DocumentLine([
-            'rank' => $rank, 'text' => $line->text,
-            'quantity' => (string) $line->quantity, 'price' => (string) $line->price, 'discount' => (string) $line->discount, 'tax' => (string) $line->tax,
-            'tax_rate_id' => $input['taxRateId'], 'account_id' => $input['accountId'], 'cost_centre_ids' => $input['costCentreIds'],
-            'source_line_id' => $input['sourceLineId'] ?? null, 'amount_minor' => $line->amount($currency)->minor,
+            'rank' => $rank,
+            'text' => $line->text,
+            'quantity' => (string) $line->quantity,
+            'price' => (string) $line->price,
+            'discount' => (string) $line->discount,
+            'tax' => (string) $line->tax,
+            'tax_rate_id' => $input['taxRateId'],
+            'account_id' => $input['accountId'],
+            'cost_centre_ids' => $input['costCentreIds'],
+            'source_line_id' => $input['sourceLineId'] ?? null,
+            'amount_minor' => $line->amount($currency)->minor,
         ]);
     }
 
@@ -192,7 +234,7 @@ final readonly class WriteDocument
         $same = Document::query()->where('party_id', $document->party_id)->where('kind', $document->kind)->where('number', $number)
             ->where('state', '!=', DocumentState::Void)->whereKeyNot($document->id ?? 0)->first();
         if ($same !== null) {
-            $problems->add('number', "A document of theirs with this number, of {$same->date->toText()}, is in the book already.");
+            $problems->add('number', "A document of theirs with this number, of {$same->dated_on->toText()}, is in the book already.");
         }
 
         return mb_substr($number, 0, 60);
@@ -219,30 +261,40 @@ final readonly class WriteDocument
         $lines = [];
         $kind = $document->kind;
         $sign = Office::current()->decimalSign();
-        $sources = $document->source_id === null ? [] : DocumentLine::query()->where('document_id', $document->source_id)->pluck('id')->all();
+        $sources =
+            $document->source_id === null ? [] : DocumentLine::query()->where('document_id', $document->source_id)->pluck('id')->all();
         $rates = TaxRate::query()->findMany(array_filter(array_column($rows, 'taxRateId')))->keyBy('id');
         $accounts = LedgerAccount::query()->whereKey(array_filter(array_column($rows, 'accountId')))->pluck('id')->all();
         $centres = CostCentre::query()->whereKey(array_merge([], ...array_column($rows, 'costCentreIds')))->pluck('id')->all();
         foreach ($rows as $at => $row) {
             $text = $problems->at("lines.$at.text", fn () => Line::readText($row['text']));
-            $quantity = $problems->at("lines.$at.quantity", fn () => Line::readQuantity($row['quantity'] === '' ? '1' : $row['quantity'], $sign));
+            $quantity = $problems->at(
+                "lines.$at.quantity",
+                fn () => Line::readQuantity($row['quantity'] === '' ? '1' : $row['quantity'], $sign),
+            );
             $price = $problems->at("lines.$at.price", fn () => Line::readPrice($row['price'], $currency, $sign));
             $discount = $problems->at("lines.$at.discount", fn () => Percent::of($row['discount'] === '' ? '0' : $row['discount']));
             $rate = $rates->get($row['taxRateId'] ?? 0);
             if ($row['taxRateId'] !== null && ($rate === null || $rate->side !== $kind->side())) {
-                $problems->add("lines.$at.taxRateId", 'Choose a tax rate of the list.');
+                $problems->add("lines.$at.taxRateId", 'Choose a tax rate from the list.');
             }
             if ($rate !== null && $date !== null && ! $rate->period()->includes($date)) {
-                $problems->add("lines.$at.taxRateId", "{$rate->name} at {$rate->rate()->toText()} holds {$rate->period()->toText()}. Choose the rate of {$date->toText()}.");
+                $problems->add(
+                    "lines.$at.taxRateId",
+                    "{$rate->name} at {$rate->rate()->toText()} applies {$rate->period()->toText()}. Choose the rate of {$date->toText()}.",
+                );
             }
             if ($row['accountId'] !== null && ! in_array($row['accountId'], $accounts, true)) {
-                $problems->add("lines.$at.accountId", 'Choose an account of the list.');
+                $problems->add("lines.$at.accountId", 'Choose an account from the list.');
             }
             if (array_diff($row['costCentreIds'], $centres) !== []) {
-                $problems->add("lines.$at.costCentreIds", 'Choose cost centres of the list.');
+                $problems->add("lines.$at.costCentreIds", 'Choose from the list.');
             }
             if (! in_array($row['sourceLineId'] ?? null, [null, ...$sources], true)) {
-                $problems->add("lines.$at.text", 'The line that this one takes from belongs to another document. Remove it, and add it again.');
+                $problems->add(
+                    "lines.$at.text",
+                    'The line that this one takes from belongs to another document. Remove it, and add it again.',
+                );
             }
             if ($text !== null && $quantity !== null && $price !== null && $discount !== null) {
                 $line = Line::of($text, $quantity, $price, $discount, $rate?->rate() ?? Percent::of(0));

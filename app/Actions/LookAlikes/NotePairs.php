@@ -4,32 +4,28 @@ declare(strict_types=1);
 
 namespace App\Actions\LookAlikes;
 
+use App\Facts\LookAlikes\LookAlikes;
+use App\Facts\LookAlikes\PartyLikeness;
 use App\Models\LookAlikePair;
 use App\Models\Party;
 use App\Models\User;
-use App\Queries\LookAlikes\FindLookAlikes;
-use App\Queries\LookAlikes\PartyLikeness;
 
 /** Notes which kept records a new one looks like, for Upkeep. Runs inside the transaction of the adding. */
 final readonly class NotePairs
 {
-    public function __construct(private FindLookAlikes $find)
-    {
-    }
-
     /** @return list<string> names of the records it is likely the same as */
     public function handle(Party $added, User $by): array
     {
         $added->load(PartyLikeness::RELATIONS);
         $names = [];
-        foreach ($this->find->handle(PartyLikeness::of($added), $added->id) as $alike) {
-            if ($alike->isLikely) {
+        foreach (LookAlikes::of(PartyLikeness::of($added), $added->id) as [$comparison, $party]) {
+            if ($comparison->isLikely()) {
                 LookAlikePair::query()->create([
-                    'first_id' => $alike->party->id,
+                    'first_id' => $party->id,
                     'second_id' => $added->id,
                     'user_id' => $by->id,
                 ]);
-                $names[] = $alike->party->displayName;
+                $names[] = $party->display_name;
             }
         }
 
@@ -37,7 +33,7 @@ final readonly class NotePairs
     }
 
     /** Somebody has looked: they are two records, and rightly so. */
-    public function settle(LookAlikePair $pair, User $by): void
+    public function keepApart(LookAlikePair $pair, User $by): void
     {
         $pair->update(['is_different' => true, 'user_id' => $by->id]);
     }

@@ -8,16 +8,16 @@ use Almanac\Cautions\Caution as Value;
 use Almanac\Cautions\CautionLevel;
 use Almanac\Cautions\CautionUse;
 use Almanac\Records\Difference;
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
 use Almanac\Records\Period;
+use Almanac\Records\SectionName;
 use App\Actions\Finding\IndexParties;
 use App\Actions\Records\LogChanges;
 use App\Models\Caution;
 use App\Models\Party;
 use App\Models\User;
-use App\Support\FieldProblems;
-use App\Support\SectionName;
-use App\Support\TypedDates;
+use App\Time\TypedDates;
+use App\Validation\FieldProblems;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -52,7 +52,7 @@ final readonly class SetCaution
 
         DB::transaction(function () use ($party, $caution, $by): void {
             Caution::query()->create([
-                'party_id' => $party->id,
+                'subject_id' => $party->id,
                 'level' => $caution->level,
                 'use' => $caution->use,
                 'text' => $caution->text,
@@ -60,8 +60,8 @@ final readonly class SetCaution
                 'until' => $caution->period->until,
                 'user_id' => $by->id,
             ]);
-            $this->tell($party, '', $caution->toText(), $by);
-            $this->index->withNeighbours($party);
+            $this->log($party, '', $caution->toText(), $by);
+            $this->index->alone($party);
         });
     }
 
@@ -72,17 +72,17 @@ final readonly class SetCaution
             throw new AuthorizationException('Only its author or an administrator lifts a stop.');
         }
         DB::transaction(function () use ($party, $caution, $by): void {
-            $this->tell($party, $caution->value()->toText(), '', $by);
+            $this->log($party, $caution->value()->toText(), '', $by);
             $caution->delete();
-            $this->index->withNeighbours($party);
+            $this->index->alone($party);
         });
     }
 
-    private function tell(Party $party, string $from, string $to, User $by): void
+    private function log(Party $party, string $from, string $to, User $by): void
     {
         $this->log->handle($party, SectionName::Cautions, Difference::between(
-            $from === '' ? [] : ['caution' => new Fact('Caution', $from)],
-            $to === '' ? [] : ['caution' => new Fact('Caution', $to)],
+            $from === '' ? [] : ['caution' => new LoggedFact('Caution', $from)],
+            $to === '' ? [] : ['caution' => new LoggedFact('Caution', $to)],
         ), $by);
     }
 }

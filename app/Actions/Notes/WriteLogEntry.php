@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace App\Actions\Notes;
 
 use Almanac\Records\LogKind;
+use Almanac\Records\SectionName;
 use Almanac\Records\Wording;
 use App\Models\Change;
 use App\Models\LogEntry;
 use App\Models\Party;
 use App\Models\User;
-use App\Support\Clock;
-use App\Support\FieldProblems;
-use App\Support\SectionName;
-use App\Support\TypedDates;
+use App\Time\Clock;
+use App\Time\TypedDates;
+use App\Validation\FieldProblems;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
@@ -44,9 +44,9 @@ final readonly class WriteLogEntry
 
         DB::transaction(function () use ($party, $input, $text, $day, $by): void {
             $entry = LogEntry::query()->create([
-                'party_id' => $party->id,
+                'subject_id' => $party->id,
                 'kind' => LogKind::from($input['kind']),
-                'day' => $day,
+                'happened_on' => $day,
                 'with_party_id' => $input['withPartyId'],
                 'text' => $text,
                 'is_pinned' => $input['isPinned'],
@@ -74,7 +74,7 @@ final readonly class WriteLogEntry
     private function place(Party $party, ?int $entryId, string $from, string $to, User $by): void
     {
         Change::query()->create([
-            'party_id' => $party->id,
+            'subject_id' => $party->id,
             'section' => SectionName::Log->value,
             'label' => 'Log entry',
             'from' => $from,

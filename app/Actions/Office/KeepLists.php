@@ -8,8 +8,8 @@ use Almanac\Records\OfficeList;
 use Almanac\Records\WordingRefused;
 use App\Actions\Finding\IndexParties;
 use App\Models\ListItem;
-use App\Support\FieldProblems;
-use App\Support\ListedNames;
+use App\Register\ListUses;
+use App\Validation\FieldProblems;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
@@ -38,7 +38,9 @@ final readonly class KeepLists
                     DB::table($table)->where($where)->where($column, $was)->update([$column => $item->name]);
                 }
                 // Tags and types are searched.
-                $this->index->these(DB::table('party_list_items')->where('list_item_id', $item->id)->pluck('party_id')->map(intval(...))->all());
+                $this->index->these(
+                    DB::table('party_list_items')->where('list_item_id', $item->id)->pluck('party_id')->map(intval(...))->all(),
+                );
             }
         });
     }

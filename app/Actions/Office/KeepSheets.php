@@ -16,8 +16,7 @@ use App\Models\DetailSheet;
 use App\Models\DetailValue;
 use App\Models\ListItem;
 use App\Models\Party;
-use App\Support\FieldProblems;
-use App\Support\ListedNames;
+use App\Validation\FieldProblems;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Once;
 use Illuminate\Validation\ValidationException;
@@ -32,7 +31,13 @@ final readonly class KeepSheets
     }
 
     /**
-     * @param array{name: string, partyKind: string|null, type: string, isRetired: bool, fields: list<array{id: int|null, name: string, kind: string, options: list<string>, help: string, requiredFor: string|null, isRetired: bool}>} $input
+     * @param array{
+     *     name: string, partyKind: string|null, type: string, isRetired: bool,
+     *     fields: list<array{
+     *         id: int|null, name: string, kind: string, options: list<string>, help: string, requiredFor: string|null,
+     *         isRetired: bool,
+     *     }>,
+     * } $input
      *
      * @throws ValidationException with each refusal at its field
      */
@@ -75,7 +80,12 @@ final readonly class KeepSheets
         }
     }
 
-    /** @param  array{id: int|null, name: string, kind: string, options: list<string>, help: string, requiredFor: string|null, isRetired: bool}  $row */
+    /**
+     * @param  array{
+     *     id: int|null, name: string, kind: string, options: list<string>, help: string, requiredFor: string|null,
+     *     isRetired: bool,
+     * }  $row
+     */
     private function field(DetailField $field, array $row, int $rank, FieldProblems $problems): DetailField
     {
         $kind = FieldKind::from($row['kind']);

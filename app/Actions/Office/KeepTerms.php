@@ -7,8 +7,7 @@ namespace App\Actions\Office;
 use Almanac\Records\WordingRefused;
 use Almanac\Terms\Shorthand;
 use App\Models\ListedTerms;
-use App\Support\FieldProblems;
-use App\Support\ListedNames;
+use App\Validation\FieldProblems;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Once;
 use Illuminate\Validation\ValidationException;
@@ -34,9 +33,9 @@ final class KeepTerms
             $terms = $problems->at('shorthand', fn () => Shorthand::read($input['shorthand']));
             foreach (self::DEFAULTS as $field => $column) {
                 if ($listed->exists && $listed->getAttribute($column) === true && (! $input[$field] || $input['isRetired'])) {
-                    $problems->add($input['isRetired'] ? 'isRetired' : $field, 'These hold by default. Let others hold by default first.');
+                    $problems->add($input['isRetired'] ? 'isRetired' : $field, 'These are the default. Make others the default first.');
                 } elseif ($input[$field] && $input['isRetired']) {
-                    $problems->add('isRetired', 'What is retired cannot hold by default.');
+                    $problems->add('isRetired', 'Retired terms cannot be the default.');
                 }
             }
             $problems->throwIfAny();

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Office;
 
+use Almanac\Access\Role;
 use App\Actions\Access\KeepAccess;
 use App\Models\User;
-use App\Support\Role;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
@@ -41,7 +41,12 @@ final readonly class KeepUsers
     public function change(User $user, string $name, Role $role, bool $isRetired, string $password): void
     {
         DB::transaction(function () use ($user, $name, $role, $isRetired, $password): void {
-            if ($user->isAdministrator() && ! $user->isRetired() && ($role !== Role::Administrator || $isRetired) && $this->administrators() === 1) {
+            if (
+                $user->isAdministrator() &&
+                ! $user->isRetired() &&
+                ($role !== Role::Administrator || $isRetired) &&
+                $this->administrators() === 1
+            ) {
                 throw ValidationException::withMessages(['role' => 'The office needs an administrator. Make somebody else one first.']);
             }
             $user->fill(['name' => trim($name)]);

@@ -7,7 +7,7 @@ namespace App\Actions\Office;
 use Almanac\Addresses\AddressRefused;
 use Almanac\Addresses\PostalAddress;
 use App\Models\Office;
-use App\Support\FieldProblems;
+use App\Validation\FieldProblems;
 use Illuminate\Support\Once;
 use Illuminate\Validation\ValidationException;
 
@@ -15,7 +15,10 @@ use Illuminate\Validation\ValidationException;
 final class SaveOffice
 {
     /**
-     * @param array{name: string, country: string, lines: string, locality: string, region: string, postcode: string, monthFirst: bool, decimalComma: bool|null, timeZone: string, phone: string, email: string, howToPay: string} $input
+     * @param array{
+     *     name: string, country: string, lines: string, locality: string, region: string, postcode: string,
+     *     monthFirst: bool, decimalComma: bool|null, timeZone: string, phone: string, email: string, howToPay: string,
+     * } $input
      *
      * @throws ValidationException when the address cannot be
      */
@@ -23,8 +26,14 @@ final class SaveOffice
     {
         $office = Office::current();
         $office->fill([
-            'name' => trim($input['name']), 'country' => $input['country'], 'month_first' => $input['monthFirst'], 'decimal_comma' => $input['decimalComma'],
-            'time_zone' => $input['timeZone'], 'phone' => trim($input['phone']), 'email' => trim($input['email']), 'how_to_pay' => trim(str_replace("\r", '', $input['howToPay'])),
+            'name' => trim($input['name']),
+            'country' => $input['country'],
+            'month_first' => $input['monthFirst'],
+            'decimal_comma' => $input['decimalComma'],
+            'time_zone' => $input['timeZone'],
+            'phone' => trim($input['phone']),
+            'email' => trim($input['email']),
+            'how_to_pay' => trim(str_replace("\r", '', $input['howToPay'])),
         ]);
         $hasAddress = trim($input['lines'].$input['locality'].$input['postcode']) !== '';
         $postal = $hasAddress ? $this->postal($input) : null;

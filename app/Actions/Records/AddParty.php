@@ -8,17 +8,16 @@ use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Names\CompanyName;
 use Almanac\Names\TypedPersonName;
 use Almanac\Records\Difference;
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
 use Almanac\Records\PartyKind;
+use Almanac\Records\SectionName;
 use App\Actions\Finding\IndexParties;
 use App\Actions\LookAlikes\NotePairs;
 use App\Models\Party;
 use App\Models\Position;
 use App\Models\User;
-use App\Support\Clock;
-use App\Support\FieldProblems;
-use App\Support\SectionName;
-use App\Support\SectionVersions;
+use App\Time\Clock;
+use App\Validation\FieldProblems;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
@@ -32,6 +31,7 @@ final readonly class AddParty
         private NotePairs $pairs,
         private PositionsSection $positions,
         private AddressesSection $addresses,
+        private ChangeSections $change,
         private LogChanges $log,
         private IndexParties $index,
         private Clock $clock,
@@ -88,8 +88,16 @@ final readonly class AddParty
             $read = $problems->at("people.$at.name", fn () => TypedPersonName::read($name)->name);
             if ($read !== null) {
                 $people[] = [
-                    'kind' => PartyKind::Person->value, 'prefix' => $read->prefix, 'given' => $read->given, 'middle' => $read->middle, 'family' => $read->family,
-                    'suffix' => $read->suffix, 'postNominals' => $read->postNominals, 'isClient' => false, 'isVendor' => false, 'title' => $title,
+                    'kind' => PartyKind::Person->value,
+                    'prefix' => $read->prefix,
+                    'given' => $read->given,
+                    'middle' => $read->middle,
+                    'family' => $read->family,
+                    'suffix' => $read->suffix,
+                    'postNominals' => $read->postNominals,
+                    'isClient' => false,
+                    'isVendor' => false,
+                    'title' => $title,
                 ];
             }
         }
@@ -132,19 +140,21 @@ final readonly class AddParty
 
     private function tie(Party $person, Party $company, string $title, User $by): void
     {
-        $position = Position::query()->create([
-            'person_id' => $person->id,
-            'company_id' => $company->id,
-            'title' => trim($title),
-            'is_primary' => false,
-        ]);
-        $this->positions->settlePrimary($company->id);
-        foreach ([$person, $company] as $party) {
-            $facts = array_intersect_key($this->positions->snapshot($party), ['position:'.$position->id => true]);
-            $this->logNew($party, SectionName::Positions, $facts, $by);
-        }
-        $this->linkAddress($person, $company);
-        $this->logNew($person, SectionName::Addresses, $this->addresses->snapshot($person), $by);
+        $touched = [
+            [$this->positions, $person],
+            ...$this->positions->neighbours($person, ['positions' => [['partyId' => $company->id]]]),
+            [$this->addresses, $person],
+        ];
+        $this->change->around($touched, $by, function () use ($person, $company, $title): void {
+            Position::query()->create([
+                'person_id' => $person->id,
+                'company_id' => $company->id,
+                'title' => trim($title),
+                'is_primary' => false,
+            ]);
+            $this->positions->keepOnePrimary($company->id);
+            $this->linkAddress($person, $company);
+        });
     }
 
     private function linkAddress(Party $person, Party $company): void
@@ -160,21 +170,12 @@ final readonly class AddParty
         }
     }
 
-    /** @param  array<string, Fact>  $facts */
-    private function logNew(Party $party, SectionName $section, array $facts, User $by): void
-    {
-        if ($facts !== []) {
-            $this->log->handle($party, $section, Difference::between([], $facts), $by);
-            SectionVersions::advance($party, $section);
-        }
-    }
-
     /** @param  list<string>  $alike names of records that it looks like */
     private function logAdded(Party $party, array $alike, User $by): void
     {
         $though = $alike === [] ? '' : ', though much like '.implode(' and ', $alike);
         $this->log->handle($party, SectionName::Identity, Difference::between([], [
-            'record' => new Fact('Record', 'added as '.$party->display_name.$though),
+            'record' => new LoggedFact('Record', 'added as '.$party->display_name.$though),
         ]), $by);
     }
 }

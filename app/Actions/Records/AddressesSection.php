@@ -10,19 +10,20 @@ use Almanac\Addresses\Formatter;
 use Almanac\Addresses\PostalAddress;
 use Almanac\Names\NamePart;
 use Almanac\Reach\Primaries;
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
+use Almanac\Records\SectionName;
 use App\Models\Address;
 use App\Models\AddressUse;
 use App\Models\Office;
 use App\Models\Party;
-use App\Support\FieldProblems;
-use App\Support\SectionName;
-use App\Support\TypedDates;
+use App\Time\TypedDates;
+use App\Validation\FieldProblems;
+use Illuminate\Database\Eloquent\Collection;
 
 /** The addresses a party uses: its own, and those of others by link. */
 final readonly class AddressesSection implements Section
 {
-    public function __construct(private TypedDates $periods)
+    public function __construct(private TypedDates $periods, private ReachSection $reach)
     {
     }
 
@@ -31,13 +32,17 @@ final readonly class AddressesSection implements Section
         return SectionName::Addresses;
     }
 
-    public function snapshot(Party $party): array
+    public function reads(): array
     {
-        $party->load('addressUses.address.owner');
+        return ['addressUses.address.owner'];
+    }
+
+    public function facts(Party $party): array
+    {
         $home = Office::current()->country;
         $facts = [];
         foreach ($party->addressUses as $use) {
-            $facts['address:'.$use->id] = new Fact('Address', implode(', ', array_filter([
+            $facts['address:'.$use->id] = new LoggedFact('Address', implode(', ', array_filter([
                 $use->attention === '' ? '' : 'to the attention of '.$use->attention,
                 $use->care_of === '' ? '' : 'in care of '.$use->care_of,
                 ...Formatter::onScreen($use->address->postal(), $home),
@@ -51,7 +56,25 @@ final readonly class AddressesSection implements Section
         return $facts;
     }
 
-    public function neighbours(Party $party): array
+    public function state(Party $party): array
+    {
+        return ['addresses' => array_values($party->addressUses->map(fn (AddressUse $use) => [
+            'id' => $use->id, 'addressId' => $use->address_id, 'linkedAddressId' => $use->isLinked() ? $use->address_id : null,
+            ...$use->isLinked()
+                ? ['country' => '', 'lines' => '', 'locality' => '', 'region' => '', 'postcode' => '']
+                : $use->address->only('country', 'lines', 'locality', 'region', 'postcode'),
+            'attention' => $use->attention, 'careOf' => $use->care_of,
+            'uses' => array_values($use->uses->map(fn (Purpose $purpose) => $purpose->value)->all()),
+            'isPrimary' => $use->is_primary, 'since' => $use->since?->toIso() ?? '', 'until' => $use->until?->toIso() ?? '',
+        ])->all())];
+    }
+
+    public function isPrivate(array $state): bool
+    {
+        return false;
+    }
+
+    public function neighbours(Party $party, array $input): array
     {
         $users = Party::query()
             ->where('id', '!=', $party->id)
@@ -60,24 +83,32 @@ final readonly class AddressesSection implements Section
                 Address::query()->select('id')->where('owner_id', $party->id),
             ));
 
-        return array_values($users->get()->all());
+        // An address that goes takes with it that they are reached there.
+        return [[$this->reach, $party], ...array_values($users->get()->map(fn (Party $other) => [$this, $other])->all())];
     }
 
     public function write(Party $party, array $input): void
     {
-        /** @var list<array{id: int|null, linkedAddressId: int|null, country: string, lines: string, locality: string, region: string, postcode: string, attention: string, careOf: string, uses: list<string>, isPrimary: bool, since: string, until: string}> $rows */
+        /**
+         * @var list<array{
+         *     id: int|null, addressId?: int, linkedAddressId: int|null, country: string, lines: string, locality: string,
+         *     region: string, postcode: string, attention: string, careOf: string, uses: list<string>, isPrimary: bool,
+         *     since: string, until: string,
+         * }> $rows
+         */
         $rows = $input['addresses'];
         $kept = $party->addressUses()->with('address')->get()->keyBy('id');
+        $isRestored = isset($input['isRestored']);
         $problems = new FieldProblems;
         $primaries = Primaries::settle(array_map(fn (array $row) => ['address', $row['isPrimary']], $rows));
 
         $pairs = [];
         foreach ($rows as $rank => $row) {
             $field = "addresses.$rank";
-            $use = $kept->get($row['id']) ?? new AddressUse(['party_id' => $party->id]);
+            $use = KeptRow::of($kept, $row['id'], new AddressUse(['party_id' => $party->id]), $isRestored);
             $period = $this->periods->read($row['since'], $row['until'], $field, $problems);
             $address = $row['linkedAddressId'] === null
-                ? $this->own($party, $use, $row, $field, $problems)
+                ? $this->own($party, $use, $row, $isRestored ? $row['addressId'] ?? null : null, $field, $problems)
                 : $this->linked($row['linkedAddressId'], $field, $problems);
             $use->fill([
                 'uses' => array_map(Purpose::from(...), array_values(array_unique($row['uses']))),
@@ -101,11 +132,14 @@ final readonly class AddressesSection implements Section
                 $use->save();
             }
         }
-        $this->settleOwners($formerly);
+        $this->passOn($formerly);
     }
 
-    /** @param array{country: string, lines: string, locality: string, region: string, postcode: string, ...} $row */
-    private function own(Party $party, AddressUse $use, array $row, string $field, FieldProblems $problems): ?Address
+    /**
+     * @param array{country: string, lines: string, locality: string, region: string, postcode: string, ...} $row
+     * @param int|null $formerId which address it was
+     */
+    private function own(Party $party, AddressUse $use, array $row, ?int $formerId, string $field, FieldProblems $problems): ?Address
     {
         try {
             $postal = PostalAddress::of($row['country'], $row['lines'], $row['locality'], $row['region'], $row['postcode']);
@@ -116,7 +150,8 @@ final readonly class AddressesSection implements Section
         }
         $address = $use->exists && $use->address->owner_id === $party->id
             ? $use->address
-            : new Address(['owner_id' => $party->id]);
+            : ($formerId === null ? null : Address::query()->find($formerId)) ?? KeptRow::of(new Collection, $formerId, new Address, true);
+        $address->owner_id = $party->id;
         $address->setPostal($postal);
 
         return $address;
@@ -138,7 +173,7 @@ final readonly class AddressesSection implements Section
      *
      * @param array<int> $addressIds
      */
-    private function settleOwners(array $addressIds): void
+    private function passOn(array $addressIds): void
     {
         foreach (Address::query()->with('users')->findMany($addressIds) as $address) {
             $users = $address->users->pluck('party_id');

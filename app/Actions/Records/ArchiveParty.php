@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Records\Difference;
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
+use Almanac\Records\SectionName;
 use Almanac\Records\Wording;
 use App\Actions\Finding\IndexParties;
 use App\Models\Party;
 use App\Models\User;
-use App\Support\Clock;
-use App\Support\FieldProblems;
-use App\Support\SectionName;
+use App\Time\Clock;
+use App\Validation\FieldProblems;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
@@ -58,10 +58,11 @@ final readonly class ArchiveParty
 
     private function log(Party $party, string $from, string $to, User $by): void
     {
+        DB::table('balances')->where('party_id', $party->id)->update(['is_in_use' => ! $party->isArchived()]);
         $this->index->withNeighbours($party);
         $this->log->handle($party, SectionName::Identity, Difference::between(
-            ['record' => new Fact('Record', $from)],
-            ['record' => new Fact('Record', $to)],
+            ['record' => new LoggedFact('Record', $from)],
+            ['record' => new LoggedFact('Record', $to)],
         ), $by);
     }
 }

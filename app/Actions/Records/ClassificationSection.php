@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Names\NamePart;
-use Almanac\Records\Fact;
 use Almanac\Records\Grade;
+use Almanac\Records\LoggedFact;
 use Almanac\Records\OfficeList;
+use Almanac\Records\SectionName;
+use App\Actions\Office\ListedNames;
 use App\Models\Party;
 use App\Models\PartyCode;
 use App\Models\User;
-use App\Support\FieldProblems;
-use App\Support\ListedNames;
-use App\Support\SectionName;
+use App\Validation\FieldProblems;
 use Symfony\Component\Intl\Languages;
 
 /** What somebody is to the office: types, tags, who looks after them, where they came from. */
@@ -26,34 +26,60 @@ final class ClassificationSection implements Section
         return SectionName::Classification;
     }
 
-    public function snapshot(Party $party): array
+    public function reads(): array
     {
-        $party->load('listItems', 'codes', 'owner', 'accountManager', 'buyer');
+        return ['listItems', 'codes', 'owner', 'accountManager', 'buyer'];
+    }
+
+    public function facts(Party $party): array
+    {
         $facts = [
-            'types' => new Fact('Types', implode(', ', $party->listed(OfficeList::Types))),
-            'tags' => new Fact('Tags', implode(', ', $party->listed(OfficeList::Tags))),
-            'owner' => new Fact('Looked after by', $party->owner->name ?? ''),
-            'accountManager' => new Fact('Account manager', $party->accountManager->name ?? ''),
-            'buyer' => new Fact('Buyer', $party->buyer->name ?? ''),
-            'source' => new Fact('Came from', $party->source),
-            'language' => new Fact('Language', $party->language === '' ? '' : Languages::getName($party->language, 'en')),
-            'grade' => new Fact('Grade', (string) $party->grade),
+            'types' => new LoggedFact('Types', implode(', ', $party->listed(OfficeList::Types))),
+            'tags' => new LoggedFact('Tags', implode(', ', $party->listed(OfficeList::Tags))),
+            'owner' => new LoggedFact('Looked after by', $party->owner->name ?? ''),
+            'accountManager' => new LoggedFact('Account manager', $party->accountManager->name ?? ''),
+            'buyer' => new LoggedFact('Buyer', $party->buyer->name ?? ''),
+            'source' => new LoggedFact('Came from', $party->source),
+            'language' => new LoggedFact('Language', $party->language === '' ? '' : Languages::getName($party->language, 'en')),
+            'grade' => new LoggedFact('Grade', (string) $party->grade),
         ];
         foreach ($party->codes as $code) {
-            $facts['code:'.$code->id] = new Fact(ucfirst($code->system), $code->value);
+            $facts['code:'.$code->id] = new LoggedFact(ucfirst($code->system), $code->value);
         }
 
         return $facts;
     }
 
-    public function neighbours(Party $party): array
+    public function state(Party $party): array
+    {
+        return [
+            'types' => $party->listed(OfficeList::Types), 'tags' => $party->listed(OfficeList::Tags),
+            ...array_map(fn (string $column) => $party->getAttribute($column), self::COLLEAGUES),
+            'source' => $party->source, 'language' => $party->language, 'grade' => $party->grade,
+            'codes' => array_values($party->codes->map(fn (PartyCode $code) => $code->only('id', 'system', 'value'))->all()),
+        ];
+    }
+
+    public function isPrivate(array $state): bool
+    {
+        return false;
+    }
+
+    public function neighbours(Party $party, array $input): array
     {
         return [];
     }
 
     public function write(Party $party, array $input): void
     {
-        /** @var array{types: list<string>, tags: list<string>, ownerId: int|null, accountManagerId: int|null, buyerId: int|null, source: string, language: string, grade: int|null, codes: list<array{id: int|null, system: string, value: string}>} $input */
+        $isRestored = isset($input['isRestored']);
+        /**
+         * @var array{
+         *     types: list<string>, tags: list<string>, ownerId: int|null, accountManagerId: int|null, buyerId: int|null,
+         *     source: string, language: string, grade: int|null,
+         *     codes: list<array{id: int|null, system: string, value: string}>,
+         * } $input
+         */
         $problems = new FieldProblems;
         $types = $problems->at('types', fn () => ListedNames::ids(OfficeList::Types, $input['types'])) ?? [];
         $tags = $problems->at('tags', fn () => ListedNames::idsOfOldAndNew(OfficeList::Tags, $input['tags'])) ?? [];
@@ -69,7 +95,7 @@ final class ClassificationSection implements Section
         $party->language = $input['language'];
         $party->source = $problems->at('source', fn () => NamePart::tidy($input['source'])) ?? '';
         $party->grade = $input['grade'] === null ? null : $problems->at('grade', fn () => Grade::of($input['grade']));
-        $codes = $this->codes($party, $input['codes'], $problems);
+        $codes = $this->codes($party, $input['codes'], $isRestored, $problems);
         $problems->throwIfAny();
 
         $party->save();
@@ -85,7 +111,7 @@ final class ClassificationSection implements Section
      *
      * @return list<PartyCode>
      */
-    private function codes(Party $party, array $rows, FieldProblems $problems): array
+    private function codes(Party $party, array $rows, bool $isRestored, FieldProblems $problems): array
     {
         $kept = $party->codes()->get()->keyBy('id');
         $codes = [];
@@ -95,7 +121,7 @@ final class ClassificationSection implements Section
             if ($value === '') {
                 $problems->add("codes.$rank.value", 'Type the number, or remove this line.');
             }
-            $codes[] = ($kept->get($row['id'] ?? 0) ?? new PartyCode(['party_id' => $party->id]))
+            $codes[] = KeptRow::of($kept, $row['id'], new PartyCode(['party_id' => $party->id]), $isRestored)
                 ->fill(['system' => $system, 'value' => $value, 'rank' => $rank]);
         }
 

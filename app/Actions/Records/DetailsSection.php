@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions\Records;
 
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
+use Almanac\Records\SectionName;
+use App\Facts\Details\Sheets;
 use App\Models\DetailField;
 use App\Models\DetailValue;
 use App\Models\Party;
-use App\Support\FieldProblems;
-use App\Support\FieldReaders;
-use App\Support\SectionName;
-use App\Support\Sheets;
+use App\Validation\FieldProblems;
+use App\Validation\FieldReaders;
 
 /** What the firm's own detail sheets ask of a record. */
 final readonly class DetailsSection implements Section
@@ -25,9 +25,13 @@ final readonly class DetailsSection implements Section
         return SectionName::Details;
     }
 
-    public function snapshot(Party $party): array
+    public function reads(): array
     {
-        $party->load('listItems', 'detailValues');
+        return ['listItems', 'detailValues.field'];
+    }
+
+    public function facts(Party $party): array
+    {
         $sheets = Sheets::of($party);
         $reader = $this->readers->ofOffice();
         $facts = [];
@@ -36,15 +40,29 @@ final readonly class DetailsSection implements Section
                 $text = $sheets->text($field);
                 $label = "$sheet->name: $field->name";
                 $facts["field:$field->id"] = $field->isSecret()
-                    ? Fact::private($label, $text)
-                    : new Fact($label, $reader->show($field->kind, $text));
+                    ? LoggedFact::private($label, $text)
+                    : new LoggedFact($label, $reader->show($field->kind, $text));
             }
         }
 
         return $facts;
     }
 
-    public function neighbours(Party $party): array
+    public function state(Party $party): array
+    {
+        return ['values' => array_values($party->detailValues->sortBy('field_id')
+            ->map(fn (DetailValue $kept) => ['fieldId' => $kept->field_id, 'value' => $kept->text($kept->field)])->all())];
+    }
+
+    public function isPrivate(array $state): bool
+    {
+        /** @var list<array{fieldId: int, value: string}> $values */
+        $values = $state['values'];
+
+        return DetailField::query()->findMany(array_column($values, 'fieldId'))->contains(fn (DetailField $field) => $field->isSecret());
+    }
+
+    public function neighbours(Party $party, array $input): array
     {
         return [];
     }
@@ -53,6 +71,11 @@ final readonly class DetailsSection implements Section
     {
         /** @var list<array{fieldId: int, value: string|null}> $rows */
         $rows = $input['values'];
+        if (isset($input['isRestored'])) {
+            $this->restore($party, $rows);
+
+            return;
+        }
         $party->load('listItems', 'detailValues');
         $sheets = Sheets::of($party);
         $reader = $this->readers->ofOffice();
@@ -65,7 +88,10 @@ final readonly class DetailsSection implements Section
             if ($field === null || ! $sheets->asksFor($field)) {
                 $problems->add($at, 'This field is no longer asked for. Reload the page.');
             } elseif ($row['value'] !== null) {
-                $kept[] = [$field, $problems->at($at, fn () => $reader->read($field->kind, $row['value'], $field->options, $sheets->text($field))) ?? ''];
+                $kept[] = [
+                    $field,
+                    $problems->at($at, fn () => $reader->read($field->kind, $row['value'], $field->options, $sheets->text($field))) ?? '',
+                ];
             }
         }
         $problems->throwIfAny();
@@ -74,11 +100,28 @@ final readonly class DetailsSection implements Section
         }
     }
 
+    /**
+     * As it was, whatever is asked for now.
+     *
+     * @param list<array{fieldId: int, value: string|null}> $rows
+     */
+    private function restore(Party $party, array $rows): void
+    {
+        $party->detailValues()->whereNotIn('field_id', array_column($rows, 'fieldId'))->delete();
+        $fields = DetailField::query()->findMany(array_column($rows, 'fieldId'))->keyBy('id');
+        foreach ($rows as ['fieldId' => $id, 'value' => $text]) {
+            $field = $fields->get($id);
+            if ($field !== null) {
+                $this->keep($party, $field, $text ?? '');
+            }
+        }
+    }
+
     private function keep(Party $party, DetailField $field, string $text): void
     {
         $key = ['party_id' => $party->id, 'field_id' => $field->id];
         $text === ''
             ? DetailValue::query()->where($key)->delete()
-            : DetailValue::query()->updateOrCreate($key, ['value' => DetailValue::kept($field, $text)]);
+            : DetailValue::query()->updateOrCreate($key, DetailValue::kept($field, $text));
     }
 }

@@ -6,11 +6,11 @@ namespace App\Actions\Records;
 
 use Almanac\Calendar\Day;
 use Almanac\Names\NamePart;
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
+use Almanac\Records\SectionName;
 use App\Models\Party;
-use App\Support\FieldProblems;
-use App\Support\SectionName;
-use App\Support\TypedDates;
+use App\Time\TypedDates;
+use App\Validation\FieldProblems;
 
 /** What the party is called, and whether we bill it, it bills us, or both. */
 final readonly class IdentitySection implements Section
@@ -31,40 +31,78 @@ final readonly class IdentitySection implements Section
         return SectionName::Identity;
     }
 
-    public function snapshot(Party $party): array
+    public function reads(): array
+    {
+        return [];
+    }
+
+    public function facts(Party $party): array
     {
         $facts = $party->isPerson() ? [
-            'prefix' => new Fact('Title before the name', $party->prefix),
-            'given' => new Fact('Given name', $party->given),
-            'middle' => new Fact('Middle name', $party->middle),
-            'family' => new Fact('Family name', $party->family),
-            'suffix' => new Fact('Suffix', $party->suffix),
-            'preferred' => new Fact('Preferred name', $party->preferred),
-            'pronouns' => new Fact('Pronouns', $party->pronouns),
-            'postNominals' => new Fact('After the name', $party->post_nominals),
-            'birthDate' => Fact::private('Birth date', $party->birth_date ?? ''),
-            'informal' => new Fact('On first-name terms', $party->is_informal ? 'yes' : 'no'),
-            'deceased' => new Fact('Deceased', match (true) {
+            'prefix' => new LoggedFact('Title before the name', $party->prefix),
+            'given' => new LoggedFact('Given name', $party->given),
+            'middle' => new LoggedFact('Middle name', $party->middle),
+            'family' => new LoggedFact('Family name', $party->family),
+            'suffix' => new LoggedFact('Suffix', $party->suffix),
+            'preferred' => new LoggedFact('Preferred name', $party->preferred),
+            'pronouns' => new LoggedFact('Pronouns', $party->pronouns),
+            'postNominals' => new LoggedFact('After the name', $party->post_nominals),
+            'birthDate' => LoggedFact::private('Birth date', $party->born_on ?? ''),
+            'informal' => new LoggedFact('On first-name terms', $party->is_informal ? 'yes' : 'no'),
+            'deceased' => new LoggedFact('Deceased', match (true) {
                 ! $party->is_deceased => 'no',
                 $party->deceased_on === null => 'yes',
                 default => 'on '.$party->deceased_on->toText(),
             }),
         ] : [
-            'name' => new Fact('Name', $party->company_name),
-            'legal' => new Fact('Legal name', $party->legal_name),
-            'payee' => new Fact('Payee name', $party->payee_name),
-            'legalForm' => new Fact('Legal form', $party->legal_form),
-            'registrationNumber' => new Fact('Registration number', $party->registration_number),
-            'industry' => new Fact('Industry', $party->industry),
+            'name' => new LoggedFact('Name', $party->company_name),
+            'legal' => new LoggedFact('Legal name', $party->legal_name),
+            'payee' => new LoggedFact('Payee name', $party->payee_name),
+            'legalForm' => new LoggedFact('Legal form', $party->legal_form),
+            'registrationNumber' => new LoggedFact('Registration number', $party->registration_number),
+            'industry' => new LoggedFact('Industry', $party->industry),
         ];
 
         return $facts + [
-            'client' => new Fact('Client', $party->is_client ? 'yes' : 'no'),
-            'vendor' => new Fact('Vendor', $party->is_vendor ? 'yes' : 'no'),
+            'client' => new LoggedFact('Client', $party->is_client ? 'yes' : 'no'),
+            'vendor' => new LoggedFact('Vendor', $party->is_vendor ? 'yes' : 'no'),
         ];
     }
 
-    public function neighbours(Party $party): array
+    public function state(Party $party): array
+    {
+        return [
+            ...$party->isPerson()
+                ? [
+                    'prefix' => $party->prefix,
+                    'given' => $party->given,
+                    'middle' => $party->middle,
+                    'family' => $party->family,
+                    'suffix' => $party->suffix,
+                    'preferred' => $party->preferred,
+                    'pronouns' => $party->pronouns,
+                    'postNominals' => $party->post_nominals,
+                    'isInformal' => $party->is_informal,
+                    'isDeceased' => $party->is_deceased,
+                    'deceasedOn' => $party->deceased_on?->toIso() ?? '',
+                    'birthDate' => $party->born_on ?? '',
+                ]
+                : [
+                    'name' => $party->company_name,
+                    'legal' => $party->legal_name,
+                    ...array_map(fn (string $column) => $party->getAttribute($column), self::FIRM),
+                ],
+            'isClient' => $party->is_client,
+            'isVendor' => $party->is_vendor,
+        ];
+    }
+
+    public function isPrivate(array $state): bool
+    {
+        return ($state['birthDate'] ?? '') !== '';
+    }
+
+    public function neighbours(Party $party, array $input): array
     {
         return [];
     }
@@ -86,7 +124,7 @@ final readonly class IdentitySection implements Section
         $day = $this->pastDay($input['deceasedOn'] ?? '', 'deceasedOn', $problems);
         // Null leaves it as it is: whoever may not see it cannot send it back.
         if (isset($input['birthDate'])) {
-            $party->birth_date = $this->pastDay($input['birthDate'], 'birthDate', $problems)?->toIso();
+            $party->born_on = $this->pastDay($input['birthDate'], 'birthDate', $problems)?->toIso();
         }
         $party->fill([
             'is_informal' => $input['isInformal'] ?? false,

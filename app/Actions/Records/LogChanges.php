@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Records\Difference;
+use Almanac\Records\SectionName;
 use App\Models\Change;
 use App\Models\Party;
 use App\Models\User;
-use App\Support\Clock;
-use App\Support\SectionName;
+use App\Time\Clock;
 
 /** Writes to the change log of a record. Runs inside the transaction of the change. */
 final readonly class LogChanges
@@ -24,8 +24,9 @@ final readonly class LogChanges
         $at = $this->clock->now();
         foreach ($differences as $difference) {
             Change::query()->create([
-                'party_id' => $party->id,
+                'subject_id' => $party->id,
                 'section' => $section->value,
+                'key' => $difference->key,
                 'label' => $difference->label,
                 'from' => $difference->from,
                 'to' => $difference->to,

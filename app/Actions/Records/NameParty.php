@@ -8,7 +8,7 @@ use Almanac\Names\CompanyName;
 use Almanac\Names\NamePart;
 use Almanac\Names\PersonName;
 use App\Models\Party;
-use App\Support\FieldProblems;
+use App\Validation\FieldProblems;
 
 /** Gives a party its name, each refusal at the part of the name that is at fault. */
 final class NameParty

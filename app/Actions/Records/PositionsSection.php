@@ -5,16 +5,15 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Reach\Primaries;
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
 use Almanac\Records\OfficeList;
+use Almanac\Records\SectionName;
 use Almanac\Records\WordingRefused;
+use App\Actions\Office\ListedNames;
 use App\Models\Party;
 use App\Models\Position;
-use App\Support\FieldProblems;
-use App\Support\ListedNames;
-use App\Support\SectionName;
-use App\Support\TypedDates;
-use Illuminate\Database\Eloquent\Collection;
+use App\Time\TypedDates;
+use App\Validation\FieldProblems;
 use Illuminate\Support\Facades\DB;
 
 /** The people at a company, or the positions of a person: the same rows seen from either end. */
@@ -29,11 +28,23 @@ final readonly class PositionsSection implements Section
         return SectionName::Positions;
     }
 
-    public function snapshot(Party $party): array
+    public function reads(): array
+    {
+        return [
+            'heldPositions.person',
+            'heldPositions.company',
+            'heldPositions.duties',
+            'staffPositions.person',
+            'staffPositions.company',
+            'staffPositions.duties',
+        ];
+    }
+
+    public function facts(Party $party): array
     {
         $facts = [];
-        foreach ($this->positions($party) as $position) {
-            $facts['position:'.$position->id] = new Fact('Position', implode(', ', array_filter([
+        foreach ($party->positions() as $position) {
+            $facts['position:'.$position->id] = new LoggedFact('Position', implode(', ', array_filter([
                 $position->otherThan($party)->display_name,
                 $position->title,
                 $position->department,
@@ -49,16 +60,47 @@ final readonly class PositionsSection implements Section
         return $facts;
     }
 
-    public function neighbours(Party $party): array
+    public function state(Party $party): array
     {
-        return array_values($this->positions($party)
-            ->map(fn (Position $position) => $position->otherThan($party))
-            ->unique('id')->all());
+        return ['positions' => array_values($party->positions()->map(fn (Position $position) => [
+            'id' => $position->id, 'partyId' => $position->otherIdThan($party),
+            'title' => $position->title, 'department' => $position->department,
+            'duties' => $position->dutyNames(), 'firstFor' => $position->firstFor(), 'isPrimary' => $position->is_primary,
+            'since' => $position->since?->toIso() ?? '', 'until' => $position->until?->toIso() ?? '',
+        ])->all())];
+    }
+
+    public function isPrivate(array $state): bool
+    {
+        return false;
+    }
+
+    /** Everybody at the companies concerned: of them, one is the primary, and one the first for a duty. */
+    public function neighbours(Party $party, array $input): array
+    {
+        /** @var list<array{partyId: int, ...}> $rows */
+        $rows = $input['positions'];
+        $others = [
+            ...$party
+                ->eitherPositions()
+                ->pluck($party->isPerson() ? 'company_id' : 'person_id')
+                ->all(),
+            ...array_column($rows, 'partyId'),
+        ];
+        $colleagues = $party->isPerson() ? Position::query()->whereIn('company_id', $others)->pluck('person_id')->all() : [];
+
+        return array_values(Party::query()->whereKeyNot($party->id)->whereKey([...$others, ...$colleagues])->get()
+            ->map(fn (Party $other) => [$this, $other])->all());
     }
 
     public function write(Party $party, array $input): void
     {
-        /** @var list<array{id: int|null, partyId: int, title: string, department: string, duties: list<string>, firstFor: list<string>, isPrimary: bool, since: string, until: string}> $rows */
+        /**
+         * @var list<array{
+         *     id: int|null, partyId: int, title: string, department: string, duties: list<string>, firstFor: list<string>,
+         *     isPrimary: bool, since: string, until: string,
+         * }> $rows
+         */
         $rows = $input['positions'];
         $kept = $party->eitherPositions()->get()->keyBy('id');
         $problems = new FieldProblems;
@@ -74,8 +116,9 @@ final readonly class PositionsSection implements Section
                 continue;
             }
             $period = $this->periods->read($row['since'], $row['until'], $field, $problems);
-            $duties[] = $problems->at("$field.duties", fn () => $this->duties(array_values(array_unique($row['duties'])), $row['firstFor'])) ?? [];
-            $positions[] = ($kept->get($row['id']) ?? new Position)->fill([
+            $duties[] =
+                $problems->at("$field.duties", fn () => $this->duties(array_values(array_unique($row['duties'])), $row['firstFor'])) ?? [];
+            $positions[] = KeptRow::of($kept, $row['id'], new Position(), isset($input['isRestored']))->fill([
                 'person_id' => $party->isPerson() ? $party->id : $other->id,
                 'company_id' => $party->isPerson() ? $other->id : $party->id,
                 'title' => trim($row['title']),
@@ -97,14 +140,8 @@ final readonly class PositionsSection implements Section
             $marked[$position->id] = $position->is_primary;
         }
         foreach ($companies->unique() as $company) {
-            $this->settlePrimary((int) $company, $marked);
+            $this->keepOnePrimary((int) $company, $marked);
         }
-    }
-
-    /** @return Collection<int, Position> */
-    private function positions(Party $party): Collection
-    {
-        return $party->eitherPositions()->with('person', 'company', 'duties')->get();
     }
 
     /**
@@ -112,7 +149,7 @@ final readonly class PositionsSection implements Section
      *
      * @param array<int, bool> $marked by position
      */
-    public function settlePrimary(int $companyId, array $marked = []): void
+    public function keepOnePrimary(int $companyId, array $marked = []): void
     {
         $positions = Position::query()->where('company_id', $companyId)->orderByRaw('until is not null')->orderBy('id')->get()->keyBy('id');
         $isAnyMarked = $positions->contains(fn (Position $position) => $marked[$position->id] ?? false);
@@ -124,7 +161,7 @@ final readonly class PositionsSection implements Section
             $position->is_primary = $settled[$id];
             $position->save();
         }
-        $this->settleFirsts($companyId, array_keys($marked));
+        $this->keepOneFirst($companyId, array_keys($marked));
     }
 
     /**
@@ -148,14 +185,16 @@ final readonly class PositionsSection implements Section
      *
      * @param array<int> $justSaved positions
      */
-    private function settleFirsts(int $companyId, array $justSaved): void
+    private function keepOneFirst(int $companyId, array $justSaved): void
     {
         $rows = DB::table('position_duties')->join('positions', 'positions.id', '=', 'position_id')
             ->where('company_id', $companyId)
             ->orderByRaw('until is not null')->orderBy('position_id')
             ->get(['position_id', 'list_item_id', 'position_duties.is_primary']);
         // Those just marked first, then those marked before; the order stays otherwise.
-        $ordered = $rows->sortBy(fn (\stdClass $row) => (int) ! ($row->is_primary && in_array($row->position_id, $justSaved, true)))->values();
+        $ordered = $rows
+            ->sortBy(fn (\stdClass $row) => (int) ! ($row->is_primary && in_array($row->position_id, $justSaved, true)))
+            ->values();
         $holders = $ordered->countBy('list_item_id');
         $settled = Primaries::settle($ordered->map(fn (\stdClass $row) => ["duty $row->list_item_id", (bool) $row->is_primary])->all());
         foreach ($ordered as $at => $row) {

@@ -11,28 +11,37 @@ use Almanac\Reach\Handle;
 use Almanac\Reach\PhoneNumber;
 use Almanac\Reach\Primaries;
 use Almanac\Reach\WebAddress;
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
+use Almanac\Records\SectionName;
 use App\Models\ContactPoint;
 use App\Models\Office;
 use App\Models\Party;
-use App\Support\FieldProblems;
-use App\Support\SectionName;
+use App\Time\Clock;
+use App\Validation\FieldProblems;
 
 /** Phones, emails and websites of a party, one primary of each kind. */
-final class ReachSection implements Section
+final readonly class ReachSection implements Section
 {
+    public function __construct(private Clock $clock)
+    {
+    }
+
     public function name(): SectionName
     {
         return SectionName::Reach;
     }
 
-    public function snapshot(Party $party): array
+    public function reads(): array
+    {
+        return ['contactPoints.source.party', 'contactPoints.addressUse.address'];
+    }
+
+    public function facts(Party $party): array
     {
         $home = Office::current()->country;
         $facts = [];
-        $party->load('contactPoints.source.party', 'contactPoints.addressUse.address');
         foreach ($party->contactPoints as $point) {
-            $facts['contact:'.$point->id] = new Fact($point->kind->label(), implode(', ', array_filter([
+            $facts['contact:'.$point->id] = new LoggedFact($point->kind->label(), implode(', ', array_filter([
                 $point->display($home),
                 $point->label,
                 $point->at() === '' ? '' : 'at '.$point->at(),
@@ -45,29 +54,54 @@ final class ReachSection implements Section
         return $facts;
     }
 
-    public function neighbours(Party $party): array
+    public function state(Party $party): array
+    {
+        return ['contactPoints' => array_values($party->contactPoints->map(fn (ContactPoint $point) => [
+            'id' => $point->id, 'kind' => $point->kind->value, 'value' => $point->typed, 'label' => $point->label,
+            'uses' => array_values($point->uses->map(fn (ContactUse $use) => $use->value)->all()),
+            'isPrimary' => $point->is_primary, 'sameAsId' => $point->same_as_id, 'addressUseId' => $point->address_use_id,
+            'read' => $point->only('value', 'extension', 'is_unusual'),
+        ])->all())];
+    }
+
+    public function isPrivate(array $state): bool
+    {
+        return false;
+    }
+
+    public function neighbours(Party $party, array $input): array
     {
         $own = ContactPoint::query()->select('id')->where('party_id', $party->id);
 
-        return array_values(Party::query()->whereIn('id', ContactPoint::query()->select('party_id')->whereIn('same_as_id', $own))->get()->all());
+        return array_values(Party::query()->whereIn('id', ContactPoint::query()->select('party_id')->whereIn('same_as_id', $own))->get()
+            ->map(fn (Party $other) => [$this, $other])->all());
     }
 
     public function write(Party $party, array $input): void
     {
-        /** @var list<array{id: int|null, kind: string, value: string, label: string, uses: list<string>, isPrimary: bool, isLinked: bool, addressUseId: int|null}> $rows */
+        /**
+         * @var list<array{
+         *     id: int|null, kind: string, value: string, label: string, uses: list<string>, isPrimary: bool,
+         *     sameAsId: int|null, addressUseId: int|null, read?: array{value: string, extension: string, is_unusual: bool},
+         * }> $rows
+         */
         $rows = $input['contactPoints'];
         $kept = $party->contactPoints->keyBy('id');
         $region = $this->region($party);
+        $isRestored = isset($input['isRestored']);
         $problems = new FieldProblems;
         $primaries = Primaries::settle(array_map(fn (array $row) => [$row['kind'], $row['isPrimary']], $rows));
 
         $points = [];
         foreach ($rows as $rank => $row) {
-            $point = $kept->get($row['id']) ?? new ContactPoint(['party_id' => $party->id]);
-            $this->setValue($point, ContactKind::from($row['kind']), $row['value'], $region, "contactPoints.$rank.value", $problems);
-            if (! $row['isLinked'] || $point->isDirty('value')) {
-                $point->same_as_id = null;
+            $point = KeptRow::of($kept, $row['id'], new ContactPoint(['party_id' => $party->id]), $isRestored);
+            if ($isRestored && isset($row['read'])) {
+                // It was read when it was typed, wherever they were then.
+                $point->fill(['kind' => $row['kind'], 'typed' => $row['value']] + $row['read']);
+            } else {
+                $this->setValue($point, ContactKind::from($row['kind']), $row['value'], $region, "contactPoints.$rank.value", $problems);
             }
+            $point->same_as_id = $row['sameAsId'] === null ? null : $this->source($row['sameAsId'], $point)?->id;
             if ($row['addressUseId'] !== null && ! $party->addressUses->contains('id', $row['addressUseId'])) {
                 $problems->add("contactPoints.$rank.addressUseId", 'That address is no longer kept. Choose another.');
             }
@@ -89,12 +123,30 @@ final class ReachSection implements Section
         }
     }
 
+    /**
+     * The one of another record that it is used from by link; a link to a link is a link to its source, and one that
+     * is another by now is none.
+     */
+    private function source(int $id, ContactPoint $point): ?ContactPoint
+    {
+        $named = ContactPoint::query()->with('source')->find($id);
+        $source = $named->source ?? $named;
+
+        return $source !== null &&
+            $source->party_id !== $point->party_id &&
+            $source->kind === $point->kind &&
+            $source->value === $point->value &&
+            $source->extension === $point->extension
+            ? $source
+            : null;
+    }
+
     /** Where a number without + is dialled: the party's own country, else the office's. */
     private function region(Party $party): string
     {
         $party->load('addressUses.address');
 
-        return $party->addressUses->first()?->address->country ?? Office::current()->country;
+        return $party->countryOn($this->clock->today()) ?? Office::current()->country;
     }
 
     private function setValue(

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Names\TogetherAs;
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
+use Almanac\Records\SectionName;
 use Almanac\Records\WordingRefused;
 use Almanac\Relations\RelationKind;
+use App\Facts\Relations\RelationNames;
 use App\Models\Party;
 use App\Models\Relation;
-use App\Support\FieldProblems;
-use App\Support\RelationNames;
-use App\Support\SectionName;
-use App\Support\TypedDates;
+use App\Time\TypedDates;
+use App\Validation\FieldProblems;
 use Illuminate\Database\Eloquent\Collection;
 
 /** What other parties are to this one; each of them shows the same, told from its end. */
@@ -28,11 +28,23 @@ final readonly class RelationsSection implements Section
         return SectionName::Relations;
     }
 
-    public function snapshot(Party $party): array
+    public function reads(): array
+    {
+        return [
+            'relationsFrom.to',
+            'relationsFrom.from',
+            'relationsFrom.ownKind',
+            'relationsTo.to',
+            'relationsTo.from',
+            'relationsTo.ownKind',
+        ];
+    }
+
+    public function facts(Party $party): array
     {
         $facts = [];
-        foreach ($this->relations($party) as $relation) {
-            $facts['relation:'.$relation->id] = new Fact('Relation', implode(', ', array_filter([
+        foreach ($party->relations() as $relation) {
+            $facts['relation:'.$relation->id] = new LoggedFact('Relation', implode(', ', array_filter([
                 $relation->seenFrom($party)->name.': '.$relation->otherThan($party)->display_name,
                 $relation->together === TogetherAs::Alone ? '' : 'on an envelope: '.$relation->together->value,
                 $relation->period()->toText(),
@@ -42,11 +54,32 @@ final readonly class RelationsSection implements Section
         return $facts;
     }
 
-    public function neighbours(Party $party): array
+    public function state(Party $party): array
     {
-        return array_values($this->relations($party)
-            ->map(fn (Relation $relation) => $relation->otherThan($party))
-            ->unique('id')->all());
+        return ['relations' => array_values($party->relations()->map(fn (Relation $relation) => [
+            'id' => $relation->id, 'partyId' => $relation->otherIdThan($party), 'kind' => $relation->seenFrom($party)->name,
+            'together' => $relation->together->value,
+            'since' => $relation->since?->toIso() ?? '', 'until' => $relation->until?->toIso() ?? '',
+        ])->all())];
+    }
+
+    public function isPrivate(array $state): bool
+    {
+        return false;
+    }
+
+    public function neighbours(Party $party, array $input): array
+    {
+        /** @var list<array{partyId: int, ...}> $rows */
+        $rows = $input['relations'];
+        $others = [
+            ...Relation::of($party)->get()->map(fn (Relation $relation) => $relation->otherIdThan($party))->all(),
+            ...array_column($rows, 'partyId'),
+        ];
+
+        return array_values(
+            Party::query()->whereKeyNot($party->id)->whereKey($others)->get()->map(fn (Party $other) => [$this, $other])->all(),
+        );
     }
 
     public function write(Party $party, array $input): void
@@ -75,7 +108,7 @@ final readonly class RelationsSection implements Section
                 $problems->add("$field.kind", sprintf('%s cannot be that. Choose another relation.', $other->display_name));
             }
             $period = $this->dates->read($row['since'], $row['until'], $field, $problems);
-            $relations[] = ($kept->get($row['id']) ?? new Relation)->fill($ends + [
+            $relations[] = KeptRow::of($kept, $row['id'], new Relation, isset($input['isRestored']))->fill($ends + [
                 'together' => $row['kind'] === RelationKind::Spouse->value ? TogetherAs::from($row['together']) : TogetherAs::Alone,
                 'since' => $period?->since,
                 'until' => $period?->until,

@@ -7,22 +7,27 @@ namespace App\Actions\Records;
 use Almanac\Calendar\Day;
 use Almanac\Reach\Primaries;
 use Almanac\Records\PartyKind;
+use App\Actions\Finding\IndexParties;
 use App\Models\ContactPoint;
 use App\Models\Party;
 use App\Models\Position;
 use App\Models\User;
-use App\Support\FieldProblems;
-use App\Support\TypedDates;
+use App\Time\TypedDates;
+use App\Validation\FieldProblems;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
-/** Somebody is followed by somebody else: one position ends and the other begins, with its duties and, where wanted, the phone and the mailbox. */
+/**
+ * Somebody is followed by somebody else: one position ends and the other begins, with its duties and, where wanted,
+ * the phone and the mailbox.
+ */
 final readonly class ReplacePerson
 {
     public function __construct(
         private PositionsSection $positions,
         private ReachSection $reach,
-        private LogDifferences $log,
+        private ChangeSections $change,
+        private IndexParties $index,
         private TypedDates $dates,
     ) {
     }
@@ -52,16 +57,23 @@ final readonly class ReplacePerson
         if (! $successor instanceof Party) {
             return;
         }
-        DB::transaction(fn () => $this->log->around([
-            [$this->positions, $position->company],
-            [$this->positions, $position->person],
-            [$this->positions, $successor],
-            [$this->reach, $position->person],
-            [$this->reach, $successor],
-        ], $by, function () use ($position, $successor, $since, $input): void {
-            $this->follow($position, $successor, $since);
-            $this->handOver($position->person, $successor, $input['contactPointIds']);
-        }));
+        DB::transaction(function () use ($position, $successor, $since, $input, $by): void {
+            $colleagues = Party::query()->whereKey($position->company->staffPositions()->pluck('person_id'))->get();
+            $this->change->around([
+                [$this->positions, $position->company],
+                [$this->positions, $position->person],
+                [$this->positions, $successor],
+                [$this->reach, $position->person],
+                [$this->reach, $successor],
+                ...$colleagues->map(fn (Party $one) => [$this->positions, $one])->all(),
+            ], $by, function () use ($position, $successor, $since, $input): void {
+                $this->follow($position, $successor, $since);
+                $this->handOver($position->person, $successor, $input['contactPointIds']);
+            });
+            foreach ([$position->company, $position->person, $successor] as $party) {
+                $this->index->withNeighbours($party);
+            }
+        });
     }
 
     private function follow(Position $position, Party $successor, Day $since): void
@@ -83,7 +95,7 @@ final readonly class ReplacePerson
         }
         $position->duties()->detach();
         $position->update(['until' => $since->plusDays(-1), 'is_primary' => false]);
-        $this->positions->settlePrimary($position->company_id, $isPrimary ? [$next->id => true] : []);
+        $this->positions->keepOnePrimary($position->company_id, $isPrimary ? [$next->id => true] : []);
     }
 
     /** @param  list<int>  $ids */

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Records\Difference;
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
+use Almanac\Records\SectionName;
+use App\Facts\Details\Sheets;
 use App\Models\DetailField;
 use App\Models\Party;
 use App\Models\User;
-use App\Support\SectionName;
-use App\Support\Sheets;
 use Illuminate\Support\Facades\DB;
 
 /** Tells a private value to somebody who may see it, and writes into the log that they did. */
@@ -23,7 +23,7 @@ final readonly class RevealPrivate
     /** @return string empty when none is kept */
     public function birthDate(Party $party, User $by): string
     {
-        return $this->tell($party, SectionName::Identity, 'Birth date', $party->birthDay()?->toText() ?? '', $by);
+        return $this->log($party, SectionName::Identity, 'Birth date', $party->birthDay()?->toText() ?? '', $by);
     }
 
     /** @return string empty when none is kept */
@@ -32,7 +32,7 @@ final readonly class RevealPrivate
         $field = DetailField::query()->find($fieldId);
         $party->load('listItems', 'detailValues');
 
-        return $field === null ? '' : $this->tell($party, SectionName::Details, $field->name, Sheets::of($party)->text($field), $by);
+        return $field === null ? '' : $this->log($party, SectionName::Details, $field->name, Sheets::of($party)->text($field), $by);
     }
 
     /** @return string empty when it is not kept */
@@ -40,14 +40,16 @@ final readonly class RevealPrivate
     {
         $number = $party->taxNumbers()->find($id);
 
-        return $number === null ? '' : $this->tell($party, SectionName::TaxNumbers, $number->kind->title(), $number->number()->display(), $by);
+        return $number === null
+            ? ''
+            : $this->log($party, SectionName::TaxNumbers, $number->kind->title(), $number->number()->display(), $by);
     }
 
-    private function tell(Party $party, SectionName $section, string $label, string $text, User $by): string
+    private function log(Party $party, SectionName $section, string $label, string $text, User $by): string
     {
         if ($text !== '') {
             DB::transaction(fn () => $this->log->handle($party, $section, Difference::between([], [
-                'seen' => new Fact($label, 'shown, though private'),
+                'seen' => new LoggedFact($label, 'shown, though private'),
             ]), $by));
         }
 

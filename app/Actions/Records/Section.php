@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Records;
 
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
+use Almanac\Records\SectionName;
 use App\Models\Party;
-use App\Support\SectionName;
 use Illuminate\Validation\ValidationException;
 
 /** A part of a record that is edited and saved where it stands, as one. */
@@ -15,23 +15,48 @@ interface Section
     public function name(): SectionName;
 
     /**
-     * What the section says now, in words for the change log and for comparing two people's saves.
+     * The relations of a party that the section is read from; facts() and state() find them loaded, for one party or
+     * for hundreds.
      *
-     * @return array<string, Fact> by a key that outlives a change of the value
+     * @return list<string>
      */
-    public function snapshot(Party $party): array;
+    public function reads(): array;
 
     /**
-     * Other records whose section of the same name shows some of the same things.
+     * What the section says now, in words for the change log and for comparing two people's saves.
      *
-     * @return list<Party>
+     * @return array<string, LoggedFact> by a key that outlives a change of the value
      */
-    public function neighbours(Party $party): array;
+    public function facts(Party $party): array;
+
+    /**
+     * What the section is now, in the shape that write() takes: written back with isRestored, it is as it was, with
+     * the same numbers on the same rows.
+     *
+     * @return array<string, mixed>
+     */
+    public function state(Party $party): array;
+
+    /**
+     * Whether a state holds what is encrypted at rest.
+     *
+     * @param array<string, mixed> $state
+     */
+    public function isPrivate(array $state): bool;
+
+    /**
+     * Whatever else shows some of the same things, now or once this is written.
+     *
+     * @param array<string, mixed> $input what is about to be written
+     *
+     * @return list<array{Section, Party}>
+     */
+    public function neighbours(Party $party, array $input): array;
 
     /**
      * Replaces what the section says. Runs inside a transaction.
      *
-     * @param array<string, mixed> $input checked for shape by the form request
+     * @param array<string, mixed> $input checked for shape by the form request; or a former state, and isRestored
      *
      * @throws ValidationException with the core's refusals, each at its field
      */

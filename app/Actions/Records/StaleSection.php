@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Records\Difference;
-use App\Support\SectionName;
+use Almanac\Records\SectionName;
+use App\Models\Change;
+use App\Models\Party;
 
 /** Somebody else saved the section since it was opened. Nothing was written. */
 final class StaleSection extends \RuntimeException
@@ -14,7 +16,7 @@ final class StaleSection extends \RuntimeException
      * @param list<Difference> $differences from what is kept now to what was about to be saved
      * @param int $version of what is kept now
      */
-    public function __construct(
+    private function __construct(
         public readonly SectionName $section,
         public readonly array $differences,
         public readonly int $version,
@@ -22,5 +24,16 @@ final class StaleSection extends \RuntimeException
         public readonly ?\DateTimeInterface $savedAt,
     ) {
         parent::__construct(sprintf('%s was saved by somebody else in the meantime.', $section->title()));
+    }
+
+    /** @param  list<Difference>  $differences */
+    public static function of(SectionName $section, Party $party, int $version, array $differences): self
+    {
+        $last = Change::query()->with('user')
+            ->where('subject_id', $party->id)
+            ->where('section', $section->value)
+            ->latest('id')->first();
+
+        return new self($section, $differences, $version, $last?->user->name, $last?->at);
     }
 }

@@ -6,53 +6,67 @@ namespace App\Actions\Records;
 
 use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Reach\ContactKind;
+use Almanac\Records\ArchivedRecord;
+use Almanac\Relations\SharingRefused;
+use App\Actions\Finding\IndexParties;
 use App\Models\Party;
 use App\Models\User;
-use App\Support\TypedDates;
-use Illuminate\Support\Facades\DB;
+use App\Time\TypedDates;
 
-/** Lets a record use the address or the phone of another by link: a change there shows here. */
+/** Lets a record use the address or the phone of another by link: a change there shows here. Runs inside a transaction. */
 final readonly class TakeOver
 {
     public function __construct(
         private AddressesSection $addresses,
         private ReachSection $reach,
-        private LogDifferences $log,
+        private ChangeSections $change,
+        private IndexParties $index,
         private TypedDates $dates,
     ) {
     }
 
-    public function handle(Party $party, int $fromId, bool $address, bool $phone, User $by): void
+    /**
+     * @param int|null $addressId which of its addresses; null for the one that post goes to
+     * @param int|null $causeId the state of the section that it was asked for with
+     *
+     * @throws ArchivedRecord when the one that takes it is archived
+     * @throws SharingRefused when there is no such address
+     */
+    public function address(Party $party, Party $from, ?int $addressId, User $by, ?int $causeId = null): void
     {
         $party->assertInUse();
-        $from = Party::query()->findOrFail($fromId);
-        DB::transaction(fn () => $this->log->around(
-            [[$this->addresses, $party], [$this->reach, $party]],
-            $by,
-            function () use ($party, $from, $address, $phone): void {
-                $address && $this->address($party, $from);
-                $phone && $this->phone($party, $from);
-            },
-        ));
-    }
-
-    private function address(Party $party, Party $from): void
-    {
-        $use = $from->load('addressUses')->addressFor(Purpose::Postal, $this->dates->today());
+        $from->load('addressUses.address');
+        $use =
+            $addressId === null
+                ? $from->addressFor(Purpose::Postal, $this->dates->today())
+                : $from->addressUses->firstWhere('address_id', $addressId);
+        if ($use === null) {
+            throw $addressId === null
+                ? SharingRefused::noAddress($from->display_name)
+                : SharingRefused::notThatAddress($from->display_name);
+        }
         $own = $party->addressUses()->get();
-        if ($use !== null && ! $own->contains('address_id', $use->address_id)) {
-            $party->addressUses()->create([
+        if (! $own->contains('address_id', $use->address_id)) {
+            $this->change->around([[$this->addresses, $party]], $by, fn () => $party->addressUses()->create([
                 'address_id' => $use->address_id, 'uses' => $use->uses->all(), 'is_primary' => $own->isEmpty(), 'rank' => $own->count(),
-            ]);
+            ]), $causeId);
+            $this->index->withNeighbours($party);
         }
     }
 
-    private function phone(Party $party, Party $from): void
+    /**
+     * @throws ArchivedRecord when the one that takes it is archived
+     * @throws SharingRefused when there is no phone
+     */
+    public function phone(Party $party, Party $from, User $by, ?int $causeId = null): void
     {
-        $phone = $from->contactPoints()->where('kind', ContactKind::Phone)->where('is_primary', true)->first();
+        $party->assertInUse();
+        $phone =
+            $from->contactPoints()->where('kind', ContactKind::Phone)->where('is_primary', true)->first() ??
+            throw SharingRefused::noPhone($from->display_name);
         $own = $party->contactPoints()->get();
-        if ($phone !== null && ! $own->contains('value', $phone->value)) {
-            $phone->replicate()->fill([
+        if (! $own->contains('value', $phone->value)) {
+            $this->change->around([[$this->reach, $party]], $by, fn () => $phone->replicate()->fill([
                 'party_id' => $party->id,
                 'uses' => [],
                 'address_use_id' => null,
@@ -60,7 +74,8 @@ final readonly class TakeOver
                 'rank' => $own->count(),
                 // A link to a link is a link to its source.
                 'same_as_id' => $phone->same_as_id ?? $phone->id,
-            ])->save();
+            ])->save(), $causeId);
+            $this->index->alone($party);
         }
     }
 }

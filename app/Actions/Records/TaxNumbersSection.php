@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Names\NamePart;
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
+use Almanac\Records\SectionName;
 use Almanac\TaxIds\ReportChoice;
 use Almanac\TaxIds\TaxId;
 use Almanac\TaxIds\TaxIdKind;
 use App\Models\Party;
 use App\Models\TaxNumber;
-use App\Support\FieldProblems;
-use App\Support\SectionName;
-use App\Support\TypedDates;
+use App\Time\TypedDates;
+use App\Validation\FieldProblems;
 
 /** The numbers by which tax offices and registers know a party; encrypted, and told one at a time. */
 final readonly class TaxNumbersSection implements Section
@@ -27,21 +27,52 @@ final readonly class TaxNumbersSection implements Section
         return SectionName::TaxNumbers;
     }
 
-    public function snapshot(Party $party): array
+    public function reads(): array
+    {
+        return ['taxNumbers'];
+    }
+
+    public function facts(Party $party): array
     {
         $facts = [];
-        foreach ($party->taxNumbers()->get() as $number) {
-            $facts['tax:'.$number->id] = new Fact($number->kind->title(), $number->masked, $number->fingerprint);
+        foreach ($party->taxNumbers as $number) {
+            $facts['tax:'.$number->id] = new LoggedFact($number->kind->title(), $number->masked, $number->fingerprint);
         }
 
         return $facts + [
-            'form' => new Fact('Form W-9', $party->form_on === null ? '' : trim('of '.$party->form_on->toText().($party->form_by === '' ? '' : ', signed by '.$party->form_by))),
-            'report' => new Fact('In the tax report', $party->report_choice->value),
-            'attorney' => new Fact('Attorney', $party->is_attorney ? 'yes' : 'no'),
+            'form' => new LoggedFact(
+                'Form W-9',
+                $party->form_on === null
+                    ? ''
+                    : trim('of '.$party->form_on->toText().($party->form_by === '' ? '' : ', signed by '.$party->form_by)),
+            ),
+            'report' => new LoggedFact('In the tax report', $party->report_choice->value),
+            'attorney' => new LoggedFact('Attorney', $party->is_attorney ? 'yes' : 'no'),
         ];
     }
 
-    public function neighbours(Party $party): array
+    public function state(Party $party): array
+    {
+        return [
+            'taxNumbers' => array_values(
+                $party->taxNumbers
+                    ->map(fn (TaxNumber $number) => $number->only('id', 'country', 'value') + ['kind' => $number->kind->value])
+                    ->all(),
+            ),
+            'formOn' => $party->form_on?->toIso() ?? '',
+            'formBy' => $party->form_by,
+            'formFileId' => $party->form_file_id,
+            'reportChoice' => $party->report_choice->value,
+            'isAttorney' => $party->is_attorney,
+        ];
+    }
+
+    public function isPrivate(array $state): bool
+    {
+        return $state['taxNumbers'] !== [];
+    }
+
+    public function neighbours(Party $party, array $input): array
     {
         return [];
     }
@@ -54,7 +85,7 @@ final readonly class TaxNumbersSection implements Section
         $problems = new FieldProblems;
         $numbers = [];
         foreach ($rows as $rank => $row) {
-            $number = $kept->get($row['id'] ?? 0) ?? new TaxNumber(['party_id' => $party->id]);
+            $number = KeptRow::of($kept, $row['id'], new TaxNumber(['party_id' => $party->id]), isset($input['isRestored']));
             // Null leaves it as it is: whoever edits does not see it.
             $typed = $row['value'] ?? ($number->exists ? $number->value : '');
             $id = $problems->at("taxNumbers.$rank.value", fn () => TaxId::of(TaxIdKind::from($row['kind']), $row['country'], $typed));

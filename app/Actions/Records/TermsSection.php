@@ -5,20 +5,20 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Calendar\Day;
-use Almanac\Ledger\Side;
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
+use Almanac\Records\SectionName;
 use Almanac\Terms\Shorthand;
+use Almanac\Terms\Side;
 use Almanac\Terms\SideField;
+use App\Facts\Terms\SideDefaults;
+use App\Facts\Terms\SideFieldValues;
 use App\Models\ClientTerms;
 use App\Models\ListedTerms;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\VendorTerms;
-use App\Support\Clock;
-use App\Support\FieldProblems;
-use App\Support\SectionName;
-use App\Support\SideDefaults;
-use App\Support\SideFieldValues;
+use App\Time\Clock;
+use App\Validation\FieldProblems;
 
 /** How a party is billed, or paid: payment terms from the office's list or in shorthand, and what else is its own rather than inherited. */
 final readonly class TermsSection implements Section
@@ -42,24 +42,52 @@ final readonly class TermsSection implements Section
         return $this->isClientSide ? SectionName::ClientTerms : SectionName::VendorTerms;
     }
 
-    public function snapshot(Party $party): array
+    public function reads(): array
+    {
+        return [$this->isClientSide ? 'clientTerms.listed' : 'vendorTerms.listed'];
+    }
+
+    public function facts(Party $party): array
     {
         $own = $this->own($party);
 
-        $facts = ['terms' => new Fact('Payment terms', match (true) {
+        $facts = ['terms' => new LoggedFact('Payment terms', match (true) {
             $own?->listed !== null => $own->listed->name.' ('.$own->listed->shorthand.')',
             $own?->shorthand !== null => $own->shorthand,
             default => 'as the office',
         })];
         $currency = $own->currency ?? Office::current()->currency();
         foreach (SideField::of($this->side()) as $field) {
-            $facts[$field->value] = new Fact($field->title($this->side()), SideFieldValues::text($field, $own?->getAttribute(SideDefaults::column($field)), $currency));
+            $facts[$field->value] = new LoggedFact(
+                $field->title($this->side()),
+                SideFieldValues::text($field, $own?->getAttribute(SideDefaults::column($field)), $currency),
+            );
         }
 
         return $facts;
     }
 
-    public function neighbours(Party $party): array
+    public function state(Party $party): array
+    {
+        $own = $this->own($party);
+        $currency = $own->currency ?? SideDefaults::of($party, $this->side(), $this->today)->currency();
+
+        return [
+            'listedId' => $own?->payment_terms_id, 'shorthand' => $own?->shorthand,
+            'fields' => array_map(function (SideField $field) use ($own, $currency): array {
+                $value = $own?->getAttribute(SideDefaults::column($field));
+
+                return ['name' => $field->value, 'value' => $value === null ? null : SideFieldValues::typed($field, $value, $currency)];
+            }, SideField::of($this->side())),
+        ];
+    }
+
+    public function isPrivate(array $state): bool
+    {
+        return false;
+    }
+
+    public function neighbours(Party $party, array $input): array
     {
         return [];
     }
@@ -116,8 +144,6 @@ final readonly class TermsSection implements Section
 
     private function own(Party $party): ClientTerms|VendorTerms|null
     {
-        $party->load($this->isClientSide ? 'clientTerms.listed' : 'vendorTerms.listed');
-
         return $this->isClientSide ? $party->clientTerms : $party->vendorTerms;
     }
 }

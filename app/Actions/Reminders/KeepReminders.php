@@ -8,17 +8,17 @@ use Almanac\Calendar\Day;
 use Almanac\Calendar\Recurrence;
 use Almanac\Calendar\TimeOfDay;
 use Almanac\Records\Difference;
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
+use Almanac\Records\SectionName;
 use Almanac\Records\Wording;
 use App\Actions\Records\LogChanges;
 use App\Models\File;
 use App\Models\Party;
 use App\Models\Reminder;
 use App\Models\User;
-use App\Support\Clock;
-use App\Support\FieldProblems;
-use App\Support\SectionName;
-use App\Support\TypedDates;
+use App\Time\Clock;
+use App\Time\TypedDates;
+use App\Validation\FieldProblems;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
@@ -45,7 +45,7 @@ final readonly class KeepReminders
     {
         $party->assertInUse();
         $problems = new FieldProblems;
-        $text = $problems->at('text', fn () => Wording::line($input['text'], self::MAX_LENGTH, 'Write what is to be done.'));
+        $text = $problems->at('text', fn () => Wording::line($input['text'], self::MAX_LENGTH, 'Write what to do.'));
         $day = $this->dates->day($input['day'], 'day', $problems) ?? $this->clock->today();
         $time = $this->time($input['time'], $problems);
         $rule = trim($input['rule']) === '' ? null : $problems->at('rule', fn () => Recurrence::read($input['rule']));
@@ -55,8 +55,8 @@ final readonly class KeepReminders
         $problems->throwIfAny();
         DB::transaction(function () use ($party, $input, $text, $day, $time, $rule, $by): void {
             $reminder = Reminder::query()->create([
-                'party_id' => $party->id, 'user_id' => $input['userId'], 'by_id' => $by->id, 'text' => $text,
-                'first_day' => $day, 'day' => $day, 'time' => $time, 'rule' => $rule?->toRule() ?? '',
+                'subject_id' => $party->id, 'user_id' => $input['userId'], 'by_id' => $by->id, 'text' => $text,
+                'first_on' => $day, 'due_on' => $day, 'time' => $time, 'rule' => $rule?->toRule() ?? '',
             ]);
             $this->write($reminder, '', 'set: '.$this->told($reminder), $by);
         });
@@ -67,13 +67,13 @@ final readonly class KeepReminders
     {
         DB::transaction(function () use ($reminder, $seen, $by): void {
             $reminder->refresh();
-            if ($reminder->done_at !== null || ! $reminder->day->equals($seen)) {
+            if ($reminder->done_at !== null || ! $reminder->due_on->equals($seen)) {
                 return;
             }
             $was = $this->told($reminder);
             $today = $this->clock->today();
-            $next = $reminder->recurrence()?->nextAfter($reminder->first_day, $reminder->day->isAfter($today) ? $reminder->day : $today);
-            $reminder->update($next === null ? ['done_at' => $this->clock->now()] : ['day' => $next]);
+            $next = $reminder->recurrence()?->nextAfter($reminder->first_on, $reminder->due_on->isAfter($today) ? $reminder->due_on : $today);
+            $reminder->update($next === null ? ['done_at' => $this->clock->now()] : ['due_on' => $next]);
             $this->write($reminder, $was, 'done'.($next === null ? '' : ', again on '.$next->toText()), $by);
         });
     }
@@ -95,7 +95,7 @@ final readonly class KeepReminders
         $problems->throwIfAny();
         DB::transaction(function () use ($reminder, $to, $at, $by): void {
             $was = $this->told($reminder);
-            $reminder->update(['day' => $to, 'time' => $at]);
+            $reminder->update(['due_on' => $to, 'time' => $at]);
             $this->write($reminder, $was, 'put off: '.$this->told($reminder), $by);
         });
     }
@@ -119,12 +119,22 @@ final readonly class KeepReminders
         }
         $early = $file->expires_on->plusDays(-self::DAYS_BEFORE_EXPIRY);
         $day = $early->isBefore($this->clock->today()) ? $this->clock->today() : $early;
-        $reminder = $open->first() ?? new Reminder(['file_id' => $file->id, 'party_id' => $file->party_id, 'user_id' => $by->id, 'by_id' => $by->id, 'time' => self::MORNING]);
-        $reminder->fill([
-            'text' => mb_strimwidth("“{$file->name}” expires on {$file->expires_on->toText()}", 0, self::MAX_LENGTH, '…'),
-            'first_day' => $day,
-            'day' => $day,
-        ])->save();
+        $reminder =
+            $open->first() ??
+            new Reminder([
+                'file_id' => $file->id,
+                'subject_id' => $file->subject_id,
+                'user_id' => $by->id,
+                'by_id' => $by->id,
+                'time' => self::MORNING,
+            ]);
+        $reminder
+            ->fill([
+                'text' => mb_strimwidth("“{$file->name}” expires on {$file->expires_on->toText()}", 0, self::MAX_LENGTH, '…'),
+                'first_on' => $day,
+                'due_on' => $day,
+            ])
+            ->save();
     }
 
     private function time(string $typed, FieldProblems $problems): string
@@ -136,14 +146,14 @@ final readonly class KeepReminders
     {
         $recurrence = $reminder->recurrence();
 
-        return $reminder->text.', '.$reminder->day->toText().' '.$reminder->time.($recurrence === null ? '' : ', '.$recurrence->toText());
+        return $reminder->text.', '.$reminder->due_on->toText().' '.$reminder->time.($recurrence === null ? '' : ', '.$recurrence->toText());
     }
 
     private function write(Reminder $reminder, string $from, string $to, User $by): void
     {
         $this->log->handle($reminder->party, SectionName::Reminders, Difference::between(
-            ['reminder' => new Fact('Reminder', $from)],
-            ['reminder' => new Fact('Reminder', $to)],
+            ['reminder' => new LoggedFact('Reminder', $from)],
+            ['reminder' => new LoggedFact('Reminder', $to)],
         ), $by);
     }
 }

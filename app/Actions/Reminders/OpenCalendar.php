@@ -16,13 +16,8 @@ final class OpenCalendar
     public function handle(User $user): string
     {
         $secret = Str::random(self::LENGTH);
-        $user->forceFill(['calendar_hash' => self::hash($secret)])->save();
+        $user->forceFill(['calendar_hash' => User::calendarHash($secret)])->save();
 
         return $secret;
-    }
-
-    public static function hash(string $secret): string
-    {
-        return hash('sha256', $secret);
     }
 }

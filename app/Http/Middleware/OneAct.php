@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Acts\ActLog;
 use App\Models\User;
-use App\Support\ActLog;
-use App\Support\Clock;
-use App\Support\Fingerprint;
+use App\Models\Values\Fingerprint;
+use App\Time\Clock;
 use Closure;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -89,7 +89,13 @@ final readonly class OneAct
     {
         $method = $route->getActionMethod();
         $controller = $route->getControllerClass();
-        $attributes = $controller === null ? [] : (new ReflectionMethod($controller, $method === $controller ? '__invoke' : $method))->getAttributes(Operation::class, ReflectionAttribute::IS_INSTANCEOF);
+        $attributes =
+            $controller === null
+                ? []
+                : (new ReflectionMethod($controller, $method === $controller ? '__invoke' : $method))->getAttributes(
+                    Operation::class,
+                    ReflectionAttribute::IS_INSTANCEOF,
+                );
 
         return $attributes === [] ? $route->uri() : $attributes[0]->newInstance()->summary;
     }
@@ -101,7 +107,9 @@ final readonly class OneAct
             return null;
         }
         if (strlen($key) > self::LONGEST_KEY || preg_match('/[^\x21-\x7e]/', $key) === 1) {
-            throw ValidationException::withMessages(['Idempotency-Key' => 'The key is at most 255 letters, digits and signs, without spaces.']);
+            throw ValidationException::withMessages([
+                'Idempotency-Key' => 'The key is at most 255 letters, digits and signs, without spaces.',
+            ]);
         }
 
         return $key;
@@ -119,7 +127,10 @@ final readonly class OneAct
             throw ValidationException::withMessages(['Idempotency-Key' => 'This key was used for another request. Use a new one.']);
         }
 
-        return new Response(Crypt::decryptString((string) $kept->body), (int) $kept->status, ['Content-Type' => (string) $kept->type, 'Idempotency-Replayed' => 'true']);
+        return new Response(Crypt::decryptString((string) $kept->body), (int) $kept->status, [
+            'Content-Type' => (string) $kept->type,
+            'Idempotency-Replayed' => 'true',
+        ]);
     }
 
     private function keep(Request $request, string $key, Response $response): void
@@ -130,8 +141,13 @@ final readonly class OneAct
         }
         DB::table('idempotency_keys')->where('at', '<', $this->oldest())->delete();
         DB::table('idempotency_keys')->insert([
-            'user_id' => $this->userId($request), 'key' => $key, 'request' => $this->fingerprint($request), 'status' => $response->getStatusCode(),
-            'type' => (string) $response->headers->get('Content-Type'), 'body' => Crypt::encryptString($body), 'at' => time(),
+            'user_id' => $this->userId($request),
+            'key' => $key,
+            'request' => $this->fingerprint($request),
+            'status' => $response->getStatusCode(),
+            'type' => (string) $response->headers->get('Content-Type'),
+            'body' => Crypt::encryptString($body),
+            'at' => time(),
         ]);
     }
 
@@ -150,7 +166,12 @@ final readonly class OneAct
     /** By which the same request is known again; of files, their content. */
     private function fingerprint(Request $request): string
     {
-        $files = array_map(fn (UploadedFile|array $file) => $file instanceof UploadedFile ? [$file->getClientOriginalName(), hash_file('sha256', $file->getPathname())] : [], $request->allFiles());
+        $files = array_map(
+            fn (UploadedFile|array $file) => $file instanceof UploadedFile
+                ? [$file->getClientOriginalName(), hash_file('sha256', $file->getPathname())]
+                : [],
+            $request->allFiles(),
+        );
         $input = $request->isJson() ? (string) $request->getContent() : serialize($request->except(array_keys($files)));
 
         return Fingerprint::of(implode("\n", [$request->method(), $request->getRequestUri(), $input, serialize($files)]));

@@ -10,8 +10,15 @@ use OpenApi\Attributes as OA;
 #[\Attribute(\Attribute::TARGET_METHOD)]
 final class Adds extends OA\Post
 {
-    public function __construct(string $path, string $operationId, string $summary, string $input, string $schema, string $tag, int $status = 201)
-    {
+    public function __construct(
+        string $path,
+        string $operationId,
+        string $summary,
+        string $input,
+        string $schema,
+        string $tag,
+        int $status = 201,
+    ) {
         parent::__construct(...Described::taking($path, $operationId, $summary, $input, $schema, $tag, $status));
     }
 }

@@ -24,7 +24,8 @@ final class Contract
     {
         $generator = (new Generator)->setVersion('3.0.0');
         $generator->addProcessor($this->requireEveryProperty(...));
-        $contract = $generator->generate([app_path('Http')]) ?? throw new \LogicException('There are no attributes to build the contract from.');
+        $contract =
+            $generator->generate([app_path('Http')]) ?? throw new \LogicException('There are no attributes to build the contract from.');
 
         return $contract->toJson(JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n";
     }
@@ -34,7 +35,11 @@ final class Contract
     {
         /** @var OAA\Schema $schema */
         foreach ($analysis->getAnnotationsOfType(OAA\Schema::class) as $schema) {
-            if (Generator::isDefault($schema->required) && ! Generator::isDefault($schema->schema) && ! Generator::isDefault($schema->properties)) {
+            if (
+                Generator::isDefault($schema->required) &&
+                ! Generator::isDefault($schema->schema) &&
+                ! Generator::isDefault($schema->properties)
+            ) {
                 $schema->required = array_map(fn (OAA\Property $property) => $property->property, $schema->properties);
             }
         }

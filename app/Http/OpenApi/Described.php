@@ -9,6 +9,9 @@ use OpenApi\Attributes as OA;
 /** What the descriptions of most routes have in common: numbers in the path, an answer, and the problem when it is refused. */
 final class Described
 {
+    /** What is not a number in a path. */
+    private const NAMES = ['section' => 'string'];
+
     /**
      * @param array<string, string> $query types by name
      *
@@ -19,8 +22,20 @@ final class Described
         preg_match_all('/\{(\w+)\}/', $path, $names);
 
         return [
-            ...array_map(fn (string $name) => new OA\Parameter(name: $name, in: 'path', required: true, schema: new OA\Schema(type: 'integer')), $names[1]),
-            ...array_map(fn (string $name, string $type) => new OA\Parameter(name: $name, in: 'query', schema: new OA\Schema(type: $type)), array_keys($query), $query),
+            ...array_map(
+                fn (string $name) => new OA\Parameter(
+                    name: $name,
+                    in: 'path',
+                    required: true,
+                    schema: new OA\Schema(type: self::NAMES[$name] ?? 'integer'),
+                ),
+                $names[1],
+            ),
+            ...array_map(
+                fn (string $name, string $type) => new OA\Parameter(name: $name, in: 'query', schema: new OA\Schema(type: $type)),
+                array_keys($query),
+                $query,
+            ),
         ];
     }
 
@@ -49,8 +64,15 @@ final class Described
      *
      * @return array<string, mixed>
      */
-    public static function taking(string $path, string $operationId, string $summary, string $input, string $schema, string $tag, int $status): array
-    {
+    public static function taking(
+        string $path,
+        string $operationId,
+        string $summary,
+        string $input,
+        string $schema,
+        string $tag,
+        int $status,
+    ): array {
         $body = self::body($input);
 
         return [

@@ -10,8 +10,15 @@ use OpenApi\Attributes as OA;
 #[\Attribute(\Attribute::TARGET_METHOD)]
 final class Removes extends OA\Delete
 {
-    public function __construct(string $path, string $operationId, string $summary, string $input, string $schema, string $tag, int $status = 200)
-    {
+    public function __construct(
+        string $path,
+        string $operationId,
+        string $summary,
+        string $input,
+        string $schema,
+        string $tag,
+        int $status = 200,
+    ) {
         parent::__construct(...Described::taking($path, $operationId, $summary, $input, $schema, $tag, $status));
     }
 }

@@ -20,9 +20,21 @@ final class SavesSection extends OA\Put
             tags: ['Records'],
             parameters: [new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))],
             responses: [
-                new OA\Response(response: 200, description: 'Saved; the whole record', content: new OA\JsonContent(ref: '#/components/schemas/Record')),
-                new OA\Response(response: 409, description: 'Saved by somebody else since that version', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-                new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
+                new OA\Response(
+                    response: 200,
+                    description: 'Saved; the whole record',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Record'),
+                ),
+                new OA\Response(
+                    response: 409,
+                    description: 'Saved by somebody else since that version',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+                ),
+                new OA\Response(
+                    response: 'default',
+                    description: 'Refused',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+                ),
             ],
         );
     }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Problems;
 
+use Almanac\Access\Permission;
+use Almanac\Access\Role;
+use Almanac\Ledger\StaleDocument;
+use Almanac\Records\ArchivedRecord;
 use Almanac\Records\Difference;
 use Almanac\Refusal;
 use App\Actions\Records\StaleSection;
-use App\Support\ArchivedRecord;
-use App\Support\Permission;
-use App\Support\Role;
-use App\Support\StaleDocument;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\JsonResponse;
@@ -67,7 +67,8 @@ final class ProblemRenderer
     {
         [$title, $detail] = self::TITLES[403];
         foreach ($request->route()?->gatherMiddleware() ?? [] as $middleware) {
-            $permission = is_string($middleware) && str_starts_with($middleware, 'can:') ? Permission::tryFrom(substr($middleware, 4)) : null;
+            $permission =
+                is_string($middleware) && str_starts_with($middleware, 'can:') ? Permission::tryFrom(substr($middleware, 4)) : null;
             $detail = $permission === null ? $detail : $this->whoMay($permission);
         }
 
@@ -76,7 +77,10 @@ final class ProblemRenderer
 
     private function whoMay(Permission $permission): string
     {
-        $roles = array_map(fn (Role $role) => $role->value.'s', array_filter(Role::cases(), fn (Role $role) => in_array($permission, $role->permissions(), true)));
+        $roles = array_map(
+            fn (Role $role) => $role->value.'s',
+            array_filter(Role::cases(), fn (Role $role) => in_array($permission, $role->permissions(), true)),
+        );
         $last = array_pop($roles);
 
         return 'Only '.($roles === [] ? '' : implode(', ', $roles).' and ').$last.' may do this.';

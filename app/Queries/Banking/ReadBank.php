@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Queries\Banking;
 
+use Almanac\Access\Permission;
 use App\Http\Data\Banking\BankData;
 use App\Http\Data\Banking\BankDetailData;
 use App\Http\Data\Banking\CardData;
 use App\Models\BankDetail;
 use App\Models\Card;
 use App\Models\Party;
-use App\Support\Clock;
-use App\Support\Permission;
+use App\Time\Clock;
 use Illuminate\Support\Facades\Auth;
 
 /** Reads the bank details of a record: what is in force, what is on hold, and what was before. */
@@ -25,7 +25,7 @@ final readonly class ReadBank
     {
         $reader = Auth::user();
         $mayApprove = $reader?->can(Permission::ApproveChanges->value) === true;
-        $details = $party->bankDetails()->with('user', 'settledBy', 'endUser')->get();
+        $details = $party->bankDetails()->with('user', 'decidedBy', 'endUser')->get();
         $month = substr($this->clock->today()->toIso(), 0, 7);
         $isCurrent = fn (BankDetail $detail) => in_array($detail->state, [BankDetail::CONFIRMED, ...BankDetail::WAITING], true);
         $data = fn (BankDetail $detail) => BankDetailData::of($detail, $mayApprove, (int) $reader?->getAuthIdentifier());

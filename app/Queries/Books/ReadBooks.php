@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Queries\Books;
 
 use Almanac\Calendar\Day;
-use Almanac\Ledger\Side;
+use Almanac\Terms\Side;
 use Almanac\Terms\SideField;
+use App\Facts\Terms\SideDefaults;
+use App\Facts\Terms\SideFieldValues;
 use App\Http\Data\Books\AccountData;
 use App\Http\Data\Books\BooksData;
 use App\Http\Data\Books\CostCentreData;
@@ -19,9 +21,7 @@ use App\Models\CurrencyRate;
 use App\Models\LedgerAccount;
 use App\Models\Office;
 use App\Models\TaxRate;
-use App\Support\Clock;
-use App\Support\SideDefaults;
-use App\Support\SideFieldValues;
+use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
 
 /** Reads what the office has set for its books. */
@@ -34,17 +34,32 @@ final readonly class ReadBooks
     public function handle(): BooksData
     {
         $office = Office::current();
-        $rates = CurrencyRate::query()->orderBy('currency')->orderByDesc('day')->get();
-        $holidays = DB::table('holidays')->where('day', '>=', $this->clock->today()->toIso())->orderBy('day')->get();
+        $rates = CurrencyRate::query()->orderBy('currency')->orderByDesc('quoted_on')->get();
+        $holidays = DB::table('holidays')->where('kept_on', '>=', $this->clock->today()->toIso())->orderBy('kept_on')->get();
 
         return new BooksData(
             $office->currency(),
             array_values(array_unique([$office->currency(), ...$rates->map(fn (CurrencyRate $rate) => $rate->currency)->all()])),
-            array_values(TaxRate::query()->orderBy('is_retired')->orderBy('side')->orderBy('name')->orderBy('since')->get()->map(fn (TaxRate $one) => TaxRateData::of($one))->all()),
+            array_values(
+                TaxRate::query()
+                    ->orderBy('is_retired')
+                    ->orderBy('side')
+                    ->orderBy('name')
+                    ->orderBy('since')
+                    ->get()
+                    ->map(fn (TaxRate $one) => TaxRateData::of($one))
+                    ->all(),
+            ),
             array_values(LedgerAccount::query()->orderBy('code')->get()->map(fn (LedgerAccount $one) => AccountData::of($one))->all()),
-            array_values(CostCentre::query()->orderBy('group')->orderBy('name')->get()->map(fn (CostCentre $one) => CostCentreData::of($one))->all()),
+            array_values(
+                CostCentre::query()->orderBy('group')->orderBy('name')->get()->map(fn (CostCentre $one) => CostCentreData::of($one))->all(),
+            ),
             array_values($rates->map(fn (CurrencyRate $one) => CurrencyRateData::of($one))->all()),
-            array_values($holidays->map(fn ($one) => new HolidayData(Day::fromIso((string) $one->day)->toTextWithWeekday(), (string) $one->name))->all()),
+            array_values(
+                $holidays
+                    ->map(fn ($one) => new HolidayData(Day::fromIso((string) $one->kept_on)->toTextWithWeekday(), (string) $one->name))
+                    ->all(),
+            ),
             $office->keepsUsHolidays(),
             $office->ageing_by->value,
             $office->warn_after,

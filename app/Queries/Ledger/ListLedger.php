@@ -6,6 +6,7 @@ namespace App\Queries\Ledger;
 
 use Almanac\Ledger\DocumentKind;
 use Almanac\Money\Money;
+use App\Facts\Ledger\LedgerFilter;
 use App\Http\Data\Ledger\DocumentPageData;
 use App\Http\Data\Ledger\DocumentRowData;
 use App\Http\Data\Ledger\MoneyData;
@@ -14,7 +15,9 @@ use App\Http\Data\Ledger\PaymentRowData;
 use App\Http\Data\Ledger\SumData;
 use App\Models\Document;
 use App\Models\Payment;
-use App\Support\Clock;
+use App\Time\Clock;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Reads the ledger: documents or payments, the newest first, with what the whole list comes to. */
@@ -22,28 +25,43 @@ final readonly class ListLedger
 {
     private const PAGE = 50;
 
+    /** All that sums need: an index may have it. */
+    private const ADDED_UP = ['currency', 'kind', 'state', 'total_minor', 'net_minor', 'open_minor'];
+
     public function __construct(private Clock $clock)
     {
     }
 
-    /** @param  array{partyId?: int|null, side?: string|null, kind?: string|null, state?: string|null, bucket?: string|null, currency?: string|null, from?: string|null, to?: string|null, q?: string|null}  $wanted */
+    /**
+     * @param  array{
+     *     partyId?: int|null, side?: string|null, kind?: string|null, state?: string|null, bucket?: string|null,
+     *     currency?: string|null, from?: string|null, to?: string|null, q?: string|null,
+     * }  $wanted
+     */
     public function documents(array $wanted, int $page): DocumentPageData
     {
         $today = $this->clock->today();
         $filter = new LedgerFilter($wanted, $today);
         $documents = Document::query()->tap($filter->documents(...));
         $isByDue = $filter->isByPart() || in_array($wanted['state'] ?? '', ['open', 'owed'], true) || ($wanted['bucket'] ?? '') !== '';
+        $sums = $this->sumsOf($filter, $documents);
         if ($filter->isByPart()) {
             $documents->select('documents.*')->selectRaw($filter->partColumns());
         }
-        // What credits take off, and what promises nothing yet.
-        $sums = DB::query()->fromSub($documents->clone()->issued()->toBase(), 'listed')->groupBy('currency', 'kind')
-            ->selectRaw('currency, kind, sum(total_minor) as total, sum(net_minor) as net, sum('.($filter->isByPart() ? 'part_open' : 'open_minor').') as open')->get();
-        $rows = $documents->with('party')
-            ->when($isByDue, fn ($query) => $query->orderByRaw('next_due is null')->orderBy('next_due')->orderBy('id'), fn ($query) => $query->orderByDesc('date')->orderByDesc('id'))
-            ->paginate(self::PAGE, page: max(1, $page));
+        $total = (int) $sums->sum('documents');
+        $page = max(1, $page);
+        $rows = $documents
+            ->with('party')
+            ->when(
+                $isByDue,
+                fn ($query) => $query->orderBy('next_due_on')->orderBy('id'),
+                fn ($query) => $query->orderByDesc('dated_on')->orderByDesc('id'),
+            )
+            ->forPage($page, self::PAGE)
+            ->get();
         $totals = [];
-        foreach ($sums as $sum) {
+        // What credits take off, and what promises nothing yet; drafts and what is void come to nothing.
+        foreach ($sums->where('is_issued', 1) as $sum) {
             $kind = DocumentKind::from((string) $sum->kind);
             $sign = $kind->isCredit() ? -1 : 1;
             $totals[$sum->currency][0] = ($totals[$sum->currency][0] ?? 0) + $sign * (int) $sum->total;
@@ -51,23 +69,91 @@ final readonly class ListLedger
             $totals[$sum->currency][2] = ($totals[$sum->currency][2] ?? 0) + $sign * (int) $sum->net;
         }
 
-        return new DocumentPageData($rows->total(), $rows->currentPage(), $rows->lastPage(), array_values(array_map(
+        return new DocumentPageData($total, $page, max(1, (int) ceil($total / self::PAGE)), array_values($rows->map(
             fn (Document $document) => DocumentRowData::of($document, $today),
-            $rows->items(),
-        )), $this->sums($totals));
+        )->all()), $this->sums($totals));
     }
 
-    /** @param  array{partyId?: int|null, side?: string|null, kind?: string|null, state?: string|null, bucket?: string|null, currency?: string|null, from?: string|null, to?: string|null, q?: string|null}  $wanted */
+    /**
+     * How many documents of the list there are and what they come to, by currency and kind.
+     *
+     * @param Builder<Document> $listed
+     *
+     * @return Collection<int, \stdClass>
+     */
+    private function sumsOf(LedgerFilter $filter, Builder $listed): Collection
+    {
+        if ($filter->isOfWholeKinds()) {
+            // A row of the sums has the columns that the filter asks for, so it is filtered as a document is.
+            return $this->summed(
+                Document::query()->from('document_sums as documents')->tap($filter->documents(...)),
+                'sum(documents)',
+                'open_minor',
+            );
+        }
+        if (! $filter->isByPart()) {
+            return $this->summed($listed->clone()->select(self::ADDED_UP), 'count(*)', 'open_minor');
+        }
+
+        // What is due on one day is read from its index; what is due on several, part by part.
+        return $this->summed(Document::query()->tap($filter->dueAtOnce(...))->select(self::ADDED_UP), 'count(*)', 'open_minor')->merge(
+            $this->summed(
+                $listed
+                    ->clone()
+                    ->whereIn('documents.id', LedgerFilter::dueOnSeveralDays(...))
+                    ->select('documents.*')
+                    ->selectRaw($filter->partColumns()),
+                'count(*)',
+                'part_open',
+            ),
+        );
+    }
+
+    /**
+     * @param Builder<Document> $documents
+     *
+     * @return Collection<int, \stdClass>
+     */
+    private function summed(Builder $documents, string $count, string $open): Collection
+    {
+        return DB::query()
+            ->fromSub($documents->toBase(), 'listed')
+            ->groupBy('currency', 'kind', 'is_issued')
+            ->selectRaw(
+                "currency, kind, state in ('issued', 'part-paid', 'settled') as is_issued, $count as documents, sum(total_minor) as total, sum(net_minor) as net, sum($open) as open",
+            )
+            ->get();
+    }
+
+    /**
+     * @param  array{
+     *     partyId?: int|null, side?: string|null, kind?: string|null, state?: string|null, bucket?: string|null,
+     *     currency?: string|null, from?: string|null, to?: string|null, q?: string|null,
+     * }  $wanted
+     */
     public function payments(array $wanted, int $page): PaymentPageData
     {
         $payments = Payment::query()->tap((new LedgerFilter($wanted, $this->clock->today()))->payments(...));
-        $sums = $payments->clone()->toBase()->where('is_void', false)->groupBy('currency')->selectRaw('currency, sum(amount_minor) as total, sum(unallocated_minor) as open')->get();
-        $rows = $payments->with('party', 'bankDetail')->orderByDesc('day')->orderByDesc('id')->paginate(self::PAGE, page: max(1, $page));
+        $sums = $payments
+            ->clone()
+            ->toBase()
+            ->where('is_void', false)
+            ->groupBy('currency')
+            ->selectRaw('currency, sum(amount_minor) as total, sum(unallocated_minor) as open')
+            ->get();
+        $rows = $payments->with('party', 'bankDetail')->orderByDesc('paid_on')->orderByDesc('id')->paginate(self::PAGE, page: max(1, $page));
 
-        return new PaymentPageData($rows->total(), $rows->currentPage(), $rows->lastPage(), array_values(array_map(
-            fn (Payment $payment) => PaymentRowData::of($payment),
-            $rows->items(),
-        )), $this->sums($sums->mapWithKeys(fn ($sum) => [(string) $sum->currency => [(int) $sum->total, (int) $sum->open, (int) $sum->total]])->all()));
+        return new PaymentPageData(
+            $rows->total(),
+            $rows->currentPage(),
+            $rows->lastPage(),
+            array_values(array_map(fn (Payment $payment) => PaymentRowData::of($payment), $rows->items())),
+            $this->sums(
+                $sums
+                    ->mapWithKeys(fn ($sum) => [(string) $sum->currency => [(int) $sum->total, (int) $sum->open, (int) $sum->total]])
+                    ->all(),
+            ),
+        );
     }
 
     /**
@@ -80,7 +166,11 @@ final readonly class ListLedger
         ksort($totals);
 
         return array_map(
-            fn (string $currency, array $sum) => new SumData(MoneyData::of(Money::ofMinor($sum[0], $currency)), MoneyData::of(Money::ofMinor($sum[1], $currency)), MoneyData::of(Money::ofMinor($sum[2], $currency))),
+            fn (string $currency, array $sum) => new SumData(
+                MoneyData::of(Money::ofMinor($sum[0], $currency)),
+                MoneyData::of(Money::ofMinor($sum[1], $currency)),
+                MoneyData::of(Money::ofMinor($sum[2], $currency)),
+            ),
             array_keys($totals),
             $totals,
         );

@@ -6,16 +6,16 @@ namespace App\Queries\Ledger;
 
 use Almanac\Calendar\Day;
 use Almanac\Ledger\DocumentState;
-use Almanac\Ledger\Side;
+use Almanac\Terms\Side;
+use App\Database\DryRun;
+use App\Facts\Ledger\PartyCopy;
+use App\Facts\Terms\SideDefaults;
 use App\Http\Data\Ledger\DocumentRowData;
 use App\Http\Data\Ledger\TouchedDocumentData;
 use App\Http\Data\Ledger\TouchedDocumentsData;
 use App\Models\Document;
 use App\Models\Party;
-use App\Support\Clock;
-use App\Support\DryRun;
-use App\Support\PartyCopy;
-use App\Support\SideDefaults;
+use App\Time\Clock;
 
 /** Says which drafts and open documents would carry old details after a change of a record. */
 final readonly class ListTouched
@@ -26,26 +26,53 @@ final readonly class ListTouched
     {
     }
 
-    /** @param  \Closure(): void  $change is made, looked at, and taken back */
-    public function handle(Party $party, \Closure $change): TouchedDocumentsData
+    /**
+     * @param list<Party> $parties whose documents are looked through
+     * @param \Closure(): mixed $change is made, looked at, and taken back
+     */
+    public function handle(array $parties, \Closure $change): TouchedDocumentsData
     {
         $today = $this->clock->today();
-        $before = self::details($party, $today);
-        $after = DryRun::of(function () use ($party, $change, $today): array {
+        $before = array_map(fn (Party $party) => self::details($party, $today), $parties);
+        $after = DryRun::of(function () use ($parties, $change, $today): array {
             $change();
-            $changed = Party::query()->findOrFail($party->id);
 
-            return self::details($changed, $today);
+            return array_map(fn (Party $party) => self::details(Party::query()->findOrFail($party->id), $today), $parties);
         });
         $touched = [];
-        foreach ($party->documents()->where(fn ($live) => $live->where('state', DocumentState::Draft)->orWhere(fn ($open) => $open->open()))->orderBy('date')->get() as $document) {
-            $what = self::whatIsOld($document, $before[$document->kind->side()->value], $after[$document->kind->side()->value]);
-            if ($what !== []) {
-                $touched[] = new TouchedDocumentData(DocumentRowData::of($document->setRelation('party', $party), $today), implode(', ', $what));
-            }
+        foreach ($parties as $at => $party) {
+            $touched = [...$touched, ...self::touchedOf($party, $before[$at], $after[$at], $today)];
         }
 
         return new TouchedDocumentsData($this->sentence($touched), $touched);
+    }
+
+    /**
+     * @param array<string, array<string, mixed>> $before by side
+     * @param array<string, array<string, mixed>> $after
+     *
+     * @return list<TouchedDocumentData>
+     */
+    private static function touchedOf(Party $party, array $before, array $after, Day $today): array
+    {
+        $touched = [];
+        foreach (
+            $party
+                ->documents()
+                ->where(fn ($live) => $live->where('state', DocumentState::Draft)->orWhere(fn ($open) => $open->open()))
+                ->orderBy('dated_on')
+                ->get() as $document
+        ) {
+            $what = self::whatIsOld($document, $before[$document->kind->side()->value], $after[$document->kind->side()->value]);
+            if ($what !== []) {
+                $touched[] = new TouchedDocumentData(
+                    DocumentRowData::of($document->setRelation('party', $party), $today),
+                    implode(', ', $what),
+                );
+            }
+        }
+
+        return $touched;
     }
 
     /** @return array<string, array<string, mixed>> by side */
@@ -53,7 +80,9 @@ final readonly class ListTouched
     {
         $details = [];
         foreach (Side::cases() as $side) {
-            $details[$side->value] = PartyCopy::of($party, $side, $today) + [self::TERMS => SideDefaults::of($party, $side, $today)->terms()->value[0] ?? ''];
+            $details[$side->value] = PartyCopy::of($party, $side, $today) + [
+                self::TERMS => SideDefaults::of($party, $side, $today)->terms()->value[0] ?? '',
+            ];
         }
 
         return $details;
@@ -97,7 +126,10 @@ final readonly class ListTouched
         $parts = array_map(fn (string $name, int $count) => $count.' '.$name.($count === 1 ? '' : 's'), array_keys($counts), $counts);
         $what = array_values(array_unique($what));
 
-        return implode(' and ', array_filter([implode(', ', array_slice($parts, 0, -1)), end($parts)]))
-            .(count($touched) === 1 ? ' carries' : ' carry').' the old '.implode(' and ', array_filter([implode(', ', array_slice($what, 0, -1)), end($what)])).'.';
+        return implode(' and ', array_filter([implode(', ', array_slice($parts, 0, -1)), end($parts)])).
+            (count($touched) === 1 ? ' shows' : ' show').
+            ' the old '.
+            implode(' and ', array_filter([implode(', ', array_slice($what, 0, -1)), end($what)])).
+            '.';
     }
 }

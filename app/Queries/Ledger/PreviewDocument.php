@@ -7,30 +7,40 @@ namespace App\Queries\Ledger;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Money\Money;
 use App\Actions\Ledger\WriteDocument;
+use App\Facts\Ledger\UseChecks;
 use App\Http\Data\Ledger\DocumentPreviewData;
 use App\Http\Data\Ledger\PreviewProblemData;
+use App\Http\Data\Ledger\UseData;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Validation\ValidationException;
 
-/** Says what a document would be while it is written, what is missing, and what stands against it. Nothing is kept. */
+/**
+ * Says what a document would be while it is written, what is missing, and what stands against it. Nothing is kept.
+ *
+ * @phpstan-import-type DocumentInput from WriteDocument
+ */
 final readonly class PreviewDocument
 {
-    private const NOT_YET = ['settlements', 'uses', 'madeFromIt', 'events', 'replacedBy'];
+    private const NOT_YET = ['allocations', 'creditAllocations', 'madeFromIt', 'events', 'replacedBy'];
 
-    public function __construct(private WriteDocument $write, private ReadDocument $read, private CheckUse $check)
+    public function __construct(private WriteDocument $write, private ReadDocument $read, private UseChecks $check)
     {
     }
 
-    /** @param  array{date: string, due: string, terms: string, treatment: string, currency: string, number: string, reference: string, note: string, lines: list<array{text: string, quantity: string, price: string, discount: string, taxRateId: int|null, accountId: int|null, costCentreIds: list<int>, sourceLineId?: int|null}>, validUntil?: string, version?: int}  $input */
+    /** @param  DocumentInput  $input */
     public function handle(Party $party, DocumentKind $kind, array $input, User $by): DocumentPreviewData
     {
         try {
             $document = $this->write->compose($party, $kind, $input, $by);
         } catch (ValidationException $refused) {
-            return new DocumentPreviewData(null, $this->check->handle($party, $kind, Money::zero(Office::current()->currency())), PreviewProblemData::all($refused->errors()));
+            return new DocumentPreviewData(
+                null,
+                UseData::of($this->check->of($party, $kind, Money::zero(Office::current()->currency()))),
+                PreviewProblemData::all($refused->errors()),
+            );
         }
         $document->setAttribute('id', 0);
         foreach (self::NOT_YET as $relation) {
@@ -40,6 +50,6 @@ final readonly class PreviewDocument
             $line->setAttribute('id', -$at);
         }
 
-        return new DocumentPreviewData($this->read->handle($document), $this->check->handle($party, $kind, $document->total()), []);
+        return new DocumentPreviewData($this->read->handle($document), UseData::of($this->check->of($party, $kind, $document->total())), []);
     }
 }

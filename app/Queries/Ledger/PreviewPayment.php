@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\Queries\Ledger;
 
 use Almanac\Calendar\Day;
-use Almanac\Ledger\Allocation;
-use Almanac\Ledger\DocumentKind;
+use Almanac\Ledger\Allocation as AllocationRule;
 use Almanac\Ledger\EarlyPayment;
-use Almanac\Ledger\Side;
 use Almanac\Money\Money;
 use Almanac\Refusal;
+use Almanac\Terms\Side;
 use App\Http\Data\Ledger\DocumentRowData;
 use App\Http\Data\Ledger\MoneyData;
 use App\Http\Data\Ledger\OpenDocumentData;
@@ -18,9 +17,9 @@ use App\Http\Data\Ledger\PaymentPreviewData;
 use App\Models\Document;
 use App\Models\Office;
 use App\Models\Party;
-use App\Support\Clock;
-use App\Support\FieldProblems;
-use App\Support\TypedDates;
+use App\Time\Clock;
+use App\Time\TypedDates;
+use App\Validation\FieldProblems;
 
 /** Says what money of a party can be used on, proposes how, and what of it stays over. */
 final readonly class PreviewPayment
@@ -29,19 +28,34 @@ final readonly class PreviewPayment
     {
     }
 
-    /** @param  array{side: string, day: string, amount: string, currency: string, firstId: int|null, uses: list<array{documentId: int, amount: string, discount: string}>|null}  $input */
+    /**
+     * @param  array{
+     *     side: string, day: string, amount: string, currency: string, firstId: int|null,
+     *     allocations: list<array{documentId: int, amount: string, discount: string}>|null,
+     * }  $input
+     */
     public function handle(Party $party, array $input): PaymentPreviewData
     {
         $today = $this->clock->today();
         $problems = new FieldProblems;
         $paidOn = $this->dates->day($input['day'], 'day', $problems) ?? $today;
-        $currency = $input['currency'] === '' ? Office::current()->currency() : mb_strtoupper($input['currency']);
-        $documents = array_values($party->documents()->open()->where('currency', $currency)
-            ->whereIn('kind', DocumentKind::owed(Side::from($input['side'])))
-            ->orderBy('next_due')->orderBy('date')->orderBy('id')->get()->each(fn (Document $document) => $document->setRelation('party', $party))->all());
-        $money = $problems->at('amount', fn () => Money::fromTyped($input['amount'] === '' ? '0' : $input['amount'], $currency, Office::current()->decimalSign()));
-        $proposed = $this->proposed($documents, $money ?? Money::zero($currency), $input['amount'] === '', $input['firstId']);
-        $used = $input['uses'] === null ? Money::sum($proposed, $currency) : $this->used($input['uses'], $currency);
+        $currency = Office::current()->currencyOf($input['currency']);
+        $documents = array_values(
+            $party
+                ->openToPay(Side::from($input['side']), $currency)
+                ->orderBy('next_due_on')
+                ->orderBy('dated_on')
+                ->orderBy('id')
+                ->get()
+                ->each(fn (Document $document) => $document->setRelation('party', $party))
+                ->all(),
+        );
+        $money = $problems->at(
+            'amount',
+            fn () => Money::fromTyped($input['amount'] === '' ? '0' : $input['amount'], $currency, Office::current()->decimalSign()),
+        );
+        $proposed = $this->proposed($documents, trim($input['amount']) === '' ? null : $money ?? Money::zero($currency), $input['firstId']);
+        $used = $input['allocations'] === null ? Money::sum($proposed, $currency) : $this->used($input['allocations'], $currency);
         $left = $money?->minus($used);
 
         return new PaymentPreviewData(
@@ -69,34 +83,22 @@ final readonly class PreviewPayment
      *
      * @return array<int, Money> by document
      */
-    private function proposed(array $documents, Money $money, bool $isOpenEnded, ?int $firstId): array
+    private function proposed(array $documents, ?Money $money, ?int $firstId): array
     {
-        $proposed = [];
-        foreach ($documents as $document) {
-            if ($document->id === $firstId) {
-                $proposed[$firstId] = $isOpenEnded ? $document->open() : $money->atMost($document->open());
-            }
-        }
-        if (! $isOpenEnded) {
-            $rest = $money->minus(Money::sum($proposed, $money->currency));
-            $others = array_filter($documents, fn (Document $document) => $document->id !== $firstId);
-            foreach (Allocation::oldestFirst($rest, array_values(array_map(fn (Document $document) => $document->entry(), $others))) as $allocation) {
-                $proposed[$allocation->documentId] = $allocation->amount;
-            }
-        }
+        $proposed = AllocationRule::proposed($money, array_map(fn (Document $document) => $document->entry(), $documents), $firstId);
 
-        return $proposed;
+        return array_combine(array_column($proposed, 'documentId'), array_column($proposed, 'amount'));
     }
 
     /**
      * What cannot be read yet counts for nothing; saving tells it at its field.
      *
-     * @param list<array{documentId: int, amount: string, discount: string}> $uses
+     * @param list<array{documentId: int, amount: string, discount: string}> $allocations
      */
-    private function used(array $uses, string $currency): Money
+    private function used(array $allocations, string $currency): Money
     {
         $sum = Money::zero($currency);
-        foreach ($uses as ['amount' => $amount]) {
+        foreach ($allocations as ['amount' => $amount]) {
             try {
                 $sum = $sum->plus(Money::fromTyped($amount === '' ? '0' : $amount, $currency, Office::current()->decimalSign()));
             } catch (Refusal) {

@@ -5,24 +5,26 @@ declare(strict_types=1);
 namespace App\Queries\Ledger;
 
 use Almanac\Ledger\DocumentKind;
-use Almanac\Ledger\Side;
 use Almanac\Money\Money;
+use Almanac\Terms\Side;
 use Almanac\Terms\SideField;
+use App\Facts\Banking\WaysToPay;
+use App\Facts\Ledger\PartyCopy;
+use App\Facts\Ledger\UseChecks;
+use App\Facts\Terms\SideDefaults;
 use App\Http\Data\Banking\ClosedWayData;
 use App\Http\Data\Banking\PayToData;
 use App\Http\Data\Ledger\DocumentDefaultsData;
 use App\Http\Data\Ledger\PartyCopyData;
+use App\Http\Data\Ledger\UseData;
 use App\Models\BankDetail;
 use App\Models\Party;
-use App\Queries\Banking\WaysToPay;
-use App\Support\Clock;
-use App\Support\PartyCopy;
-use App\Support\SideDefaults;
+use App\Time\Clock;
 
 /** Reads what a new document for a party begins with. */
 final readonly class ReadDefaults
 {
-    public function __construct(private Clock $clock, private CheckUse $check)
+    public function __construct(private Clock $clock, private UseChecks $check)
     {
     }
 
@@ -45,7 +47,7 @@ final readonly class ReadDefaults
             $side->text(SideField::Discount),
             $side->payBy()->value,
             PartyCopyData::of(PartyCopy::of($party, $kind->side(), $today)),
-            $this->check->handle($party, $kind, Money::zero($side->currency())),
+            UseData::of($this->check->of($party, $kind, Money::zero($side->currency()))),
             $ways === null ? [] : array_values($ways->accounts->map(fn (BankDetail $detail) => PayToData::of($detail))->all()),
             $ways === null ? [] : ClosedWayData::all($ways->way),
         );

@@ -30,8 +30,18 @@ final class ReadRecordDocuments
             $live += $state === DocumentState::Draft || $state->isOpen() ? (int) $row->many : 0;
         }
         ksort($counts);
-        $newest = $party->documents()->orderByDesc('date')->orderByDesc('id')->limit(self::NEWEST)->get()->each(fn (Document $document) => $document->setRelation('party', $party));
+        $newest = $party
+            ->documents()
+            ->orderByDesc('dated_on')
+            ->orderByDesc('id')
+            ->limit(self::NEWEST)
+            ->get()
+            ->each(fn (Document $document) => $document->setRelation('party', $party));
 
-        return new RecordDocumentsData(array_values($counts), array_values($newest->map(fn (Document $document) => DocumentRowData::of($document, $today))->all()), $live);
+        return new RecordDocumentsData(
+            array_values($counts),
+            array_values($newest->map(fn (Document $document) => DocumentRowData::of($document, $today))->all()),
+            $live,
+        );
     }
 }

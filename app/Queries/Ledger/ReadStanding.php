@@ -6,10 +6,12 @@ namespace App\Queries\Ledger;
 
 use Almanac\Calendar\Day;
 use Almanac\Ledger\Entry;
-use Almanac\Ledger\Side;
 use Almanac\Ledger\Standing;
 use Almanac\Money\Money;
-use App\Actions\Ledger\KeepStandings;
+use Almanac\Terms\Side;
+use App\Facts\Ledger\ClientCredit;
+use App\Facts\Ledger\PartyBooks;
+use App\Facts\Ledger\Rates;
 use App\Http\Data\Ledger\AgeingBucketData;
 use App\Http\Data\Ledger\CreditData;
 use App\Http\Data\Ledger\DaysToPayData;
@@ -21,12 +23,11 @@ use App\Models\Document;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\Payment;
-use App\Support\Rates;
 
 /** Reads how a party stands: all of it worked out from documents and money as they are now. */
 final readonly class ReadStanding
 {
-    public function __construct(private KeepStandings $standings, private ReadTaxYear $taxYear)
+    public function __construct(private ReadTaxYear $taxYear)
     {
     }
 
@@ -37,7 +38,7 @@ final readonly class ReadStanding
         return new StandingData(
             array_map(fn (Standing $standing) => $this->side($party, $standing, $today), $standings),
             $this->net($standings, $today),
-            CreditData::orNull($this->standings->credit($party, $standings, $today)),
+            CreditData::orNull(ClientCredit::of($party, $standings, $today)),
             $party->is_vendor ? $this->taxYear->handle($party, $today->year, $today) : null,
         );
     }
@@ -62,8 +63,18 @@ final readonly class ReadStanding
             $standing->hasOldOpen ? "something is open for more than {$office->warn_after} days" : '',
             $this->inHome($standing->open, $today),
             MoneyData::of(Money::ofMinor($this->turnover($party, $standing, $year), $standing->currency)),
-            MoneyData::of(Money::ofMinor((int) Payment::query()->where('party_id', $party->id)->where('side', $standing->side)->where('currency', $standing->currency)
-                ->where('is_void', false)->whereBetween('day', $year)->sum('amount_minor'), $standing->currency)),
+            MoneyData::of(
+                Money::ofMinor(
+                    (int) Payment::query()
+                        ->where('party_id', $party->id)
+                        ->where('side', $standing->side)
+                        ->where('currency', $standing->currency)
+                        ->where('is_void', false)
+                        ->whereBetween('paid_on', $year)
+                        ->sum('amount_minor'),
+                    $standing->currency,
+                ),
+            ),
         );
     }
 
@@ -72,7 +83,7 @@ final readonly class ReadStanding
     {
         $kinds = $standing->side === Side::Client ? ['invoice', 'credit-note'] : ['bill', 'credit-received'];
         $sums = Document::query()->where('party_id', $party->id)->whereIn('kind', $kinds)->issued()->where('currency', $standing->currency)
-            ->whereBetween('date', $year)->groupBy('kind')->selectRaw('kind, sum(net_minor) as net')->toBase()->pluck('net', 'kind');
+            ->whereBetween('dated_on', $year)->groupBy('kind')->selectRaw('kind, sum(net_minor) as net')->toBase()->pluck('net', 'kind');
 
         return (int) ($sums[$kinds[0]] ?? 0) - (int) ($sums[$kinds[1]] ?? 0);
     }

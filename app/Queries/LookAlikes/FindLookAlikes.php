@@ -4,48 +4,26 @@ declare(strict_types=1);
 
 namespace App\Queries\LookAlikes;
 
-use Almanac\LookAlikes\Comparison;
 use Almanac\LookAlikes\Likeness;
+use App\Facts\LookAlikes\LookAlikes;
 use App\Http\Data\LookAlikes\LookAlikeData;
-use App\Models\Party;
-use Illuminate\Support\Facades\DB;
+use App\Time\Clock;
 
-/** Finds kept records that may be the same as one that is being entered. */
-final class FindLookAlikes
+/** Reads which kept records may be the same as one that is being entered. */
+final readonly class FindLookAlikes
 {
-    private const CANDIDATES = 200;
-
-    private const MOST = 5;
+    public function __construct(private Clock $clock)
+    {
+    }
 
     /** @return list<LookAlikeData> the likeliest first */
     public function handle(Likeness $entered, ?int $exceptId = null): array
     {
-        $found = [];
-        foreach ($this->candidates($entered, $exceptId) as $party) {
-            $comparison = Comparison::of($entered, PartyLikeness::of($party));
-            if ($comparison->isPossible()) {
-                $found[] = [$comparison, $party];
-            }
-        }
-        usort($found, fn (array $a, array $b) => $b[0]->score <=> $a[0]->score);
+        $today = $this->clock->today();
 
         return array_map(
-            fn (array $pair) => LookAlikeData::of($pair[1], $pair[0]),
-            array_slice($found, 0, self::MOST),
+            fn (array $pair) => LookAlikeData::of($pair[1], $pair[0], $today),
+            LookAlikes::of($entered, $exceptId),
         );
-    }
-
-    /** @return iterable<Party> those that share most keys */
-    private function candidates(Likeness $entered, ?int $exceptId): iterable
-    {
-        $ids = DB::table('look_alike_keys')
-            ->whereIn('key', $entered->keys())
-            ->when($exceptId !== null, fn ($keys) => $keys->where('party_id', '!=', $exceptId))
-            ->groupBy('party_id')
-            ->orderByRaw('count(*) desc')
-            ->limit(self::CANDIDATES)
-            ->pluck('party_id');
-
-        return Party::query()->with(PartyLikeness::RELATIONS)->findMany($ids);
     }
 }

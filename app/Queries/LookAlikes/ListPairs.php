@@ -5,15 +5,22 @@ declare(strict_types=1);
 namespace App\Queries\LookAlikes;
 
 use Almanac\LookAlikes\Comparison;
+use App\Facts\LookAlikes\PartyLikeness;
 use App\Http\Data\LookAlikes\PairData;
 use App\Models\LookAlikePair;
+use App\Time\Clock;
 
 /** Reads the pairs that wait in Upkeep: added although they looked alike, and not settled yet. */
-final class ListPairs
+final readonly class ListPairs
 {
+    public function __construct(private Clock $clock)
+    {
+    }
+
     /** @return list<PairData> */
     public function handle(): array
     {
+        $today = $this->clock->today();
         $relations = array_merge(...array_map(
             fn (string $end) => array_map(fn (string $relation) => "$end.$relation", PartyLikeness::RELATIONS),
             ['first', 'second'],
@@ -26,6 +33,6 @@ final class ListPairs
             ->map(fn (LookAlikePair $pair) => PairData::of($pair, Comparison::of(
                 PartyLikeness::of($pair->first),
                 PartyLikeness::of($pair->second),
-            )))->all());
+            ), $today))->all());
     }
 }

@@ -15,8 +15,15 @@ final class ListActs
 
     public function handle(?int $before): ActPageData
     {
-        $acts = Act::query()->when($before !== null, fn ($query) => $query->where('id', '<', $before))->orderByDesc('id')->limit(self::PAGE)->get();
+        $acts = Act::query()
+            ->when($before !== null, fn ($query) => $query->where('id', '<', $before))
+            ->orderByDesc('id')
+            ->limit(self::PAGE)
+            ->get();
 
-        return new ActPageData(array_values($acts->map(fn (Act $act) => ActData::of($act))->all()), $acts->count() < self::PAGE ? null : $acts->last()?->id);
+        return new ActPageData(
+            array_values($acts->map(fn (Act $act) => ActData::of($act))->all()),
+            $acts->count() < self::PAGE ? null : $acts->last()?->id,
+        );
     }
 }

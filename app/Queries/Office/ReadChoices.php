@@ -36,7 +36,9 @@ final class ReadChoices
             NamedCodeData::list(Languages::getNames('en')),
             array_column(TaxIdKind::cases(), 'value'),
             NamedCodeData::list(array_intersect_key(Countries::getNames('en'), array_flip(VatNumbers::countries()))),
-            array_values(User::query()->whereNull('retired_at')->orderBy('name')->get()->map(fn (User $user) => ColleagueData::of($user))->all()),
+            array_values(
+                User::query()->whereNull('retired_at')->orderBy('name')->get()->map(fn (User $user) => ColleagueData::of($user))->all(),
+            ),
             array_values(ListedTerms::query()->orderBy('id')->get()->map(fn (ListedTerms $listed) => ListedTermsData::of($listed))->all()),
         );
     }

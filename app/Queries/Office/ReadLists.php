@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Queries\Office;
 
 use Almanac\Records\OfficeList;
-use App\Actions\Office\ListUses;
 use App\Http\Data\Office\ListItemData;
 use App\Http\Data\Office\OfficeListData;
 use App\Models\ListItem;
+use App\Register\ListUses;
 use Illuminate\Support\Facades\DB;
 
 /** Reads the lists that the office keeps, with how often each entry is used. */
@@ -19,12 +19,17 @@ final class ReadLists
     {
         $items = ListItem::query()->orderBy('is_retired')->orderBy('name')->get()->groupBy(fn (ListItem $item) => $item->list->value);
 
-        return array_map(fn (OfficeList $list) => new OfficeListData(
-            $list->value,
-            $list->title(),
-            $list->hasInverse(),
-            array_values(($items->get($list->value) ?? collect())->map(fn (ListItem $item) => ListItemData::of($item, $this->uses($item)))->all()),
-        ), OfficeList::cases());
+        return array_map(
+            fn (OfficeList $list) => new OfficeListData(
+                $list->value,
+                $list->title(),
+                $list->hasInverse(),
+                array_values(
+                    ($items->get($list->value) ?? collect())->map(fn (ListItem $item) => ListItemData::of($item, $this->uses($item)))->all(),
+                ),
+            ),
+            OfficeList::cases(),
+        );
     }
 
     private function uses(ListItem $item): int

@@ -15,9 +15,19 @@ final class ReadTerms
     /** @return list<KeptTermsData> */
     public function handle(): array
     {
-        return array_values(ListedTerms::query()->orderBy('is_retired')->orderBy('id')->get()->map(fn (ListedTerms $terms) => new KeptTermsData(
-            ListedTermsData::of($terms),
-            DB::table('client_terms')->where('payment_terms_id', $terms->id)->count() + DB::table('vendor_terms')->where('payment_terms_id', $terms->id)->count(),
-        ))->all());
+        return array_values(
+            ListedTerms::query()
+                ->orderBy('is_retired')
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    fn (ListedTerms $terms) => new KeptTermsData(
+                        ListedTermsData::of($terms),
+                        DB::table('client_terms')->where('payment_terms_id', $terms->id)->count() +
+                            DB::table('vendor_terms')->where('payment_terms_id', $terms->id)->count(),
+                    ),
+                )
+                ->all(),
+        );
     }
 }

@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace App\Queries\Readiness;
 
 use Almanac\Readiness\Readiness;
+use App\Facts\Lists\SearchedFields;
+use App\Facts\Readiness\RecordFacts;
 use App\Http\Data\Readiness\GapPageData;
 use App\Http\Data\Readiness\GapRowData;
 use App\Models\Party;
-use App\Queries\Finding\SearchValues;
-use App\Support\Clock;
+use App\Time\Clock;
 
-/** Reads the worklist of gaps: where most money is at stake first, then the records that lack most, among them the ones untouched longest. */
+/**
+ * Reads the worklist of gaps: where most money is at stake first, then the records that lack most, among them the
+ * ones untouched longest.
+ */
 final readonly class ListGaps
 {
     private const PAGE = 25;
@@ -20,7 +24,7 @@ final readonly class ListGaps
     {
     }
 
-    /** @param  int|null  $ownerId only the records that this colleague looks after */
+    /** @param  int|null  $ownerId only the records that this colleague looks after, as their own or as at the company */
     public function handle(int $page, ?int $ownerId = null): GapPageData
     {
         $today = $this->clock->today();
@@ -28,12 +32,12 @@ final readonly class ListGaps
             ->join('record_gaps', 'record_gaps.party_id', '=', 'parties.id')
             ->select('parties.*')
             ->whereNull('archived_on')
-            ->when($ownerId !== null, fn ($parties) => $parties->where('owner_id', $ownerId))
+            ->when($ownerId !== null, fn ($parties) => $parties->where('record_gaps.owner_id', $ownerId))
             ->where('record_gaps.gaps', '>', 0)
             ->leftJoin('balances', 'balances.party_id', '=', 'parties.id')
-            ->orderByRaw('coalesce(balances.receivable, 0) + coalesce(balances.payable, 0) desc')
+            ->orderByRaw('coalesce(balances.receivable_minor, 0) + coalesce(balances.payable_minor, 0) desc')
             ->orderByDesc('record_gaps.gaps')->orderBy('parties.updated_at')->orderBy('parties.id')
-            ->with([...SearchValues::RELATIONS, ...RecordFacts::RELATIONS])
+            ->with([...SearchedFields::READS, ...RecordFacts::RELATIONS])
             ->paginate(self::PAGE, page: max(1, $page));
 
         return new GapPageData(
@@ -41,7 +45,7 @@ final readonly class ListGaps
             $parties->currentPage(),
             $parties->lastPage(),
             array_values(array_map(
-                fn (Party $party) => GapRowData::of($party, Readiness::of(RecordFacts::of($party, $today))),
+                fn (Party $party) => GapRowData::of($party, Readiness::of(RecordFacts::of($party, $today)), $today),
                 $parties->items(),
             )),
         );

@@ -18,7 +18,7 @@ final class ReadChanges
     public function handle(Party $party, ?int $before, string $show = 'all'): ChangesData
     {
         $changes = Change::query()->with('user', 'logEntry.user', 'logEntry.withParty')
-            ->where('party_id', $party->id)
+            ->where('subject_id', $party->id)
             ->when($show === 'entries', fn ($query) => $query->whereNotNull('log_entry_id'))
             ->when($show === 'changes', fn ($query) => $query->whereNull('log_entry_id'))
             ->when($before !== null, fn ($query) => $query->where('id', '<', $before))

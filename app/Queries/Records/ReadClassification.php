@@ -7,14 +7,13 @@ namespace App\Queries\Records;
 use Almanac\Calendar\Day;
 use Almanac\Records\Inherited;
 use Almanac\Records\OfficeList;
-use App\Http\Data\Office\ColleagueData;
+use App\Facts\Records\Ancestors;
 use App\Http\Data\Records\ClassificationData;
 use App\Http\Data\Records\CodeData;
 use App\Http\Data\Records\InheritedColleagueData;
 use App\Models\Party;
 use App\Models\PartyCode;
 use App\Models\User;
-use App\Support\Ancestors;
 use Symfony\Component\Intl\Languages;
 
 /** Reads what somebody is to the office, with what a person takes over from the company, and a company from its parent. */
@@ -23,13 +22,13 @@ final class ReadClassification
     public function handle(Party $party, int $version, Day $today): ClassificationData
     {
         $party->load('owner', 'accountManager', 'buyer', 'codes', 'listItems');
-        $above = array_map(fn (Party $company) => $company->loadMissing('accountManager', 'buyer'), Ancestors::of($party, $today));
+        $above = array_map(fn (Party $company) => $company->loadMissing('owner', 'accountManager', 'buyer'), Ancestors::of($party, $today));
 
         return new ClassificationData(
             $version,
             $party->listed(OfficeList::Types),
             $party->listed(OfficeList::Tags),
-            ColleagueData::orNull($party->owner),
+            $this->inherited($party->owner, $above, fn (Party $company) => $company->owner),
             $this->inherited($party->accountManager, $above, fn (Party $company) => $company->accountManager),
             $this->inherited($party->buyer, $above, fn (Party $company) => $company->buyer),
             $party->source,

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Queries\Records;
 
+use App\Facts\Details\Sheets;
 use App\Http\Data\Records\DetailsData;
 use App\Http\Data\Records\RecordFieldData;
 use App\Http\Data\Records\RecordSheetData;
 use App\Models\DetailField;
 use App\Models\Party;
-use App\Support\FieldReaders;
-use App\Support\Sheets;
+use App\Validation\FieldReaders;
 
 /** Reads what the firm's own fields hold of a record. */
 final readonly class ReadDetails

@@ -11,6 +11,7 @@ use Almanac\Calendar\Day;
 use Almanac\Names\Addressing;
 use Almanac\Names\Couple;
 use Almanac\Names\TogetherAs;
+use App\Facts\Readiness\RecordFacts;
 use App\Http\Data\Records\LetterData;
 use App\Http\Data\Records\PartyLinkData;
 use App\Models\AddressUse;
@@ -18,7 +19,6 @@ use App\Models\Office;
 use App\Models\Party;
 use App\Models\Position;
 use App\Models\Relation;
-use App\Queries\Readiness\RecordFacts;
 
 /** Reads how a letter to a party is addressed: alone, with a spouse, or, for somebody who has died, to who stands in. */
 final readonly class ReadLetter
@@ -66,7 +66,11 @@ final readonly class ReadLetter
             ? Recipient::people($this->couple($party, $spouse)->envelopeLines())
             : $this->recipient($party, $use);
 
-        return Formatter::onEnvelope($use->address->postal(), $recipient->attention($use->attention)->inCareOf($use->care_of), Office::current()->country);
+        return Formatter::onEnvelope(
+            $use->address->postal(),
+            $recipient->attention($use->attention)->inCareOf($use->care_of),
+            Office::current()->country,
+        );
     }
 
     /** @return list<string> */
@@ -128,7 +132,9 @@ final readonly class ReadLetter
         $day = $use->since !== null && $today->isBefore($use->since) ? $use->since : $today;
         $isThere = fn (AddressUse $one): bool => $one->period()->includes($day);
 
-        return $spouse !== null && $isThere($use) && $spouse->otherThan($party)->addressUses()->where('address_id', $use->address_id)->get()->first($isThere) !== null
+        return $spouse !== null &&
+            $isThere($use) &&
+            $spouse->otherThan($party)->addressUses()->where('address_id', $use->address_id)->get()->first($isThere) !== null
             ? $spouse
             : null;
     }

@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace App\Queries\Records;
 
+use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Calendar\Day;
 use Almanac\Cautions\CautionUse;
-use Almanac\Ledger\Side;
 use Almanac\Reach\ContactKind;
 use Almanac\Reach\LocalTime;
 use Almanac\Readiness\Readiness;
+use Almanac\Records\SectionName;
+use Almanac\Terms\Side;
+use App\Facts\Lists\SearchedFields;
+use App\Facts\Readiness\RecordFacts;
+use App\Facts\Records\SectionVersions;
+use App\Facts\Relations\RelationNames;
 use App\Http\Data\Files\FileData;
 use App\Http\Data\Notes\CautionData;
 use App\Http\Data\Notes\LogEntryData;
@@ -36,35 +42,31 @@ use App\Models\File;
 use App\Models\LogEntry;
 use App\Models\Office;
 use App\Models\Party;
+use App\Models\Position;
 use App\Models\Relation;
 use App\Models\Reminder;
 use App\Models\TaxNumber;
 use App\Queries\Banking\ReadBank;
-use App\Queries\Finding\SearchValues;
+use App\Queries\Finding\ReadLines;
 use App\Queries\Ledger\ReadRecordDocuments;
 use App\Queries\Ledger\ReadStanding;
-use App\Queries\Readiness\RecordFacts;
 use App\Queries\Terms\ReadSide;
-use App\Support\Clock;
-use App\Support\RelationNames;
-use App\Support\SectionName;
-use App\Support\SectionVersions;
+use App\Time\Clock;
 use Illuminate\Support\Facades\Auth;
 
 /** Reads a whole record, with what the program works out from it. */
 final readonly class ReadRecord
 {
     private const RELATIONS = [
-        ...SearchValues::RELATIONS,
+        ...SearchedFields::READS,
         'contactPoints.source.party', 'contactPoints.addressUse.address', 'addressUses.address.owner', 'addressUses.address.users.party',
-        'heldPositions.person', 'heldPositions.company.contactPoints', 'heldPositions.company.addressUses.address',
-        'staffPositions.company', 'staffPositions.person.contactPoints', 'staffPositions.person.addressUses.address',
-        'staffPositions.person.heldPositions.company', 'heldPositions.duties', 'staffPositions.duties',
+        'heldPositions.company', 'heldPositions.duties', 'staffPositions.duties',
         'clientTerms.listed', 'vendorTerms.listed', 'cautions.user',
     ];
 
     public function __construct(
         private Clock $clock,
+        private ReadLines $lines,
         private ReadSide $sides,
         private ReadStanding $standing,
         private ReadRecordDocuments $documents,
@@ -72,6 +74,7 @@ final readonly class ReadRecord
         private ReadClassification $classification,
         private ReadDetails $details,
         private ReadLetter $letters,
+        private ReadHistory $history,
     ) {
     }
 
@@ -83,17 +86,30 @@ final readonly class ReadRecord
         $versions = SectionVersions::all($party);
         $version = fn (SectionName $section) => $versions[$section->value] ?? 0;
         $letter = $this->letters->handle($party, $today);
+        $relations = Relation::of($party)->get();
+        $lines = $this->lines->handle([
+            ...$party->positions()->map(fn (Position $position) => $position->otherIdThan($party))->all(),
+            ...$relations->map(fn (Relation $relation) => $relation->otherIdThan($party))->all(),
+        ]);
 
         return new RecordData(
-            PartyRowData::of($party),
+            PartyRowData::of($party, $today),
             ArchiveData::of($party),
             $this->cautions($party, $today),
             $this->pinned($party),
             IdentityData::of($party, $version(SectionName::Identity), $today),
             ReachData::of($party, $version(SectionName::Reach), $home, $this->localTime($party)),
-            AddressesData::of($party, $version(SectionName::Addresses), fn (AddressUse $use) => $this->letters->envelope($party, $use, $today), $home, $today),
-            PositionsData::of($party, $version(SectionName::Positions), $today),
-            $this->relations($party, $version(SectionName::Relations), $today),
+            AddressesData::of(
+                $party,
+                $version(SectionName::Addresses),
+                fn (AddressUse $use) => $this->letters->envelope($party, $use, $today),
+                $home,
+                $today,
+            ),
+            PositionsData::of($party, $version(SectionName::Positions), $lines, $today),
+            new RelationsData($version(SectionName::Relations), RelationNames::offered($party->kind), array_values($relations->map(
+                fn (Relation $relation) => RelationData::of($relation, $party, $lines[$relation->otherIdThan($party)]->row, $today),
+            )->all())),
             $this->classification->handle($party, $version(SectionName::Classification), $today),
             $this->details->handle($party, $version(SectionName::Details)),
             $this->taxNumbers($party, $version(SectionName::TaxNumbers)),
@@ -107,6 +123,8 @@ final readonly class ReadRecord
             array_map(ReadinessData::of(...), Readiness::of(RecordFacts::of($party, $today))),
             $letter,
             $this->lastChange($party),
+            $this->history->added($party),
+            $this->history->last($party),
         );
     }
 
@@ -121,7 +139,7 @@ final readonly class ReadRecord
     private function localTime(Party $party): ?LocalTimeData
     {
         $now = $this->clock->here()->toDateTimeImmutable();
-        $address = ($party->addressUses->firstWhere('is_primary', true) ?? $party->addressUses->first())?->address;
+        $address = $party->addressFor(Purpose::Postal, $this->clock->today())?->address;
         $phone = $party->contactPoints->first(fn (ContactPoint $point) => $point->kind === ContactKind::Phone);
 
         $there = LocalTime::of(
@@ -132,21 +150,6 @@ final readonly class ReadRecord
         );
 
         return LocalTimeData::orNull($there?->isThatOf($now) === true ? null : $there);
-    }
-
-    private function relations(Party $party, int $version, Day $today): RelationsData
-    {
-        $ends = array_merge(...array_map(
-            fn (string $relation) => ["from.$relation", "to.$relation"],
-            PartyRowData::RELATIONS,
-        ));
-
-        return new RelationsData(
-            $version,
-            RelationNames::offered($party->kind),
-            array_values(Relation::of($party)->with($ends)->get()
-                ->map(fn (Relation $relation) => RelationData::of($relation, $party, $today))->all()),
-        );
     }
 
     /** @return list<CautionData> */
@@ -168,7 +171,7 @@ final readonly class ReadRecord
 
     private function taxNumbers(Party $party, int $version): TaxNumbersData
     {
-        $reporting = RecordFacts::reporting($party);
+        $reporting = RecordFacts::reporting($party, $this->clock->today());
 
         return new TaxNumbersData(
             $version,
@@ -186,7 +189,11 @@ final readonly class ReadRecord
 
     private function lastChange(Party $party): ?ChangeData
     {
-        $last = Change::query()->with('user', 'logEntry.user', 'logEntry.withParty')->where('party_id', $party->id)->latest('id')->first();
+        $last = Change::query()
+            ->with('user', 'logEntry.user', 'logEntry.withParty')
+            ->where('subject_id', $party->id)
+            ->latest('id')
+            ->first();
 
         return $last === null ? null : ChangeData::of($last);
     }

@@ -7,11 +7,10 @@ namespace App\Queries\Reminders;
 use Almanac\Calendar\TimeOfDay;
 use Almanac\Interchange\CalendarEvent;
 use Almanac\Interchange\CalendarFeed;
-use App\Actions\Reminders\OpenCalendar;
 use App\Models\Reminder;
 use App\Models\User;
-use App\Support\Clock;
-use App\Support\OwnAddress;
+use App\Outside\OwnAddress;
+use App\Time\Clock;
 
 /** Writes somebody's open reminders as a calendar. */
 final readonly class WriteFeed
@@ -23,19 +22,29 @@ final readonly class WriteFeed
     /** @return string|null null when nobody has that secret */
     public function handle(string $secret): ?string
     {
-        $user = User::query()->whereNull('retired_at')->firstWhere('calendar_hash', OpenCalendar::hash($secret));
+        $user = User::query()->whereNull('retired_at')->firstWhere('calendar_hash', User::calendarHash($secret));
         if ($user === null) {
             return null;
         }
         $reminders = Reminder::query()->open()->where('user_id', $user->id)->with('party')->get();
 
-        return CalendarFeed::write('Reminders of '.$user->name, $this->clock->here()->toDateTimeImmutable(), array_values($reminders->map(fn (Reminder $reminder) => new CalendarEvent(
-            "reminder-{$reminder->id}@".OwnAddress::host(),
-            $reminder->day,
-            TimeOfDay::read($reminder->time),
-            $reminder->text.' – '.$reminder->party->display_name,
-            $reminder->recurrence(),
-            OwnAddress::of("/records/{$reminder->party_id}"),
-        ))->all()));
+        return CalendarFeed::write(
+            'Reminders of '.$user->name,
+            $this->clock->here()->toDateTimeImmutable(),
+            array_values(
+                $reminders
+                    ->map(
+                        fn (Reminder $reminder) => new CalendarEvent(
+                            "reminder-{$reminder->id}@".OwnAddress::host(),
+                            $reminder->due_on,
+                            TimeOfDay::read($reminder->time),
+                            $reminder->text.' – '.$reminder->party->display_name,
+                            $reminder->recurrence(),
+                            OwnAddress::of("/records/{$reminder->subject_id}"),
+                        ),
+                    )
+                    ->all(),
+            ),
+        );
     }
 }

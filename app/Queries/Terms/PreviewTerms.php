@@ -11,9 +11,9 @@ use App\Http\Data\Ledger\PreviewProblemData;
 use App\Http\Data\Terms\TermsAnswerData;
 use App\Http\Data\Terms\TermsPreviewData;
 use App\Models\Office;
-use App\Support\Clock;
-use App\Support\FieldProblems;
-use App\Support\OfficeCalendar;
+use App\Time\Clock;
+use App\Time\OfficeCalendar;
+use App\Validation\FieldProblems;
 
 /** Says when a document of a date would be due on some terms, and why. */
 final readonly class PreviewTerms

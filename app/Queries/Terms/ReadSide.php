@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Queries\Terms;
 
 use Almanac\Calendar\Day;
-use Almanac\Ledger\Side;
 use Almanac\Terms\Shorthand;
+use Almanac\Terms\Side;
 use Almanac\Terms\SideField;
+use App\Facts\Terms\SideDefaults;
+use App\Facts\Terms\SideFieldValues;
 use App\Http\Data\Records\SideFieldData;
 use App\Http\Data\Records\SideTermsData;
 use App\Models\Party;
-use App\Support\SideDefaults;
-use App\Support\SideFieldValues;
 
 /** Reads how a party is billed, or paid: what is its own, what it inherits, and from whom. */
 final readonly class ReadSide

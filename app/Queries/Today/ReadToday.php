@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Queries\Today;
 
 use Almanac\Calendar\Day;
-use Almanac\Ledger\Side;
+use Almanac\Terms\Side;
+use App\Facts\Ledger\LedgerFilter;
 use App\Http\Data\Files\FileData;
 use App\Http\Data\Ledger\DocumentRowData;
 use App\Http\Data\Records\PartyLinkData;
@@ -21,9 +22,8 @@ use App\Models\File;
 use App\Models\Party;
 use App\Models\Reminder;
 use App\Models\User;
-use App\Queries\Ledger\LedgerFilter;
 use App\Queries\Readiness\ListGaps;
-use App\Support\Clock;
+use App\Time\Clock;
 use Illuminate\Database\Eloquent\Builder;
 
 /** Reads what needs doing, for one colleague. */
@@ -56,16 +56,32 @@ final readonly class ReadToday
         return new TodayData(
             $today->toTextWithWeekday(),
             $this->due($user),
-            $this->reminders($user, fn (Builder $open) => $open->where('day', '>', $today->toIso())->where('day', '<=', $today->plusDays(self::DAYS_SOON)->toIso())),
-            $this->touched(Change::query()->where('user_id', $user->id)),
-            $this->touched(Change::query()),
+            $this->reminders(
+                $user,
+                fn (Builder $open) => $open
+                    ->where('due_on', '>', $today->toIso())
+                    ->where('due_on', '<=', $today->plusDays(self::DAYS_SOON)->toIso()),
+            ),
+            $this->touched(Change::query()->where('user_id', $user->id), $today),
+            $this->touched(Change::query(), $today),
             $this->cautions($today),
             $this->files($today),
             array_slice($gaps->rows, 0, self::MOST_GAPS),
             $gaps->total,
             $this->documents($today, ['state' => 'due-this-week']),
             $this->documents($today, ['state' => 'newly-overdue', 'side' => Side::Client->value]),
-            array_values(Party::query()->whereNull('archived_on')->whereHas('balance', fn ($balance) => $balance->where('is_over_limit', true))->filed()->limit(self::MOST)->get()->map(fn (Party $party) => PartyLinkData::of($party))->all()),
+            array_values(
+                Party::query()
+                    ->whereIn(
+                        'id',
+                        fn ($over) => $over->select('party_id')->from('balances')->where('is_over_limit', true)->where('is_in_use', true),
+                    )
+                    ->filed()
+                    ->limit(self::MOST)
+                    ->get()
+                    ->map(fn (Party $party) => PartyLinkData::of($party))
+                    ->all(),
+            ),
         );
     }
 
@@ -80,14 +96,24 @@ final readonly class ReadToday
     {
         $filter = new LedgerFilter($wanted, $today);
 
-        return array_values(Document::query()->tap($filter->documents(...))->select('documents.*')->selectRaw($filter->partColumns())->with('party')->orderBy('next_due')->limit(self::MOST)->get()
-            ->map(fn (Document $document) => DocumentRowData::of($document, $today))->all());
+        return array_values(
+            Document::query()
+                ->tap($filter->documents(...))
+                ->select('documents.*')
+                ->selectRaw($filter->partColumns())
+                ->with('party')
+                ->orderBy('next_due_on')
+                ->limit(self::MOST)
+                ->get()
+                ->map(fn (Document $document) => DocumentRowData::of($document, $today))
+                ->all(),
+        );
     }
 
     /** @return list<ReminderData> those whose day has come */
     public function due(User $user): array
     {
-        return $this->reminders($user, fn (Builder $open) => $open->where('day', '<=', $this->clock->today()->toIso()));
+        return $this->reminders($user, fn (Builder $open) => $open->where('due_on', '<=', $this->clock->today()->toIso()));
     }
 
     /**
@@ -99,8 +125,17 @@ final readonly class ReadToday
     {
         $now = $this->clock->here();
 
-        return array_values(Reminder::query()->open()->where('user_id', $user->id)->tap($narrow)->with('party', 'user', 'by')->limit(self::MOST)->get()
-            ->map(fn (Reminder $reminder) => ReminderData::of($reminder, $now))->all());
+        return array_values(
+            Reminder::query()
+                ->open()
+                ->where('user_id', $user->id)
+                ->tap($narrow)
+                ->with('party', 'user', 'by')
+                ->limit(self::MOST)
+                ->get()
+                ->map(fn (Reminder $reminder) => ReminderData::of($reminder, $now))
+                ->all(),
+        );
     }
 
     /**
@@ -108,13 +143,21 @@ final readonly class ReadToday
      *
      * @return list<TouchedData>
      */
-    private function touched(Builder $changes): array
+    private function touched(Builder $changes, Day $today): array
     {
-        $latest = $changes->with('user')->orderByDesc('id')->limit(self::CHANGES)->get()->unique('party_id')->take(self::MOST_TOUCHED);
-        $parties = Party::query()->with(PartyRowData::RELATIONS)->findMany($latest->pluck('party_id'))->keyBy('id');
+        $latest = $changes->with('user')->orderByDesc('id')->limit(self::CHANGES)->get()->unique('subject_id')->take(self::MOST_TOUCHED);
+        $parties = Party::query()->with(PartyRowData::RELATIONS)->findMany($latest->pluck('subject_id'))->keyBy('id');
 
-        return array_values($latest->map(fn (Change $change) => ($party = $parties->get($change->party_id)) === null ? null : TouchedData::of($party, $change))
-            ->filter()->all());
+        return array_values(
+            $latest
+                ->map(
+                    fn (Change $change) => ($party = $parties->get($change->subject_id)) === null
+                        ? null
+                        : TouchedData::of($party, $change, $today),
+                )
+                ->filter()
+                ->all(),
+        );
     }
 
     /** @return list<EndingCautionData> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
+use Almanac\Access\Role;
 use Almanac\Files\FileKind;
 use App\Actions\Access\SetUpOffice;
 use App\Actions\Files\KeepFiles;
@@ -26,14 +27,13 @@ use App\Actions\Records\Section;
 use App\Actions\Records\TaxNumbersSection;
 use App\Actions\Records\TermsSection;
 use App\Actions\Reminders\KeepReminders;
+use App\Facts\Records\SectionVersions;
 use App\Models\DetailField;
 use App\Models\DetailSheet;
 use App\Models\Party;
 use App\Models\User;
 use App\Queries\Records\ReadRecord;
-use App\Support\Clock;
-use App\Support\Role;
-use App\Support\SectionVersions;
+use App\Time\Clock;
 use Illuminate\Http\UploadedFile;
 
 /** Fills the book of Orrery & Vane through the same actions that the screens use. Everything is made up. */
@@ -83,8 +83,20 @@ final class DemoOffice
     {
         [$name, $email] = self::USERS[0];
         $administrator = $this->setUp->handle('Orrery & Vane', 'US', $name, $email, self::PASSWORD);
-        $this->office->handle(['name' => 'Orrery & Vane', 'country' => 'US', 'lines' => '3 Escapement Lane', 'locality' => 'Brattleboro', 'region' => 'VT', 'postcode' => '05301', 'monthFirst' => true, 'decimalComma' => null, 'timeZone' => '',
-            'phone' => '(802) 555-0100', 'email' => 'office@orreryvane.example', 'howToPay' => "Check to Orrery & Vane, or by transfer:\nFirst Valley Bank, routing number 123456780, account 000123456789"]);
+        $this->office->handle([
+            'name' => 'Orrery & Vane',
+            'country' => 'US',
+            'lines' => '3 Escapement Lane',
+            'locality' => 'Brattleboro',
+            'region' => 'VT',
+            'postcode' => '05301',
+            'monthFirst' => true,
+            'decimalComma' => null,
+            'timeZone' => '',
+            'phone' => '(802) 555-0100',
+            'email' => 'office@orreryvane.example',
+            'howToPay' => "Check to Orrery & Vane, or by transfer:\nFirst Valley Bank, routing number 123456780, account 000123456789",
+        ]);
         $users = [$administrator];
         foreach (array_slice(self::USERS, 1) as [$name, $email, $role]) {
             $users[] = $this->keep->add($name, $email, self::PASSWORD, $role);
@@ -92,7 +104,10 @@ final class DemoOffice
 
         foreach (DemoRecords::COMPANIES as $key => $company) {
             $this->by = $users[count($this->parties) % 2];
-            $this->parties[$key] = $this->add->handle(['kind' => 'company'] + $this->roles($company['roles']) + $company['name'], $this->by);
+            $this->parties[$key] = $this->add->handle(
+                ['kind' => 'company'] + $this->roles($company['roles']) + $company['name'],
+                $this->by,
+            );
             $this->fill($key, $company);
         }
         foreach (DemoRecords::PEOPLE as $key => $person) {
@@ -105,9 +120,18 @@ final class DemoOffice
             $this->fill($key, $person);
         }
         $this->placePeople();
-        $this->section('edith', $this->relations, ['relations' => [
-            ['id' => null, 'partyId' => $this->parties['walter']->id, 'kind' => 'spouse', 'together' => 'both names', 'since' => '', 'until' => ''],
-        ]]);
+        $this->section('edith', $this->relations, [
+            'relations' => [
+                [
+                    'id' => null,
+                    'partyId' => $this->parties['walter']->id,
+                    'kind' => 'spouse',
+                    'together' => 'both names',
+                    'since' => '',
+                    'until' => '',
+                ],
+            ],
+        ]);
         $this->classify($users);
         $this->fillSheets();
         // Before a caution stops some of it.
@@ -138,7 +162,7 @@ final class DemoOffice
                 'label' => $point[2],
                 'uses' => $point[3] ?? [],
                 'isPrimary' => false,
-                'isLinked' => false,
+                'sameAsId' => null,
                 'addressUseId' => null,
             ], $record['reach'])]);
         }
@@ -175,13 +199,25 @@ final class DemoOffice
         $id = fn (?int $user) => $user === null ? null : $users[$user]->id;
         foreach (DemoRecords::CLASSIFICATIONS as $key => [$types, $tags, $owner, $manager, $buyer, $source, $language, $grade, $codes]) {
             $this->section($key, $this->classification, [
-                'types' => $types, 'tags' => $tags, 'source' => $source, 'language' => $language, 'grade' => $grade,
-                'ownerId' => $id($owner), 'accountManagerId' => $id($manager), 'buyerId' => $id($buyer),
-                'codes' => array_map(fn (string $system, string $value) => ['id' => null, 'system' => $system, 'value' => $value], array_keys($codes), $codes),
+                'types' => $types,
+                'tags' => $tags,
+                'source' => $source,
+                'language' => $language,
+                'grade' => $grade,
+                'ownerId' => $id($owner),
+                'accountManagerId' => $id($manager),
+                'buyerId' => $id($buyer),
+                'codes' => array_map(
+                    fn (string $system, string $value) => ['id' => null, 'system' => $system, 'value' => $value],
+                    array_keys($codes),
+                    $codes,
+                ),
             ]);
         }
         foreach (DemoRecords::TAX_NUMBERS as [$key, $kind, $country, $value]) {
-            $this->section($key, $this->taxNumbers, ['taxNumbers' => [['id' => null, 'kind' => $kind, 'country' => $country, 'value' => $value]]]);
+            $this->section($key, $this->taxNumbers, [
+                'taxNumbers' => [['id' => null, 'kind' => $kind, 'country' => $country, 'value' => $value]],
+            ]);
         }
         foreach (DemoRecords::BIRTH_DATES as $key => $day) {
             $kept = json_decode((string) json_encode($this->read->handle($this->parties[$key])->identity), true);
@@ -192,10 +228,26 @@ final class DemoOffice
     private function fillSheets(): void
     {
         foreach (DemoRecords::SHEETS as [$name, $kind, $fields]) {
-            $this->sheets->save(new DetailSheet, ['name' => $name, 'partyKind' => $kind, 'type' => '', 'isRetired' => false, 'fields' => array_values(array_map(
-                fn (array $field) => ['id' => null, 'name' => $field[0], 'kind' => $field[1], 'options' => $field[2], 'help' => $field[3], 'requiredFor' => $field[4], 'isRetired' => false],
-                $fields,
-            ))]);
+            $this->sheets->save(new DetailSheet(), [
+                'name' => $name,
+                'partyKind' => $kind,
+                'type' => '',
+                'isRetired' => false,
+                'fields' => array_values(
+                    array_map(
+                        fn (array $field) => [
+                            'id' => null,
+                            'name' => $field[0],
+                            'kind' => $field[1],
+                            'options' => $field[2],
+                            'help' => $field[3],
+                            'requiredFor' => $field[4],
+                            'isRetired' => false,
+                        ],
+                        $fields,
+                    ),
+                ),
+            ]);
         }
         $ids = DetailField::query()->pluck('id', 'name');
         foreach (DemoRecords::DETAILS as $key => $values) {
@@ -219,7 +271,11 @@ final class DemoOffice
             ], $this->by);
         }
         foreach (DemoRecords::CAUTIONS as [$key, $level, $use, $text, $days]) {
-            $this->cautions->set($this->parties[$key], ['level' => $level, 'use' => $use, 'text' => $text, 'since' => '', 'until' => $days === null ? '' : $this->daysAgo(-$days)], $this->by);
+            $this->cautions->set(
+                $this->parties[$key],
+                ['level' => $level, 'use' => $use, 'text' => $text, 'since' => '', 'until' => $days === null ? '' : $this->daysAgo(-$days)],
+                $this->by,
+            );
         }
     }
 
@@ -261,9 +317,19 @@ final class DemoOffice
         [$country, $lines, $locality, $region, $postcode, $uses] = $address;
 
         return [
-            'id' => null, 'linkedAddressId' => null,
-            'country' => $country, 'lines' => $lines, 'locality' => $locality, 'region' => $region, 'postcode' => $postcode, 'attention' => '', 'careOf' => '',
-            'uses' => $uses, 'isPrimary' => true, 'since' => '', 'until' => '',
+            'id' => null,
+            'linkedAddressId' => null,
+            'country' => $country,
+            'lines' => $lines,
+            'locality' => $locality,
+            'region' => $region,
+            'postcode' => $postcode,
+            'attention' => '',
+            'careOf' => '',
+            'uses' => $uses,
+            'isPrimary' => true,
+            'since' => '',
+            'until' => '',
         ];
     }
 

@@ -159,9 +159,18 @@ final class DemoRecords
     /** Days back from today for since and until. */
     public const POSITIONS = [
         'augusta' => [['at' => 'observatory', 'title' => 'Director', 'duties' => ['signatory'], 'primary' => true, 'since' => 2300]],
-        'silas' => [['at' => 'foundry', 'title' => 'Foundry manager', 'duties' => ['orders', 'technical'], 'primary' => true, 'since' => 900]],
+        'silas' => [
+            ['at' => 'foundry', 'title' => 'Foundry manager', 'duties' => ['orders', 'technical'], 'primary' => true, 'since' => 900],
+        ],
         'nadia' => [
-            ['at' => 'insurer', 'title' => 'Claims adjuster', 'department' => 'Fine instruments', 'duties' => ['site'], 'primary' => true, 'since' => 400],
+            [
+                'at' => 'insurer',
+                'title' => 'Claims adjuster',
+                'department' => 'Fine instruments',
+                'duties' => ['site'],
+                'primary' => true,
+                'since' => 400,
+            ],
             ['at' => 'observatory', 'title' => 'Trustee', 'since' => 1500, 'until' => 420],
         ],
         'misaki' => [['at' => 'observatory', 'title' => 'Curator of instruments', 'duties' => ['technical', 'site'], 'since' => 200]],
@@ -169,7 +178,17 @@ final class DemoRecords
 
     /** Record; types, tags, owner (of the users), account manager, buyer, source, language, grade, codes. */
     public const CLASSIFICATIONS = [
-        'observatory' => [['authority'], ['telescopes', 'museum'], 0, 0, null, 'recommended', '', 5, ['their number with us' => 'OBS-1897']],
+        'observatory' => [
+            ['authority'],
+            ['telescopes', 'museum'],
+            0,
+            0,
+            null,
+            'recommended',
+            '',
+            5,
+            ['their number with us' => 'OBS-1897'],
+        ],
         'town' => [['authority'], ['tower clocks'], 1, 1, null, 'came by', '', 4, []],
         'parish' => [[], ['tower clocks', 'bells'], 1, 1, null, 'recommended', '', 4, []],
         'insurer' => [['insurer'], ['claims'], 0, 0, null, '', '', 3, ['our number with them' => 'PRV-20417']],
@@ -196,7 +215,12 @@ final class DemoRecords
 
     /** Record, and its values by field. */
     public const DETAILS = [
-        'observatory' => ['Keeper of the key' => 'The porter, at the east gate', 'Clocks and instruments' => "telescope\nbarometers", 'Insured for' => '240,000', 'Alarm code' => '1897-star'],
+        'observatory' => [
+            'Keeper of the key' => 'The porter, at the east gate',
+            'Clocks and instruments' => "telescope\nbarometers",
+            'Insured for' => '240,000',
+            'Alarm code' => '1897-star',
+        ],
         'parish' => ['Keeper of the key' => 'The verger; ring twice', 'Clocks and instruments' => "tower clock\nchimes"],
         'augusta' => ['Interests' => "astronomy\nhorology", 'Likes to be called' => 'in the morning'],
     ];
@@ -212,7 +236,14 @@ final class DemoRecords
 
     /** Record, kind, days ago, with whom, what was said, pinned. */
     public const ENTRIES = [
-        ['town', 'call', 3, 'henry', 'The tower clock stops at ten past four every Tuesday. Wants somebody to look before the fair.', false],
+        [
+            'town',
+            'call',
+            3,
+            'henry',
+            'The tower clock stops at ten past four every Tuesday. Wants somebody to look before the fair.',
+            false,
+        ],
         ['insurer', 'letter', 6, 'nadia', 'Sent the survey of the flooded barometers, with photographs.', false],
         ['parish', 'note', 20, null, 'The key to the belfry is with the verger; ring twice.', true],
     ];
@@ -228,8 +259,20 @@ final class DemoRecords
 
     /** Record, name, kind, days from now until it expires, what is in it. */
     public const FILES = [
-        ['isolde', 'Certificate of insurance.txt', 'certificate', 25, "Certificate of insurance\n\nQuill Gilding, Studio 6, 40 Flat Street, Brattleboro\nMade up for the demo office."],
-        ['observatory', 'Loan of the transit telescope.txt', 'contract', 400, "Loan agreement\n\nBetween the Penhallow Observatory Trust and Orrery & Vane.\nMade up for the demo office."],
+        [
+            'isolde',
+            'Certificate of insurance.txt',
+            'certificate',
+            25,
+            "Certificate of insurance\n\nQuill Gilding, Studio 6, 40 Flat Street, Brattleboro\nMade up for the demo office.",
+        ],
+        [
+            'observatory',
+            'Loan of the transit telescope.txt',
+            'contract',
+            400,
+            "Loan agreement\n\nBetween the Penhallow Observatory Trust and Orrery & Vane.\nMade up for the demo office.",
+        ],
     ];
 
     /** Record, level, use, text, days from now until it ends. */

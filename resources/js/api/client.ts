@@ -1,6 +1,6 @@
 import createClient, { type Middleware } from 'openapi-fetch';
 import type { components, paths } from './schema';
-import { sendOnce } from './sendOnce';
+import { sameSiteToken, sendOnce } from './sendOnce';
 
 export type Schemas = components['schemas'];
 export type Problem = Schemas['Problem'];
@@ -34,12 +34,6 @@ export class Unreachable extends Error {
     constructor() {
         super('The server cannot be reached.');
     }
-}
-
-/** What proves to the server that a request comes from its own page. */
-export function sameSiteToken(): string | undefined {
-    const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1];
-    return token === undefined ? undefined : decodeURIComponent(token);
 }
 
 const proveSameSite: Middleware = {

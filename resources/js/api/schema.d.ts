@@ -533,7 +533,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Write a document as a draft */
+        /** Write a document, as a draft or issued at once */
         post: operations["addDocument"];
         delete?: never;
         options?: never;
@@ -626,7 +626,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/documents/{document}/uses": {
+    "/api/documents/{document}/allocations": {
         parameters: {
             query?: never;
             header?: never;
@@ -636,7 +636,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Use what is left of a credit on documents */
-        post: operations["useCredit"];
+        post: operations["allocateCredit"];
         delete?: never;
         options?: never;
         head?: never;
@@ -713,6 +713,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/{id}/statement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The statement of account, also as PDF or CSV */
+        get: operations["readStatement"];
+        put?: never;
+        /** Make a long statement as PDF behind the screen */
+        post: operations["makeStatement"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is made for me behind the screen, the newest first */
+        get: operations["listJobs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was made */
+        get: operations["readJobFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{job}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Forget what was made */
+        delete: operations["forgetJob"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/documents/{document}/pdf": {
         parameters: {
             query?: never;
@@ -773,23 +842,6 @@ export interface paths {
         };
         /** A message of the outbox, as it would leave */
         get: operations["readMessage"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/parties/{id}/statement": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The statement of account, also as PDF or CSV */
-        get: operations["readStatement"];
         put?: never;
         post?: never;
         delete?: never;
@@ -901,7 +953,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/payments/{payment}/uses": {
+    "/api/payments/{payment}/allocations": {
         parameters: {
             query?: never;
             header?: never;
@@ -911,14 +963,14 @@ export interface paths {
         get?: never;
         put?: never;
         /** Use what is left of a payment on documents */
-        post: operations["usePayment"];
+        post: operations["allocatePayment"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/settlements/{settlement}": {
+    "/api/allocations/{allocation}": {
         parameters: {
             query?: never;
             header?: never;
@@ -929,7 +981,7 @@ export interface paths {
         put?: never;
         post?: never;
         /** Take back one use of money or of a credit, a discount or a write-off */
-        delete: operations["takeBackSettlement"];
+        delete: operations["takeBackAllocation"];
         options?: never;
         head?: never;
         patch?: never;
@@ -963,6 +1015,23 @@ export interface paths {
         put?: never;
         /** Which documents carry what saving the addresses would change; nothing is saved */
         post: operations["touchedByAddresses"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/touched/addresses/{addressUse}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which documents carry what moving would change; nothing is saved */
+        post: operations["touchedByMove"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1226,6 +1295,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/logo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The logo on the papers of the office */
+        get: operations["readLogo"];
+        put?: never;
+        /** Choose the logo on the papers of the office */
+        post: operations["saveLogo"];
+        /** Remove the logo from the papers of the office */
+        delete: operations["removeLogo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office": {
         parameters: {
             query?: never;
@@ -1454,15 +1542,15 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/parties/{id}/kin": {
+    "/api/known/addresses": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** Who is likely to be related: at the same address, or of the same family name */
-        get: operations["listKin"];
+        /** The addresses in the book that begin with what is typed */
+        get: operations["findAddresses"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1471,17 +1559,51 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/parties/{id}/take-over": {
+    "/api/known/phones": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** Who has the phone that is typed */
+        get: operations["findPhones"];
         put?: never;
-        /** Use the address or the phone of another record by link */
-        post: operations["takeOver"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/known/emails": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who has the email that is typed */
+        get: operations["findEmails"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/likely-relations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who is likely to be related: at the same address, or of the same family name */
+        get: operations["listLikelyRelations"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1512,7 +1634,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The directory, as it is filed */
+        /** The directory, as it is filed or by a field */
         get: operations["listParties"];
         put?: never;
         /** Add a person or a company */
@@ -1727,6 +1849,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/{id}/sections/{section}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take the last save of a section back */
+        post: operations["undoSection"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/parties/{id}/reminders": {
         parameters: {
             query?: never;
@@ -1918,7 +2057,7 @@ export interface components {
             enteredBy: string;
             enteredText: string;
             /** @description As in confirmed on 3 Nov 2026 by Cordelia Vane: called a number known before; empty while it is on hold. */
-            settledText: string;
+            decidedText: string;
             /** @description Whether whoever reads this may agree to it: an approver, and not who began it. */
             mayBeConfirmed: boolean;
             /** @description Whether whoever reads this may refuse it, ask for its end, or keep it in force. */
@@ -2049,6 +2188,12 @@ export interface components {
             typed: string;
             results: components["schemas"]["FindResult"][];
         };
+        /** @description What stands against issuing a document. */
+        Against: {
+            message: string;
+            /** @description Whether somebody may say yes to it. */
+            asks: boolean;
+        };
         /** @description What is open of one age. */
         AgeingBucket: {
             /** @enum {string} */
@@ -2057,6 +2202,19 @@ export interface components {
             amount: components["schemas"]["Money"];
             /** @description Percent of the whole, for drawing. */
             share: number;
+        };
+        /** @description What lowered the open amount of a document. */
+        Allocation: {
+            id: number;
+            /** @enum {string} */
+            kind: "payment" | "credit" | "discount" | "write-off";
+            document: components["schemas"]["DocumentLink"];
+            paymentId: number | null;
+            credit: components["schemas"]["DocumentLink"] | null;
+            amount: components["schemas"]["Money"];
+            dayText: string;
+            reason: string;
+            by: string;
         };
         /** @description A credit limit, and how much of it is used. */
         Credit: {
@@ -2098,7 +2256,7 @@ export interface components {
             copyNow: components["schemas"]["PartyCopy"] | null;
             source: components["schemas"]["DocumentLink"] | null;
             madeFromIt: components["schemas"]["DocumentLink"][];
-            settlements: components["schemas"]["Settlement"][];
+            allocations: components["schemas"]["Allocation"][];
             /** @description The newest first. */
             events: components["schemas"]["DocumentEvent"][];
             /** @description Kinds that it can be turned into without typing it again. */
@@ -2117,6 +2275,7 @@ export interface components {
             lateInterest: components["schemas"]["Money"] | null;
             /** @description When it was last sent, for reading; empty when it was not. */
             sentText: string;
+            against: components["schemas"]["Against"] | null;
         };
         /** @description What a new document for a party begins with. */
         DocumentDefaults: {
@@ -2248,6 +2407,23 @@ export interface components {
             field: string;
             message: string;
         };
+        /** @description A statement on paper that is made behind the screen. */
+        Job: {
+            id: number;
+            partyId: number;
+            side: string;
+            currency: string;
+            /** @description As it was typed. */
+            from: string;
+            to: string;
+            /** @enum {string} */
+            state: "running" | "ready" | "failed";
+            /** @description Lines written. */
+            done: number;
+            total: number;
+            /** @description Why it came to nothing. */
+            failure: string;
+        };
         /** @description How many documents of one kind and state there are. */
         KindCount: {
             kind: string;
@@ -2288,7 +2464,7 @@ export interface components {
         /** @description A payment, and what it was used on. */
         Payment: {
             row: components["schemas"]["PaymentRow"];
-            settlements: components["schemas"]["Settlement"][];
+            allocations: components["schemas"]["Allocation"][];
             by: string;
         };
         /** @description A page of payments. */
@@ -2337,19 +2513,6 @@ export interface components {
             /** @description Drafts and open documents, which carry details that can change. */
             live: number;
         };
-        /** @description What lowered the open amount of a document. */
-        Settlement: {
-            id: number;
-            /** @enum {string} */
-            kind: "payment" | "credit" | "discount" | "write-off";
-            document: components["schemas"]["DocumentLink"];
-            paymentId: number | null;
-            credit: components["schemas"]["DocumentLink"] | null;
-            amount: components["schemas"]["Money"];
-            dayText: string;
-            reason: string;
-            by: string;
-        };
         /** @description How a party stands on one side in one currency. */
         SideStanding: {
             /** @enum {string} */
@@ -2391,6 +2554,8 @@ export interface components {
             /** @description What is open today. */
             open: components["schemas"]["DocumentRow"][];
             ageing: components["schemas"]["AgeingBucket"][];
+            /** @description Too long to be put on paper while somebody waits. */
+            isLong: boolean;
         };
         /** @description One line of a statement. */
         StatementLine: {
@@ -2407,7 +2572,7 @@ export interface components {
         };
         /** @description What is taxed at one rate. */
         TaxGroup: {
-            /** @description As in 19 %. */
+            /** @description As in 19%. */
             rate: string;
             taxable: components["schemas"]["Money"];
             tax: components["schemas"]["Money"];
@@ -2454,7 +2619,7 @@ export interface components {
         };
         /** @description What a change of details touches. */
         TouchedDocuments: {
-            /** @description As in 3 open invoices and 1 draft carry the old address; empty when nothing is touched. */
+            /** @description As in 3 open invoices and 1 draft show the old address; empty when nothing is touched. */
             sentence: string;
             documents: components["schemas"]["TouchedDocument"][];
         };
@@ -2612,7 +2777,8 @@ export interface components {
             email: string;
             /** @description What papers say of how to pay the office. */
             howToPay: string;
-            hasLogo: boolean;
+            /** @description Where the picture of its logo is read; null for none. */
+            logo: string | null;
             /** @description Time zones to choose from. */
             zones: string[];
             /** @description Of amounts that are typed without one: ISO 4217, by the country. */
@@ -2704,7 +2870,7 @@ export interface components {
             id: number;
             addressId: number;
             sameAs: components["schemas"]["PartyLink"] | null;
-            /** @description Who else uses it. */
+            /** @description Who else uses it, now or later, while this one does. */
             sharedWith: components["schemas"]["PartyLink"][];
             country: string;
             /** @description Street, building, floor: one to a line. */
@@ -2775,7 +2941,7 @@ export interface components {
             version: number;
             types: string[];
             tags: string[];
-            owner: components["schemas"]["Colleague"] | null;
+            owner: components["schemas"]["InheritedColleague"];
             accountManager: components["schemas"]["InheritedColleague"];
             buyer: components["schemas"]["InheritedColleague"];
             source: string;
@@ -2791,6 +2957,16 @@ export interface components {
             id: number;
             system: string;
             value: string;
+        };
+        /** @description A column of a list. */
+        Column: {
+            /** @description Of the field; a list is sorted by it. */
+            key: string;
+            title: string;
+            /** @description Whether it holds figures, and so is sorted from the largest. */
+            isFigure: boolean;
+            /** @description Whether sorting by it leaves out who has nothing there. */
+            isPartial: boolean;
         };
         ContactPoint: {
             id: number;
@@ -2808,6 +2984,8 @@ export interface components {
             /** @description Taken, but in no range known to be in use. */
             isUnusual: boolean;
             sameAs: components["schemas"]["PartyLink"] | null;
+            /** @description Which of theirs it is then. */
+            sameAsId: number | null;
             /** @description The address at which they are reached so, of several. */
             addressUseId: number | null;
             /** @description That address, in short. */
@@ -2817,6 +2995,15 @@ export interface components {
         Details: {
             version: number;
             sheets: components["schemas"]["RecordSheet"][];
+        };
+        /** @description Something that happened with a record. */
+        Happening: {
+            /** Format: date-time */
+            at: string;
+            /** @description Empty where nobody is known. */
+            by: string;
+            /** @description As in Invoice I2026-0041: issued. */
+            text: string;
         };
         /** @description The section "Name and roles". The parts of a person's name are empty for a company, and the other way round. */
         Identity: {
@@ -2854,6 +3041,20 @@ export interface components {
             inForce: components["schemas"]["Colleague"] | null;
             /** @description The record it is taken over from; empty for its own. */
             from: string;
+        };
+        /** @description An address that is in the book already, to be used by link or as a copy. */
+        KnownAddress: {
+            addressId: number;
+            country: string;
+            /** @description Street, building, floor: one to a line. */
+            lines: string;
+            locality: string;
+            region: string;
+            postcode: string;
+            /** @description The lines as they are laid out in its country. */
+            text: string[];
+            /** @description Who is there; the one whose address it is first. */
+            usedBy: components["schemas"]["PartyLink"][];
         };
         /** @description How a letter is addressed today. */
         Letter: {
@@ -2902,6 +3103,7 @@ export interface components {
             balances: components["schemas"]["PartyBalance"][];
             /** @description What the balances are in: ISO 4217. */
             currency: string;
+            columns: components["schemas"]["Column"][];
         };
         /** @description A record in a list. Load the party with RELATIONS. */
         PartyRow: {
@@ -2997,6 +3199,8 @@ export interface components {
             readiness: components["schemas"]["Readiness"][];
             letter: components["schemas"]["Letter"];
             lastChange: components["schemas"]["Change"] | null;
+            added: components["schemas"]["Happening"] | null;
+            lastHappening: components["schemas"]["Happening"] | null;
         };
         /** @description A field of a detail sheet, with what the record holds in it. */
         RecordField: {
@@ -3129,7 +3333,7 @@ export interface components {
         };
         /** @description A discount for early payment, as it stands for one document. */
         DiscountOffer: {
-            /** @description As in "2 %". */
+            /** @description As in "2%". */
             percent: string;
             /** Format: date */
             lastDay: string;
@@ -3140,7 +3344,7 @@ export interface components {
         };
         /** @description What is due on one day. */
         DuePart: {
-            /** @description As in "30 %". */
+            /** @description As in "30%". */
             percent: string;
             /** Format: date */
             due: string;
@@ -3362,6 +3566,9 @@ export interface components {
             /** @description Only for those who may see private values. */
             isPrivate: boolean;
         };
+        AllocationsInput: {
+            allocations: components["schemas"]["AllocationInput"][];
+        };
         DocumentLineInput: {
             text: string;
             /** @description Empty for one. */
@@ -3395,6 +3602,8 @@ export interface components {
             /** @description Of a quote; empty for no end. */
             validUntil?: string;
             lines: components["schemas"]["DocumentLineInput"][];
+            /** @description Of a new one: whether it is issued at once. */
+            issues?: boolean;
         };
         FollowInput: {
             documentIds: number[];
@@ -3433,9 +3642,9 @@ export interface components {
             /** @description The document that it is for before all others. */
             firstId: number | null;
             /** @description Null for what is proposed. */
-            uses: components["schemas"]["UseInput"][] | null;
+            allocations: components["schemas"]["AllocationInput"][] | null;
         };
-        UseInput: {
+        AllocationInput: {
             documentId: number;
             amount: string;
             /** @description For early payment; empty for none. */
@@ -3455,8 +3664,10 @@ export interface components {
             reference: string;
             /** @description The account a transfer goes to; without it, the usual one of those in force. */
             bankDetailId?: number | null;
-            /** @description What stays over is kept unallocated. */
-            uses: components["schemas"]["UseInput"][];
+            /** @description The document that it is for before all others. */
+            firstId?: number | null;
+            /** @description What stays over is kept unallocated. Null for the document it is for, then the oldest first. */
+            allocations: components["schemas"]["AllocationInput"][] | null;
         };
         ReasonInput: {
             reason: string;
@@ -3468,14 +3679,23 @@ export interface components {
             to: string;
             text: string;
         };
+        StatementInput: {
+            /**
+             * @description For which side and time a statement is asked.
+             * @enum {string}
+             */
+            side: "client" | "vendor";
+            currency: string;
+            /** @description A date as people type it; empty for the beginning. */
+            from: string;
+            /** @description Empty for today. */
+            to: string;
+        };
         TurnInput: {
             /** @description What it becomes. */
             kind: string;
             /** @description Whether somebody was asked when nothing is left of it, and said yes. */
             isConfirmed: boolean;
-        };
-        UsesInput: {
-            uses: components["schemas"]["UseInput"][];
         };
         LookAlikesInput: {
             /** @enum {string} */
@@ -3535,6 +3755,13 @@ export interface components {
             isVendorDefault: boolean;
             /** @description Kept where they are used, and offered no more. */
             isRetired: boolean;
+        };
+        LogoUpload: {
+            /**
+             * Format: binary
+             * @description PNG, JPEG, GIF or WebP; at most 5 MB.
+             */
+            file: string;
         };
         OfficeInput: {
             name: string;
@@ -3625,6 +3852,7 @@ export interface components {
         };
         AddressesInput: {
             version: number;
+            follow?: components["schemas"]["FollowInput"] | null;
             addresses: components["schemas"]["AddressInput"][];
         };
         AddressInput: {
@@ -3684,6 +3912,7 @@ export interface components {
         };
         IdentityInput: {
             version: number;
+            follow?: components["schemas"]["FollowInput"] | null;
             prefix?: string;
             given?: string;
             middle?: string;
@@ -3726,6 +3955,8 @@ export interface components {
             locality: string;
             region: string;
             postcode: string;
+            /** @description Drafts and open documents that take the new address. */
+            documentIds: number[];
         };
         PositionsInput: {
             version: number;
@@ -3761,8 +3992,8 @@ export interface components {
             isPrimary: boolean;
             /** @description The address at which they are reached so, of several. */
             addressUseId: number | null;
-            /** @description Whether one that is used by link stays so; another value ends the link. */
-            isLinked: boolean;
+            /** @description The one of another record that it is used from by link, as long as it is the same there; null for one of its own. */
+            sameAsId: number | null;
         };
         RelationsInput: {
             version: number;
@@ -3782,6 +4013,15 @@ export interface components {
             /** @description A date as people type it, or empty. */
             since: string;
             until: string;
+            /**
+             * @description Whose address both use from now on: each their own, this one the other’s by link, or the other this one’s.
+             * @enum {string}
+             */
+            address?: "own" | "theirs" | "ours";
+            /** @description Which of the addresses; null for the one that post goes to. */
+            addressId?: number | null;
+            /** @enum {string} */
+            phone?: "own" | "theirs" | "ours";
         };
         ReplaceInput: {
             /** @description The person who follows. */
@@ -3797,14 +4037,9 @@ export interface components {
             /** @description A tax number; null, and the other null too, for the birth date. */
             taxNumberId: number | null;
         };
-        TakeOverInput: {
-            /** @description The record whose address or phone is used. */
-            fromId: number;
-            address: boolean;
-            phone: boolean;
-        };
         TaxNumbersInput: {
             version: number;
+            follow?: components["schemas"]["FollowInput"] | null;
             taxNumbers: components["schemas"]["TaxNumberInput"][];
             /** @description When form W-9 came in; empty while it has not. With it go the four that follow; without it they stay as they are. */
             formOn?: string;
@@ -3825,6 +4060,7 @@ export interface components {
         };
         TermsInput: {
             version: number;
+            follow?: components["schemas"]["FollowInput"] | null;
             /** @description An entry of the office’s list. With neither, the office’s default holds. */
             listedId: number | null;
             /** @description Terms as they are typed, such as 2/10 net 30. */
@@ -3834,6 +4070,11 @@ export interface components {
                 name: string;
                 value: string | null;
             }[];
+        };
+        UndoInput: {
+            /** @description That the save made which is taken back. */
+            version: number;
+            follow?: components["schemas"]["FollowInput"] | null;
         };
         DoneInput: {
             /**
@@ -5355,7 +5596,7 @@ export interface operations {
             };
         };
     };
-    useCredit: {
+    allocateCredit: {
         parameters: {
             query?: never;
             header?: never;
@@ -5366,7 +5607,7 @@ export interface operations {
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["UsesInput"];
+                "application/json": components["schemas"]["AllocationsInput"];
             };
         };
         responses: {
@@ -5580,6 +5821,169 @@ export interface operations {
             };
         };
     };
+    readStatement: {
+        parameters: {
+            query?: {
+                side?: string;
+                currency?: string;
+                from?: string;
+                to?: string;
+                format?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Statement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makeStatement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["StatementInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Job"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listJobs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Job"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readJobFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    forgetJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                job: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Job"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     readDocumentPdf: {
         parameters: {
             query?: never;
@@ -5695,43 +6099,6 @@ export interface operations {
                 };
                 content: {
                     "application/octet-stream": unknown;
-                };
-            };
-            /** @description Refused */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    readStatement: {
-        parameters: {
-            query?: {
-                side?: string;
-                currency?: string;
-                from?: string;
-                to?: string;
-                format?: string;
-            };
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Statement"];
                 };
             };
             /** @description Refused */
@@ -5982,7 +6349,7 @@ export interface operations {
             };
         };
     };
-    usePayment: {
+    allocatePayment: {
         parameters: {
             query?: never;
             header?: never;
@@ -5993,7 +6360,7 @@ export interface operations {
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["UsesInput"];
+                "application/json": components["schemas"]["AllocationsInput"];
             };
         };
         responses: {
@@ -6017,12 +6384,12 @@ export interface operations {
             };
         };
     };
-    takeBackSettlement: {
+    takeBackAllocation: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                settlement: number;
+                allocation: number;
             };
             cookie?: never;
         };
@@ -6095,6 +6462,42 @@ export interface operations {
         requestBody?: {
             content: {
                 "application/json": components["schemas"]["AddressesInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TouchedDocuments"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    touchedByMove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                addressUse: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["MoveInput"];
             };
         };
         responses: {
@@ -6600,6 +7003,88 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readLogo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The picture */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": unknown;
+                };
+            };
+            /** @description There is none */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveLogo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": components["schemas"]["LogoUpload"];
+            };
+        };
+        responses: {
+            /** @description Kept; the office */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Office"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeLogo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Removed; the office */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Office"];
                 };
             };
         };
@@ -7195,7 +7680,104 @@ export interface operations {
             };
         };
     };
-    listKin: {
+    findAddresses: {
+        parameters: {
+            query?: {
+                typed?: string;
+                country?: string;
+                exceptId?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnownAddress"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    findPhones: {
+        parameters: {
+            query?: {
+                typed?: string;
+                exceptId?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartyLink"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    findEmails: {
+        parameters: {
+            query?: {
+                typed?: string;
+                exceptId?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PartyLink"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listLikelyRelations: {
         parameters: {
             query?: never;
             header?: never;
@@ -7213,41 +7795,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PartyRow"][];
-                };
-            };
-        };
-    };
-    takeOver: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "application/json": components["schemas"]["TakeOverInput"];
-            };
-        };
-        responses: {
-            /** @description The whole record */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Record"];
-                };
-            };
-            /** @description Refused */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -7289,7 +7836,8 @@ export interface operations {
                 page?: number;
                 /** @description Archived records too. */
                 archived?: boolean;
-                sort?: "name" | "receivable" | "payable" | "overdue" | "days-to-pay";
+                /** @description The key of a field; any that the columns name, or another. By name where there is no such field. */
+                sort?: string;
                 reversed?: boolean;
             };
             header?: never;
@@ -7820,6 +8368,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    undoSection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                section: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["UndoInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
                 };
             };
             /** @description Refused */

@@ -3,10 +3,16 @@ import { working } from '../ui/working';
 const MOST_TRIES = 8;
 const SECOND = 1000;
 
+/** What proves to the server that a request comes from its own page. */
+export function sameSiteToken(): string | undefined {
+    const token = /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1];
+    return token === undefined ? undefined : decodeURIComponent(token);
+}
+
 /** Keys of writes that have no answer yet: the same write, sent again, carries the same key and is done once. */
 const unanswered = new Map<string, string>();
 
-const isPreview = (url: string) => /\/(document-preview|payment-preview|preview|look-alikes|touched\/[\w-]+)$/.test(new URL(url).pathname);
+const isPreview = (url: string) => /\/(document-preview|payment-preview|preview|look-alikes|touched\/[\w/-]+)$/.test(new URL(url).pathname);
 
 /**
  * Sends a request. A write says by a key which act it is, so that a double press or a second try after
@@ -16,7 +22,8 @@ export async function sendOnce(request: Request): Promise<Response> {
     if (request.method === 'GET' || isPreview(request.url)) {
         return patiently(request);
     }
-    const body = request.headers.get('Content-Type')?.startsWith('multipart/') === true ? crypto.randomUUID() : await request.clone().text();
+    const body =
+        request.headers.get('Content-Type')?.startsWith('multipart/') === true ? crypto.randomUUID() : await request.clone().text();
     const act = `${request.method} ${request.url} ${body}`;
     const key = unanswered.get(act) ?? crypto.randomUUID();
     unanswered.set(act, key);
@@ -30,13 +37,45 @@ export async function sendOnce(request: Request): Promise<Response> {
     });
 }
 
+/** The page's proof was of a session that has gone: it gets a new one, and the request is sent again. */
+const PROOF_IS_OLD = 419;
+
+/** A lost answer is asked for once more: a read changes nothing, and a write carries a key. */
+async function fetchAgain(request: Request): Promise<Response> {
+    try {
+        return await fetch(request.clone());
+    } catch (lost) {
+        if (request.signal.aborted) {
+            throw lost;
+        }
+        await pause(SECOND / 4);
+        return fetch(request.clone());
+    }
+}
+
 /** Tries again as long as the server says when to. */
 async function patiently(request: Request, tries = 1): Promise<Response> {
-    const answer = await fetch(request.clone());
-    const wait = Number(answer.headers.get('Retry-After'));
-    if (answer.status !== 503 || !(wait > 0) || tries === MOST_TRIES || request.signal.aborted) {
-        return answer;
+    const answer = await fetchAgain(request);
+    if (answer.status === PROOF_IS_OLD && tries === 1) {
+        await fetch('/api/session', { credentials: 'same-origin', headers: { Accept: 'application/json' } });
+        request.headers.set('X-XSRF-TOKEN', sameSiteToken() ?? '');
+        return patiently(request, tries + 1);
     }
-    await new Promise((resolve) => setTimeout(resolve, Math.min(wait, 5) * SECOND));
-    return patiently(request, tries + 1);
+    return !request.signal.aborted && (await askedToWait(answer.status, answer.headers.get('Retry-After'), tries))
+        ? patiently(request, tries + 1)
+        : answer;
+}
+
+/** Waits as long as a busy server asks to; false where it did not, or was asked often enough. */
+export async function askedToWait(status: number, retryAfter: string | null, tries: number): Promise<boolean> {
+    const wait = Number(retryAfter);
+    if (status !== 503 || !(wait > 0) || tries >= MOST_TRIES) {
+        return false;
+    }
+    await pause(Math.min(wait, 5) * SECOND);
+    return true;
+}
+
+function pause(milliseconds: number): Promise<void> {
+    return new Promise((resolve) => setTimeout(resolve, milliseconds));
 }

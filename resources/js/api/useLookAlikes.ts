@@ -1,21 +1,13 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
 import { api, ask, type Schemas } from './client';
-
-const PAUSE = 250;
+import { useQuiet } from './useQuiet';
 
 /** Kept records that may be the same as what is being typed, once the typing pauses. */
 export function useLookAlikes(entered: Schemas['LookAlikesInput']): Schemas['LookAlike'][] {
-    const text = JSON.stringify(entered);
-    const [asked, setAsked] = useState(text);
-    useEffect(() => {
-        const timer = setTimeout(() => setAsked(text), PAUSE);
-        return () => clearTimeout(timer);
-    }, [text]);
-
+    const asked = useQuiet(entered);
     const { data } = useQuery({
-        queryKey: ['look-alikes', asked],
-        queryFn: () => ask(api.POST('/api/look-alikes', { body: JSON.parse(asked) as Schemas['LookAlikesInput'] })),
+        queryKey: ['records', 'look-alikes', asked],
+        queryFn: () => ask(api.POST('/api/look-alikes', { body: asked })),
         placeholderData: keepPreviousData,
         retry: false,
     });

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { useSession } from '../api/session';
 import { Table, TableScroll } from '../ui/Table';
-import { Mark, Small } from '../ui/Text';
+import { Mark, Small, Together } from '../ui/Text';
 
 type Row = Schemas['DocumentRow'];
 
@@ -15,8 +15,17 @@ export function documentName({ kindTitle, number }: Row): string {
 export function DueText({ row }: { row: Row }) {
     return (
         <>
-            <span style={{ whiteSpace: 'nowrap' }}>{row.dueText}</span>
-            {row.daysLate > 0 && <> <span style={{ whiteSpace: 'nowrap' }}><Mark tone="stop">{row.daysLate} {row.daysLate === 1 ? 'day' : 'days'} late</Mark></span></>}
+            <Together>{row.dueText}</Together>
+            {row.daysLate > 0 && (
+                <>
+                    {' '}
+                    <Together>
+                        <Mark tone="stop">
+                            {row.daysLate} {row.daysLate === 1 ? 'day' : 'days'} late
+                        </Mark>
+                    </Together>
+                </>
+            )}
         </>
     );
 }
@@ -52,13 +61,48 @@ export function DocumentTable({ rows, withParty = false, sums = [], withNet = fa
                 <tbody>
                     {rows.map((row) => (
                         <tr key={row.id}>
-                            <td className={withParty ? 'tight' : ''}><Link className="name" to={`/documents/${row.id}`}>{documentName(row)}</Link>{!withParty && <> <Small>{row.dateText}</Small></>}</td>
-                            {withParty && <td><Link to={`/records/${row.party.id}`}>{row.party.name}</Link></td>}
+                            <td className={withParty ? 'tight' : ''}>
+                                <Link className="name" to={`/documents/${row.id}`}>
+                                    {documentName(row)}
+                                </Link>
+                                {!withParty && (
+                                    <>
+                                        {' '}
+                                        <Small>{row.dateText}</Small>
+                                    </>
+                                )}
+                            </td>
+                            {withParty && (
+                                <td className="words">
+                                    <Link to={`/records/${row.party.id}`}>{row.party.name}</Link>
+                                </td>
+                            )}
                             {withParty && <td className="tight">{row.dateText}</td>}
-                            <td><DueText row={row} />{!withParty && <> <Small>{row.stateWords}</Small></>}</td>
-                            {withParty && <td className="tight"><Small>{row.stateWords}</Small></td>}
-                            {withNet && <td className="figure">{sign(row)}{row.net.text}</td>}
-                            <td className="figure">{row.total.currency !== officeCurrency && `${row.total.currency} `}{sign(row)}{row.total.text}</td>
+                            <td>
+                                <DueText row={row} />
+                                {!withParty && (
+                                    <>
+                                        {' '}
+                                        <Small>{row.stateWords}</Small>
+                                    </>
+                                )}
+                            </td>
+                            {withParty && (
+                                <td className="tight">
+                                    <Small>{row.stateWords}</Small>
+                                </td>
+                            )}
+                            {withNet && (
+                                <td className="figure">
+                                    {sign(row)}
+                                    {row.net.text}
+                                </td>
+                            )}
+                            <td className="figure">
+                                {row.total.currency !== officeCurrency && `${row.total.currency} `}
+                                {sign(row)}
+                                {row.total.text}
+                            </td>
                             <td className="figure">{row.open.sign === 0 ? '' : `${sign(row)}${row.open.text}`}</td>
                         </tr>
                     ))}

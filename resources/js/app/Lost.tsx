@@ -15,7 +15,7 @@ export function Lost() {
 /** For a screen that could not be shown: most often a part of the program that did not arrive. */
 export function Stumbled() {
     return (
-        <Empty role="alert" style={{ margin: '10vh auto' }}>
+        <Empty role="alert" $alone>
             <Title>This page could not be shown</Title>
             <p>Nothing that was saved is lost. Load the page again; if it happens again, tell your administrator.</p>
             <MainButton onPress={() => location.reload()}>Load again</MainButton>

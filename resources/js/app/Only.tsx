@@ -12,7 +12,7 @@ export function Only({ may }: { may: 'mayChangeRecords' | 'mayRunOffice' }) {
 
 function MayNot({ who }: { who: string }) {
     const { role } = useSession();
-    useTitle('Not yours to open');
+    useTitle('You cannot open this');
     return (
         <Sheet id="sheet" tabIndex={-1}>
             <Empty>

@@ -48,19 +48,47 @@ export function ReminderLine({ reminder, withParty = false }: { reminder: Remind
             </Row>
             <Row $gap="small">
                 <Small>
-                    {[reminder.whenText, reminder.repeatText, reminder.for !== userName && `for ${reminder.for}`, reminder.by !== reminder.for && `set by ${reminder.by}`].filter(Boolean).join(' · ')}
-                    {withParty && <> · <Link to={`/records/${reminder.party.id}`}>{reminder.party.name}</Link></>}
+                    {[
+                        reminder.whenText,
+                        reminder.repeatText,
+                        reminder.for !== userName && `for ${reminder.for}`,
+                        reminder.by !== reminder.for && `set by ${reminder.by}`,
+                    ]
+                        .filter(Boolean)
+                        .join(' · ')}
+                    {withParty && (
+                        <>
+                            {' '}
+                            · <Link to={`/records/${reminder.party.id}`}>{reminder.party.name}</Link>
+                        </>
+                    )}
                 </Small>
                 {mayChangeRecords && (
                     <>
-                        <QuietButton aria-label={`Done: ${reminder.text}`} onPress={() => void act('Done.', () => ask(api.POST('/api/reminders/{reminder}/done', { ...path, body: { day: reminder.day } })))}>Done</QuietButton>
+                        <QuietButton
+                            aria-label={`Done: ${reminder.text}`}
+                            onPress={() =>
+                                void act('Done.', () =>
+                                    ask(api.POST('/api/reminders/{reminder}/done', { ...path, body: { day: reminder.day } })),
+                                )
+                            }
+                        >
+                            Done
+                        </QuietButton>
                         <Menu
                             label="Put off"
                             items={[
                                 { id: 'tomorrow', name: 'Until tomorrow', onChoose: () => void putOff('tomorrow') },
                                 { id: 'week', name: 'For a week', onChoose: () => void putOff('+7') },
                                 { id: 'other', name: 'Until another day …', onChoose: () => setAsking(true) },
-                                { id: 'remove', name: 'Remove it', onChoose: () => void act('Removed; what it said stays in the log.', () => ask(api.DELETE('/api/reminders/{reminder}', path))) },
+                                {
+                                    id: 'remove',
+                                    name: 'Remove it',
+                                    onChoose: () =>
+                                        void act('Removed; what it said stays in the log.', () =>
+                                            ask(api.DELETE('/api/reminders/{reminder}', path)),
+                                        ),
+                                },
                             ]}
                         />
                     </>
@@ -90,8 +118,16 @@ function PutOff({ reminder, onClose }: { reminder: Reminder; onClose: () => void
                 void save();
             }}
         >
-            <FieldRow style={{ alignItems: 'flex-end' }}>
-                <Field label="Until" autoFocus width="140px" placeholder="1 Dec" value={day} onChange={setDay} problem={problems.day ?? message} />
+            <FieldRow $foot>
+                <Field
+                    label="Until"
+                    autoFocus
+                    width="140px"
+                    placeholder="1 Dec"
+                    value={day}
+                    onChange={setDay}
+                    problem={problems.day ?? message}
+                />
                 <Field label="At" width="90px" placeholder="9:30" value={time} onChange={setTime} problem={problems.time} />
                 <Button type="submit">Put off</Button>
                 <QuietButton onPress={onClose}>Cancel</QuietButton>

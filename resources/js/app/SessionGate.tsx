@@ -14,7 +14,7 @@ export function SessionGate({ children }: { children: ReactNode }) {
 
     if (error !== null) {
         return (
-            <Empty role="alert" style={{ margin: '10vh auto' }}>
+            <Empty role="alert" $alone>
                 <Title>The server cannot be reached</Title>
                 <p>Check that it is running and that you are connected, then try again.</p>
                 <MainButton onPress={() => void refetch()}>Try again</MainButton>

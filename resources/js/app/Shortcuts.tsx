@@ -13,6 +13,7 @@ const Keys = styled.dl`
     gap: ${space.small} ${space.large};
     margin: 0;
 
+    > div { display: contents; }
     dd { margin: 0; }
     kbd {
         padding: 1px 7px;
@@ -22,7 +23,11 @@ const Keys = styled.dl`
     }
 `;
 
-const ALWAYS = [['Ctrl+Enter', 'Save what is being edited'], ['Esc', 'Leave the field, the list or the section'], ['?', 'Show these keys']] as const;
+const ALWAYS = [
+    ['Ctrl+Enter', 'Save what is being edited'],
+    ['Esc', 'Leave the field, the list or the section'],
+    ['?', 'Show these keys'],
+] as const;
 
 function isTyping(target: EventTarget | null): boolean {
     return target instanceof HTMLElement
@@ -77,7 +82,7 @@ export function Shortcuts({ children }: { children: ReactNode }) {
                 <Dialog title="Keys on this screen" onClose={() => setList(undefined)}>
                     <Keys>
                         {[...list.map(({ keys, does }) => [keys, does] as const), ...ALWAYS].map(([keys, does]) => (
-                            <div key={keys} style={{ display: 'contents' }}>
+                            <div key={keys}>
                                 <dt><kbd>{keys}</kbd></dt>
                                 <dd>{does}</dd>
                             </div>

@@ -25,7 +25,7 @@ const Grid = styled.div`
 const FIXED: Record<string, Option[]> = {
     treatment: TREATMENTS,
     delivery: ['email', 'post', 'portal', 'e-invoice'].map((id) => ({ id, name: id })),
-    'credit-policy': [{ id: 'tell', name: 'say so, and go on' }, { id: 'ask', name: 'ask before going on' }, { id: 'stop', name: 'stop' }],
+    'credit-policy': [{ id: 'tell', name: 'warn, and go on' }, { id: 'ask', name: 'ask before going on' }, { id: 'stop', name: 'stop' }],
     'pay-by': WAYS_TO_PAY,
 };
 
@@ -67,16 +67,35 @@ export function SideFields({ side, fields, own, problems, onChange, inheritsFrom
                         <div key={field.name} data-field={field.name} role="group" aria-label={field.title}>
                             <Small>{field.title}</Small>
                             <div>
-                                {field.own === null && field.text !== '' ? <>{field.text} <Small>as {field.from}</Small></> : <Quiet>{field.inherited === '' ? 'not set' : `as ${inheritsFrom}`}</Quiet>}{' '}
-                                <QuietButton aria-label={`Use own: ${field.title}`} onPress={() => turn(field.inherited)}>Use own</QuietButton>
+                                {field.own === null && field.text !== '' ? (
+                                    <>
+                                        {field.text} <Small>as {field.from}</Small>
+                                    </>
+                                ) : (
+                                    <Quiet>{field.inherited === '' ? 'not set' : `as ${inheritsFrom}`}</Quiet>
+                                )}{' '}
+                                <QuietButton aria-label={`Set its own: ${field.title}`} onPress={() => turn(field.inherited)}>
+                                    Set its own
+                                </QuietButton>
                             </div>
                         </div>
                     );
                 }
                 return (
                     <div key={field.name} data-field={field.name}>
-                        <Control side={side} field={field} value={value ?? ''} books={books} problem={problems[`fields.${field.name}`]} onChange={set} />
-                        {inheritsFrom !== undefined && <QuietButton aria-label={`Back to inherited: ${field.title}`} onPress={() => turn(null)}>Back to inherited</QuietButton>}
+                        <Control
+                            side={side}
+                            field={field}
+                            value={value ?? ''}
+                            books={books}
+                            problem={problems[`fields.${field.name}`]}
+                            onChange={set}
+                        />
+                        {inheritsFrom !== undefined && (
+                            <QuietButton aria-label={`Back to inherited: ${field.title}`} onPress={() => turn(null)}>
+                                Back to inherited
+                            </QuietButton>
+                        )}
                     </div>
                 );
             })}
@@ -100,15 +119,36 @@ function Control({ side, field: { name, title }, value, books, problem, onChange
     }
     if (name === 'tax-rate') {
         const rates = (books?.taxRates ?? []).filter((rate) => rate.side === side && (!rate.isRetired || String(rate.id) === value));
-        return <ChooseOne label={title} options={rates.map(({ id, text }) => ({ id: String(id), name: text }))} value={value} onChange={onChange} problem={problem} />;
+        return (
+            <ChooseOne
+                label={title}
+                options={rates.map(({ id, text }) => ({ id: String(id), name: text }))}
+                value={value}
+                onChange={onChange}
+                problem={problem}
+            />
+        );
     }
     if (name === 'currency') {
-        return <ChooseOne label={title} options={(books?.currencies ?? []).map((id) => ({ id, name: id }))} value={value} onChange={onChange} problem={problem} />;
+        return (
+            <ChooseOne
+                label={title}
+                options={(books?.currencies ?? []).map((id) => ({ id, name: id }))}
+                value={value}
+                onChange={onChange}
+                problem={problem}
+            />
+        );
     }
     if (name === 'accounts' || name === 'cost-centres') {
-        const kept = name === 'accounts'
-            ? (books?.accounts ?? []).map((one) => ({ id: String(one.id), name: `${one.code} ${one.name}`, isRetired: one.isRetired }))
-            : (books?.costCentres ?? []).map((one) => ({ id: String(one.id), name: `${one.group}: ${one.name}`, isRetired: one.isRetired }));
+        const kept =
+            name === 'accounts'
+                ? (books?.accounts ?? []).map((one) => ({ id: String(one.id), name: `${one.code} ${one.name}`, isRetired: one.isRetired }))
+                : (books?.costCentres ?? []).map((one) => ({
+                      id: String(one.id),
+                      name: `${one.group}: ${one.name}`,
+                      isRetired: one.isRetired,
+                  }));
         const ids = value === '' ? [] : value.split(',');
         return (
             <TagPicker

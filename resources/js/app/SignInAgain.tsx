@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState, type FormEvent, type ReactNode } from 'react';
 import { api, ask, Refused } from '../api/client';
-import { sessionQuery } from '../api/queries';
+import { keepAnswer, sessionQuery } from '../api/queries';
 import { SignInContext } from '../api/signIn';
 import { Button, MainButton } from '../ui/Button';
 import { Dialog, DialogButtons } from '../ui/Dialog';
@@ -74,12 +74,11 @@ function AgainForm({ onDone, onCancel }: { onDone: () => void; onCancel: () => v
     const [email, setEmail] = useState('');
     const [password, setPassword] = useState('');
     const [problem, setProblem] = useState<string>();
-    const client = useQueryClient();
 
     const submit = async (event: FormEvent) => {
         event.preventDefault();
         try {
-            client.setQueryData(sessionQuery.queryKey, await ask(api.POST('/api/session', { body: { email, password } })));
+            keepAnswer(sessionQuery.queryKey, await ask(api.POST('/api/session', { body: { email, password } })));
             onDone();
         } catch (error) {
             setProblem(error instanceof Refused ? Object.values(error.fields)[0] ?? error.message : (error as Error).message);

@@ -55,7 +55,10 @@ function Due({ what, preview }: { what: string; preview: Schemas['TermsPreview']
     const { parts, discount } = preview;
     return (
         <>
-            <span>{what} of {preview.documentDateText} is due <strong>{preview.dueText}</strong>{parts.length > 1 && ', the last part'}.</span>
+            <span>
+                {what} of {preview.documentDateText} is due <strong>{preview.dueText}</strong>
+                {parts.length > 1 && ', the last part'}.
+            </span>
             {parts.map((part) => (
                 <Small key={part.due + part.percent}>{parts.length > 1 && `${part.percent} on ${part.dueText}. `}{part.sentence}</Small>
             ))}

@@ -5,7 +5,7 @@ import { Empty } from '../ui/Text';
 export function Unread({ what, error, retry }: { what: string; error: Error; retry: () => void }) {
     return (
         <Empty role="alert">
-            <p>{what} could not be read. {error.message}</p>
+            <p>{what} could not be loaded. {error.message}</p>
             <MainButton onPress={retry}>Try again</MainButton>
         </Empty>
     );

@@ -20,26 +20,50 @@ export const router = createBrowserRouter([
                     { path: 'directory', lazy: async () => ({ Component: (await import('../screens/directory/Directory')).Directory }) },
                     { path: 'records/:id', lazy: async () => ({ Component: (await import('../screens/record/RecordPage')).RecordPage }) },
                     { path: 'ledger', lazy: async () => ({ Component: (await import('../screens/ledger/Ledger')).Ledger }) },
-                    { path: 'ledger/tax-report', lazy: async () => ({ Component: (await import('../screens/ledger/TaxReport')).TaxReport }) },
+                    {
+                        path: 'ledger/tax-report',
+                        lazy: async () => ({ Component: (await import('../screens/ledger/TaxReport')).TaxReport }),
+                    },
                     { path: 'ledger/imports', lazy: async () => ({ Component: (await import('../screens/ledger/Imports')).Imports }) },
-                    { path: 'documents/:id', lazy: async () => ({ Component: (await import('../screens/ledger/DocumentPage')).DocumentPage }) },
+                    {
+                        path: 'documents/:id',
+                        lazy: async () => ({ Component: (await import('../screens/ledger/DocumentPage')).DocumentPage }),
+                    },
                     { path: 'account', lazy: async () => ({ Component: (await import('../screens/access/Account')).Account }) },
-                    { path: 'payments/:id', lazy: async () => ({ Component: (await import('../screens/ledger/PaymentPage')).PaymentPage }) },
-                    { path: 'records/:id/statement', lazy: async () => ({ Component: (await import('../screens/ledger/StatementPage')).StatementPage }) },
+                    {
+                        path: 'payments/:id',
+                        lazy: async () => ({ Component: (await import('../screens/ledger/PaymentPage')).PaymentPage }),
+                    },
+                    {
+                        path: 'records/:id/statement',
+                        lazy: async () => ({ Component: (await import('../screens/ledger/StatementPage')).StatementPage }),
+                    },
                     { path: 'upkeep', lazy: async () => ({ Component: (await import('../screens/upkeep/Upkeep')).Upkeep }) },
                     {
                         element: <Only may="mayChangeRecords" />,
                         children: [
-                            { path: 'add/:kind', lazy: async () => ({ Component: (await import('../screens/record/AddRecord')).AddRecord }) },
-                            { path: 'records/:id/write/:kind', lazy: async () => ({ Component: (await import('../screens/ledger/WriteDocument')).WriteDocument }) },
-                            { path: 'records/:id/payment/:side', lazy: async () => ({ Component: (await import('../screens/ledger/TakePayment')).TakePayment }) },
+                            {
+                                path: 'add/:kind',
+                                lazy: async () => ({ Component: (await import('../screens/record/AddRecord')).AddRecord }),
+                            },
+                            {
+                                path: 'records/:id/write/:kind',
+                                lazy: async () => ({ Component: (await import('../screens/ledger/WriteDocument')).WriteDocument }),
+                            },
+                            {
+                                path: 'records/:id/payment/:side',
+                                lazy: async () => ({ Component: (await import('../screens/ledger/TakePayment')).TakePayment }),
+                            },
                         ],
                     },
                     {
                         element: <Only may="mayRunOffice" />,
                         children: [
                             { path: 'office', lazy: async () => ({ Component: (await import('../screens/office/Office')).Office }) },
-                            { path: 'office/log', lazy: async () => ({ Component: (await import('../screens/office/OfficeLog')).OfficeLog }) },
+                            {
+                                path: 'office/log',
+                                lazy: async () => ({ Component: (await import('../screens/office/OfficeLog')).OfficeLog }),
+                            },
                         ],
                     },
                     { path: '*', element: <Lost /> },

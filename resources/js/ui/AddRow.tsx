@@ -15,7 +15,9 @@ export function AddRow({ children, onAdd }: Props) {
         onAdd();
         // Once the row is there.
         setTimeout(() => {
-            const first = [...(form?.querySelectorAll<HTMLElement>('input:not([type=hidden]), textarea') ?? [])].find((field) => !before.has(field) && field.tabIndex !== -1);
+            const first = [...(form?.querySelectorAll<HTMLElement>('input:not([type=hidden]), textarea') ?? [])].find(
+                (field) => !before.has(field) && field.tabIndex !== -1,
+            );
             first?.focus();
         });
     };

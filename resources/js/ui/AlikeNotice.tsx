@@ -27,7 +27,10 @@ export function AlikeNotice({ alikes }: { alikes: Alike[] }) {
         return null;
     }
     return (
-        <Notice tone="look" title={alikes.some(({ isLikely }) => isLikely) ? 'Probably in the book already' : 'Perhaps in the book already'}>
+        <Notice
+            tone="look"
+            title={alikes.some(({ isLikely }) => isLikely) ? 'Probably in the book already' : 'Perhaps in the book already'}
+        >
             <List>
                 {alikes.map(({ party, reasons }) => (
                     <li key={party.id}><Link to={`/records/${party.id}`}><PartyLine party={party} reasons={reasons} /></Link></li>

@@ -56,8 +56,10 @@ export const Button = styled(Pressed)`
 `;
 
 /** For what is done often and must not shout. */
-export const QuietButton = styled(Pressed)`
+/** With $below, at the height of the fields beside it, which stand under their labels. */
+export const QuietButton = styled(Pressed)<{ $below?: boolean }>`
     ${shape}
+    ${({ $below }) => ($below === true ? 'margin-top: 22px;' : '')}
     padding: 2px 6px;
     border: 0;
     background: transparent;

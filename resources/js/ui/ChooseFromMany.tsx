@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { ChevronDown } from 'lucide-react';
 import { Panel, PanelItem, PanelList, type Option } from './Choose';
 import { FieldLabel, Problem } from './Field';
-import { SuggestInput, SuggestLine, suggestOpener } from './Suggest';
+import { LateOffers, SuggestInput, SuggestLine, suggestOpener } from './Suggest';
 
 const Root = styled(ComboBox<Option>)<{ $width?: string }>`
     width: ${({ $width }) => $width ?? '100%'};
@@ -42,6 +42,7 @@ export function ChooseFromMany({ label, options, value, onChange, problem, width
                 <Opener><ChevronDown size={15} aria-hidden /></Opener>
             </SuggestLine>
             <Problem>{problem}</Problem>
+            <LateOffers options={options} />
             <Panel>
                 <PanelList>{(option: Option) => <PanelItem id={option.id} textValue={option.name}>{option.name}</PanelItem>}</PanelList>
             </Panel>

@@ -68,17 +68,29 @@ export function Dialog({ title, onClose, children, role = 'dialog', isWide = fal
                 <Content role={role}>
                     <Title slot="title">{title}</Title>
                     <div ref={content} style={{ display: 'contents' }}>{children}</div>
-                    {isAsking && (
-                        <Dialog title="Leave without saving?" role="alertdialog" onClose={() => setAsking(false)}>
-                            <p>What you typed here is not saved yet.</p>
-                            <DialogButtons>
-                                <MainButton autoFocus onPress={() => setAsking(false)}>Go on</MainButton>
-                                <Button onPress={onClose}>Leave without saving</Button>
-                            </DialogButtons>
-                        </Dialog>
-                    )}
+                    {isAsking && <LeaveQuestion onStay={() => setAsking(false)} onLeave={() => onClose?.()} />}
                 </Content>
             </Card>
         </Veil>
+    );
+}
+
+interface QuestionProps {
+    /** What would be lost. */
+    children?: ReactNode;
+    onStay: () => void;
+    onLeave: () => void;
+}
+
+/** Asked before something typed is lost. */
+export function LeaveQuestion({ children = 'What you typed here is not saved yet.', onStay, onLeave }: QuestionProps) {
+    return (
+        <Dialog title="Leave without saving?" role="alertdialog" onClose={onStay}>
+            <p>{children}</p>
+            <DialogButtons>
+                <MainButton autoFocus onPress={onStay}>Stay here</MainButton>
+                <Button onPress={onLeave}>Leave without saving</Button>
+            </DialogButtons>
+        </Dialog>
     );
 }

@@ -1,17 +1,17 @@
 import { useEffect, useRef, useState, type ComponentProps, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
-import { Button, MainButton } from './Button';
-import { Dialog, DialogButtons } from './Dialog';
-import { isLeaveKey, isSaveKey } from './saveKeys';
+import { LeaveQuestion } from './Dialog';
+import { isIn, isLeaveKey, takesSaveKey } from './saveKeys';
 import { space } from './tokens';
 import { onSaved, useUnsaved, whileSaving } from './unsaved';
 
-const Plain = styled.form`
+const Plain = styled.form<{ $stretch?: boolean; $wide?: boolean }>`
     display: grid;
+    ${({ $wide }) => ($wide === true ? 'width: 100%;' : '')}
     grid-template-columns: minmax(0, 1fr);
     min-width: 0;
     gap: ${space.medium};
-    justify-items: start;
+    justify-items: ${({ $stretch }) => ($stretch === true ? 'stretch' : 'start')};
 `;
 
 interface Props extends ComponentProps<typeof Plain> {
@@ -21,15 +21,18 @@ interface Props extends ComponentProps<typeof Plain> {
     onLeave?: () => void;
     /** Whether what is typed may go without asking: what somebody looks for, and does not keep. */
     isFleeting?: boolean;
-}
-
-/** Whether something happened in the form itself, and not in a dialog above it. */
-function isIn(event: { currentTarget: HTMLElement; target: EventTarget }): boolean {
-    return event.target instanceof Node && event.currentTarget.contains(event.target);
+    /** Whether the cursor goes to its first field when it opens. */
+    takesFocus?: boolean;
 }
 
 /** A form: Ctrl+Enter saves it from anywhere in it, and what is typed into it is not lost without asking. */
-export function Form({ onSave, onLeave, isFleeting = false, onSubmit, children, ...rest }: Props) {
+export function Form({ onSave, onLeave, isFleeting = false, takesFocus = false, onSubmit, children, ...rest }: Props) {
+    const form = useRef<HTMLFormElement>(null);
+    useEffect(() => {
+        if (takesFocus && form.current?.contains(document.activeElement) === false) {
+            form.current.querySelector<HTMLElement>('input, textarea')?.focus();
+        }
+    }, [takesFocus]);
     const [isTyped, setTyped] = useState(false);
     const [isAsking, setAsking] = useState(false);
     const isSent = useRef(false);
@@ -54,14 +57,13 @@ export function Form({ onSave, onLeave, isFleeting = false, onSubmit, children, 
     };
     return (
         <Plain
+            ref={form}
             noValidate
             data-typed={isTyped || undefined}
             {...rest}
             {...keys}
             onKeyDownCapture={(event: KeyboardEvent<HTMLFormElement>) => {
-                if (isSaveKey(event)) {
-                    event.preventDefault();
-                    event.stopPropagation();
+                if (takesSaveKey(event)) {
                     isSent.current = true;
                     if (onSave === undefined) {
                         event.currentTarget.requestSubmit();
@@ -78,15 +80,7 @@ export function Form({ onSave, onLeave, isFleeting = false, onSubmit, children, 
             }}
         >
             {children}
-            {isAsking && (
-                <Dialog title="Leave without saving?" role="alertdialog" onClose={() => setAsking(false)}>
-                    <p>What you typed here is not saved yet.</p>
-                    <DialogButtons>
-                        <MainButton autoFocus onPress={() => setAsking(false)}>Go on</MainButton>
-                        <Button onPress={() => void whileSaving(async () => onLeave?.())}>Leave without saving</Button>
-                    </DialogButtons>
-                </Dialog>
-            )}
+            {isAsking && <LeaveQuestion onStay={() => setAsking(false)} onLeave={() => void whileSaving(async () => onLeave?.())} />}
         </Plain>
     );
 }

@@ -16,7 +16,11 @@ export function LongList<T>({ items, noun, render, atOnce = 20 }: Props<T>) {
     return (
         <>
             {items.slice(0, shown).map(render)}
-            {left > 0 && <Button onPress={() => setShown(shown + Math.max(atOnce, 100))}>Show {left > 100 ? `100 more of ${left}` : `the other ${left}`} {noun}</Button>}
+            {left > 0 && (
+                <Button onPress={() => setShown(shown + Math.max(atOnce, 100))}>
+                    Show {left > 100 ? `100 more of ${left}` : `the other ${left}`} {noun}
+                </Button>
+            )}
         </>
     );
 }

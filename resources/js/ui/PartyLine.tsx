@@ -38,8 +38,13 @@ export function PartyLine({ party, reasons, owed = '' }: { party: Party; reasons
     return (
         <Root>
             <Sign size={15} aria-label={party.kind} />
-            <span><Name>{party.displayName}</Name>{party.position !== '' && <Aside> {party.position}</Aside>}</span>
-            <Aside>{[party.isArchived ? 'archived' : '', rolesOf(party), party.place, owed].filter((text) => text !== '').join(' · ')}</Aside>
+            <span>
+                <Name>{party.displayName}</Name>
+                {party.position !== '' && <Aside> {party.position}</Aside>}
+            </span>
+            <Aside>
+                {[party.isArchived ? 'archived' : '', rolesOf(party), party.place, owed].filter((text) => text !== '').join(' · ')}
+            </Aside>
             {reasons.length > 0 && <Second>{reasons.join(' · ')}</Second>}
         </Root>
     );

@@ -1,6 +1,6 @@
 import { ChevronDown } from 'lucide-react';
-import type { Key, KeyboardEvent } from 'react';
-import { Button, ComboBox, Input } from 'react-aria-components';
+import { useContext, useEffect, useRef, type Key, type KeyboardEvent } from 'react';
+import { Button, ComboBox, ComboBoxStateContext, Input } from 'react-aria-components';
 import styled, { css } from 'styled-components';
 import { Panel, PanelItem, PanelList, type Option } from './Choose';
 import { FieldLabel, Problem } from './Field';
@@ -46,6 +46,30 @@ interface Props {
     width?: string;
 }
 
+/** Offers that come while somebody has typed already are shown as if they had been there before. */
+export function LateOffers({ options }: { options: Option[] }) {
+    const state = useContext(ComboBoxStateContext);
+    const offered = options.map(({ id }) => id).join('\n');
+    const before = useRef(offered);
+    // What was typed when they came; the list is told of them only after this, so it is tried until it opens.
+    const waiting = useRef<string>(undefined);
+    useEffect(() => {
+        if (state === null) {
+            return;
+        }
+        if (before.current !== offered) {
+            before.current = offered;
+            waiting.current = state.inputValue;
+        }
+        if (waiting.current !== state.inputValue || state.inputValue === '' || state.isOpen || !state.isFocused) {
+            waiting.current = undefined;
+        } else {
+            state.open(null, 'input');
+        }
+    });
+    return null;
+}
+
 /** A line of text that offers usual answers, and takes any other. */
 export function Suggest({ label, options, value, onType, onPick, onKeyDown, onLeave, problem, placeholder, width }: Props) {
     return (
@@ -66,6 +90,7 @@ export function Suggest({ label, options, value, onType, onPick, onKeyDown, onLe
                 <Opener><ChevronDown size={15} aria-hidden /></Opener>
             </SuggestLine>
             <Problem>{problem}</Problem>
+            <LateOffers options={options} />
             <Panel>
                 <PanelList>{(option: Option) => <PanelItem id={option.id} textValue={option.name}>{option.name}</PanelItem>}</PanelList>
             </Panel>

@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { narrow, print, space, type } from './tokens';
+import { narrow, print, snug, space, type } from './tokens';
 
 /** Rows of figures and words; figures stand under each other at their last digit. */
 export const Table = styled.table`
@@ -11,6 +11,10 @@ export const Table = styled.table`
     th:last-child, td:last-child { padding-right: 0; }
     th.figure, td.figure { text-align: right; white-space: nowrap; }
     td.tight { white-space: nowrap; }
+    /* A long name or text gives way to the figures beside it. */
+    td:has(> a.name), td.words { min-width: 8em; overflow-wrap: anywhere; }
+    td.tight:has(> a.name) { min-width: 0; }
+    ${snug} { td.tight:has(> a.name) { white-space: normal; } }
     td.stop { color: var(--stop); }
     tbody tr:hover, tbody tr:focus-within { background: var(--wash); }
     tbody th { font-weight: 400; }
@@ -23,8 +27,10 @@ export const Table = styled.table`
 `;
 
 /** A table that may be wider than the page: it scrolls by itself. */
-export const TableScroll = styled.div`
+/** With $short, a long table is looked through where it stands. */
+export const TableScroll = styled.div<{ $short?: boolean }>`
     width: 100%;
     overflow-x: auto;
+    ${({ $short }) => ($short === true ? 'max-height: 320px; overflow-y: auto;' : '')}
     ${narrow} { table { font-size: ${type.small}; } }
 `;

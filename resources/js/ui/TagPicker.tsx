@@ -41,8 +41,20 @@ const Chip = styled(Tag)`
     border-radius: 3px;
     background: var(--wash);
     font-size: ${type.small};
-    &[data-focus-visible] { outline: 2px solid var(--accent); }
-    button { display: grid; place-items: center; width: 24px; height: 24px; padding: 0; border: 0; background: none; color: var(--quiet); cursor: pointer; }
+    &[data-focus-visible] {
+        outline: 2px solid var(--accent);
+    }
+    button {
+        display: grid;
+        place-items: center;
+        width: 24px;
+        height: 24px;
+        padding: 0;
+        border: 0;
+        background: none;
+        color: var(--quiet);
+        cursor: pointer;
+    }
 `;
 
 interface Props {
@@ -100,7 +112,7 @@ export function TagPicker({ label, options, value, onChange, problem, takesNew =
                         {value.map((word) => (
                             <Chip key={word} id={word} textValue={word}>
                                 {word}
-                                <Button slot="remove" aria-label={`Take away ${word}`}><X size={13} aria-hidden /></Button>
+                                <Button slot="remove" aria-label={`Remove ${word}`}><X size={13} aria-hidden /></Button>
                             </Chip>
                         ))}
                     </List>

@@ -26,12 +26,12 @@ export const SubHeading = styled.h3`
     font: 600 ${type.small}/1.5 ${type.sans};
 `;
 
-/** Names and values, a line each. */
-export const Facts = styled.dl`
+/** Names and values, a line each; beside something else with $narrow. */
+export const Facts = styled.dl<{ $narrow?: boolean }>`
     display: grid;
     grid-template-columns: minmax(110px, max-content) minmax(0, 1fr);
     gap: ${space.hair} ${space.medium};
-    width: 100%;
+    ${({ $narrow }) => ($narrow === true ? 'max-width: 420px;' : 'width: 100%;')}
     margin: 0;
     > div { display: contents; }
     dt { color: var(--quiet); }
@@ -49,28 +49,50 @@ export const Chips = styled.ul`
     li { padding: 0 8px; border: 1px solid var(--rule); border-radius: 3px; background: var(--wash); font-size: ${type.small}; }
 `;
 
-export const Stack = styled.div<{ $gap?: keyof typeof space }>`
+/** A text with the breaks that were typed. */
+export const Paragraphs = styled.div`white-space: pre-line;`;
+
+/** Words that stay on one line. */
+export const Together = styled.span`white-space: nowrap;`;
+
+/** Half of a row, while there is room for both. */
+export const Half = styled.div`flex: 1 1 260px;`;
+
+/** A list that is looked through where it stands. */
+export const Shelf = styled.div`
     display: grid;
+    gap: ${space.tight};
+    justify-items: start;
+    max-height: 300px;
+    overflow: auto;
+`;
+
+/** One below the other, each as wide as it is; all of them as wide as the place, with $stretch; in the whole of it, with $wide. */
+export const Stack = styled.div<{ $gap?: keyof typeof space; $stretch?: boolean; $wide?: boolean }>`
+    display: grid;
+    ${({ $wide }) => ($wide === true ? 'width: 100%;' : '')}
     grid-template-columns: minmax(0, 1fr);
     gap: ${({ $gap }) => space[$gap ?? 'medium']};
-    justify-items: start;
+    justify-items: ${({ $stretch }) => ($stretch === true ? 'stretch' : 'start')};
     align-content: start;
     min-width: 0;
     > * { max-width: 100%; }
 `;
 
-export const Row = styled.div<{ $gap?: keyof typeof space }>`
+/** One beside the other; at both ends of the place with $apart, at its end with $end. */
+export const Row = styled.div<{ $gap?: keyof typeof space; $apart?: boolean; $end?: boolean }>`
     display: flex;
     flex-wrap: wrap;
     align-items: baseline;
+    justify-content: ${({ $apart, $end }) => ($apart === true ? 'space-between' : $end === true ? 'flex-end' : 'normal')};
     gap: ${space.tight} ${({ $gap }) => space[$gap ?? 'medium']};
 `;
 
-/** A row of fields, aligned at their labels. */
-export const FieldRow = styled.div`
+/** A row of fields, aligned at their labels; where buttons stand among them, at their foot. */
+export const FieldRow = styled.div<{ $foot?: boolean }>`
     display: flex;
     flex-wrap: wrap;
-    align-items: flex-start;
+    align-items: ${({ $foot }) => ($foot === true ? 'flex-end' : 'flex-start')};
     gap: ${space.small} ${space.medium};
     width: 100%;
 `;
@@ -132,8 +154,10 @@ export function Notice({ tone, title, children }: { tone: keyof typeof signs; ti
 }
 
 /** An empty place: what belongs there, and the first step. */
-export const Empty = styled.div`
+/** With $alone, in the middle of a page that holds nothing else. */
+export const Empty = styled.div<{ $alone?: boolean }>`
     display: grid;
+    ${({ $alone }) => ($alone === true ? 'margin: 10vh auto;' : '')}
     gap: ${space.medium};
     justify-items: start;
     max-width: 46ch;

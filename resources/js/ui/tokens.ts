@@ -4,6 +4,7 @@ import { createGlobalStyle, css } from 'styled-components';
 const paper = css`
     --paper: #f6f2e9;
     --sheet: #fffdf8;
+    --print: #ffffff;
     --ink: #20262d;
     --quiet: #59626c;
     --rule: #dcd4c3;
@@ -21,6 +22,7 @@ const paper = css`
 const lamp = css`
     --paper: #1a1917;
     --sheet: #23211e;
+    --print: #ffffff;
     --ink: #ece5d6;
     --quiet: #b5ac9b;
     --rule: #423d35;
@@ -56,6 +58,9 @@ export const type = {
 /** Below this width the three columns become one. */
 export const narrow = '@media (max-width: 860px)';
 
+/** Below this width a figure in a table needs the room that a title beside it would take. */
+export const snug = '@media (max-width: 1120px)';
+
 export const print = '@media print';
 
 export const GlobalStyle = createGlobalStyle`
@@ -72,7 +77,10 @@ export const GlobalStyle = createGlobalStyle`
         font: 400 ${type.body}/1.5 ${type.sans};
         font-variant-numeric: tabular-nums;
         -webkit-text-size-adjust: 100%;
+        overflow-wrap: anywhere;
     }
+    /* A table gives each column room for its longest word, but where a cell says otherwise. */
+    table { overflow-wrap: normal; }
     h1, h2, h3 { font-family: ${type.serif}; font-weight: 600; margin: 0; text-wrap: balance; }
     p { margin: 0; }
     a { color: var(--accent); text-underline-offset: 3px; text-decoration-thickness: 1px; }

@@ -13,7 +13,20 @@ final class LabelsTest extends TestCase
     public function test_no_line_is_too_long_and_nothing_is_lost(): void
     {
         mt_srand(41);
-        $words = ['The', 'Society', 'of', 'Zifferblätter', 'und', 'Glocken', '時計', 'am', 'Räderstraße', '🕰', 'Preservation', str_repeat('w', 60)];
+        $words = [
+            'The',
+            'Society',
+            'of',
+            'Zifferblätter',
+            'und',
+            'Glocken',
+            '時計',
+            'am',
+            'Räderstraße',
+            '🕰',
+            'Preservation',
+            str_repeat('w', 60),
+        ];
         for ($round = 0; $round < 300; $round++) {
             $lines = [];
             for ($n = mt_rand(1, 5); $n > 0; $n--) {

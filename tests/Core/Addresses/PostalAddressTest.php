@@ -23,10 +23,19 @@ final class PostalAddressTest extends TestCase
     /** @return iterable<string, array{list<string>, list<string>}> parts, and the envelope seen from the United States */
     public static function countries(): iterable
     {
-        yield 'US' => [['US', "14 Meridian Lane\nSouth Dome", 'Brattleboro', 'Vermont', '053011234'], ['14 Meridian Lane', 'South Dome', 'BRATTLEBORO, VT 05301-1234']];
+        yield 'US' => [
+            ['US', "14 Meridian Lane\nSouth Dome", 'Brattleboro', 'Vermont', '053011234'],
+            ['14 Meridian Lane', 'South Dome', 'BRATTLEBORO, VT 05301-1234'],
+        ];
         yield 'CA' => [['CA', '480 Tannery Row', 'Ottawa', 'on', 'k1a0b1'], ['480 TANNERY ROW', 'OTTAWA ON K1A 0B1', 'CANADA']];
-        yield 'GB' => [['GB', "Old Bell Yard\n5 Foundry Row", 'London', '', 'e11aa'], ['Old Bell Yard', '5 Foundry Row', 'LONDON', 'E1 1AA', 'UNITED KINGDOM']];
-        yield 'IE' => [['IE', '3 Quay Street', 'Galway', 'Co. Galway', 'h91ac12'], ['3 Quay Street', 'Galway', 'Co. Galway', 'H91 AC12', 'IRELAND']];
+        yield 'GB' => [
+            ['GB', "Old Bell Yard\n5 Foundry Row", 'London', '', 'e11aa'],
+            ['Old Bell Yard', '5 Foundry Row', 'LONDON', 'E1 1AA', 'UNITED KINGDOM'],
+        ];
+        yield 'IE' => [
+            ['IE', '3 Quay Street', 'Galway', 'Co. Galway', 'h91ac12'],
+            ['3 Quay Street', 'Galway', 'Co. Galway', 'H91 AC12', 'IRELAND'],
+        ];
         yield 'DE' => [['DE', 'Räderstraße 12', 'Berlin', '', '10115'], ['Räderstraße 12', '10115 Berlin', 'GERMANY']];
         yield 'CH' => [['CH', 'Zifferweg 3', 'Zürich', '', 'CH-8001'], ['Zifferweg 3', '8001 Zürich', 'SWITZERLAND']];
         yield 'FR' => [['FR', '4 rue du Cadran', 'Besançon', '', '25000'], ['4 rue du Cadran', '25000 BESANÇON', 'FRANCE']];
@@ -46,7 +55,13 @@ final class PostalAddressTest extends TestCase
         $address = PostalAddress::of(...$parts);
         $this->assertSame($envelope, array_slice(Formatter::onEnvelope($address, Recipient::organisation('Org'), 'US'), 1));
         $this->assertSame([], $address->missing());
-        $again = PostalAddress::of($address->country, implode("\n", $address->lines), $address->locality, $address->region, $address->postcode);
+        $again = PostalAddress::of(
+            $address->country,
+            implode("\n", $address->lines),
+            $address->locality,
+            $address->region,
+            $address->postcode,
+        );
         $this->assertTrue($again->equals($address), 'what is kept is taken again as it is');
     }
 
@@ -73,10 +88,34 @@ final class PostalAddressTest extends TestCase
         $this->assertSame(['Putney'], Formatter::onScreen($address, 'US'));
     }
 
-    #[TestWith(['US', 'K1A 0B1', '“K1A 0B1” is not a valid ZIP code for the United States, which looks like 05301 or 05301-1234. It looks like one of Canada: change the country, or the ZIP code.'])]
-    #[TestWith(['GB', '05301', '“05301” is not a valid postcode for the United Kingdom, which looks like EC1A 1BB. It looks like one of the United States, Germany or France: change the country, or the postcode.'])]
-    #[TestWith(['DE', 'SW1A 1AA', '“SW1A 1AA” is not a valid postcode for Germany, which looks like 10115. It looks like one of the United Kingdom: change the country, or the postcode.'])]
-    #[TestWith(['IE', 'nowhere', '“nowhere” is not a valid Eircode for Ireland, which looks like D02 AF30. Correct it, or leave it empty for now.'])]
+    #[
+        TestWith([
+            'US',
+            'K1A 0B1',
+            '“K1A 0B1” is not a valid ZIP code for the United States, which looks like 05301 or 05301-1234. It looks like one of Canada: change the country, or the ZIP code.',
+        ]),
+    ]
+    #[
+        TestWith([
+            'GB',
+            '05301',
+            '“05301” is not a valid postcode for the United Kingdom, which looks like EC1A 1BB. It looks like one of the United States, Germany or France: change the country, or the postcode.',
+        ]),
+    ]
+    #[
+        TestWith([
+            'DE',
+            'SW1A 1AA',
+            '“SW1A 1AA” is not a valid postcode for Germany, which looks like 10115. It looks like one of the United Kingdom: change the country, or the postcode.',
+        ]),
+    ]
+    #[
+        TestWith([
+            'IE',
+            'nowhere',
+            '“nowhere” is not a valid Eircode for Ireland, which looks like D02 AF30. Correct it, or leave it empty for now.',
+        ]),
+    ]
     public function test_a_postcode_of_another_country(string $country, string $postcode, string $message): void
     {
         try {
@@ -94,9 +133,21 @@ final class PostalAddressTest extends TestCase
         yield 'nothing' => [['US', " \n ", '', 'VT', ''], AddressPart::Lines, 'Type the street and the place, or remove this address.'];
         yield 'no country' => [['', '1 Street', '', '', ''], AddressPart::Country, 'Choose the country.'];
         yield 'a country that is none' => [['XX', '1 Street', '', '', ''], AddressPart::Country, 'There is no country with the code “XX”.'];
-        yield 'a state that is none' => [['US', '1 Street', 'Putney', 'Vermonty', ''], AddressPart::Region, '“Vermonty” is not a state we know. Type its name or its letters, such as VT.'];
-        yield 'seven lines' => [['US', "1\n2\n3\n4\n5\n6\n7", 'Putney', '', ''], AddressPart::Lines, 'Use at most 6 lines before the city.'];
-        yield 'a line too long' => [['US', str_repeat('x', 101), 'Putney', '', ''], AddressPart::Lines, 'That is too long: at most 100 characters a line.'];
+        yield 'a state that is none' => [
+            ['US', '1 Street', 'Putney', 'Vermonty', ''],
+            AddressPart::Region,
+            '“Vermonty” is not a state we know. Type its name or its letters, such as VT.',
+        ];
+        yield 'seven lines' => [
+            ['US', "1\n2\n3\n4\n5\n6\n7", 'Putney', '', ''],
+            AddressPart::Lines,
+            'Use at most 6 lines before the city.',
+        ];
+        yield 'a line too long' => [
+            ['US', str_repeat('x', 101), 'Putney', '', ''],
+            AddressPart::Lines,
+            'That is too long: at most 100 characters a line.',
+        ];
     }
 
     /** @param  array{string, string, string, string, string}  $parts */
@@ -136,7 +187,11 @@ final class PostalAddressTest extends TestCase
         $this->assertSame(1, DatedUse::inForce($all, AddressUse::Postal, Day::fromIso('2026-04-30'))?->id);
         $this->assertSame(2, DatedUse::inForce($all, AddressUse::Postal, Day::fromIso('2026-05-01'))?->id);
         $this->assertSame(3, DatedUse::inForce($all, AddressUse::Billing, Day::fromIso('2026-05-01'))?->id);
-        $this->assertSame(2, DatedUse::inForce($all, AddressUse::Delivery, Day::fromIso('2026-05-01'))?->id, 'with none set, the postal one serves');
+        $this->assertSame(
+            2,
+            DatedUse::inForce($all, AddressUse::Delivery, Day::fromIso('2026-05-01'))?->id,
+            'with none set, the postal one serves',
+        );
         $this->assertNull(DatedUse::inForce([$old], AddressUse::Postal, Day::fromIso('2026-05-01')));
     }
 }

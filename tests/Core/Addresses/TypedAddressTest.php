@@ -14,13 +14,23 @@ use PHPUnit\Framework\TestCase;
 
 final class TypedAddressTest extends TestCase
 {
-    /** @return iterable<array{string, array{string, string, string, string, string}, 2?: list<string>}> typed; country, street, locality, region, postcode; doubtful */
+    /**
+     * @return iterable<array{
+     *     string, array{string, string, string, string, string}, 2?: list<string>,
+     * }> typed; country, street, locality, region, postcode; doubtful
+     */
     public static function addresses(): iterable
     {
         yield ["14 Meridian Lane\nSouth Dome\nBrattleboro, VT 05301", ['US', "14 Meridian Lane\nSouth Dome", 'Brattleboro', 'VT', '05301']];
-        yield ['14 Meridian Lane, South Dome, Brattleboro, Vermont 05301-1234', ['US', "14 Meridian Lane\nSouth Dome", 'Brattleboro', 'VT', '05301-1234']];
+        yield [
+            '14 Meridian Lane, South Dome, Brattleboro, Vermont 05301-1234',
+            ['US', "14 Meridian Lane\nSouth Dome", 'Brattleboro', 'VT', '05301-1234'],
+        ];
         yield ['14 Meridian Lane, West Brattleboro, vt, 05301, USA', ['US', '14 Meridian Lane', 'West Brattleboro', 'VT', '05301']];
-        yield ["Tarn & Whitlow\nOld Bell Yard\n5 Foundry Row\nLONDON\nE1 1AA\nUnited Kingdom", ['GB', "Old Bell Yard\n5 Foundry Row", 'LONDON', '', 'E1 1AA']];
+        yield [
+            "Tarn & Whitlow\nOld Bell Yard\n5 Foundry Row\nLONDON\nE1 1AA\nUnited Kingdom",
+            ['GB', "Old Bell Yard\n5 Foundry Row", 'LONDON', '', 'E1 1AA'],
+        ];
         yield ['5 Foundry Row, London E11AA', ['GB', '5 Foundry Row', 'London', '', 'E1 1AA'], ['country']];
         yield ["Räderstraße 12\n10115 Berlin\nDeutschland", ['DE', 'Räderstraße 12', 'Berlin', '', '10115']];
         yield ['Zifferweg 3, 8001 Zürich, Schweiz', ['CH', 'Zifferweg 3', 'Zürich', '', '8001']];
@@ -61,7 +71,9 @@ final class TypedAddressTest extends TestCase
         }
         $address = PostalAddress::of($read->country, $read->lines, $read->locality, $read->region, $read->postcode);
         $again = TypedAddress::read(implode("\n", Formatter::onScreen($address, 'US')), 'US');
-        $this->assertTrue($address->equals(PostalAddress::of($again->country, $again->lines, $again->locality, $again->region, $again->postcode)));
+        $this->assertTrue(
+            $address->equals(PostalAddress::of($again->country, $again->lines, $again->locality, $again->region, $again->postcode)),
+        );
     }
 
     public function test_eight_lines_of_forty_one_characters_print_whole(): void
@@ -77,7 +89,10 @@ final class TypedAddressTest extends TestCase
     public function test_a_long_line_goes_on_in_the_next_of_a_label(): void
     {
         $label = Formatter::onLabel(['The Society for the Preservation of Tower Clocks and Chimes', str_repeat('x', 50), 'Brattleboro']);
-        $this->assertSame(['The Society for the Preservation of Tower', 'Clocks and Chimes', str_repeat('x', 41), str_repeat('x', 9), 'Brattleboro'], $label);
+        $this->assertSame(
+            ['The Society for the Preservation of Tower', 'Clocks and Chimes', str_repeat('x', 41), str_repeat('x', 9), 'Brattleboro'],
+            $label,
+        );
     }
 
     public function test_attention_and_care_stand_where_the_post_looks_for_them(): void

@@ -31,8 +31,18 @@ final class BankingTest extends TestCase
     }
 
     #[TestWith(['DE89370400440532013001', 'That cannot be the IBAN: its check digits do not match. Compare it with the paper.'])]
-    #[TestWith(['DE8937040044053201300', 'That is not a valid IBAN: it is written like DE89 3704 0044 0532 0130 00, as long as the country has it.'])]
-    #[TestWith(['US64SVBKUS6S3300958879', 'That is not a valid IBAN: it is written like DE89 3704 0044 0532 0130 00, as long as the country has it.'])]
+    #[
+        TestWith([
+            'DE8937040044053201300',
+            'That is not a valid IBAN: it is written like DE89 3704 0044 0532 0130 00, as long as the country has it.',
+        ]),
+    ]
+    #[
+        TestWith([
+            'US64SVBKUS6S3300958879',
+            'That is not a valid IBAN: it is written like DE89 3704 0044 0532 0130 00, as long as the country has it.',
+        ]),
+    ]
     #[TestWith(['', 'Type the IBAN.'])]
     public function test_an_iban_that_cannot_be_is_told(string $iban, string $message): void
     {
@@ -41,19 +51,44 @@ final class BankingTest extends TestCase
 
     public function test_the_bank_is_in_the_country_of_the_account(): void
     {
-        $this->assertSame('DE89 3704 0044 0532 0130 00, BIC COBADEFFXXX', BankAccount::iban('DE89370400440532013000', 'cobadeffxxx')->display());
-        $this->assertSame('The BIC is of a bank in FR, and the IBAN of one in DE.', $this->refusal(fn () => BankAccount::iban('DE89370400440532013000', 'BNPAFRPP')));
-        $this->assertSame('That is not a valid BIC: it is written like COBADEFF or COBADEFFXXX.', $this->refusal(fn () => BankAccount::iban('DE89370400440532013000', 'COBADEF')));
+        $this->assertSame(
+            'DE89 3704 0044 0532 0130 00, BIC COBADEFFXXX',
+            BankAccount::iban('DE89370400440532013000', 'cobadeffxxx')->display(),
+        );
+        $this->assertSame(
+            'The BIC is of a bank in FR, and the IBAN of one in DE.',
+            $this->refusal(fn () => BankAccount::iban('DE89370400440532013000', 'BNPAFRPP')),
+        );
+        $this->assertSame(
+            'That is not a valid BIC: it is written like COBADEFF or COBADEFFXXX.',
+            $this->refusal(fn () => BankAccount::iban('DE89370400440532013000', 'COBADEF')),
+        );
     }
 
     public function test_american_and_british_accounts(): void
     {
-        $this->assertSame('routing 021000021, account 000123456789, savings', BankAccount::us('021 000 021', '0001-2345-6789', 'savings')->display());
-        $this->assertSame('That cannot be the routing number: its check digits do not match. Compare it with the paper.', $this->refusal(fn () => BankAccount::us('021000022', '1234', '')));
-        $this->assertSame('That cannot be the routing number: its check digits do not match. Compare it with the paper.', $this->refusal(fn () => BankAccount::us('500000005', '1234', '')), 'no district begins with 50');
-        $this->assertSame('That is not a valid account number: it is written like 4 to 17 digits.', $this->refusal(fn () => BankAccount::us('021000021', '123', '')));
+        $this->assertSame(
+            'routing 021000021, account 000123456789, savings',
+            BankAccount::us('021 000 021', '0001-2345-6789', 'savings')->display(),
+        );
+        $this->assertSame(
+            'That cannot be the routing number: its check digits do not match. Compare it with the paper.',
+            $this->refusal(fn () => BankAccount::us('021000022', '1234', '')),
+        );
+        $this->assertSame(
+            'That cannot be the routing number: its check digits do not match. Compare it with the paper.',
+            $this->refusal(fn () => BankAccount::us('500000005', '1234', '')),
+            'no district begins with 50',
+        );
+        $this->assertSame(
+            'That is not a valid account number: it is written like 4 to 17 digits.',
+            $this->refusal(fn () => BankAccount::us('021000021', '123', '')),
+        );
         $this->assertSame('sort code 20-00-00, account 55779911', BankAccount::uk('200000', '55779911')->display());
-        $this->assertSame('That is not a valid sort code: it is written like 20-00-00.', $this->refusal(fn () => BankAccount::uk('20000', '55779911')));
+        $this->assertSame(
+            'That is not a valid sort code: it is written like 20-00-00.',
+            $this->refusal(fn () => BankAccount::uk('20000', '55779911')),
+        );
         $this->assertNotSame(BankAccount::uk('200000', '55779911')->identity(), BankAccount::uk('200001', '55779911')->identity());
     }
 
@@ -78,7 +113,10 @@ final class BankingTest extends TestCase
             for ($digit = 0; $digit < 10; $digit++) {
                 $typed = substr_replace($number, (string) $digit, $at, 1);
                 if ($typed !== $number) {
-                    $this->assertSame('That cannot be the card number: its check digits do not match. Compare it with the paper.', $this->refusal(fn () => CardNumber::read($typed)));
+                    $this->assertSame(
+                        'That cannot be the card number: its check digits do not match. Compare it with the paper.',
+                        $this->refusal(fn () => CardNumber::read($typed)),
+                    );
                 }
             }
         }
@@ -87,7 +125,10 @@ final class BankingTest extends TestCase
     public function test_nobody_confirms_what_they_entered(): void
     {
         Confirmation::mustBeSecondPerson(1, 2);
-        $this->assertSame('Whoever entered the details cannot confirm them. Ask a second person.', $this->refusal(fn () => Confirmation::mustBeSecondPerson(1, 1)));
+        $this->assertSame(
+            'Whoever entered the details cannot confirm them. Ask a second person.',
+            $this->refusal(fn () => Confirmation::mustBeSecondPerson(1, 1)),
+        );
         $this->assertFalse(PayBy::Card->countsForTaxReport());
         $this->assertTrue(PayBy::Cheque->countsForTaxReport());
     }

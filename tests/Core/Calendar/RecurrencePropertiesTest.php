@@ -73,7 +73,10 @@ final class RecurrencePropertiesTest extends TestCase
     private function rule(): string
     {
         $frequency = ['DAILY', 'WEEKLY', 'MONTHLY', 'YEARLY'][mt_rand(0, 3)];
-        $some = fn (array $all) => implode(',', array_intersect_key($all, array_flip((array) array_rand($all, mt_rand(1, min(3, count($all)))))));
+        $some = fn (array $all) => implode(
+            ',',
+            array_intersect_key($all, array_flip((array) array_rand($all, mt_rand(1, min(3, count($all)))))),
+        );
 
         return implode(';', array_filter([
             "FREQ=$frequency",

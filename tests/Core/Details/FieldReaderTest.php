@@ -39,7 +39,11 @@ final class FieldReaderTest extends TestCase
     {
         $this->assertSame($kept, $this->reader()->read($kind, $typed, self::COLOURS));
         $this->assertSame($shown, $this->reader()->show($kind, $kept));
-        $this->assertSame($kept, $this->reader()->read($kind, $kind->hasOptions() ? $kept : $shown, self::COLOURS), 'reading what is shown changes nothing');
+        $this->assertSame(
+            $kept,
+            $this->reader()->read($kind, $kind->hasOptions() ? $kept : $shown, self::COLOURS),
+            'reading what is shown changes nothing',
+        );
     }
 
     /** @return iterable<string, array{FieldKind, string, string}> kind, typed, what is said */
@@ -52,8 +56,16 @@ final class FieldReaderTest extends TestCase
         yield 'perhaps' => [FieldKind::YesNo, 'perhaps', '“perhaps” is neither yes nor no.'];
         yield 'not offered' => [FieldKind::Choice, 'mauve', '“mauve” is not among the choices.'];
         yield 'one not offered' => [FieldKind::Choices, "red\nmauve", '“mauve” is not among the choices.'];
-        yield 'no currency' => [FieldKind::Amount, '5 XQQ', '“5 XQQ” is not an amount. Type it like 1,250.50, or with its currency like CHF 1250.'];
-        yield 'finer than a cent' => [FieldKind::Amount, '1.234', '“1.234” is not an amount. Type it like 1,250.50, or with its currency like CHF 1250.'];
+        yield 'no currency' => [
+            FieldKind::Amount,
+            '5 XQQ',
+            '“5 XQQ” is not an amount. Type it like 1,250.50, or with its currency like CHF 1250.',
+        ];
+        yield 'finer than a cent' => [
+            FieldKind::Amount,
+            '1.234',
+            '“1.234” is not an amount. Type it like 1,250.50, or with its currency like CHF 1250.',
+        ];
     }
 
     #[DataProvider('refused')]

@@ -26,7 +26,13 @@ final class FileTypeTest extends TestCase
         yield 'a contact' => ['a.vcf', 'text/vcard', 'text/vcard', false, false];
         yield 'a letter' => ['a.docx', self::DOCX, self::DOCX, false, false];
         yield 'a letter that looks like an archive' => ['a.docx', 'application/zip', self::DOCX, false, false];
-        yield 'an open letter' => ['a.odt', 'application/vnd.oasis.opendocument.text', 'application/vnd.oasis.opendocument.text', false, false];
+        yield 'an open letter' => [
+            'a.odt',
+            'application/vnd.oasis.opendocument.text',
+            'application/vnd.oasis.opendocument.text',
+            false,
+            false,
+        ];
     }
 
     #[DataProvider('taken')]
@@ -38,7 +44,19 @@ final class FileTypeTest extends TestCase
 
     public function test_what_a_browser_would_run_is_not_kept_whatever_it_is_called(): void
     {
-        foreach (['text/html', 'image/svg+xml', 'application/javascript', 'text/javascript', 'application/x-dosexec', 'application/x-sh', 'text/x-php', 'application/xhtml+xml', 'application/octet-stream'] as $found) {
+        foreach (
+            [
+                'text/html',
+                'image/svg+xml',
+                'application/javascript',
+                'text/javascript',
+                'application/x-dosexec',
+                'application/x-sh',
+                'text/x-php',
+                'application/xhtml+xml',
+                'application/octet-stream',
+            ] as $found
+        ) {
             foreach (['a.pdf', 'a.png', 'a.txt', 'a.docx'] as $name) {
                 try {
                     FileType::of($name, $found, 1);
@@ -55,7 +73,12 @@ final class FileTypeTest extends TestCase
     public function test_size_has_two_ends(): void
     {
         $this->assertSame('text/plain', FileType::of('a.txt', 'text/plain', FileType::MOST_BYTES)->mediaType);
-        foreach ([0 => 'That file is empty.', FileType::MOST_BYTES + 1 => 'That file is 25.0 MB; the limit is 25.0 MB. Make it smaller, or split it.'] as $bytes => $said) {
+        foreach (
+            [
+                0 => 'That file is empty.',
+                FileType::MOST_BYTES + 1 => 'That file is 25.0 MB; the limit is 25.0 MB. Make it smaller, or split it.',
+            ] as $bytes => $said
+        ) {
             try {
                 FileType::of('a.txt', 'text/plain', $bytes);
                 $this->fail("$bytes bytes were taken");

@@ -44,12 +44,17 @@ final class DocumentTableTest extends TestCase
     {
         $rows = [['=1+1', '@SUM(A1)', '+49', '-5', '-5.20', '-x', 'plain', 'a,"b"']];
         $written = CsvTable::write($rows);
-        $this->assertSame([1 => ["'=1+1", "'@SUM(A1)", "'+49", '-5', '-5.20', "'-x", 'plain', 'a,"b"']], iterator_to_array(CsvTable::rows($written)));
+        $this->assertSame(
+            [1 => ["'=1+1", "'@SUM(A1)", "'+49", '-5', '-5.20', "'-x", 'plain', 'a,"b"']],
+            iterator_to_array(CsvTable::rows($written)),
+        );
     }
 
     public function test_rows_of_one_number_are_one_document(): void
     {
-        [$documents, $problems] = $this->read("Kind;Number;Party;Date;Due;Currency;Tax;Text;Quantity;Amount\ninvoice;7;Penhallow;11/3/2026;12/3/2026;;6;Dome;2;100,50\ninvoice;7;Penhallow;11/3/2026;12/3/2026;;6;Lens;;9.99\ncredit note;8;Penhallow;2026-11-04;;EUR;;;;5\n");
+        [$documents, $problems] = $this->read(
+            "Kind;Number;Party;Date;Due;Currency;Tax;Text;Quantity;Amount\ninvoice;7;Penhallow;11/3/2026;12/3/2026;;6;Dome;2;100,50\ninvoice;7;Penhallow;11/3/2026;12/3/2026;;6;Lens;;9.99\ncredit note;8;Penhallow;2026-11-04;;EUR;;;;5\n",
+        );
         $this->assertSame([], $problems);
         $this->assertSame([2, 4], array_keys($documents));
         $this->assertSame(['invoice', '7', '2026-11-03', '2026-12-03', 'USD', '210.99', '223.65'], $this->told($documents[2]));
@@ -58,7 +63,9 @@ final class DocumentTableTest extends TestCase
 
     public function test_every_bad_line_is_told_at_its_column(): void
     {
-        [$documents, $problems] = $this->read("kind,number,party,date,due,amount,tax\ninvoice,1,A,2026-11-03,,ten,\nwarrant,2,A,2026-11-03,,5,\ninvoice,3,,31 Feb,,5,\ninvoice,4,A,2026-11-03,2026-11-01,5,\ninvoice,5,A,2026-11-03,,5,150\ninvoice,6,A,2026-11-03,,-5,\ninvoice,7,A,2026-11-03,,5,\ninvoice,7,A,2026-11-04,,5,\ninvoice,8,A,2026-11-05,,5,\n");
+        [$documents, $problems] = $this->read(
+            "kind,number,party,date,due,amount,tax\ninvoice,1,A,2026-11-03,,ten,\nwarrant,2,A,2026-11-03,,5,\ninvoice,3,,31 Feb,,5,\ninvoice,4,A,2026-11-03,2026-11-01,5,\ninvoice,5,A,2026-11-03,,5,150\ninvoice,6,A,2026-11-03,,-5,\ninvoice,7,A,2026-11-03,,5,\ninvoice,7,A,2026-11-04,,5,\ninvoice,8,A,2026-11-05,,5,\n",
+        );
         $this->assertSame([10], array_keys($documents));
         $this->assertSame([
             2 => ['amount: “ten” is not a number. Write it like 1250.00.'],
@@ -83,14 +90,30 @@ final class DocumentTableTest extends TestCase
     /** RFC 5545: events of whole days, those that repeat, those that last. */
     public function test_holidays_are_read_from_a_calendar(): void
     {
-        $event = fn (string ...$lines) => "BEGIN:VEVENT\r\nUID:".md5(implode($lines))."\r\n".implode("\r\n", $lines)."\r\nEND:VEVENT\r\n";
-        $calendar = "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\n"
-            .$event('DTSTART;VALUE=DATE:20261224', 'DTEND;VALUE=DATE:20261226', 'SUMMARY:Shut')
-            .$event('DTSTART;VALUE=DATE:20200501', 'RRULE:FREQ=YEARLY', 'SUMMARY:May Day')
-            .$event('DTSTART:20261130T090000', 'SUMMARY:A meeting')
-            ."END:VCALENDAR\r\n";
+        $event = fn (string ...$lines) => "BEGIN:VEVENT\r\nUID:".
+            md5(implode($lines)).
+            "\r\n".
+            implode("\r\n", $lines).
+            "\r\nEND:VEVENT\r\n";
+        $calendar =
+            "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\n".
+            $event('DTSTART;VALUE=DATE:20261224', 'DTEND;VALUE=DATE:20261226', 'SUMMARY:Shut').
+            $event('DTSTART;VALUE=DATE:20200501', 'RRULE:FREQ=YEARLY', 'SUMMARY:May Day').
+            $event('DTSTART:20261130T090000', 'SUMMARY:A meeting').
+            "END:VCALENDAR\r\n";
         $days = array_map(fn (array $day) => $day[0]->toIso().' '.$day[1], HolidayCalendar::read($calendar, Day::of(2026, 11, 24)));
-        $this->assertSame(['2026-12-24 Shut', '2026-12-25 Shut', '2027-05-01 May Day', '2028-05-01 May Day', '2029-05-01 May Day', '2030-05-01 May Day', '2031-05-01 May Day'], $days);
+        $this->assertSame(
+            [
+                '2026-12-24 Shut',
+                '2026-12-25 Shut',
+                '2027-05-01 May Day',
+                '2028-05-01 May Day',
+                '2029-05-01 May Day',
+                '2030-05-01 May Day',
+                '2031-05-01 May Day',
+            ],
+            $days,
+        );
         $this->expectExceptionMessage('This is not an iCalendar file. Such files end in .ics.');
         HolidayCalendar::read('kind,number', Day::of(2026, 11, 24));
     }
@@ -106,7 +129,15 @@ final class DocumentTableTest extends TestCase
     {
         $totals = $document->totals();
 
-        return [$document->kind->value, $document->number, $document->date->toIso(), $document->due?->toIso() ?? '', $document->currency, $totals->net->toDecimal(), $totals->gross->toDecimal()];
+        return [
+            $document->kind->value,
+            $document->number,
+            $document->date->toIso(),
+            $document->due?->toIso() ?? '',
+            $document->currency,
+            $totals->net->toDecimal(),
+            $totals->gross->toDecimal(),
+        ];
     }
 
     /** @return iterable<string, array{string}> an event of a holiday file, wrong in one way */
@@ -126,7 +157,10 @@ final class DocumentTableTest extends TestCase
     {
         $began = hrtime(true);
         try {
-            $days = HolidayCalendar::read("BEGIN:VCALENDAR\nVERSION:2.0\nBEGIN:VEVENT\n$event\nEND:VEVENT\nBEGIN:VEVENT\nDTSTART;VALUE=DATE:20261225\nSUMMARY:Christmas\nEND:VEVENT\nEND:VCALENDAR\n", Day::of(2026, 11, 24));
+            $days = HolidayCalendar::read(
+                "BEGIN:VCALENDAR\nVERSION:2.0\nBEGIN:VEVENT\n$event\nEND:VEVENT\nBEGIN:VEVENT\nDTSTART;VALUE=DATE:20261225\nSUMMARY:Christmas\nEND:VEVENT\nEND:VCALENDAR\n",
+                Day::of(2026, 11, 24),
+            );
             $this->assertLessThan(70, count($days));
             $this->assertContains('2026-12-25', array_map(fn (array $day) => $day[0]->toIso(), $days));
         } catch (InterchangeRefused $refused) {

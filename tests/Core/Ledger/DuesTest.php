@@ -48,7 +48,14 @@ final class DuesTest extends TestCase
     public function test_nothing_is_due_before_its_date(): void
     {
         $this->expectExceptionObject(LedgerRefused::dueBeforeDate('23 Nov 2026', '24 Nov 2026'));
-        Dues::of(DocumentKind::Bill, Money::of('1', 'USD'), Day::fromIso('2026-11-24'), Day::fromIso('2026-11-23'), null, BusinessCalendar::with(new NoHolidays));
+        Dues::of(
+            DocumentKind::Bill,
+            Money::of('1', 'USD'),
+            Day::fromIso('2026-11-24'),
+            Day::fromIso('2026-11-23'),
+            null,
+            BusinessCalendar::with(new NoHolidays()),
+        );
     }
 
     #[TestWith(['10', '0', '10', false])]
@@ -74,12 +81,33 @@ final class DuesTest extends TestCase
     #[TestWith([DocumentAct::Send, DocumentKind::Invoice, DocumentState::Draft, 'Issue it before sending it.'])]
     #[TestWith([DocumentAct::Send, DocumentKind::Bill, DocumentState::Issued, 'Bills are not sent.'])]
     #[TestWith([DocumentAct::Settle, DocumentKind::Bill, DocumentState::Draft, 'Enter it first: a draft cannot be paid.'])]
-    #[TestWith([DocumentAct::Change, DocumentKind::Quote, DocumentState::Issued, 'It is issued, and can no longer be changed. Write a new revision of it.'])]
-    #[TestWith([DocumentAct::Change, DocumentKind::Order, DocumentState::PartPaid, 'It is issued, and can no longer be changed. Void it, and write another.'])]
+    #[
+        TestWith([
+            DocumentAct::Change,
+            DocumentKind::Quote,
+            DocumentState::Issued,
+            'It is issued, and can no longer be changed. Write a new revision of it.',
+        ]),
+    ]
+    #[
+        TestWith([
+            DocumentAct::Change,
+            DocumentKind::Order,
+            DocumentState::PartPaid,
+            'It is issued, and can no longer be changed. Void it, and write another.',
+        ]),
+    ]
     #[TestWith([DocumentAct::Issue, DocumentKind::Bill, DocumentState::Issued, 'It is entered already.'])]
     #[TestWith([DocumentAct::Turn, DocumentKind::Invoice, DocumentState::Issued, 'That cannot be done with an invoice.'])]
     #[TestWith([DocumentAct::Turn, DocumentKind::Order, DocumentState::Settled, null])]
-    #[TestWith([DocumentAct::Revise, DocumentKind::Quote, DocumentState::Settled, 'It has been accepted already. Copy it for another quote.'])]
+    #[
+        TestWith([
+            DocumentAct::Revise,
+            DocumentKind::Quote,
+            DocumentState::Settled,
+            'It has been accepted already. Copy it for another quote.',
+        ]),
+    ]
     #[TestWith([DocumentAct::Void, DocumentKind::Invoice, DocumentState::Settled, null])]
     public function test_what_can_be_done_in_which_state(DocumentAct $act, DocumentKind $kind, DocumentState $state, ?string $said): void
     {

@@ -16,10 +16,10 @@ use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\Entry;
 use Almanac\Ledger\Instalments;
 use Almanac\Ledger\LedgerRefused;
-use Almanac\Ledger\Side;
 use Almanac\Ledger\Standing;
 use Almanac\Ledger\Statement;
 use Almanac\Money\Money;
+use Almanac\Terms\Side;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -61,7 +61,10 @@ final class StandingTest extends TestCase
         $this->assertSame(['1000.00', '200.00', '300.00', '70.00', '40.50'], $this->decimals($ageing));
         $this->assertSame('1610.50', $ageing->total->toDecimal());
         // From the document's date the same are 4, 54, 84, 115 and 318 days old.
-        $this->assertSame(['0.00', '1000.00', '200.00', '300.00', '110.50'], $this->decimals(Ageing::of($entries, $this->today, AgeingBy::DocumentDate, 'USD')));
+        $this->assertSame(
+            ['0.00', '1000.00', '200.00', '300.00', '110.50'],
+            $this->decimals(Ageing::of($entries, $this->today, AgeingBy::DocumentDate, 'USD')),
+        );
     }
 
     public function test_days_to_pay_step_by_step(): void
@@ -74,8 +77,14 @@ final class StandingTest extends TestCase
             $this->entry('2026-11-01', '2026-12-01', '500', '500'),                      // not paid: no part of it
         ], $this->today);
         // (30 + 50 + 10) / 3; (100 x 30 + 300 x 50 + 600 x 10) / 1000; (0 + 20 - 20) / 3; (0 + 6000 - 12000) / 1000.
-        $this->assertSame([3, '30.0', '24.0', '0.0', '-6.0'], [$days?->count, $days?->days, $days?->weightedDays, $days?->beyond, $days?->weightedBeyond]);
-        $this->assertSame('3 paid since 24 Nov 2025: 30.0 days on average, on the due date; weighted by amount 24.0 days, 6.0 before the due date.', $days?->sentence());
+        $this->assertSame(
+            [3, '30.0', '24.0', '0.0', '-6.0'],
+            [$days?->count, $days?->days, $days?->weightedDays, $days?->beyond, $days?->weightedBeyond],
+        );
+        $this->assertSame(
+            '3 paid since 24 Nov 2025: 30.0 days on average, on the due date; weighted by amount 24.0 days, 6.0 before the due date.',
+            $days?->sentence(),
+        );
         $this->assertNull(DaysToPay::of([$this->entry('2026-11-01', '2026-12-01', '5', '5')], $this->today));
     }
 
@@ -106,11 +115,27 @@ final class StandingTest extends TestCase
 
     /** @param  array{string|null, string}  $answer */
     #[TestWith(['900', [null, 'Limit USD 5,000.00; open 3,000.00, orders not yet billed 1,000.00, this one 900.00: 100.00 left.']])]
-    #[TestWith(['1000', [null, 'Limit USD 5,000.00; open 3,000.00, orders not yet billed 1,000.00, this one 1,000.00: 0.00 left.']], 'up to the limit is within it')]
-    #[TestWith(['1000.01', ['ask', 'Limit USD 5,000.00; open 3,000.00, orders not yet billed 1,000.00, this one 1,000.01: 0.01 over the limit.']])]
+    #[
+        TestWith(
+            ['1000', [null, 'Limit USD 5,000.00; open 3,000.00, orders not yet billed 1,000.00, this one 1,000.00: 0.00 left.']],
+            'up to the limit is within it',
+        ),
+    ]
+    #[
+        TestWith([
+            '1000.01',
+            ['ask', 'Limit USD 5,000.00; open 3,000.00, orders not yet billed 1,000.00, this one 1,000.01: 0.01 over the limit.'],
+        ]),
+    ]
     public function test_credit_is_checked_with_the_figures(string $addition, array $answer): void
     {
-        $credit = Credit::of(Money::of('5000', 'USD'), Money::of('3000', 'USD'), Money::of('1000', 'USD'), Money::of('0', 'USD'), CreditPolicy::Ask);
+        $credit = Credit::of(
+            Money::of('5000', 'USD'),
+            Money::of('3000', 'USD'),
+            Money::of('1000', 'USD'),
+            Money::of('0', 'USD'),
+            CreditPolicy::Ask,
+        );
         [$policy, $sentence] = $credit->check(Money::of($addition, 'USD'));
         $this->assertSame($answer, [$policy?->value, $sentence]);
         $this->assertFalse($credit->isOver());
@@ -119,7 +144,10 @@ final class StandingTest extends TestCase
     public function test_instalments_are_paid_from_the_first(): void
     {
         $parts = [[Day::of(2026, 12, 1), Money::of('700', 'USD')], [Day::of(2026, 11, 1), Money::of('300', 'USD')]];
-        $open = fn (string $left) => array_map(fn (array $part) => $part[0]->toIso().' '.$part[2]->toDecimal(), Instalments::open($parts, Money::of($left, 'USD')));
+        $open = fn (string $left) => array_map(
+            fn (array $part) => $part[0]->toIso().' '.$part[2]->toDecimal(),
+            Instalments::open($parts, Money::of($left, 'USD')),
+        );
         $this->assertSame(['2026-11-01 300.00', '2026-12-01 700.00'], $open('1000'));
         $this->assertSame(['2026-11-01 50.00', '2026-12-01 700.00'], $open('750'));
         $this->assertSame(['2026-11-01 0.00', '2026-12-01 120.00'], $open('120'));
@@ -132,13 +160,19 @@ final class StandingTest extends TestCase
             [Day::of(2026, 2, 9), 'Invoice 2', Money::of('50', 'USD')], [Day::of(2026, 9, 9), 'later', Money::of('1', 'USD')],
         ], Day::of(2026, 2, 1), Day::of(2026, 3, 31), 'USD');
         $this->assertSame(['100.00', '110.00'], [$statement->opening->toDecimal(), $statement->closing->toDecimal()]);
-        $this->assertSame(['Invoice 2 150.00', 'Payment 110.00'], array_map(fn (array $line) => $line[1].' '.$line[3]->toDecimal(), $statement->lines));
+        $this->assertSame(
+            ['Invoice 2 150.00', 'Payment 110.00'],
+            array_map(fn (array $line) => $line[1].' '.$line[3]->toDecimal(), $statement->lines),
+        );
     }
 
     public function test_states_follow_from_what_is_open(): void
     {
         $state = fn (string $total, string $open) => DocumentState::issued(Money::of($total, 'USD'), Money::of($open, 'USD'));
-        $this->assertSame([DocumentState::Issued, DocumentState::PartPaid, DocumentState::Settled, DocumentState::Settled], [$state('10', '10'), $state('10', '4'), $state('10', '0'), $state('0', '0')]);
+        $this->assertSame(
+            [DocumentState::Issued, DocumentState::PartPaid, DocumentState::Settled, DocumentState::Settled],
+            [$state('10', '10'), $state('10', '4'), $state('10', '0'), $state('0', '0')],
+        );
     }
 
     public function test_no_more_can_be_open_than_there_is(): void
@@ -156,20 +190,47 @@ final class StandingTest extends TestCase
                 $total = mt_rand(1, 500000);
                 $date = $this->today->plusDays(-mt_rand(0, 500));
                 $kind = [DocumentKind::Invoice, DocumentKind::CreditNote, DocumentKind::OpeningReceivable][mt_rand(0, 2)];
-                $entries[] = Entry::of($at, $kind, $date, $date->plusDays(mt_rand(0, 90)), Money::ofMinor($total, 'USD'), Money::ofMinor(mt_rand(0, $total), 'USD'));
+                $entries[] = Entry::of(
+                    $at,
+                    $kind,
+                    $date,
+                    $date->plusDays(mt_rand(0, 90)),
+                    Money::ofMinor($total, 'USD'),
+                    Money::ofMinor(mt_rand(0, $total), 'USD'),
+                );
             }
             foreach (AgeingBy::cases() as $by) {
                 $standing = Standing::of(Side::Client, $entries, Money::ofMinor(mt_rand(0, 9999), 'USD'), $this->today, $by, 30);
-                $this->assertSame($standing->open->minor, array_sum(array_map(fn (Money $money) => $money->minor, $standing->ageing->buckets)));
-                $this->assertSame($standing->balance->minor, $standing->open->minor - $standing->credits->minor - $standing->unallocated->minor);
+                $this->assertSame(
+                    $standing->open->minor,
+                    array_sum(array_map(fn (Money $money) => $money->minor, $standing->ageing->buckets)),
+                );
+                $this->assertSame(
+                    $standing->balance->minor,
+                    $standing->open->minor - $standing->credits->minor - $standing->unallocated->minor,
+                );
                 $this->assertLessThanOrEqual($standing->open->minor, $standing->overdue->minor);
             }
         }
     }
 
-    private function entry(string $date, string $due, string $total, string $open, DocumentKind $kind = DocumentKind::Invoice, ?string $settled = null): Entry
-    {
-        return Entry::of(1, $kind, Day::fromIso($date), Day::fromIso($due), Money::of($total, 'USD'), Money::of($open, 'USD'), $settled === null ? null : Day::fromIso($settled));
+    private function entry(
+        string $date,
+        string $due,
+        string $total,
+        string $open,
+        DocumentKind $kind = DocumentKind::Invoice,
+        ?string $settled = null,
+    ): Entry {
+        return Entry::of(
+            1,
+            $kind,
+            Day::fromIso($date),
+            Day::fromIso($due),
+            Money::of($total, 'USD'),
+            Money::of($open, 'USD'),
+            $settled === null ? null : Day::fromIso($settled),
+        );
     }
 
     /** @return list<string> */

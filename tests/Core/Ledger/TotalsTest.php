@@ -36,21 +36,21 @@ final class TotalsTest extends TestCase
 
     public function test_an_invoice_with_two_rates_step_by_step(): void
     {
-        // 2 x 100.00 at 19 % and 3 x 33.33 at 7 %, and 1 x 0.01 at 7 %.
+        // 2 x 100.00 at 19% and 3 x 33.33 at 7%, and 1 x 0.01 at 7%.
         $totals = Totals::of([
             $this->line('2', '100', '0', '19'), $this->line('3', '33.33', '0', '7'), $this->line('1', '0.01', '0', '7'),
         ], TaxTreatment::Exclusive, 'EUR');
         // BR-CO-10 and BR-CO-13: 200.00 + 99.99 + 0.01.
         $this->assertSame('300.00', $totals->net->toDecimal());
-        // BR-S-08: what is taxed at a rate is the sum of its lines; BR-CO-17: 200.00 x 19 %, 100.00 x 7 %.
-        $this->assertSame(['19 %: 200.00, 38.00', '7 %: 100.00, 7.00'], $this->rates($totals));
+        // BR-S-08: what is taxed at a rate is the sum of its lines; BR-CO-17: 200.00 x 19%, 100.00 x 7%.
+        $this->assertSame(['19%: 200.00, 38.00', '7%: 100.00, 7.00'], $this->rates($totals));
         // BR-CO-14 and BR-CO-15.
         $this->assertSame(['45.00', '345.00'], [$totals->tax->toDecimal(), $totals->gross->toDecimal()]);
     }
 
     public function test_the_tax_is_rounded_by_rate_and_not_by_line(): void
     {
-        // Three lines of 0.10 at 5 %: 0.005 each would round up to 0.03 in all; the rule says 0.30 x 5 % = 0.015.
+        // Three lines of 0.10 at 5%: 0.005 each would round up to 0.03 in all; the rule says 0.30 x 5% = 0.015.
         $totals = Totals::of(array_fill(0, 3, $this->line('1', '0.10', '0', '5')), TaxTreatment::Exclusive, 'EUR');
         $this->assertSame('0.02', $totals->tax->toDecimal());
     }
@@ -58,10 +58,10 @@ final class TotalsTest extends TestCase
     public function test_amounts_that_include_the_tax_keep_what_was_promised(): void
     {
         $totals = Totals::of([$this->line('1', '119.00', '0', '19')], TaxTreatment::Inclusive, 'EUR');
-        $this->assertSame(['19 %: 100.00, 19.00'], $this->rates($totals));
+        $this->assertSame(['19%: 100.00, 19.00'], $this->rates($totals));
         $odd = Totals::of([$this->line('1', '9.99', '0', '7'), $this->line('3', '1.11', '0', '7')], TaxTreatment::Inclusive, 'EUR');
         $this->assertSame('13.32', $odd->gross->toDecimal());
-        $this->assertSame(['7 %: 12.45, 0.87'], $this->rates($odd));
+        $this->assertSame(['7%: 12.45, 0.87'], $this->rates($odd));
     }
 
     public function test_without_tax_a_rate_says_nothing(): void
@@ -73,7 +73,7 @@ final class TotalsTest extends TestCase
     public function test_what_is_taken_back_lowers_what_is_taxed(): void
     {
         $totals = Totals::of([$this->line('5', '20', '0', '10'), $this->line('-2', '20', '0', '10')], TaxTreatment::Exclusive, 'USD');
-        $this->assertSame(['10 %: 60.00, 6.00'], $this->rates($totals));
+        $this->assertSame(['10%: 60.00, 6.00'], $this->rates($totals));
     }
 
     public function test_a_currency_without_cents_is_rounded_to_whole_units(): void
@@ -86,14 +86,32 @@ final class TotalsTest extends TestCase
     {
         mt_srand(16931);
         for ($n = 0; $n < 500; $n++) {
-            $lines = array_map(fn () => $this->line((string) (mt_rand(1, 4000) / 100), (string) (mt_rand(1, 99999) / 1000), (string) mt_rand(0, 40), (string) [0, 5, 7, 19, 20][mt_rand(0, 4)]), range(1, mt_rand(1, 12)));
+            $lines = array_map(
+                fn () => $this->line(
+                    (string) (mt_rand(1, 4000) / 100),
+                    (string) (mt_rand(1, 99999) / 1000),
+                    (string) mt_rand(0, 40),
+                    (string) [0, 5, 7, 19, 20][mt_rand(0, 4)],
+                ),
+                range(1, mt_rand(1, 12)),
+            );
             $totals = Totals::of($lines, TaxTreatment::Exclusive, 'EUR');
             $this->assertSame($totals->net->minor, array_sum(array_map(fn (Line $line) => $line->amount('EUR')->minor, $lines)), 'BR-CO-10');
-            $this->assertSame($totals->net->minor, array_sum(array_map(fn (TaxGroup $group) => $group->taxable->minor, $totals->groups)), 'BR-CO-18');
-            $this->assertSame($totals->tax->minor, array_sum(array_map(fn (TaxGroup $group) => $group->tax->minor, $totals->groups)), 'BR-CO-14');
+            $this->assertSame(
+                $totals->net->minor,
+                array_sum(array_map(fn (TaxGroup $group) => $group->taxable->minor, $totals->groups)),
+                'BR-CO-18',
+            );
+            $this->assertSame(
+                $totals->tax->minor,
+                array_sum(array_map(fn (TaxGroup $group) => $group->tax->minor, $totals->groups)),
+                'BR-CO-14',
+            );
             $this->assertSame($totals->gross->minor, $totals->net->minor + $totals->tax->minor, 'BR-CO-15');
             foreach ($totals->groups as $group) {
-                $exact = BigDecimal::of($group->taxable->toDecimal())->multipliedBy($group->rate->value)->dividedBy(100, 2, RoundingMode::HALF_UP);
+                $exact = BigDecimal::of($group->taxable->toDecimal())
+                    ->multipliedBy($group->rate->value)
+                    ->dividedBy(100, 2, RoundingMode::HALF_UP);
                 $this->assertSame((string) $exact, $group->tax->toDecimal(), 'BR-CO-17');
             }
             $inclusive = Totals::of($lines, TaxTreatment::Inclusive, 'EUR');
@@ -130,6 +148,9 @@ final class TotalsTest extends TestCase
     /** @return list<string> */
     private function rates(Totals $totals): array
     {
-        return array_map(fn (TaxGroup $group) => "{$group->rate->toText()}: {$group->taxable->toDecimal()}, {$group->tax->toDecimal()}", $totals->groups);
+        return array_map(
+            fn (TaxGroup $group) => "{$group->rate->toText()}: {$group->taxable->toDecimal()}, {$group->tax->toDecimal()}",
+            $totals->groups,
+        );
     }
 }

@@ -44,9 +44,19 @@ final class LookAlikesTest extends TestCase
         yield 'the same person' => [$wren, Likeness::person('Silas', 'Wren'), 'likely', ['same name']];
         yield 'by the nickname' => [$wren, Likeness::person('Si', 'Wren'), 'likely', ['same name']];
         yield 'names the other way round' => [$wren, Likeness::person('Wren', 'Silas'), 'likely', ['same name']];
-        yield 'a slip, and the same phone' => [$wren, Likeness::person('Silas', 'Wern', ['+16035550164']), 'likely', ['name much alike', 'same phone']];
+        yield 'a slip, and the same phone' => [
+            $wren,
+            Likeness::person('Silas', 'Wern', ['+16035550164']),
+            'likely',
+            ['name much alike', 'same phone'],
+        ];
         yield 'a slip alone' => [$wren, Likeness::person('Silas', 'Wrenn'), 'possible', ['name much alike']];
-        yield 'the same name, other phone and email' => [$wren, Likeness::person('Silas', 'Wren', ['+12025550100'], ['sw@other.example']), 'possible', ['same name']];
+        yield 'the same name, other phone and email' => [
+            $wren,
+            Likeness::person('Silas', 'Wren', ['+12025550100'], ['sw@other.example']),
+            'possible',
+            ['same name'],
+        ];
         yield 'spouses who share a phone and an address' => [
             Likeness::person('Edith', 'Larkin', ['+18025550190'], [], [['05146', '22 Orchard Hill']]),
             Likeness::person('Walter', 'Larkin', ['+18025550190'], [], [['05146', '22 Orchard Hill']]),
@@ -58,7 +68,12 @@ final class LookAlikesTest extends TestCase
             Likeness::company('Hollow Pine Timber', ['+16035550163']),
             'different', ['same phone'],
         ];
-        yield 'another legal form' => [Likeness::company('Brass Lantern Foundry LLC'), Likeness::company('The Brass Lantern Foundry, Inc.'), 'likely', ['same name']];
+        yield 'another legal form' => [
+            Likeness::company('Brass Lantern Foundry LLC'),
+            Likeness::company('The Brass Lantern Foundry, Inc.'),
+            'likely',
+            ['same name'],
+        ];
         yield 'accents' => [Likeness::company('Räder Müller'), Likeness::company('RADER MULLER'), 'likely', ['same name']];
         yield 'person and company' => [Likeness::person('Silas', 'Wren'), Likeness::company('Silas Wren'), 'different', []];
     }
@@ -81,6 +96,9 @@ final class LookAlikesTest extends TestCase
     #[DataProvider('pairs')]
     public function test_what_may_be_the_same_shares_a_key(Likeness $one, Likeness $other, string $verdict): void
     {
-        $this->assertSame($verdict !== 'different' || array_intersect($one->keys(), $other->keys()) !== [], array_intersect($one->keys(), $other->keys()) !== []);
+        $this->assertSame(
+            $verdict !== 'different' || array_intersect($one->keys(), $other->keys()) !== [],
+            array_intersect($one->keys(), $other->keys()) !== [],
+        );
     }
 }

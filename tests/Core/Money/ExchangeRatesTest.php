@@ -17,7 +17,9 @@ final class ExchangeRatesTest extends TestCase
     public function test_a_rate_holds_until_the_next_one(): void
     {
         $rates = ExchangeRates::of('USD', [
-            ['EUR', Day::of(2026, 7, 1), BigDecimal::of('1.10')], ['EUR', Day::of(2026, 1, 1), BigDecimal::of('1.0842')], ['JPY', Day::of(2026, 1, 1), BigDecimal::of('0.0067')],
+            ['EUR', Day::of(2026, 7, 1), BigDecimal::of('1.10')],
+            ['EUR', Day::of(2026, 1, 1), BigDecimal::of('1.0842')],
+            ['JPY', Day::of(2026, 1, 1), BigDecimal::of('0.0067')],
         ]);
         $this->assertSame('108.42', $rates->toHome(Money::of('100', 'EUR'), Day::of(2026, 6, 30))->toDecimal());
         $this->assertSame('110.00', $rates->toHome(Money::of('100', 'EUR'), Day::of(2026, 7, 1))->toDecimal());

@@ -24,7 +24,11 @@ use PHPUnit\Framework\TestCase;
 /** How people write numbers: common practice, no published source; the signs of countries are those of CLDR. */
 final class TypedNumberTest extends TestCase
 {
-    /** @return iterable<string, array{string, string|null, string|null}> typed; with a decimal point; with a decimal comma; null where it is refused */
+    /**
+     * @return iterable<string, array{
+     *     string, string|null, string|null,
+     * }> typed; with a decimal point; with a decimal comma; null where it is refused
+     */
     public static function typed(): iterable
     {
         yield 'plain' => ['1250.00', '1250.00', '1250.00'];
@@ -79,7 +83,9 @@ final class TypedNumberTest extends TestCase
         yield 'a price' => [fn (string $typed) => (string) Line::readPrice($typed, 'USD')->toScale(2)];
         yield 'a rate' => [fn (string $typed) => (string) ExchangeRates::readRate($typed)->toScale(2)];
         yield 'a field of a sheet' => [fn (string $typed) => FieldReader::of(self::dates(), 'USD')->read(FieldKind::Number, $typed)];
-        yield 'an amount of a sheet' => [fn (string $typed) => substr(FieldReader::of(self::dates(), 'USD')->read(FieldKind::Amount, $typed), 0, -4)];
+        yield 'an amount of a sheet' => [
+            fn (string $typed) => substr(FieldReader::of(self::dates(), 'USD')->read(FieldKind::Amount, $typed), 0, -4),
+        ];
         yield 'a file' => [fn (string $typed) => self::ofFile($typed)];
     }
 
@@ -140,7 +146,10 @@ final class TypedNumberTest extends TestCase
         for ($run = 0; $run < 2000; $run++) {
             $plain = (string) Money::ofMinor(mt_rand(-10 ** 9, 10 ** 9), ['USD', 'JPY', 'KWD'][$run % 3])->toDecimal();
             foreach (DecimalSign::cases() as $sign) {
-                $this->assertTrue(TypedNumber::plain($plain)->isEqualTo(TypedNumber::read($sign->write($plain), $sign)->value), "$plain with {$sign->value}");
+                $this->assertTrue(
+                    TypedNumber::plain($plain)->isEqualTo(TypedNumber::read($sign->write($plain), $sign)->value),
+                    "$plain with {$sign->value}",
+                );
             }
         }
     }
@@ -159,9 +168,20 @@ final class TypedNumberTest extends TestCase
     public function test_sums_and_products_are_checked(): void
     {
         $most = Money::ofMinor(PHP_INT_MAX, 'USD');
-        foreach ([fn () => $most->plus(Money::ofMinor(1, 'USD')), fn () => $most->negated()->minus(Money::ofMinor(1, 'USD')),
-            fn () => Money::rounded(TypedNumber::plain('99999999999999999999'), 'USD'),
-            fn () => Line::of('Work', TypedNumber::plain('1000000'), TypedNumber::plain('1000000000'), Percent::of(0), Percent::of(0))->amount('USD')] as $sum) {
+        foreach (
+            [
+                fn () => $most->plus(Money::ofMinor(1, 'USD')),
+                fn () => $most->negated()->minus(Money::ofMinor(1, 'USD')),
+                fn () => Money::rounded(TypedNumber::plain('99999999999999999999'), 'USD'),
+                fn () => Line::of(
+                    'Work',
+                    TypedNumber::plain('1000000'),
+                    TypedNumber::plain('1000000000'),
+                    Percent::of(0),
+                    Percent::of(0),
+                )->amount('USD'),
+            ] as $sum
+        ) {
             try {
                 $sum();
                 $this->fail('It was taken.');
@@ -189,7 +209,11 @@ final class TypedNumberTest extends TestCase
 
     private static function ofFile(string $typed): string
     {
-        [$documents, $problems] = DocumentTable::read("kind,number,party,date,amount\ninvoice,1,Somebody,2026-11-01,\"$typed\"\n", self::dates(), 'USD');
+        [$documents, $problems] = DocumentTable::read(
+            "kind,number,party,date,amount\ninvoice,1,Somebody,2026-11-01,\"$typed\"\n",
+            self::dates(),
+            'USD',
+        );
 
         return $problems === [] ? $documents[2]->totals()->gross->toDecimal() : throw BadAmount::notANumber($typed);
     }

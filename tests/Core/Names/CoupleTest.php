@@ -31,7 +31,13 @@ final class CoupleTest extends TestCase
         $silas = PersonName::of('Silas', 'Wren', 'Mr.');
         $this->assertSame(['Mr. Silas Wren and', 'Dr. Ada Finch'], Couple::of($ada, $silas, TogetherAs::Titles)->envelopeLines());
         $this->assertSame('Dear Mr. Wren and Dr. Finch:', Couple::of($ada, $silas, TogetherAs::Titles)->salutation());
-        $this->assertSame('Dear Si and Ada:', Couple::of(PersonName::of('Silas', 'Wren', preferred: 'Si'), $ada, TogetherAs::Names, true)->salutation());
-        $this->assertSame('Dear Thea Larkin and Mr. Wren:', Couple::of(PersonName::of('Thea', 'Larkin'), $silas, TogetherAs::Names)->salutation());
+        $this->assertSame(
+            'Dear Si and Ada:',
+            Couple::of(PersonName::of('Silas', 'Wren', preferred: 'Si'), $ada, TogetherAs::Names, true)->salutation(),
+        );
+        $this->assertSame(
+            'Dear Thea Larkin and Mr. Wren:',
+            Couple::of(PersonName::of('Thea', 'Larkin'), $silas, TogetherAs::Names)->salutation(),
+        );
     }
 }

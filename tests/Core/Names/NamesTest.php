@@ -139,7 +139,10 @@ final class NamesTest extends TestCase
         $this->assertNull(Addressing::of($silas, isInformal: true, isDeceased: true)->salutation());
         $this->assertSame('Dear Silas Wren:', Addressing::of(PersonName::of('Silas', 'Wren'))->salutation());
         $this->assertSame('Dear Isolde:', Addressing::of(PersonName::of('Isolde', '', prefix: 'Ms.'))->salutation());
-        $this->assertSame('Silas Wren, Esq.', Addressing::of(PersonName::of('Silas', 'Wren', prefix: 'Mr.', postNominals: 'Esq.'))->envelopeLine());
+        $this->assertSame(
+            'Silas Wren, Esq.',
+            Addressing::of(PersonName::of('Silas', 'Wren', prefix: 'Mr.', postNominals: 'Esq.'))->envelopeLine(),
+        );
     }
 
     #[TestWith(['Mr.', 'he/him'])]

@@ -12,12 +12,21 @@ final class LocalTimeTest extends TestCase
 {
     public function test_the_address_goes_before_the_number(): void
     {
-        foreach ([
-            ['US', 'VT', '', 'Tue 09:30', 'New York', true], ['US', 'CA', '', 'Tue 06:30', 'Los Angeles', false], ['US', 'HI', '+18025550142', 'Tue 04:30', 'Honolulu', false],
-            ['CH', '', '', 'Tue 15:30', 'Zurich', true], ['GB', '', '', 'Tue 14:30', 'London', true], ['DE', '', '', 'Tue 15:30', 'Berlin', true],
-            ['NZ', '', '', 'Wed 03:30', 'Auckland', false], ['IN', '', '', 'Tue 20:00', 'Kolkata', false], ['AU', 'NSW', '', 'Wed 01:30', 'Sydney', false],
-            ['', '', '+442079460321', 'Tue 14:30', 'London', true], ['BR', '', '+551155256325', 'Tue 11:30', 'Sao Paulo', true],
-        ] as [$country, $region, $number, $text, $place, $isWorking]) {
+        foreach (
+            [
+                ['US', 'VT', '', 'Tue 09:30', 'New York', true],
+                ['US', 'CA', '', 'Tue 06:30', 'Los Angeles', false],
+                ['US', 'HI', '+18025550142', 'Tue 04:30', 'Honolulu', false],
+                ['CH', '', '', 'Tue 15:30', 'Zurich', true],
+                ['GB', '', '', 'Tue 14:30', 'London', true],
+                ['DE', '', '', 'Tue 15:30', 'Berlin', true],
+                ['NZ', '', '', 'Wed 03:30', 'Auckland', false],
+                ['IN', '', '', 'Tue 20:00', 'Kolkata', false],
+                ['AU', 'NSW', '', 'Wed 01:30', 'Sydney', false],
+                ['', '', '+442079460321', 'Tue 14:30', 'London', true],
+                ['BR', '', '+551155256325', 'Tue 11:30', 'Sao Paulo', true],
+            ] as [$country, $region, $number, $text, $place, $isWorking]
+        ) {
             $time = LocalTime::of($country, $region, $number, new \DateTimeImmutable('2026-11-24T14:30:00Z'));
             $this->assertNotNull($time, $country.$number);
             $this->assertSame([$text, $place, $isWorking], [$time->toText(), $time->place(), $time->isWorkingHours()], $country.$number);
@@ -40,7 +49,11 @@ final class LocalTimeTest extends TestCase
     public function test_the_desk_is_kept_from_nine_to_five(): void
     {
         foreach (['08:59' => false, '09:00' => true, '16:59' => true, '17:00' => false] as $hour => $isWorking) {
-            $this->assertSame($isWorking, LocalTime::of('GB', '', '', new \DateTimeImmutable("2026-11-24T$hour:00Z"))?->isWorkingHours(), $hour);
+            $this->assertSame(
+                $isWorking,
+                LocalTime::of('GB', '', '', new \DateTimeImmutable("2026-11-24T$hour:00Z"))?->isWorkingHours(),
+                $hour,
+            );
         }
     }
 }

@@ -23,8 +23,13 @@ final class ReachTest extends TestCase
     #[TestWith(['011 44 20 7946 0123', 'US', '+442079460123', '', '+44 20 7946 0123'])]
     #[TestWith(['613 555 0134', 'CA', '+16135550134', '', '+1 613-555-0134'])]
     #[TestWith(['٨٠٢٥٥٥٠١٤٢', 'US', '+18025550142', '', '(802) 555-0142'])]
-    public function test_phones_are_kept_as_typed_and_as_e164(string $typed, string $region, string $e164, string $extension, string $seenFromUs): void
-    {
+    public function test_phones_are_kept_as_typed_and_as_e164(
+        string $typed,
+        string $region,
+        string $e164,
+        string $extension,
+        string $seenFromUs,
+    ): void {
         $phone = PhoneNumber::fromTyped($typed, $region);
         $this->assertSame([$typed, $e164, $extension], [$phone->typed, $phone->e164, $phone->extension]);
         $this->assertSame($seenFromUs, $phone->displayFrom('US'));
@@ -47,7 +52,12 @@ final class ReachTest extends TestCase
     #[TestWith(['', 'Type the phone number, or remove this line.'])]
     #[TestWith(['555-0142', '“555-0142” lacks its area code. Type the whole number.'])]
     #[TestWith(['802555', '“802555” has too few digits for a phone number. Check it, or begin with + and the country code.'])]
-    #[TestWith(['802 555 0142 0142', '“802 555 0142 0142” has too many digits for a phone number. Check it, or write an extension as ext. 12.'])]
+    #[
+        TestWith([
+            '802 555 0142 0142',
+            '“802 555 0142 0142” has too many digits for a phone number. Check it, or write an extension as ext. 12.',
+        ]),
+    ]
     #[TestWith(['+999 12345678', '“+999 12345678” begins with a country code that does not exist. Check the digits after the +.'])]
     public function test_a_phone_that_cannot_be_is_refused(string $typed, string $message): void
     {
@@ -116,8 +126,16 @@ final class ReachTest extends TestCase
 
     public function test_one_primary_of_each_kind(): void
     {
-        $this->assertSame([true, false, true], Primaries::settle([['phone', false], ['phone', false], ['email', false]]), 'the first is promoted');
-        $this->assertSame([false, true, true], Primaries::settle([['phone', false], ['phone', true], ['email', true]]), 'the marked one stays');
+        $this->assertSame(
+            [true, false, true],
+            Primaries::settle([['phone', false], ['phone', false], ['email', false]]),
+            'the first is promoted',
+        );
+        $this->assertSame(
+            [false, true, true],
+            Primaries::settle([['phone', false], ['phone', true], ['email', true]]),
+            'the marked one stays',
+        );
         $this->assertSame([true, false], Primaries::settle([['phone', true], ['phone', true]]), 'the first of two stays');
         $this->assertSame([], Primaries::settle([]));
     }

@@ -6,13 +6,13 @@ namespace Tests\Core\Records;
 
 use Almanac\Calendar\Day;
 use Almanac\Records\Difference;
-use Almanac\Records\Fact;
 use Almanac\Records\Grade;
 use Almanac\Records\Inherited;
+use Almanac\Records\LoggedFact;
 use Almanac\Records\PartyKind;
 use Almanac\Records\WordingRefused;
 use Almanac\Relations\RelationKind;
-use Almanac\Relations\Tie;
+use Almanac\Relations\RelationName;
 use PHPUnit\Framework\TestCase;
 
 final class KeepingTest extends TestCase
@@ -21,7 +21,7 @@ final class KeepingTest extends TestCase
     {
         $tell = fn (string $from, string $to) => array_map(
             fn (Difference $difference) => [$difference->label, $difference->from, $difference->to],
-            Difference::between(['b' => Fact::private('Birth date', $from)], ['b' => Fact::private('Birth date', $to)]),
+            Difference::between(['b' => LoggedFact::private('Birth date', $from)], ['b' => LoggedFact::private('Birth date', $to)]),
         );
         $this->assertSame([['Birth date', '', 'kept, private']], $tell('', '1950-02-03'));
         $this->assertSame([['Birth date', 'kept, private', 'another, private']], $tell('1950-02-03', '1950-02-04'));
@@ -67,15 +67,23 @@ final class KeepingTest extends TestCase
 
     public function test_a_tie_told_twice_from_the_other_end_is_itself(): void
     {
-        $ties = [...array_map(Tie::of(...), RelationKind::cases()), Tie::own('landlord', 'tenant'), Tie::own('old friend', '')];
+        $ties = [...array_map(RelationName::of(...), RelationKind::cases()), RelationName::own('landlord', 'tenant'), RelationName::own('old friend', '')];
         foreach ($ties as $tie) {
             $this->assertEquals($tie, $tie->inverse()->inverse());
         }
-        $this->assertSame('tenant', Tie::own('landlord', 'tenant')->inverse()->name);
-        $this->assertSame('old friend', Tie::own('old friend', '')->inverse()->name);
-        $this->assertTrue(Tie::own('landlord', 'tenant')->fits(PartyKind::Company, PartyKind::Person));
-        $this->assertFalse(Tie::of(RelationKind::Spouse)->fits(PartyKind::Company, PartyKind::Person));
-        $this->assertTrue(Tie::of(RelationKind::Executor)->standsIn());
-        $this->assertFalse(Tie::own('executor of old', '')->standsIn());
+        $this->assertSame('tenant', RelationName::own('landlord', 'tenant')->inverse()->name);
+        $this->assertSame('old friend', RelationName::own('old friend', '')->inverse()->name);
+        $this->assertTrue(RelationName::own('landlord', 'tenant')->fits(PartyKind::Company, PartyKind::Person));
+        $this->assertFalse(RelationName::of(RelationKind::Spouse)->fits(PartyKind::Company, PartyKind::Person));
+        $this->assertSame(
+            [0, 1, 2, null],
+            array_map(fn (RelationKind $kind) => RelationName::of($kind)->standsInAs(), [
+                RelationKind::Executor,
+                RelationKind::NextOfKin,
+                RelationKind::Spouse,
+                RelationKind::Child,
+            ]),
+        );
+        $this->assertNull(RelationName::own('executor of old', '')->standsInAs());
     }
 }

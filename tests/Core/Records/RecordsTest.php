@@ -6,7 +6,7 @@ namespace Tests\Core\Records;
 
 use Almanac\Calendar\Day;
 use Almanac\Records\Difference;
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
 use Almanac\Records\Period;
 use Almanac\Records\PeriodRefused;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -16,8 +16,8 @@ final class RecordsTest extends TestCase
 {
     public function test_differences_are_told_in_words(): void
     {
-        $before = ['a' => new Fact('Phone', '1'), 'b' => new Fact('Phone', '2'), 'c' => new Fact('Email', '3')];
-        $after = ['a' => new Fact('Phone', '1'), 'c' => new Fact('Email', '4'), 'd' => new Fact('Website', '5')];
+        $before = ['a' => new LoggedFact('Phone', '1'), 'b' => new LoggedFact('Phone', '2'), 'c' => new LoggedFact('Email', '3')];
+        $after = ['a' => new LoggedFact('Phone', '1'), 'c' => new LoggedFact('Email', '4'), 'd' => new LoggedFact('Website', '5')];
         $this->assertSame(
             [['Phone', '2', ''], ['Email', '3', '4'], ['Website', '', '5']],
             array_map(fn (Difference $one) => [$one->label, $one->from, $one->to], Difference::between($before, $after)),

@@ -48,8 +48,13 @@ final class TaxIdTest extends TestCase
     }
 
     #[DataProvider('good')]
-    public function test_it_is_kept_plain_and_shown_as_on_paper(TaxIdKind $kind, string $country, string $typed, string $kept, string $shown): void
-    {
+    public function test_it_is_kept_plain_and_shown_as_on_paper(
+        TaxIdKind $kind,
+        string $country,
+        string $typed,
+        string $kept,
+        string $shown,
+    ): void {
         $id = TaxId::of($kind, $country, $typed);
         $this->assertSame([$kept, $shown], [$id->value, $id->display()]);
         $this->assertEquals($id, TaxId::of($kind, $country, $id->display()), 'what is shown reads as the same');
@@ -62,20 +67,85 @@ final class TaxIdTest extends TestCase
     {
         yield 'nothing' => [TaxIdKind::Ein, '', ' ', 'Type the EIN, or remove this line.'];
         yield 'letters' => [TaxIdKind::Ein, '', '12-34567AB', '“12-34567AB” is not a valid EIN, which looks like 12-3456789.'];
-        yield 'a prefix of nobody' => [TaxIdKind::Ein, '', '07-1234567', '“07-1234567” is not a valid EIN: the IRS assigns none that begins with 07.'];
-        yield 'an ITIN as SSN' => [TaxIdKind::Ssn, '', '912-70-1234', '“912-70-1234” is not a valid SSN: one that begins with 9 is an ITIN or an ATIN.'];
+        yield 'a prefix of nobody' => [
+            TaxIdKind::Ein,
+            '',
+            '07-1234567',
+            '“07-1234567” is not a valid EIN: the IRS assigns none that begins with 07.',
+        ];
+        yield 'an ITIN as SSN' => [
+            TaxIdKind::Ssn,
+            '',
+            '912-70-1234',
+            '“912-70-1234” is not a valid SSN: one that begins with 9 is an ITIN or an ATIN.',
+        ];
         yield 'area 666' => [TaxIdKind::Ssn, '', '666-12-3456', '“666-12-3456” is not a valid SSN: none begins with 666.'];
-        yield 'group 00' => [TaxIdKind::Ssn, '', '536-00-4399', '“536-00-4399” is not a valid SSN: its fourth and fifth digits are never 00.'];
-        yield 'serial 0000' => [TaxIdKind::Ssn, '', '536-90-0000', '“536-90-0000” is not a valid SSN: its last four digits are never 0000.'];
-        yield 'an ATIN as ITIN' => [TaxIdKind::Itin, '', '912-93-1234', '“912-93-1234” is not a valid ITIN: with 93 in the middle it is an ATIN.'];
-        yield 'another ITIN' => [TaxIdKind::Itin, '', '912-40-1234', '“912-40-1234” is not a valid ITIN: its fourth and fifth digits lie in 50–65, 70–88, 90–92 or 94–99.'];
-        yield 'an ITIN as ATIN' => [TaxIdKind::Atin, '', '912-70-1234', '“912-70-1234” is not a valid ATIN: it begins with 9 and has 93 in the middle.'];
-        yield 'a slip' => [TaxIdKind::Vat, 'DE', 'DE136695978', '“DE136695978” cannot be right: its check digits do not match. Compare it with the paper.'];
-        yield 'too short' => [TaxIdKind::Vat, 'FR', 'FR4030326504', '“FR4030326504” is not a valid VAT number, which looks like FR40303265045.'];
-        yield 'of another country' => [TaxIdKind::Vat, 'DE', 'ATU13585627', '“ATU13585627” is not a valid VAT number, which looks like DE136695976.'];
-        yield 'of nowhere' => [TaxIdKind::Vat, 'US', '123456789', 'VAT numbers of “US” are not known here. Choose the country, or another kind of number.'];
-        yield 'a slip of the ABN' => [TaxIdKind::AuBusinessNumber, '', '83914571674', '“83914571674” cannot be right: its check digits do not match. Compare it with the paper.'];
-        yield 'in other digits' => [TaxIdKind::Duns, '', '١٢٣٤٥٦٧٨٩', '“١٢٣٤٥٦٧٨٩” is not a valid DUNS number, which looks like 15-048-3782.'];
+        yield 'group 00' => [
+            TaxIdKind::Ssn,
+            '',
+            '536-00-4399',
+            '“536-00-4399” is not a valid SSN: its fourth and fifth digits are never 00.',
+        ];
+        yield 'serial 0000' => [
+            TaxIdKind::Ssn,
+            '',
+            '536-90-0000',
+            '“536-90-0000” is not a valid SSN: its last four digits are never 0000.',
+        ];
+        yield 'an ATIN as ITIN' => [
+            TaxIdKind::Itin,
+            '',
+            '912-93-1234',
+            '“912-93-1234” is not a valid ITIN: with 93 in the middle it is an ATIN.',
+        ];
+        yield 'another ITIN' => [
+            TaxIdKind::Itin,
+            '',
+            '912-40-1234',
+            '“912-40-1234” is not a valid ITIN: its fourth and fifth digits lie in 50–65, 70–88, 90–92 or 94–99.',
+        ];
+        yield 'an ITIN as ATIN' => [
+            TaxIdKind::Atin,
+            '',
+            '912-70-1234',
+            '“912-70-1234” is not a valid ATIN: it begins with 9 and has 93 in the middle.',
+        ];
+        yield 'a slip' => [
+            TaxIdKind::Vat,
+            'DE',
+            'DE136695978',
+            '“DE136695978” cannot be right: its check digits do not match. Compare it with the paper.',
+        ];
+        yield 'too short' => [
+            TaxIdKind::Vat,
+            'FR',
+            'FR4030326504',
+            '“FR4030326504” is not a valid VAT number, which looks like FR40303265045.',
+        ];
+        yield 'of another country' => [
+            TaxIdKind::Vat,
+            'DE',
+            'ATU13585627',
+            '“ATU13585627” is not a valid VAT number, which looks like DE136695976.',
+        ];
+        yield 'of nowhere' => [
+            TaxIdKind::Vat,
+            'US',
+            '123456789',
+            'VAT numbers of “US” are not known here. Choose the country, or another kind of number.',
+        ];
+        yield 'a slip of the ABN' => [
+            TaxIdKind::AuBusinessNumber,
+            '',
+            '83914571674',
+            '“83914571674” cannot be right: its check digits do not match. Compare it with the paper.',
+        ];
+        yield 'in other digits' => [
+            TaxIdKind::Duns,
+            '',
+            '١٢٣٤٥٦٧٨٩',
+            '“١٢٣٤٥٦٧٨٩” is not a valid DUNS number, which looks like 15-048-3782.',
+        ];
     }
 
     #[DataProvider('wrong')]
@@ -103,7 +173,15 @@ final class TaxIdTest extends TestCase
     /** One wrong digit is always found where the check digits are made for it. */
     public function test_one_wrong_digit_is_found(): void
     {
-        foreach ([[TaxIdKind::Vat, 'DE', 'DE136695976'], [TaxIdKind::Vat, 'IT', 'IT00743110157'], [TaxIdKind::Lei, '', '213800KUD8LAJWSQ9D15'], [TaxIdKind::CaBusinessNumber, '', '123026635'], [TaxIdKind::Gln, '', '4012345000009']] as [$kind, $country, $number]) {
+        foreach (
+            [
+                [TaxIdKind::Vat, 'DE', 'DE136695976'],
+                [TaxIdKind::Vat, 'IT', 'IT00743110157'],
+                [TaxIdKind::Lei, '', '213800KUD8LAJWSQ9D15'],
+                [TaxIdKind::CaBusinessNumber, '', '123026635'],
+                [TaxIdKind::Gln, '', '4012345000009'],
+            ] as [$kind, $country, $number]
+        ) {
             foreach (str_split($number) as $at => $sign) {
                 if (! ctype_digit($sign)) {
                     continue;

@@ -13,7 +13,7 @@ use PHPUnit\Framework\TestCase;
 
 /**
  * The cost of not taking a cash discount. 2/10 net 30 is the standard example of financial
- * management textbooks: 37.24 % on a year of 365 days, 36.73 % on one of 360. The others are
+ * management textbooks: 37.24% on a year of 365 days, 36.73% on one of 360. The others are
  * worked by hand from the same formula, p / (100 − p) × year / (N − n).
  */
 final class DiscountTest extends TestCase
@@ -43,7 +43,7 @@ final class DiscountTest extends TestCase
         $early = $this->apply('2/20 EOM net 45', '2026-01-01')->discount;
         $this->assertSame('2026-02-15', $early?->lastDay->toIso());
         $this->assertNull($early->costPerYear(), 'waiting gains nothing');
-        $this->assertSame('2 % off until 15 Feb 2026.', $early->sentence());
+        $this->assertSame('2% off until 15 Feb 2026.', $early->sentence());
         $this->assertSame('2026-02-20', $this->apply('2/20 EOM net 45', '2026-01-31')->discount?->lastDay->toIso());
     }
 

@@ -60,9 +60,25 @@ final class DueDateTest extends TestCase
     {
         $calendar = BusinessCalendar::with(new UsFederalHolidays);
         $terms = array_map(Shorthand::read(...), [
-            'due on receipt', 'net 0', 'net 30', 'net 0 EOM', 'net 15 EOM', 'EOM', 'EOM + 1 month', '10th prox', '31st prox + 2 months cutoff 20',
-            '1st of this month', '31st of this month', 'net 1 month', '2/10 net 30', '1/15 EOM net 45', '30% on receipt, 70% net 30',
-            'due on receipt, previous business day', 'EOM, previous business day', 'EOM, next business day within the month', 'net 30, next business day',
+            'due on receipt',
+            'net 0',
+            'net 30',
+            'net 0 EOM',
+            'net 15 EOM',
+            'EOM',
+            'EOM + 1 month',
+            '10th prox',
+            '31st prox + 2 months cutoff 20',
+            '1st of this month',
+            '31st of this month',
+            'net 1 month',
+            '2/10 net 30',
+            '1/15 EOM net 45',
+            '30% on receipt, 70% net 30',
+            'due on receipt, previous business day',
+            'EOM, previous business day',
+            'EOM, next business day within the month',
+            'net 30, next business day',
         ]);
         for ($day = Day::of(2023, 1, 1); $day->year < 2030; $day = $day->plusDays(1)) {
             foreach ($terms as $one) {
@@ -104,13 +120,41 @@ final class DueDateTest extends TestCase
         yield 'receipt' => ['COD', '2026-01-31', 'Due on receipt, the document’s own date, is Sat 31 Jan 2026.'];
         yield 'end of month' => ['EOM', '2026-01-10', 'The end of the document’s month is Sat 31 Jan 2026.'];
         yield 'short month' => ['31st prox', '2026-01-10', 'The 31st of the following month, which is its last day, is Sat 28 Feb 2026.'];
-        yield 'cutoff' => ['10th prox cutoff 25', '2026-01-26', '26 Jan 2026 is after the cutoff on the 25th, so the 10th of the month 2 months on is Tue 10 Mar 2026.'];
-        yield 'past' => ['5th of this month', '2026-01-10', 'The 5th is past on 10 Jan 2026, so the 5th of the next month is Thu 5 Feb 2026.'];
-        yield 'weekend' => ['net 30, next business day', '2026-02-27', '27 Feb 2026, plus 30 days, is Sun 29 Mar 2026. That is a Sunday, so the next business day: Mon 30 Mar 2026.'];
-        yield 'holiday' => ['net 2, next business day', '2026-11-24', '24 Nov 2026, plus 2 days, is Thu 26 Nov 2026. That is Thanksgiving Day, so the next business day: Fri 27 Nov 2026.'];
-        yield 'previous would be too early' => ['COD, previous business day', '2026-01-31', 'Due on receipt, the document’s own date, is Sat 31 Jan 2026. That is a Saturday, so the next business day: Mon 2 Feb 2026.'];
-        yield 'discount' => ['2/10 net 30', '2026-01-31', '31 Jan 2026, plus 30 days, is Mon 2 Mar 2026. 2 % off until 10 Feb 2026; not taking it costs 37.24 % a year.'];
-        yield 'instalments' => ['30% on receipt, 70% net 30', '2026-01-31', '30 %: Due on receipt, the document’s own date, is Sat 31 Jan 2026. 70 %: 31 Jan 2026, plus 30 days, is Mon 2 Mar 2026.'];
+        yield 'cutoff' => [
+            '10th prox cutoff 25',
+            '2026-01-26',
+            '26 Jan 2026 is after the cutoff on the 25th, so the 10th of the month 2 months on is Tue 10 Mar 2026.',
+        ];
+        yield 'past' => [
+            '5th of this month',
+            '2026-01-10',
+            'The 5th is past on 10 Jan 2026, so the 5th of the next month is Thu 5 Feb 2026.',
+        ];
+        yield 'weekend' => [
+            'net 30, next business day',
+            '2026-02-27',
+            '27 Feb 2026, plus 30 days, is Sun 29 Mar 2026. That is a Sunday, so the next business day: Mon 30 Mar 2026.',
+        ];
+        yield 'holiday' => [
+            'net 2, next business day',
+            '2026-11-24',
+            '24 Nov 2026, plus 2 days, is Thu 26 Nov 2026. That is Thanksgiving Day, so the next business day: Fri 27 Nov 2026.',
+        ];
+        yield 'previous would be too early' => [
+            'COD, previous business day',
+            '2026-01-31',
+            'Due on receipt, the document’s own date, is Sat 31 Jan 2026. That is a Saturday, so the next business day: Mon 2 Feb 2026.',
+        ];
+        yield 'discount' => [
+            '2/10 net 30',
+            '2026-01-31',
+            '31 Jan 2026, plus 30 days, is Mon 2 Mar 2026. 2% off until 10 Feb 2026; not taking it costs 37.24% a year.',
+        ];
+        yield 'instalments' => [
+            '30% on receipt, 70% net 30',
+            '2026-01-31',
+            '30%: Due on receipt, the document’s own date, is Sat 31 Jan 2026. 70%: 31 Jan 2026, plus 30 days, is Mon 2 Mar 2026.',
+        ];
     }
 
     #[DataProvider('sentences')]

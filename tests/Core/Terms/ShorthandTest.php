@@ -101,16 +101,26 @@ final class ShorthandTest extends TestCase
         }
     }
 
-    #[TestWith(['2/40 net 30', 'The discount (2/40) would end after the payment is due (net 30). Shorten its days, or make the terms longer.'])]
-    #[TestWith(['2/10 due on receipt', 'The discount (2/10) would end after the payment is due (due on receipt). Shorten its days, or make the terms longer.'])]
+    #[
+        TestWith([
+            '2/40 net 30',
+            'The discount (2/40) would end after the payment is due (net 30). Shorten its days, or make the terms longer.',
+        ]),
+    ]
+    #[
+        TestWith([
+            '2/10 due on receipt',
+            'The discount (2/10) would end after the payment is due (due on receipt). Shorten its days, or make the terms longer.',
+        ]),
+    ]
     #[TestWith(['net -5', 'Payment cannot be due 5 days before the document. Write net 5, or due on receipt.'])]
     #[TestWith(['tomorrow', '“tomorrow” cannot be read as payment terms. Try net 30, 2/10 net 30, EOM, 10th prox or due on receipt.'])]
     #[TestWith(['', 'Type the payment terms, such as net 30, or choose them from the list.'])]
     #[TestWith(['2/10', 'Say when the full amount is due as well, as in 2/10 net 30.'])]
-    #[TestWith(['100/10 net 30', 'The discount must be more than 0 % and less than 100 %. Leave it out when there is none.'])]
-    #[TestWith(['0/10 net 30', 'The discount must be more than 0 % and less than 100 %. Leave it out when there is none.'])]
-    #[TestWith(['30% on receipt, 60% net 30', 'The parts add up to 90 %, not to 100 %. Change the percentages of the instalments.'])]
-    #[TestWith(['0% on receipt, 100% net 30', 'Each instalment must be more than 0 %.'])]
+    #[TestWith(['100/10 net 30', 'The discount must be more than 0% and less than 100%. Leave it out when there is none.'])]
+    #[TestWith(['0/10 net 30', 'The discount must be more than 0% and less than 100%. Leave it out when there is none.'])]
+    #[TestWith(['30% on receipt, 60% net 30', 'The parts add up to 90%, not to 100%. Change the percentages of the instalments.'])]
+    #[TestWith(['0% on receipt, 100% net 30', 'Each instalment must be more than 0%.'])]
     #[TestWith(['50% 2/10 net 30, 50% net 60', 'A discount for early payment goes with a single due date, not with instalments.'])]
     #[TestWith(['32nd prox', 'No month has a day 32: days run from 1 to 31.'])]
     #[TestWith(['net 99999', 'That is too long: at most 3650 days.'])]
@@ -126,7 +136,28 @@ final class ShorthandTest extends TestCase
     public function test_no_text_makes_it_fail_otherwise(): void
     {
         mt_srand(20261124);
-        $pieces = ['net', 'n/', '2/10', '30', 'EOM', '10th', 'prox', '%', ',', '+', '-5', 'days', 'cutoff', ' ', 'month', '100', '0', '99999999999', "\u{200b}", '✓'];
+        $pieces = [
+            'net',
+            'n/',
+            '2/10',
+            '30',
+            'EOM',
+            '10th',
+            'prox',
+            '%',
+            ',',
+            '+',
+            '-5',
+            'days',
+            'cutoff',
+            ' ',
+            'month',
+            '100',
+            '0',
+            '99999999999',
+            "\u{200b}",
+            '✓',
+        ];
         $read = 0;
         for ($n = 0; $n < 20_000; $n++) {
             $typed = implode(' ', array_map(fn () => $pieces[array_rand($pieces)], range(1, mt_rand(1, 6))));

@@ -25,8 +25,14 @@ final readonly class AccountController
     #[Reads('tokens', 'listTokens', 'Tokens for scripts: one’s own, and for an administrator everybody’s', '[KeptToken]', 'Access')]
     public function tokens(#[CurrentUser] User $user): JsonResponse
     {
-        $tokens = PersonalAccessToken::query()->with('tokenable')->orderByDesc('id')
-            ->when(! $user->isAdministrator(), fn ($own) => $own->where('tokenable_type', $user->getMorphClass())->where('tokenable_id', $user->id))->get();
+        $tokens = PersonalAccessToken::query()
+            ->with('tokenable')
+            ->orderByDesc('id')
+            ->when(
+                ! $user->isAdministrator(),
+                fn ($own) => $own->where('tokenable_type', $user->getMorphClass())->where('tokenable_id', $user->id),
+            )
+            ->get();
 
         return new JsonResponse($tokens->map(fn (PersonalAccessToken $token) => KeptTokenData::of($token, $user))->values());
     }
@@ -44,10 +50,23 @@ final readonly class AccountController
         return new Response(status: 204);
     }
 
-    #[OA\Put(path: '/api/password', operationId: 'changePassword', summary: 'Choose a new password; tokens and the calendar address end', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/PasswordInput')), tags: ['Access'], responses: [
-        new OA\Response(response: 204, description: 'Changed'),
-        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-    ])]
+    #[
+        OA\Put(
+            path: '/api/password',
+            operationId: 'changePassword',
+            summary: 'Choose a new password; tokens and the calendar address end',
+            requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/PasswordInput')),
+            tags: ['Access'],
+            responses: [
+                new OA\Response(response: 204, description: 'Changed'),
+                new OA\Response(
+                    response: 'default',
+                    description: 'Refused',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+                ),
+            ],
+        ),
+    ]
     public function password(PasswordRequest $request, #[CurrentUser] User $user): Response
     {
         $this->keep->setPassword($user, $request->string('password')->value());

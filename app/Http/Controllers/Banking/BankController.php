@@ -6,7 +6,8 @@ namespace App\Http\Controllers\Banking;
 
 use Almanac\Banking\Confirmation;
 use Almanac\Records\Difference;
-use Almanac\Records\Fact;
+use Almanac\Records\LoggedFact;
+use Almanac\Records\SectionName;
 use App\Actions\Banking\KeepBankDetails;
 use App\Actions\Records\LogChanges;
 use App\Http\Data\Records\RevealedData;
@@ -21,7 +22,6 @@ use App\Models\Card;
 use App\Models\Party;
 use App\Models\User;
 use App\Queries\Records\ReadRecord;
-use App\Support\SectionName;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 
@@ -32,17 +32,41 @@ final readonly class BankController
     {
     }
 
-    #[Adds('parties/{id}/bank-details', 'addBankDetail', 'Enter bank details; they are on hold until a second person confirms them', 'BankDetailInput', 'Record', 'Banking')]
+    #[
+        Adds(
+            'parties/{id}/bank-details',
+            'addBankDetail',
+            'Enter bank details; they are on hold until a second person confirms them',
+            'BankDetailInput',
+            'Record',
+            'Banking',
+        ),
+    ]
     public function add(BankDetailRequest $request, Party $party, #[CurrentUser] User $user): JsonResponse
     {
-        /** @var array{kind: string, iban: string, bic: string, routing: string, sortCode: string, account: string, use: string, holder: string, bankName: string} $input */
+        /**
+         * @var array{
+         *     kind: string, iban: string, bic: string, routing: string, sortCode: string, account: string, use: string,
+         *     holder: string, bankName: string,
+         * } $input
+         */
         $input = $request->validated();
         $this->keep->add($party, $input, $user);
 
         return new JsonResponse($this->read->handle($party->refresh()), 201);
     }
 
-    #[Adds('parties/{id}/bank-details/{bankDetail}/confirm', 'confirmBankDetail', 'Confirm bank details that somebody else has entered', 'ConfirmInput', 'Record', 'Banking', 200)]
+    #[
+        Adds(
+            'parties/{id}/bank-details/{bankDetail}/confirm',
+            'confirmBankDetail',
+            'Confirm bank details that somebody else has entered',
+            'ConfirmInput',
+            'Record',
+            'Banking',
+            200,
+        ),
+    ]
     public function confirm(ConfirmRequest $request, Party $party, BankDetail $bankDetail, #[CurrentUser] User $user): JsonResponse
     {
         $this->keep->confirm($bankDetail, Confirmation::from($request->string('how')->toString()), $user);
@@ -50,15 +74,39 @@ final readonly class BankController
         return new JsonResponse($this->read->handle($party->refresh()));
     }
 
-    #[Adds('parties/{id}/bank-details/{bankDetail}/reveal', 'revealBankDetail', 'Tell a bank account in full; it is logged', '', 'Revealed', 'Banking', 200)]
+    #[
+        Adds(
+            'parties/{id}/bank-details/{bankDetail}/reveal',
+            'revealBankDetail',
+            'Tell a bank account in full; it is logged',
+            '',
+            'Revealed',
+            'Banking',
+            200,
+        ),
+    ]
     public function reveal(Party $party, BankDetail $bankDetail, LogChanges $log, #[CurrentUser] User $user): JsonResponse
     {
-        $log->handle($party, SectionName::Bank, Difference::between([], ['one' => new Fact(ucfirst($bankDetail->kind), 'shown, though private')]), $user);
+        $log->handle(
+            $party,
+            SectionName::Bank,
+            Difference::between([], ['one' => new LoggedFact(ucfirst($bankDetail->kind), 'shown, though private')]),
+            $user,
+        );
 
         return new JsonResponse(new RevealedData($bankDetail->account()?->display() ?? $bankDetail->masked));
     }
 
-    #[Removes('parties/{id}/bank-details/{bankDetail}', 'refuseBankDetail', 'Refuse what is on hold, or end what is in force', 'ReasonInput', 'Record', 'Banking')]
+    #[
+        Removes(
+            'parties/{id}/bank-details/{bankDetail}',
+            'refuseBankDetail',
+            'Refuse what is on hold, or end what is in force',
+            'ReasonInput',
+            'Record',
+            'Banking',
+        ),
+    ]
     public function refuse(ReasonRequest $request, Party $party, BankDetail $bankDetail, #[CurrentUser] User $user): JsonResponse
     {
         $this->keep->refuse($bankDetail, $request->string('reason')->toString(), $user);

@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Books;
 
-use Almanac\Ledger\Side;
-use App\Actions\Books\KeepBooks;
+use Almanac\Terms\Side;
+use App\Actions\Books\KeepAccounts;
+use App\Actions\Books\KeepBookSettings;
+use App\Actions\Books\KeepCostCentres;
+use App\Actions\Books\KeepCurrencyRates;
+use App\Actions\Books\KeepHolidays;
+use App\Actions\Books\KeepTaxRates;
 use App\Http\OpenApi\Adds;
 use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
@@ -29,8 +34,15 @@ use Illuminate\Http\Response;
 /** What the office has set for its books; every change answers with all of it. */
 final readonly class BooksController
 {
-    public function __construct(private KeepBooks $keep, private ReadBooks $read)
-    {
+    public function __construct(
+        private KeepBookSettings $settings,
+        private KeepTaxRates $taxRates,
+        private KeepAccounts $accounts,
+        private KeepCostCentres $costCentres,
+        private KeepCurrencyRates $rates,
+        private KeepHolidays $holidays,
+        private ReadBooks $read,
+    ) {
     }
 
     #[Reads('books', 'readBooks', 'What the office has set for its books', 'Books', 'Books')]
@@ -44,7 +56,7 @@ final readonly class BooksController
     {
         /** @var array{ageingBy: string, warnAfter: int, lateRate: string, latePerMonth: bool, keepsUsHolidays: bool} $input */
         $input = $request->validated();
-        $this->keep->settings($input);
+        $this->settings->settings($input);
 
         return $this->index();
     }
@@ -54,7 +66,7 @@ final readonly class BooksController
     {
         /** @var list<array{name: string, value: string|null}> $fields */
         $fields = $request->validated('fields');
-        $this->keep->defaults(Side::from($request->string('side')->toString()), $fields);
+        $this->settings->defaults(Side::from($request->string('side')->toString()), $fields);
 
         return $this->index();
     }
@@ -71,7 +83,7 @@ final readonly class BooksController
         /** @var array{name: string, percent: string, side: string, since: string, until: string, isRetired: bool} $input */
         $input = $request->validated();
 
-        return $this->saved($request, fn () => $this->keep->taxRate($taxRate, $input));
+        return $this->saved($request, fn () => $this->taxRates->save($taxRate, $input));
     }
 
     #[Adds('accounts', 'addAccount', 'Add to the chart of accounts', 'AccountInput', 'Books', 'Books')]
@@ -86,19 +98,22 @@ final readonly class BooksController
         /** @var array{code: string, name: string, kind: string, isRetired: bool} $input */
         $input = $request->validated();
 
-        return $this->saved($request, fn () => $this->keep->account($account, $input));
+        return $this->saved($request, fn () => $this->accounts->save($account, $input));
     }
 
     #[Adds('accounts/file', 'readAccounts', 'Read a chart of accounts from CSV', 'TextInput', 'Books', 'Books')]
     public function readAccounts(TextRequest $request): JsonResponse
     {
-        return $this->saved($request, fn () => $this->keep->readAccounts($request->string('text')->toString()));
+        return $this->saved($request, fn () => $this->accounts->read($request->string('text')->toString()));
     }
 
     #[Reads('accounts/file', 'writeAccounts', 'The chart of accounts as CSV', '', 'Books')]
     public function writeAccounts(): Response
     {
-        return new Response($this->keep->writeAccounts(), 200, ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="accounts.csv"']);
+        return new Response($this->accounts->write(), 200, [
+            'Content-Type' => 'text/csv; charset=UTF-8',
+            'Content-Disposition' => 'attachment; filename="accounts.csv"',
+        ]);
     }
 
     #[Adds('cost-centres', 'addCostCentre', 'Add a cost centre', 'CostCentreInput', 'Books', 'Books')]
@@ -113,7 +128,7 @@ final readonly class BooksController
         /** @var array{group: string, name: string, isRetired: bool} $input */
         $input = $request->validated();
 
-        return $this->saved($request, fn () => $this->keep->costCentre($costCentre, $input));
+        return $this->saved($request, fn () => $this->costCentres->save($costCentre, $input));
     }
 
     #[Adds('currency-rates', 'addCurrencyRate', 'Say what a currency is worth from a day on', 'CurrencyRateInput', 'Books', 'Books')]
@@ -122,13 +137,13 @@ final readonly class BooksController
         /** @var array{currency: string, day: string, rate: string} $input */
         $input = $request->validated();
 
-        return $this->saved($request, fn () => $this->keep->currencyRate($input));
+        return $this->saved($request, fn () => $this->rates->save($input));
     }
 
     #[Removes('currency-rates/{currencyRate}', 'removeCurrencyRate', 'Remove a rate that no document needs', '', 'Books', 'Books')]
     public function removeRate(CurrencyRate $currencyRate): JsonResponse
     {
-        $this->keep->removeRate($currencyRate);
+        $this->rates->remove($currencyRate);
 
         return $this->index();
     }
@@ -136,13 +151,13 @@ final readonly class BooksController
     #[Adds('holidays', 'readHolidays', 'Read holidays from an iCalendar file', 'TextInput', 'Books', 'Books')]
     public function readHolidays(TextRequest $request): JsonResponse
     {
-        return $this->saved($request, fn () => $this->keep->readHolidays($request->string('text')->toString()));
+        return $this->saved($request, fn () => $this->holidays->read($request->string('text')->toString()));
     }
 
     #[Removes('holidays', 'forgetHolidays', 'Forget the holidays that were read in', '', 'Books', 'Books')]
     public function forgetHolidays(): JsonResponse
     {
-        $this->keep->forgetHolidays();
+        $this->holidays->forget();
 
         return $this->index();
     }

@@ -17,13 +17,31 @@ final readonly class FindController
 {
     private const LONGEST = 200;
 
-    #[OA\Get(path: '/api/find', operationId: 'find', summary: 'Find records by whatever is known of them', tags: ['Records'], parameters: [
-        new OA\Parameter(name: 'q', in: 'query', required: true, schema: new OA\Schema(type: 'string')),
-        new OA\Parameter(name: 'archived', description: 'False leaves archived records out.', in: 'query', schema: new OA\Schema(type: 'boolean')),
-        new OA\Parameter(name: 'kind', in: 'query', schema: new OA\Schema(type: 'string', enum: ['person', 'company'])),
-    ], responses: [
-        new OA\Response(response: 200, description: 'The best first, at most twelve', content: new OA\JsonContent(ref: '#/components/schemas/Found')),
-    ])]
+    #[
+        OA\Get(
+            path: '/api/find',
+            operationId: 'find',
+            summary: 'Find records by whatever is known of them',
+            tags: ['Records'],
+            parameters: [
+                new OA\Parameter(name: 'q', in: 'query', required: true, schema: new OA\Schema(type: 'string')),
+                new OA\Parameter(
+                    name: 'archived',
+                    description: 'False leaves archived records out.',
+                    in: 'query',
+                    schema: new OA\Schema(type: 'boolean'),
+                ),
+                new OA\Parameter(name: 'kind', in: 'query', schema: new OA\Schema(type: 'string', enum: ['person', 'company'])),
+            ],
+            responses: [
+                new OA\Response(
+                    response: 200,
+                    description: 'The best first, at most twelve',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Found'),
+                ),
+            ],
+        ),
+    ]
     public function __invoke(Request $request, FindRecords $find): JsonResponse
     {
         $typed = $request->string('q')->value();

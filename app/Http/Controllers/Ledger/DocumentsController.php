@@ -9,18 +9,20 @@ use App\Actions\Ledger\IssueDocument;
 use App\Actions\Ledger\OpenBalance;
 use App\Actions\Ledger\TakePayment;
 use App\Actions\Ledger\TurnDocument;
+use App\Actions\Ledger\WriteAndIssue;
 use App\Actions\Ledger\WriteDocument;
+use App\Http\Data\Ledger\AgainstData;
 use App\Http\OpenApi\Adds;
 use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
+use App\Http\Requests\Ledger\AllocationsRequest;
 use App\Http\Requests\Ledger\DocumentRequest;
 use App\Http\Requests\Ledger\IssueRequest;
 use App\Http\Requests\Ledger\LedgerRequest;
 use App\Http\Requests\Ledger\OpeningRequest;
 use App\Http\Requests\Ledger\ReasonRequest;
 use App\Http\Requests\Ledger\TurnRequest;
-use App\Http\Requests\Ledger\UsesRequest;
 use App\Models\Document;
 use App\Models\Party;
 use App\Models\User;
@@ -32,7 +34,11 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
-/** The documents of the ledger. */
+/**
+ * The documents of the ledger.
+ *
+ * @phpstan-import-type DocumentInput from WriteDocument
+ */
 final readonly class DocumentsController
 {
     public function __construct(
@@ -43,9 +49,27 @@ final readonly class DocumentsController
     ) {
     }
 
-    #[Reads('documents', 'listDocuments', 'Documents of the ledger, the newest first; open ones by the day they are due', 'DocumentPage', 'Ledger', [
-        'page' => 'integer', 'partyId' => 'integer', 'side' => 'string', 'kind' => 'string', 'state' => 'string', 'bucket' => 'string', 'currency' => 'string', 'from' => 'string', 'to' => 'string', 'q' => 'string',
-    ])]
+    #[
+        Reads(
+            'documents',
+            'listDocuments',
+            'Documents of the ledger, the newest first; open ones by the day they are due',
+            'DocumentPage',
+            'Ledger',
+            [
+                'page' => 'integer',
+                'partyId' => 'integer',
+                'side' => 'string',
+                'kind' => 'string',
+                'state' => 'string',
+                'bucket' => 'string',
+                'currency' => 'string',
+                'from' => 'string',
+                'to' => 'string',
+                'q' => 'string',
+            ],
+        ),
+    ]
     public function index(LedgerRequest $request): JsonResponse
     {
         return new JsonResponse($this->list->documents($request->wanted(), $request->integer('page', 1)));
@@ -57,22 +81,47 @@ final readonly class DocumentsController
         return new JsonResponse($this->read->handle($document));
     }
 
-    #[Reads('parties/{id}/document-defaults', 'readDocumentDefaults', 'What a new document for a party begins with', 'DocumentDefaults', 'Ledger', ['kind' => 'string'])]
+    #[
+        Reads(
+            'parties/{id}/document-defaults',
+            'readDocumentDefaults',
+            'What a new document for a party begins with',
+            'DocumentDefaults',
+            'Ledger',
+            ['kind' => 'string'],
+        ),
+    ]
     public function defaults(Request $request, Party $party, ReadDefaults $defaults): JsonResponse
     {
-        return new JsonResponse($defaults->handle($party, DocumentKind::tryFrom($request->string('kind')->toString()) ?? DocumentKind::Invoice));
+        return new JsonResponse(
+            $defaults->handle($party, DocumentKind::tryFrom($request->string('kind')->toString()) ?? DocumentKind::Invoice),
+        );
     }
 
-    #[Adds('parties/{id}/document-preview', 'previewDocument', 'What a document would be, and what stands against it; nothing is saved', 'DocumentInput', 'DocumentPreview', 'Ledger', 200)]
+    #[
+        Adds(
+            'parties/{id}/document-preview',
+            'previewDocument',
+            'What a document would be, and what stands against it; nothing is saved',
+            'DocumentInput',
+            'DocumentPreview',
+            'Ledger',
+            200,
+        ),
+    ]
     public function preview(DocumentRequest $request, Party $party, PreviewDocument $preview, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($preview->handle($party, $request->kind(), $this->input($request), $user));
     }
 
-    #[Adds('parties/{id}/documents', 'addDocument', 'Write a document as a draft', 'DocumentInput', 'Document', 'Ledger')]
-    public function add(DocumentRequest $request, Party $party, #[CurrentUser] User $user): JsonResponse
+    #[Adds('parties/{id}/documents', 'addDocument', 'Write a document, as a draft or issued at once', 'DocumentInput', 'Document', 'Ledger')]
+    public function add(DocumentRequest $request, Party $party, WriteAndIssue $both, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->read->handle($this->write->add($party, $request->kind(), $this->input($request), $user)), 201);
+        [$document, $against] = $request->boolean('issues')
+            ? $both->handle($party, $request->kind(), $this->input($request), $user)
+            : [$this->write->add($party, $request->kind(), $this->input($request), $user), null];
+
+        return new JsonResponse($this->read->handle($document, $against === null ? null : AgainstData::of($against)), 201);
     }
 
     #[Puts('documents/{document}', 'saveDocument', 'Change a draft', 'DocumentInput', 'Document', 'Ledger')]
@@ -97,10 +146,24 @@ final readonly class DocumentsController
         return new JsonResponse($this->read->handle($document->refresh()));
     }
 
-    #[Adds('documents/{document}/next', 'turnDocument', 'Make the next document of the chain, without typing it again', 'TurnInput', 'Document', 'Ledger')]
+    #[
+        Adds(
+            'documents/{document}/next',
+            'turnDocument',
+            'Make the next document of the chain, without typing it again',
+            'TurnInput',
+            'Document',
+            'Ledger',
+        ),
+    ]
     public function next(TurnRequest $request, Document $document, TurnDocument $turn, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->read->handle($turn->handle($document, DocumentKind::from($request->string('kind')->toString()), $request->boolean('isConfirmed'), $user)), 201);
+        return new JsonResponse(
+            $this->read->handle(
+                $turn->handle($document, DocumentKind::from($request->string('kind')->toString()), $request->boolean('isConfirmed'), $user),
+            ),
+            201,
+        );
     }
 
     #[Adds('documents/{document}/revise', 'reviseDocument', 'Begin the next revision of an issued quote', '', 'Document', 'Ledger')]
@@ -123,10 +186,10 @@ final readonly class DocumentsController
         return new JsonResponse($this->read->handle($document->refresh()));
     }
 
-    #[Adds('documents/{document}/uses', 'useCredit', 'Use what is left of a credit on documents', 'UsesInput', 'Document', 'Ledger', 200)]
-    public function use(UsesRequest $request, Document $document, TakePayment $take, #[CurrentUser] User $user): JsonResponse
+    #[Adds('documents/{document}/allocations', 'allocateCredit', 'Use what is left of a credit on documents', 'AllocationsInput', 'Document', 'Ledger', 200)]
+    public function use(AllocationsRequest $request, Document $document, TakePayment $take, #[CurrentUser] User $user): JsonResponse
     {
-        $take->useCredit($document, $request->uses(), $user);
+        $take->allocateCredit($document, $request->allocations(), $user);
 
         return new JsonResponse($this->read->handle($document->refresh()));
     }
@@ -140,10 +203,10 @@ final readonly class DocumentsController
         return new JsonResponse($this->read->handle($open->handle($party, $input, $user)->refresh()), 201);
     }
 
-    /** @return array{date: string, due: string, terms: string, treatment: string, currency: string, number: string, reference: string, note: string, lines: list<array{text: string, quantity: string, price: string, discount: string, taxRateId: int|null, accountId: int|null, costCentreIds: list<int>, sourceLineId?: int|null}>, validUntil?: string, version?: int} */
+    /** @return DocumentInput */
     private function input(DocumentRequest $request): array
     {
-        /** @var array{date: string, due: string, terms: string, treatment: string, currency: string, number: string, reference: string, note: string, lines: list<array{text: string, quantity: string, price: string, discount: string, taxRateId: int|null, accountId: int|null, costCentreIds: list<int>, sourceLineId?: int|null}>, validUntil?: string, version?: int} */
+        /** @var DocumentInput */
         return $request->validated();
     }
 }

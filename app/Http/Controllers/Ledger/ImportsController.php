@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Ledger;
 
 use App\Actions\Ledger\ImportDocuments;
+use App\Background\DetachedProcess;
 use App\Http\Data\Ledger\ImportData;
 use App\Http\OpenApi\Adds;
 use App\Http\OpenApi\Reads;
@@ -12,7 +13,6 @@ use App\Http\OpenApi\Removes;
 use App\Http\Requests\Ledger\ImportRequest;
 use App\Models\Import;
 use App\Models\User;
-use App\Support\Aside;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -27,17 +27,37 @@ final readonly class ImportsController
     #[Reads('imports', 'listImports', 'Files that are being read in, the newest first', '[Import]', 'Ledger')]
     public function index(): JsonResponse
     {
-        return new JsonResponse(Import::query()->with('user')->orderByDesc('id')->limit(20)->get()->map(fn (Import $import) => ImportData::of($import)));
+        return new JsonResponse(
+            Import::query()->with('user')->orderByDesc('id')->limit(20)->get()->map(fn (Import $import) => ImportData::of($import)),
+        );
     }
 
-    #[OA\Post(path: '/api/imports', operationId: 'addImport', summary: 'Hand in a file of documents; it is checked, and nothing is taken yet', requestBody: new OA\RequestBody(content: new OA\MediaType(mediaType: 'multipart/form-data', schema: new OA\Schema(ref: '#/components/schemas/ImportUpload'))), tags: ['Ledger'], responses: [
-        new OA\Response(response: 201, description: 'Received', content: new OA\JsonContent(ref: '#/components/schemas/Import')),
-        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-    ])]
+    #[
+        OA\Post(
+            path: '/api/imports',
+            operationId: 'addImport',
+            summary: 'Hand in a file of documents; it is checked, and nothing is taken yet',
+            requestBody: new OA\RequestBody(
+                content: new OA\MediaType(
+                    mediaType: 'multipart/form-data',
+                    schema: new OA\Schema(ref: '#/components/schemas/ImportUpload'),
+                ),
+            ),
+            tags: ['Ledger'],
+            responses: [
+                new OA\Response(response: 201, description: 'Received', content: new OA\JsonContent(ref: '#/components/schemas/Import')),
+                new OA\Response(
+                    response: 'default',
+                    description: 'Refused',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+                ),
+            ],
+        ),
+    ]
     public function add(ImportRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         $import = $this->documents->receive($request->upload(), $user);
-        Aside::run(['almanac:import', (string) $import->id]);
+        DetachedProcess::run(['almanac:import', (string) $import->id]);
 
         return new JsonResponse(ImportData::of($import->refresh()), 201);
     }
@@ -55,12 +75,12 @@ final readonly class ImportsController
             $import->update(['state' => ['taking' => 'checked', 'counting' => 'counting'][$import->state] ?? 'checking', 'failure' => '']);
         }
         if ($import->state === 'counting') {
-            Aside::run(['almanac:import', (string) $import->id, '--take']);
+            DetachedProcess::run(['almanac:import', (string) $import->id, '--take']);
         } elseif ($import->state === 'checking') {
             $import->touch();
-            Aside::run(['almanac:import', (string) $import->id]);
+            DetachedProcess::run(['almanac:import', (string) $import->id]);
         } elseif ($this->documents->begin($import)) {
-            Aside::run(['almanac:import', (string) $import->id, '--take']);
+            DetachedProcess::run(['almanac:import', (string) $import->id, '--take']);
         }
 
         return new JsonResponse(ImportData::of($import->refresh()));

@@ -9,14 +9,14 @@ use App\Http\Data\Ledger\PaymentData;
 use App\Http\OpenApi\Adds;
 use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
+use App\Http\Requests\Ledger\AllocationsRequest;
 use App\Http\Requests\Ledger\LedgerRequest;
 use App\Http\Requests\Ledger\PaymentPreviewRequest;
 use App\Http\Requests\Ledger\PaymentRequest;
 use App\Http\Requests\Ledger\ReasonRequest;
-use App\Http\Requests\Ledger\UsesRequest;
+use App\Models\Allocation;
 use App\Models\Party;
 use App\Models\Payment;
-use App\Models\Settlement;
 use App\Models\User;
 use App\Queries\Ledger\ListLedger;
 use App\Queries\Ledger\PreviewPayment;
@@ -31,9 +31,18 @@ final readonly class PaymentsController
     {
     }
 
-    #[Reads('payments', 'listPayments', 'Payments, the newest first', 'PaymentPage', 'Ledger', [
-        'page' => 'integer', 'partyId' => 'integer', 'side' => 'string', 'state' => 'string', 'currency' => 'string', 'from' => 'string', 'to' => 'string', 'q' => 'string',
-    ])]
+    #[
+        Reads('payments', 'listPayments', 'Payments, the newest first', 'PaymentPage', 'Ledger', [
+            'page' => 'integer',
+            'partyId' => 'integer',
+            'side' => 'string',
+            'state' => 'string',
+            'currency' => 'string',
+            'from' => 'string',
+            'to' => 'string',
+            'q' => 'string',
+        ]),
+    ]
     public function index(LedgerRequest $request, ListLedger $list): JsonResponse
     {
         return new JsonResponse($list->payments($request->wanted(), $request->integer('page', 1)));
@@ -45,7 +54,17 @@ final readonly class PaymentsController
         return new JsonResponse(PaymentData::of($payment));
     }
 
-    #[Adds('parties/{id}/payment-preview', 'previewPayment', 'What money can be used on, with the discounts of that day and a proposal, the oldest first', 'PaymentPreviewInput', 'PaymentPreview', 'Ledger', 200)]
+    #[
+        Adds(
+            'parties/{id}/payment-preview',
+            'previewPayment',
+            'What money can be used on, with the discounts of that day and a proposal, the oldest first',
+            'PaymentPreviewInput',
+            'PaymentPreview',
+            'Ledger',
+            200,
+        ),
+    ]
     public function preview(PaymentPreviewRequest $request, Party $party, PreviewPayment $preview): JsonResponse
     {
         return new JsonResponse($preview->handle($party, $request->preview()));
@@ -54,21 +73,36 @@ final readonly class PaymentsController
     #[Adds('parties/{id}/payments', 'takePayment', 'Enter money that came or went', 'PaymentInput', 'Payment', 'Ledger')]
     public function take(PaymentRequest $request, Party $party, #[CurrentUser] User $user): JsonResponse
     {
-        /** @var array{side: string, day: string, amount: string, currency: string, payBy: string, reference: string, uses: list<array{documentId: int, amount: string, discount: string}>} $input */
+        /**
+         * @var array{
+         *     side: string, day: string, amount: string, currency: string, payBy: string, reference: string,
+         *     bankDetailId?: int|null, firstId?: int|null,
+         *     allocations: list<array{documentId: int, amount: string, discount: string}>|null,
+         * } $input
+         */
         $input = $request->validated();
 
         return new JsonResponse(PaymentData::of($this->take->take($party, $input, $user)), 201);
     }
 
-    #[Adds('payments/{payment}/uses', 'usePayment', 'Use what is left of a payment on documents', 'UsesInput', 'Payment', 'Ledger', 200)]
-    public function use(UsesRequest $request, Payment $payment, #[CurrentUser] User $user): JsonResponse
+    #[Adds('payments/{payment}/allocations', 'allocatePayment', 'Use what is left of a payment on documents', 'AllocationsInput', 'Payment', 'Ledger', 200)]
+    public function use(AllocationsRequest $request, Payment $payment, #[CurrentUser] User $user): JsonResponse
     {
-        $this->take->use($payment, $request->uses(), $user);
+        $this->take->allocate($payment, $request->allocations(), $user);
 
         return new JsonResponse(PaymentData::of($payment->refresh()));
     }
 
-    #[Removes('payments/{payment}', 'voidPayment', 'Make a payment void; what it settled is open again', 'ReasonInput', 'Payment', 'Ledger')]
+    #[
+        Removes(
+            'payments/{payment}',
+            'voidPayment',
+            'Make a payment void; what it settled is open again',
+            'ReasonInput',
+            'Payment',
+            'Ledger',
+        ),
+    ]
     public function void(ReasonRequest $request, Payment $payment, #[CurrentUser] User $user): JsonResponse
     {
         $this->take->void($payment, $request->string('reason')->toString(), $user);
@@ -76,11 +110,20 @@ final readonly class PaymentsController
         return new JsonResponse(PaymentData::of($payment->refresh()));
     }
 
-    #[Removes('settlements/{settlement}', 'takeBackSettlement', 'Take back one use of money or of a credit, a discount or a write-off', '', 'Document', 'Ledger')]
-    public function takeBack(Settlement $settlement, ReadDocument $read, #[CurrentUser] User $user): JsonResponse
+    #[
+        Removes(
+            'allocations/{allocation}',
+            'takeBackAllocation',
+            'Take back one use of money or of a credit, a discount or a write-off',
+            '',
+            'Document',
+            'Ledger',
+        ),
+    ]
+    public function takeBack(Allocation $allocation, ReadDocument $read, #[CurrentUser] User $user): JsonResponse
     {
-        $document = $settlement->document;
-        $this->take->takeBack($settlement, $user);
+        $document = $allocation->document;
+        $this->take->takeBack($allocation, $user);
 
         return new JsonResponse($read->handle($document->refresh()));
     }

@@ -18,9 +18,22 @@ use OpenApi\Attributes as OA;
 
 final readonly class LookAlikesController
 {
-    #[OA\Post(path: '/api/look-alikes', operationId: 'findLookAlikes', summary: 'Kept records that may be the same as what is being entered', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/LookAlikesInput')), tags: ['Look-alikes'], responses: [
-        new OA\Response(response: 200, description: 'The likeliest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/LookAlike'))),
-    ])]
+    #[
+        OA\Post(
+            path: '/api/look-alikes',
+            operationId: 'findLookAlikes',
+            summary: 'Kept records that may be the same as what is being entered',
+            requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/LookAlikesInput')),
+            tags: ['Look-alikes'],
+            responses: [
+                new OA\Response(
+                    response: 200,
+                    description: 'The likeliest first',
+                    content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/LookAlike')),
+                ),
+            ],
+        ),
+    ]
     public function find(LookAlikesRequest $request, FindLookAlikes $find, CompareNumbers $compare, #[CurrentUser] User $user): JsonResponse
     {
         if ($request->asksForNumbers()) {
@@ -33,22 +46,39 @@ final readonly class LookAlikesController
         ));
     }
 
-    #[OA\Get(path: '/api/look-alikes', operationId: 'listLookAlikes', summary: 'Pairs that wait to be looked at', tags: ['Look-alikes'], responses: [
-        new OA\Response(response: 200, description: 'The oldest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/LookAlikePair'))),
-    ])]
+    #[
+        OA\Get(
+            path: '/api/look-alikes',
+            operationId: 'listLookAlikes',
+            summary: 'Pairs that wait to be looked at',
+            tags: ['Look-alikes'],
+            responses: [
+                new OA\Response(
+                    response: 200,
+                    description: 'The oldest first',
+                    content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/LookAlikePair')),
+                ),
+            ],
+        ),
+    ]
     public function index(ListPairs $list): JsonResponse
     {
         return new JsonResponse($list->handle());
     }
 
-    #[OA\Delete(path: '/api/look-alikes/{pair}', operationId: 'settleLookAlikes', summary: 'They are two different records', tags: ['Look-alikes'], parameters: [
-        new OA\Parameter(name: 'pair', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-    ], responses: [
-        new OA\Response(response: 204, description: 'Settled'),
-    ])]
+    #[
+        OA\Delete(
+            path: '/api/look-alikes/{pair}',
+            operationId: 'settleLookAlikes',
+            summary: 'They are two different records',
+            tags: ['Look-alikes'],
+            parameters: [new OA\Parameter(name: 'pair', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))],
+            responses: [new OA\Response(response: 204, description: 'Settled')],
+        ),
+    ]
     public function settle(LookAlikePair $pair, NotePairs $pairs, #[CurrentUser] User $user): Response
     {
-        $pairs->settle($pair, $user);
+        $pairs->keepApart($pair, $user);
 
         return new Response(status: 204);
     }

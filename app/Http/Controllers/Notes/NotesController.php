@@ -25,12 +25,28 @@ final readonly class NotesController
     {
     }
 
-    #[OA\Post(path: '/api/parties/{id}/entries', operationId: 'writeLogEntry', summary: 'Write a note, call, email, meeting or letter', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/LogEntryInput')), tags: ['Notes'], parameters: [
-        new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-    ], responses: [
-        new OA\Response(response: 201, description: 'Written; the whole record', content: new OA\JsonContent(ref: '#/components/schemas/Record')),
-        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-    ])]
+    #[
+        OA\Post(
+            path: '/api/parties/{id}/entries',
+            operationId: 'writeLogEntry',
+            summary: 'Write a note, call, email, meeting or letter',
+            requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/LogEntryInput')),
+            tags: ['Notes'],
+            parameters: [new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))],
+            responses: [
+                new OA\Response(
+                    response: 201,
+                    description: 'Written; the whole record',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Record'),
+                ),
+                new OA\Response(
+                    response: 'default',
+                    description: 'Refused',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+                ),
+            ],
+        ),
+    ]
     public function write(LogEntryRequest $request, Party $party, #[CurrentUser] User $user): JsonResponse
     {
         /** @var array{kind: string, day: string, withPartyId: int|null, text: string, isPinned: bool} $input */
@@ -40,12 +56,26 @@ final readonly class NotesController
         return new JsonResponse($this->read->handle($party), 201);
     }
 
-    #[OA\Put(path: '/api/parties/{id}/entries/{logEntry}', operationId: 'pinLogEntry', summary: 'Pin a log entry to the head of the record, or take it down', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/PinInput')), tags: ['Notes'], parameters: [
-        new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-        new OA\Parameter(name: 'logEntry', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-    ], responses: [
-        new OA\Response(response: 200, description: 'The whole record', content: new OA\JsonContent(ref: '#/components/schemas/Record')),
-    ])]
+    #[
+        OA\Put(
+            path: '/api/parties/{id}/entries/{logEntry}',
+            operationId: 'pinLogEntry',
+            summary: 'Pin a log entry to the head of the record, or take it down',
+            requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/PinInput')),
+            tags: ['Notes'],
+            parameters: [
+                new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
+                new OA\Parameter(name: 'logEntry', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
+            ],
+            responses: [
+                new OA\Response(
+                    response: 200,
+                    description: 'The whole record',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Record'),
+                ),
+            ],
+        ),
+    ]
     public function pin(PinRequest $request, Party $party, LogEntry $logEntry): JsonResponse
     {
         $this->log->pin($logEntry, $request->boolean('isPinned'));
@@ -53,12 +83,25 @@ final readonly class NotesController
         return new JsonResponse($this->read->handle($party));
     }
 
-    #[OA\Delete(path: '/api/parties/{id}/entries/{logEntry}', operationId: 'removeLogEntry', summary: 'Remove a log entry; what it said stays in the change log', tags: ['Notes'], parameters: [
-        new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-        new OA\Parameter(name: 'logEntry', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-    ], responses: [
-        new OA\Response(response: 200, description: 'The whole record', content: new OA\JsonContent(ref: '#/components/schemas/Record')),
-    ])]
+    #[
+        OA\Delete(
+            path: '/api/parties/{id}/entries/{logEntry}',
+            operationId: 'removeLogEntry',
+            summary: 'Remove a log entry; what it said stays in the change log',
+            tags: ['Notes'],
+            parameters: [
+                new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
+                new OA\Parameter(name: 'logEntry', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
+            ],
+            responses: [
+                new OA\Response(
+                    response: 200,
+                    description: 'The whole record',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Record'),
+                ),
+            ],
+        ),
+    ]
     public function remove(Party $party, LogEntry $logEntry, #[CurrentUser] User $user): JsonResponse
     {
         $this->log->remove($party, $logEntry, $user);
@@ -66,12 +109,28 @@ final readonly class NotesController
         return new JsonResponse($this->read->handle($party));
     }
 
-    #[OA\Post(path: '/api/parties/{id}/cautions', operationId: 'setCaution', summary: 'Put a caution on a record', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/CautionInput')), tags: ['Notes'], parameters: [
-        new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-    ], responses: [
-        new OA\Response(response: 201, description: 'Set; the whole record', content: new OA\JsonContent(ref: '#/components/schemas/Record')),
-        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-    ])]
+    #[
+        OA\Post(
+            path: '/api/parties/{id}/cautions',
+            operationId: 'setCaution',
+            summary: 'Put a caution on a record',
+            requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/CautionInput')),
+            tags: ['Notes'],
+            parameters: [new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))],
+            responses: [
+                new OA\Response(
+                    response: 201,
+                    description: 'Set; the whole record',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Record'),
+                ),
+                new OA\Response(
+                    response: 'default',
+                    description: 'Refused',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+                ),
+            ],
+        ),
+    ]
     public function caution(CautionRequest $request, Party $party, #[CurrentUser] User $user): JsonResponse
     {
         /** @var array{level: string, use: string, text: string, since: string, until: string} $input */
@@ -81,13 +140,30 @@ final readonly class NotesController
         return new JsonResponse($this->read->handle($party), 201);
     }
 
-    #[OA\Delete(path: '/api/parties/{id}/cautions/{caution}', operationId: 'liftCaution', summary: 'Lift a caution; a stop only by its author or an administrator', tags: ['Notes'], parameters: [
-        new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-        new OA\Parameter(name: 'caution', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-    ], responses: [
-        new OA\Response(response: 200, description: 'Lifted; the whole record', content: new OA\JsonContent(ref: '#/components/schemas/Record')),
-        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-    ])]
+    #[
+        OA\Delete(
+            path: '/api/parties/{id}/cautions/{caution}',
+            operationId: 'liftCaution',
+            summary: 'Lift a caution; a stop only by its author or an administrator',
+            tags: ['Notes'],
+            parameters: [
+                new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
+                new OA\Parameter(name: 'caution', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
+            ],
+            responses: [
+                new OA\Response(
+                    response: 200,
+                    description: 'Lifted; the whole record',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Record'),
+                ),
+                new OA\Response(
+                    response: 'default',
+                    description: 'Refused',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+                ),
+            ],
+        ),
+    ]
     public function lift(Party $party, Caution $caution, #[CurrentUser] User $user): JsonResponse
     {
         $this->cautions->lift($party, $caution, $user);

@@ -15,7 +15,7 @@ use App\Models\Office;
 use App\Models\User;
 use App\Queries\Office\ListActs;
 use App\Queries\Office\ListUsers;
-use App\Support\Clock;
+use App\Time\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -28,21 +28,51 @@ final readonly class OfficeController
     {
     }
 
-    #[OA\Get(path: '/api/office', operationId: 'readOffice', summary: 'The office whose book this is', tags: ['Office'], responses: [
-        new OA\Response(response: 200, description: 'Its name, address and formats', content: new OA\JsonContent(ref: '#/components/schemas/Office')),
-    ])]
+    #[
+        OA\Get(
+            path: '/api/office',
+            operationId: 'readOffice',
+            summary: 'The office whose book this is',
+            tags: ['Office'],
+            responses: [
+                new OA\Response(
+                    response: 200,
+                    description: 'Its name, address and formats',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Office'),
+                ),
+            ],
+        ),
+    ]
     public function show(): JsonResponse
     {
         return new JsonResponse(OfficeData::of(Office::current()));
     }
 
-    #[OA\Put(path: '/api/office', operationId: 'saveOffice', summary: 'Save the name, the address and the formats of the office', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/OfficeInput')), tags: ['Office'], responses: [
-        new OA\Response(response: 200, description: 'Saved', content: new OA\JsonContent(ref: '#/components/schemas/Session')),
-        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-    ])]
+    #[
+        OA\Put(
+            path: '/api/office',
+            operationId: 'saveOffice',
+            summary: 'Save the name, the address and the formats of the office',
+            requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/OfficeInput')),
+            tags: ['Office'],
+            responses: [
+                new OA\Response(response: 200, description: 'Saved', content: new OA\JsonContent(ref: '#/components/schemas/Session')),
+                new OA\Response(
+                    response: 'default',
+                    description: 'Refused',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+                ),
+            ],
+        ),
+    ]
     public function save(OfficeRequest $request, SaveOffice $save, Clock $clock, #[CurrentUser] User $user): JsonResponse
     {
-        /** @var array{name: string, country: string, lines: string, locality: string, region: string, postcode: string, monthFirst: bool, decimalComma: bool|null, timeZone: string, phone: string, email: string, howToPay: string} $input */
+        /**
+         * @var array{
+         *     name: string, country: string, lines: string, locality: string, region: string, postcode: string,
+         *     monthFirst: bool, decimalComma: bool|null, timeZone: string, phone: string, email: string, howToPay: string,
+         * } $input
+         */
         $input = $request->validated();
         $office = $save->handle($input);
 
@@ -57,18 +87,47 @@ final readonly class OfficeController
         return new JsonResponse($acts->handle($request->query('before') === null ? null : $request->integer('before')));
     }
 
-    #[OA\Get(path: '/api/users', operationId: 'listUsers', summary: 'Who signs in', tags: ['Office'], responses: [
-        new OA\Response(response: 200, description: 'Those at the office first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/User'))),
-    ])]
+    #[
+        OA\Get(
+            path: '/api/users',
+            operationId: 'listUsers',
+            summary: 'Who signs in',
+            tags: ['Office'],
+            responses: [
+                new OA\Response(
+                    response: 200,
+                    description: 'Those at the office first',
+                    content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/User')),
+                ),
+            ],
+        ),
+    ]
     public function users(): JsonResponse
     {
         return new JsonResponse($this->list->handle());
     }
 
-    #[OA\Post(path: '/api/users', operationId: 'addUser', summary: 'Add a colleague', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/UserInput')), tags: ['Office'], responses: [
-        new OA\Response(response: 201, description: 'Added; everybody who signs in', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/User'))),
-        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-    ])]
+    #[
+        OA\Post(
+            path: '/api/users',
+            operationId: 'addUser',
+            summary: 'Add a colleague',
+            requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/UserInput')),
+            tags: ['Office'],
+            responses: [
+                new OA\Response(
+                    response: 201,
+                    description: 'Added; everybody who signs in',
+                    content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/User')),
+                ),
+                new OA\Response(
+                    response: 'default',
+                    description: 'Refused',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+                ),
+            ],
+        ),
+    ]
     public function add(UserRequest $request): JsonResponse
     {
         $this->keep->add(
@@ -81,12 +140,28 @@ final readonly class OfficeController
         return new JsonResponse($this->list->handle(), 201);
     }
 
-    #[OA\Put(path: '/api/users/{user}', operationId: 'saveUser', summary: 'Change what a colleague may do, retire one, or set a new password', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/UserInput')), tags: ['Office'], parameters: [
-        new OA\Parameter(name: 'user', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-    ], responses: [
-        new OA\Response(response: 200, description: 'Saved; everybody who signs in', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/User'))),
-        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-    ])]
+    #[
+        OA\Put(
+            path: '/api/users/{user}',
+            operationId: 'saveUser',
+            summary: 'Change what a colleague may do, retire one, or set a new password',
+            requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/UserInput')),
+            tags: ['Office'],
+            parameters: [new OA\Parameter(name: 'user', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))],
+            responses: [
+                new OA\Response(
+                    response: 200,
+                    description: 'Saved; everybody who signs in',
+                    content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/User')),
+                ),
+                new OA\Response(
+                    response: 'default',
+                    description: 'Refused',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+                ),
+            ],
+        ),
+    ]
     public function change(UserRequest $request, User $user): JsonResponse
     {
         $this->keep->change(

@@ -22,12 +22,28 @@ final readonly class ArchiveController
     {
     }
 
-    #[OA\Put(path: '/api/parties/{id}/archive', operationId: 'archiveRecord', summary: 'Take a record out of use', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/ArchiveInput')), tags: ['Records'], parameters: [
-        new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-    ], responses: [
-        new OA\Response(response: 200, description: 'Archived; the whole record', content: new OA\JsonContent(ref: '#/components/schemas/Record')),
-        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-    ])]
+    #[
+        OA\Put(
+            path: '/api/parties/{id}/archive',
+            operationId: 'archiveRecord',
+            summary: 'Take a record out of use',
+            requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/ArchiveInput')),
+            tags: ['Records'],
+            parameters: [new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))],
+            responses: [
+                new OA\Response(
+                    response: 200,
+                    description: 'Archived; the whole record',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Record'),
+                ),
+                new OA\Response(
+                    response: 'default',
+                    description: 'Refused',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+                ),
+            ],
+        ),
+    ]
     public function store(ArchiveRequest $request, Party $party, #[CurrentUser] User $user): JsonResponse
     {
         $this->archive->archive($party, $request->string('reason')->value(), $user);
@@ -35,11 +51,22 @@ final readonly class ArchiveController
         return new JsonResponse($this->read->handle($party));
     }
 
-    #[OA\Delete(path: '/api/parties/{id}/archive', operationId: 'restoreRecord', summary: 'Take an archived record back into use', tags: ['Records'], parameters: [
-        new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-    ], responses: [
-        new OA\Response(response: 200, description: 'Restored; the whole record', content: new OA\JsonContent(ref: '#/components/schemas/Record')),
-    ])]
+    #[
+        OA\Delete(
+            path: '/api/parties/{id}/archive',
+            operationId: 'restoreRecord',
+            summary: 'Take an archived record back into use',
+            tags: ['Records'],
+            parameters: [new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))],
+            responses: [
+                new OA\Response(
+                    response: 200,
+                    description: 'Restored; the whole record',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Record'),
+                ),
+            ],
+        ),
+    ]
     public function restore(Party $party, #[CurrentUser] User $user): JsonResponse
     {
         $this->archive->restore($party, $user);
@@ -47,15 +74,26 @@ final readonly class ArchiveController
         return new JsonResponse($this->read->handle($party));
     }
 
-    #[OA\Delete(path: '/api/parties/{id}', operationId: 'deleteRecord', summary: 'Delete a record that nothing refers to', tags: ['Records'], parameters: [
-        new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-    ], responses: [
-        new OA\Response(response: 204, description: 'Deleted'),
-        new OA\Response(response: 'default', description: 'Something refers to it', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-    ])]
-    public function destroy(Party $party, DeleteParty $delete): Response
+    #[
+        OA\Delete(
+            path: '/api/parties/{id}',
+            operationId: 'deleteRecord',
+            summary: 'Delete a record that nothing refers to',
+            tags: ['Records'],
+            parameters: [new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))],
+            responses: [
+                new OA\Response(response: 204, description: 'Deleted'),
+                new OA\Response(
+                    response: 'default',
+                    description: 'Something refers to it',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+                ),
+            ],
+        ),
+    ]
+    public function destroy(Party $party, DeleteParty $delete, #[CurrentUser] User $user): Response
     {
-        $delete->handle($party);
+        $delete->handle($party, $user);
 
         return new Response(status: 204);
     }

@@ -18,23 +18,62 @@ use OpenApi\Attributes as OA;
 
 final readonly class PartyController
 {
-    #[OA\Get(path: '/api/parties', operationId: 'listParties', summary: 'The directory, as it is filed', tags: ['Records'], parameters: [
-        new OA\Parameter(name: 'page', in: 'query', schema: new OA\Schema(type: 'integer')),
-        new OA\Parameter(name: 'archived', description: 'Archived records too.', in: 'query', schema: new OA\Schema(type: 'boolean')),
-        new OA\Parameter(name: 'sort', in: 'query', schema: new OA\Schema(type: 'string', enum: ['name', 'receivable', 'payable', 'overdue', 'days-to-pay'])),
-        new OA\Parameter(name: 'reversed', in: 'query', schema: new OA\Schema(type: 'boolean')),
-    ], responses: [
-        new OA\Response(response: 200, description: 'A page', content: new OA\JsonContent(ref: '#/components/schemas/PartyPage')),
-    ])]
+    #[
+        OA\Get(
+            path: '/api/parties',
+            operationId: 'listParties',
+            summary: 'The directory, as it is filed or by a field',
+            tags: ['Records'],
+            parameters: [
+                new OA\Parameter(name: 'page', in: 'query', schema: new OA\Schema(type: 'integer')),
+                new OA\Parameter(
+                    name: 'archived',
+                    description: 'Archived records too.',
+                    in: 'query',
+                    schema: new OA\Schema(type: 'boolean'),
+                ),
+                new OA\Parameter(
+                    name: 'sort',
+                    in: 'query',
+                    description: 'The key of a field; any that the columns name, or another. By name where there is no such field.',
+                    schema: new OA\Schema(type: 'string'),
+                ),
+                new OA\Parameter(name: 'reversed', in: 'query', schema: new OA\Schema(type: 'boolean')),
+            ],
+            responses: [
+                new OA\Response(response: 200, description: 'A page', content: new OA\JsonContent(ref: '#/components/schemas/PartyPage')),
+            ],
+        ),
+    ]
     public function index(Request $request, ListParties $list): JsonResponse
     {
-        return new JsonResponse($list->handle($request->integer('page', 1), $request->boolean('archived'), $request->string('sort')->toString(), $request->boolean('reversed')));
+        return new JsonResponse(
+            $list->handle(
+                $request->integer('page', 1),
+                $request->boolean('archived'),
+                $request->string('sort')->toString(),
+                $request->boolean('reversed'),
+            ),
+        );
     }
 
-    #[OA\Post(path: '/api/parties', operationId: 'addParty', summary: 'Add a person or a company', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/PartyInput')), tags: ['Records'], responses: [
-        new OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: '#/components/schemas/Record')),
-        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-    ])]
+    #[
+        OA\Post(
+            path: '/api/parties',
+            operationId: 'addParty',
+            summary: 'Add a person or a company',
+            requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/PartyInput')),
+            tags: ['Records'],
+            responses: [
+                new OA\Response(response: 201, description: 'Added', content: new OA\JsonContent(ref: '#/components/schemas/Record')),
+                new OA\Response(
+                    response: 'default',
+                    description: 'Refused',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+                ),
+            ],
+        ),
+    ]
     public function store(AddPartyRequest $request, AddParty $add, ReadRecord $read, #[CurrentUser] User $user): JsonResponse
     {
         /** @var array<string, mixed> $input */
@@ -54,13 +93,26 @@ final readonly class PartyController
         return new JsonResponse($read->handle($party));
     }
 
-    #[OA\Get(path: '/api/parties/{id}/changes', operationId: 'readChanges', summary: 'The log of a record: entries and changes in one stream', tags: ['Records'], parameters: [
-        new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-        new OA\Parameter(name: 'before', in: 'query', schema: new OA\Schema(type: 'integer')),
-        new OA\Parameter(name: 'show', in: 'query', schema: new OA\Schema(type: 'string', enum: ['all', 'entries', 'changes'])),
-    ], responses: [
-        new OA\Response(response: 200, description: 'The newest first', content: new OA\JsonContent(ref: '#/components/schemas/Changes')),
-    ])]
+    #[
+        OA\Get(
+            path: '/api/parties/{id}/changes',
+            operationId: 'readChanges',
+            summary: 'The log of a record: entries and changes in one stream',
+            tags: ['Records'],
+            parameters: [
+                new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
+                new OA\Parameter(name: 'before', in: 'query', schema: new OA\Schema(type: 'integer')),
+                new OA\Parameter(name: 'show', in: 'query', schema: new OA\Schema(type: 'string', enum: ['all', 'entries', 'changes'])),
+            ],
+            responses: [
+                new OA\Response(
+                    response: 200,
+                    description: 'The newest first',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Changes'),
+                ),
+            ],
+        ),
+    ]
     public function changes(Party $party, Request $request, ReadChanges $read): JsonResponse
     {
         return new JsonResponse($read->handle(

@@ -16,12 +16,24 @@ use OpenApi\Attributes as OA;
 /** Tells private values; each time is written into the log. */
 final readonly class PrivateController
 {
-    #[OA\Post(path: '/api/parties/{id}/reveal', operationId: 'reveal', summary: 'Tell a private value, and write into the log that it was told', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/RevealInput')), tags: ['Records'], parameters: [
-        new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-    ], responses: [
-        new OA\Response(response: 200, description: 'The value', content: new OA\JsonContent(ref: '#/components/schemas/Revealed')),
-        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-    ])]
+    #[
+        OA\Post(
+            path: '/api/parties/{id}/reveal',
+            operationId: 'reveal',
+            summary: 'Tell a private value, and write into the log that it was told',
+            requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/RevealInput')),
+            tags: ['Records'],
+            parameters: [new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))],
+            responses: [
+                new OA\Response(response: 200, description: 'The value', content: new OA\JsonContent(ref: '#/components/schemas/Revealed')),
+                new OA\Response(
+                    response: 'default',
+                    description: 'Refused',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+                ),
+            ],
+        ),
+    ]
     public function __invoke(RevealRequest $request, Party $party, RevealPrivate $reveal, #[CurrentUser] User $user): JsonResponse
     {
         $field = $request->fieldId();

@@ -13,9 +13,9 @@ use App\Http\Requests\Reminders\ReminderRequest;
 use App\Models\Party;
 use App\Models\Reminder;
 use App\Models\User;
+use App\Outside\OwnAddress;
 use App\Queries\Records\ReadRecord;
 use App\Queries\Reminders\WriteFeed;
-use App\Support\OwnAddress;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -28,12 +28,28 @@ final readonly class RemindersController
     {
     }
 
-    #[OA\Post(path: '/api/parties/{id}/reminders', operationId: 'addReminder', summary: 'Set a reminder, for oneself or a colleague', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/ReminderInput')), tags: ['Reminders'], parameters: [
-        new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-    ], responses: [
-        new OA\Response(response: 201, description: 'Set; the whole record', content: new OA\JsonContent(ref: '#/components/schemas/Record')),
-        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-    ])]
+    #[
+        OA\Post(
+            path: '/api/parties/{id}/reminders',
+            operationId: 'addReminder',
+            summary: 'Set a reminder, for oneself or a colleague',
+            requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/ReminderInput')),
+            tags: ['Reminders'],
+            parameters: [new OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))],
+            responses: [
+                new OA\Response(
+                    response: 201,
+                    description: 'Set; the whole record',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Record'),
+                ),
+                new OA\Response(
+                    response: 'default',
+                    description: 'Refused',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+                ),
+            ],
+        ),
+    ]
     public function add(ReminderRequest $request, Party $party, #[CurrentUser] User $user): JsonResponse
     {
         /** @var array{text: string, day: string, time: string, rule: string, userId: int} $input */
@@ -43,12 +59,24 @@ final readonly class RemindersController
         return new JsonResponse($this->read->handle($party), 201);
     }
 
-    #[OA\Post(path: '/api/reminders/{reminder}/done', operationId: 'doneReminder', summary: 'Mark a reminder done; one that repeats goes on to its next day', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/DoneInput')), tags: ['Reminders'], parameters: [
-        new OA\Parameter(name: 'reminder', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-    ], responses: [
-        new OA\Response(response: 204, description: 'Done'),
-        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-    ])]
+    #[
+        OA\Post(
+            path: '/api/reminders/{reminder}/done',
+            operationId: 'doneReminder',
+            summary: 'Mark a reminder done; one that repeats goes on to its next day',
+            requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/DoneInput')),
+            tags: ['Reminders'],
+            parameters: [new OA\Parameter(name: 'reminder', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))],
+            responses: [
+                new OA\Response(response: 204, description: 'Done'),
+                new OA\Response(
+                    response: 'default',
+                    description: 'Refused',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+                ),
+            ],
+        ),
+    ]
     public function done(DoneRequest $request, Reminder $reminder, #[CurrentUser] User $user): Response
     {
         $this->keep->done($reminder, $request->day(), $user);
@@ -56,12 +84,24 @@ final readonly class RemindersController
         return new Response(status: 204);
     }
 
-    #[OA\Put(path: '/api/reminders/{reminder}', operationId: 'putOffReminder', summary: 'Put a reminder off', requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/PutOffInput')), tags: ['Reminders'], parameters: [
-        new OA\Parameter(name: 'reminder', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-    ], responses: [
-        new OA\Response(response: 204, description: 'Put off'),
-        new OA\Response(response: 'default', description: 'Refused', content: new OA\JsonContent(ref: '#/components/schemas/Problem')),
-    ])]
+    #[
+        OA\Put(
+            path: '/api/reminders/{reminder}',
+            operationId: 'putOffReminder',
+            summary: 'Put a reminder off',
+            requestBody: new OA\RequestBody(content: new OA\JsonContent(ref: '#/components/schemas/PutOffInput')),
+            tags: ['Reminders'],
+            parameters: [new OA\Parameter(name: 'reminder', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))],
+            responses: [
+                new OA\Response(response: 204, description: 'Put off'),
+                new OA\Response(
+                    response: 'default',
+                    description: 'Refused',
+                    content: new OA\JsonContent(ref: '#/components/schemas/Problem'),
+                ),
+            ],
+        ),
+    ]
     public function putOff(PutOffRequest $request, Reminder $reminder, #[CurrentUser] User $user): Response
     {
         $this->keep->putOff($reminder, $request->string('day')->value(), $request->string('time')->value(), $user);
@@ -69,11 +109,16 @@ final readonly class RemindersController
         return new Response(status: 204);
     }
 
-    #[OA\Delete(path: '/api/reminders/{reminder}', operationId: 'removeReminder', summary: 'Remove a reminder; what it said stays in the log', tags: ['Reminders'], parameters: [
-        new OA\Parameter(name: 'reminder', in: 'path', required: true, schema: new OA\Schema(type: 'integer')),
-    ], responses: [
-        new OA\Response(response: 204, description: 'Removed'),
-    ])]
+    #[
+        OA\Delete(
+            path: '/api/reminders/{reminder}',
+            operationId: 'removeReminder',
+            summary: 'Remove a reminder; what it said stays in the log',
+            tags: ['Reminders'],
+            parameters: [new OA\Parameter(name: 'reminder', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))],
+            responses: [new OA\Response(response: 204, description: 'Removed')],
+        ),
+    ]
     public function remove(Reminder $reminder, #[CurrentUser] User $user): Response
     {
         $this->keep->remove($reminder, $user);
@@ -81,9 +126,21 @@ final readonly class RemindersController
         return new Response(status: 204);
     }
 
-    #[OA\Post(path: '/api/calendar', operationId: 'openCalendar', summary: 'Make a secret address at which a calendar program finds one’s reminders; the one before stops working', tags: ['Reminders'], responses: [
-        new OA\Response(response: 201, description: 'The address, told only now', content: new OA\JsonContent(ref: '#/components/schemas/CalendarAddress')),
-    ])]
+    #[
+        OA\Post(
+            path: '/api/calendar',
+            operationId: 'openCalendar',
+            summary: 'Make a secret address at which a calendar program finds one’s reminders; the one before stops working',
+            tags: ['Reminders'],
+            responses: [
+                new OA\Response(
+                    response: 201,
+                    description: 'The address, told only now',
+                    content: new OA\JsonContent(ref: '#/components/schemas/CalendarAddress'),
+                ),
+            ],
+        ),
+    ]
     public function open(OpenCalendar $calendar, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse(new CalendarAddressData(OwnAddress::of('/calendar/'.$calendar->handle($user).'.ics')), 201);

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Access;
 
+use Almanac\Access\Permission;
 use App\Models\Office;
 use App\Models\User;
-use App\Support\Permission;
 use OpenApi\Attributes as OA;
 
 /** Who is signed in, and to which office. */

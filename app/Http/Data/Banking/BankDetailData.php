@@ -13,24 +13,20 @@ use OpenApi\Attributes as OA;
 final readonly class BankDetailData
 {
     private function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property(enum: ['IBAN', 'US account', 'UK account', 'payee name'])]
-        public string $kind,
-        #[OA\Property(description: 'Its last signs.')]
-        public string $masked,
-        #[OA\Property]
-        public string $holder,
-        #[OA\Property]
-        public string $bankName,
-        #[OA\Property(enum: ['on hold', 'confirmed', 'to be ended', 'ended', 'refused', 'replaced'])]
-        public string $state,
-        #[OA\Property]
-        public string $enteredBy,
-        #[OA\Property]
-        public string $enteredText,
-        #[OA\Property(description: 'As in confirmed on 3 Nov 2026 by Cordelia Vane: called a number known before; empty while it is on hold.')]
-        public string $settledText,
+        #[OA\Property] public int $id,
+        #[OA\Property(enum: ['IBAN', 'US account', 'UK account', 'payee name'])] public string $kind,
+        #[OA\Property(description: 'Its last signs.')] public string $masked,
+        #[OA\Property] public string $holder,
+        #[OA\Property] public string $bankName,
+        #[OA\Property(enum: ['on hold', 'confirmed', 'to be ended', 'ended', 'refused', 'replaced'])] public string $state,
+        #[OA\Property] public string $enteredBy,
+        #[OA\Property] public string $enteredText,
+        #[
+            OA\Property(
+                description: 'As in confirmed on 3 Nov 2026 by Cordelia Vane: called a number known before; empty while it is on hold.',
+            ),
+        ]
+        public string $decidedText,
         #[OA\Property(description: 'Whether whoever reads this may agree to it: an approver, and not who began it.')]
         public bool $mayBeConfirmed,
         #[OA\Property(description: 'Whether whoever reads this may refuse it, ask for its end, or keep it in force.')]
@@ -43,13 +39,31 @@ final readonly class BankDetailData
     public static function of(BankDetail $detail, bool $mayApprove, int $readerId): self
     {
         $isEnding = $detail->state === BankDetail::ENDING;
-        $isSettled = $detail->settledBy !== null && ! $isEnding;
+        $isSettled = $detail->decidedBy !== null && ! $isEnding;
         $began = $isEnding ? $detail->end_user_id : $detail->user_id;
         $isWaiting = in_array($detail->state, BankDetail::WAITING, true);
 
         return new self(
-            $detail->id, $detail->kind, $detail->masked, $detail->holder, $detail->bank_name, $detail->state, $detail->user->name, Office::dayOf($detail->created_at),
-            $isSettled ? trim(sprintf('%s on %s by %s: %s', $detail->state, $detail->settled_at === null ? '' : Office::dayOf($detail->settled_at), $detail->settledBy->name, trim($detail->how.' '.$detail->remark)), ': ') : '',
+            $detail->id,
+            $detail->kind,
+            $detail->masked,
+            $detail->holder,
+            $detail->bank_name,
+            $detail->state,
+            $detail->user->name,
+            Office::dayOf($detail->created_at),
+            $isSettled
+                ? trim(
+                    sprintf(
+                        '%s on %s by %s: %s',
+                        $detail->state,
+                        $detail->decided_at === null ? '' : Office::dayOf($detail->decided_at),
+                        $detail->decidedBy->name,
+                        trim($detail->how.' '.$detail->remark),
+                    ),
+                    ': ',
+                )
+                : '',
             $isWaiting && $mayApprove && $began !== $readerId,
             $isWaiting ? $mayApprove || $began === $readerId : $detail->state === BankDetail::CONFIRMED,
             $isEnding ? trim('its end was asked for by '.($detail->endUser->name ?? '').': '.$detail->remark, ': ') : '',

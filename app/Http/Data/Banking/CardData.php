@@ -31,6 +31,14 @@ final readonly class CardData
 
     public static function of(Card $card, string $month): self
     {
-        return new self($card->id, $card->brand, $card->last_four, substr($card->expires, 5).'/'.substr($card->expires, 0, 4), $card->expires < $month, $card->holder, $card->postcode);
+        return new self(
+            $card->id,
+            $card->brand,
+            $card->last_four,
+            substr($card->expires, 5).'/'.substr($card->expires, 0, 4),
+            $card->expires < $month,
+            $card->holder,
+            $card->postcode,
+        );
     }
 }

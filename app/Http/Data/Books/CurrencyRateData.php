@@ -26,6 +26,6 @@ final readonly class CurrencyRateData
 
     public static function of(CurrencyRate $kept): self
     {
-        return new self($kept->id, $kept->currency, $kept->day->toText(), Office::current()->decimalSign()->write($kept->rate));
+        return new self($kept->id, $kept->currency, $kept->quoted_on->toText(), Office::current()->decimalSign()->write($kept->rate));
     }
 }

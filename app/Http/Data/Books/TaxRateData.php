@@ -33,7 +33,15 @@ final readonly class TaxRateData
 
     public static function of(TaxRate $kept): self
     {
-        return new self($kept->id, $kept->name, (string) $kept->rate(), $kept->side->value, $kept->since?->toIso() ?? '', $kept->until?->toIso() ?? '',
-            trim($kept->name.', '.$kept->rate()->toText().' '.$kept->period()->toText()), $kept->is_retired);
+        return new self(
+            $kept->id,
+            $kept->name,
+            (string) $kept->rate(),
+            $kept->side->value,
+            $kept->since?->toIso() ?? '',
+            $kept->until?->toIso() ?? '',
+            trim($kept->name.', '.$kept->rate()->toText().' '.$kept->period()->toText()),
+            $kept->is_retired,
+        );
     }
 }

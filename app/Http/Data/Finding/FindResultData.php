@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Finding;
 
-use Almanac\Money\Money;
+use App\Facts\Records\RecordRow;
 use App\Http\Data\Records\PartyRowData;
-use App\Models\Office;
-use App\Models\Party;
+use App\Models\Balance;
 use OpenApi\Attributes as OA;
 
 /** A record that answers what was typed, and why. */
@@ -26,14 +25,14 @@ final readonly class FindResultData
     }
 
     /** @param  list<string>  $reasons */
-    public static function of(Party $party, array $reasons): self
+    public static function of(RecordRow $row, ?Balance $balance, array $reasons): self
     {
-        $home = Office::current()->currency();
-        $owed = array_filter([
-            ($party->balance->receivable ?? 0) === 0 ? '' : 'they owe us '.Money::ofMinor($party->balance->receivable ?? 0, $home)->figures(),
-            ($party->balance->payable ?? 0) === 0 ? '' : 'we owe them '.Money::ofMinor($party->balance->payable ?? 0, $home)->figures(),
-        ]);
+        $owed = [];
+        foreach (['receivable' => 'they owe us ', 'payable' => 'we owe them '] as $column => $words) {
+            $amount = $balance?->amount($column);
+            $owed[] = $amount === null ? '' : $words.$amount->figures();
+        }
 
-        return new self(PartyRowData::of($party), $reasons, implode(', ', $owed));
+        return new self(PartyRowData::ofRow($row), $reasons, implode(', ', array_filter($owed)));
     }
 }

@@ -29,8 +29,15 @@ final readonly class CreditData
 
     public static function orNull(?Credit $credit): ?self
     {
-        return $credit === null ? null : new self(
-            MoneyData::of($credit->limit), MoneyData::of($credit->exposure), MoneyData::of($credit->left), $credit->isOver(), $credit->sentence(), $credit->policy->words(),
-        );
+        return $credit === null
+            ? null
+            : new self(
+                MoneyData::of($credit->limit),
+                MoneyData::of($credit->exposure),
+                MoneyData::of($credit->left),
+                $credit->isOver(),
+                $credit->sentence(),
+                $credit->policy->words(),
+            );
     }
 }

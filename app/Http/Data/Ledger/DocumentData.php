@@ -14,7 +14,7 @@ final readonly class DocumentData
     /**
      * @param list<DocumentLineData> $lines
      * @param list<DocumentLinkData> $madeFromIt
-     * @param list<SettlementData> $settlements
+     * @param list<AllocationData> $allocations
      * @param list<DocumentEventData> $events
      * @param list<string> $canBecome
      */
@@ -43,16 +43,21 @@ final readonly class DocumentData
         public TotalsData $totals,
         #[OA\Property(description: 'For early payment.', ref: '#/components/schemas/DiscountOffer', nullable: true)]
         public ?DiscountOfferData $discount,
-        #[OA\Property(ref: '#/components/schemas/PartyCopy')]
-        public PartyCopyData $copy,
-        #[OA\Property(description: 'What the details are now, where they are others.', ref: '#/components/schemas/PartyCopy', nullable: true)]
+        #[OA\Property(ref: '#/components/schemas/PartyCopy')] public PartyCopyData $copy,
+        #[
+            OA\Property(
+                description: 'What the details are now, where they are others.',
+                ref: '#/components/schemas/PartyCopy',
+                nullable: true,
+            ),
+        ]
         public ?PartyCopyData $copyNow,
         #[OA\Property(ref: '#/components/schemas/DocumentLink', nullable: true)]
         public ?DocumentLinkData $source,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/DocumentLink'))]
         public array $madeFromIt,
-        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Settlement'))]
-        public array $settlements,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Allocation'))]
+        public array $allocations,
         #[OA\Property(description: 'The newest first.', items: new OA\Items(ref: '#/components/schemas/DocumentEvent'))]
         public array $events,
         #[OA\Property(description: 'Kinds that it can be turned into without typing it again.', items: new OA\Items(type: 'string'))]
@@ -71,10 +76,24 @@ final readonly class DocumentData
         public ?DocumentLinkData $replaces,
         #[OA\Property(description: 'The revision after it, a draft or issued.', ref: '#/components/schemas/DocumentLink', nullable: true)]
         public ?DocumentLinkData $replacedBy,
-        #[OA\Property(description: 'Simple interest on what is late; null where none is asked for or nothing is late.', ref: '#/components/schemas/Money', nullable: true)]
+        #[
+            OA\Property(
+                description: 'Simple interest on what is late; null where none is asked for or nothing is late.',
+                ref: '#/components/schemas/Money',
+                nullable: true,
+            ),
+        ]
         public ?MoneyData $lateInterest,
         #[OA\Property(description: 'When it was last sent, for reading; empty when it was not.')]
         public string $sentText,
+        #[
+            OA\Property(
+                description: 'Of one that was to be issued as it was written: why it is a draft; null else.',
+                ref: '#/components/schemas/Against',
+                nullable: true,
+            ),
+        ]
+        public ?AgainstData $against = null,
     ) {
     }
 }

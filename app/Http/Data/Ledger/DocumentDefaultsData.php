@@ -33,21 +33,25 @@ final readonly class DocumentDefaultsData
         public ?int $accountId,
         #[OA\Property(description: 'All that are usual, the first of which it begins with.', items: new OA\Items(type: 'integer'))]
         public array $accountIds,
-        #[OA\Property(enum: ['client', 'vendor'])]
-        public string $side,
-        #[OA\Property(items: new OA\Items(type: 'integer'))]
-        public array $costCentreIds,
-        #[OA\Property]
-        public string $discount,
-        #[OA\Property]
-        public string $payBy,
-        #[OA\Property(ref: '#/components/schemas/PartyCopy')]
-        public PartyCopyData $copy,
-        #[OA\Property(ref: '#/components/schemas/DocumentUse')]
-        public UseData $use,
-        #[OA\Property(description: 'Of a vendor: the accounts in force that a transfer can go to.', items: new OA\Items(ref: '#/components/schemas/PayTo'))]
+        #[OA\Property(enum: ['client', 'vendor'])] public string $side,
+        #[OA\Property(items: new OA\Items(type: 'integer'))] public array $costCentreIds,
+        #[OA\Property] public string $discount,
+        #[OA\Property] public string $payBy,
+        #[OA\Property(ref: '#/components/schemas/PartyCopy')] public PartyCopyData $copy,
+        #[OA\Property(ref: '#/components/schemas/DocumentUse')] public UseData $use,
+        #[
+            OA\Property(
+                description: 'Of a vendor: the accounts in force that a transfer can go to.',
+                items: new OA\Items(ref: '#/components/schemas/PayTo'),
+            ),
+        ]
         public array $payTo,
-        #[OA\Property(description: 'Of a vendor: the ways in which nothing may be paid now.', items: new OA\Items(ref: '#/components/schemas/ClosedWay'))]
+        #[
+            OA\Property(
+                description: 'Of a vendor: the ways in which nothing may be paid now.',
+                items: new OA\Items(ref: '#/components/schemas/ClosedWay'),
+            ),
+        ]
         public array $closedWays,
     ) {
     }

@@ -47,8 +47,18 @@ final readonly class DocumentLineData
         $sign = Office::current()->decimalSign();
 
         return new self(
-            $line->text, $sign->write($line->quantity), $sign->write($line->price), $line->line()->priceText($document->currency), $line->discount, $line->tax_rate_id, $line->tax,
-            $line->account_id, $line->account?->display() ?? '', $line->cost_centre_ids, $line->source_line_id, MoneyData::of($document->money($line->amount_minor)),
+            $line->text,
+            $sign->write($line->quantity),
+            $sign->write($line->price),
+            $line->line()->priceText($document->currency),
+            $line->discount,
+            $line->tax_rate_id,
+            $line->tax,
+            $line->account_id,
+            $line->account?->display() ?? '',
+            $line->cost_centre_ids,
+            $line->source_line_id,
+            MoneyData::of($document->money($line->amount_minor)),
         );
     }
 }

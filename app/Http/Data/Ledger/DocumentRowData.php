@@ -14,31 +14,24 @@ use OpenApi\Attributes as OA;
 final readonly class DocumentRowData
 {
     private function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property]
-        public string $kind,
-        #[OA\Property(description: 'As in Credit note.')]
-        public string $kindTitle,
-        #[OA\Property(enum: ['client', 'vendor'])]
-        public string $side,
-        #[OA\Property(enum: ['draft', 'issued', 'part-paid', 'settled', 'void'])]
-        public string $state,
-        #[OA\Property]
-        public string $stateWords,
-        #[OA\Property(description: 'Empty while it is a draft.')]
-        public string $number,
-        #[OA\Property(ref: '#/components/schemas/PartyLink')]
-        public PartyLinkData $party,
-        #[OA\Property]
-        public string $dateText,
-        #[OA\Property(description: 'Of what is still open; empty where nothing is due.')]
-        public string $dueText,
-        #[OA\Property(description: 'How many days past the due date; 0 when it is not.')]
-        public int $daysLate,
-        #[OA\Property(ref: '#/components/schemas/Money')]
-        public MoneyData $total,
-        #[OA\Property(description: 'What is open of it; in a list of what is due on certain days, what is due on them.', ref: '#/components/schemas/Money')]
+        #[OA\Property] public int $id,
+        #[OA\Property] public string $kind,
+        #[OA\Property(description: 'As in Credit note.')] public string $kindTitle,
+        #[OA\Property(enum: ['client', 'vendor'])] public string $side,
+        #[OA\Property(enum: ['draft', 'issued', 'part-paid', 'settled', 'void'])] public string $state,
+        #[OA\Property] public string $stateWords,
+        #[OA\Property(description: 'Empty while it is a draft.')] public string $number,
+        #[OA\Property(ref: '#/components/schemas/PartyLink')] public PartyLinkData $party,
+        #[OA\Property] public string $dateText,
+        #[OA\Property(description: 'Of what is still open; empty where nothing is due.')] public string $dueText,
+        #[OA\Property(description: 'How many days past the due date; 0 when it is not.')] public int $daysLate,
+        #[OA\Property(ref: '#/components/schemas/Money')] public MoneyData $total,
+        #[
+            OA\Property(
+                description: 'What is open of it; in a list of what is due on certain days, what is due on them.',
+                ref: '#/components/schemas/Money',
+            ),
+        ]
         public MoneyData $open,
         #[OA\Property(description: 'Without tax.', ref: '#/components/schemas/Money')]
         public MoneyData $net,
@@ -49,9 +42,6 @@ final readonly class DocumentRowData
 
     public static function of(Document $document, Day $today): self
     {
-        [$partOpen, $partDue] = $document->partInList() ?? [null, null];
-        $due = $partDue === null ? $document->next_due ?? $document->due : Day::fromIso($partDue);
-
         return new self(
             $document->id,
             $document->kind->value,
@@ -59,13 +49,13 @@ final readonly class DocumentRowData
             $document->kind->side()->value,
             $document->state->value,
             $document->state->words($document->kind),
-            ($document->number ?? '').($document->revision > 1 ? ' revision '.$document->revision : ''),
+            $document->shownNumber(),
             PartyLinkData::of($document->party),
-            $document->date->toText(),
-            $due?->toText() ?? '',
-            $document->state->isOpen() && $document->kind->isOwed() && $due !== null ? max(0, $due->daysUntil($today)) : 0,
+            $document->dated_on->toText(),
+            $document->dueInList()?->toText() ?? '',
+            $document->daysLate($today),
             MoneyData::of($document->total()),
-            MoneyData::of($document->money($partOpen ?? ($document->state->isOpen() && ! $document->kind->isPromise() ? $document->open_minor : 0))),
+            MoneyData::of($document->openInList()),
             MoneyData::of($document->money($document->net_minor)),
             $document->reference,
         );

@@ -42,11 +42,20 @@ final readonly class ImportData
     public static function of(Import $import): self
     {
         return new self(
-            $import->id, $import->name, $import->state, $import->found, $import->taken,
-            array_map(fn (array $problem) => new ImportProblemData($problem['line'], $problem['field'], $problem['message']), $import->problems),
+            $import->id,
+            $import->name,
+            $import->state,
+            $import->found,
+            $import->taken,
+            array_map(
+                fn (array $problem) => new ImportProblemData($problem['line'], $problem['field'], $problem['message']),
+                $import->problems,
+            ),
             $import->problem_count,
-            $import->failure, $import->user->name,
-            in_array($import->state, ['checking', 'taking', 'counting'], true) && $import->updated_at->diffInSeconds(now(), true) > self::PATIENCE,
+            $import->failure,
+            $import->user->name,
+            in_array($import->state, ['checking', 'taking', 'counting'], true) &&
+                $import->updated_at->diffInSeconds(now(), true) > self::PATIENCE,
         );
     }
 }

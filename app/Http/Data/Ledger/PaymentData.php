@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Ledger;
 
+use App\Models\Allocation;
 use App\Models\Payment;
-use App\Models\Settlement;
 use OpenApi\Attributes as OA;
 
 /** A payment, and what it was used on. */
 #[OA\Schema(schema: 'Payment')]
 final readonly class PaymentData
 {
-    /** @param  list<SettlementData>  $settlements */
+    /** @param  list<AllocationData>  $allocations */
     private function __construct(
         #[OA\Property(ref: '#/components/schemas/PaymentRow')]
         public PaymentRowData $row,
-        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Settlement'))]
-        public array $settlements,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Allocation'))]
+        public array $allocations,
         #[OA\Property]
         public string $by,
     ) {
@@ -25,8 +25,12 @@ final readonly class PaymentData
 
     public static function of(Payment $payment): self
     {
-        $payment->load('party', 'user', 'settlements.document', 'settlements.credit', 'settlements.user');
+        $payment->load('party', 'user', 'allocations.document', 'allocations.credit', 'allocations.user');
 
-        return new self(PaymentRowData::of($payment), array_values($payment->settlements->map(fn (Settlement $one) => SettlementData::of($one))->all()), $payment->user->name);
+        return new self(
+            PaymentRowData::of($payment),
+            array_values($payment->allocations->map(fn (Allocation $one) => AllocationData::of($one))->all()),
+            $payment->user->name,
+        );
     }
 }

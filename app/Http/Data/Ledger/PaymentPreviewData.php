@@ -16,7 +16,13 @@ final readonly class PaymentPreviewData
         public array $documents,
         #[OA\Property(description: 'What is used in all, as typed or as proposed.', ref: '#/components/schemas/Money')]
         public MoneyData $used,
-        #[OA\Property(description: 'What stays unallocated, or is lacking; null while the amount cannot be read.', ref: '#/components/schemas/Money', nullable: true)]
+        #[
+            OA\Property(
+                description: 'What stays unallocated, or is lacking; null while the amount cannot be read.',
+                ref: '#/components/schemas/Money',
+                nullable: true,
+            ),
+        ]
         public ?MoneyData $left,
         #[OA\Property(description: 'More is used than there is, by what is left.')]
         public bool $isTooMuch,

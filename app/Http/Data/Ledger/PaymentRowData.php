@@ -43,8 +43,18 @@ final readonly class PaymentRowData
     public static function of(Payment $payment): self
     {
         return new self(
-            $payment->id, $payment->side->value, PartyLinkData::of($payment->party), $payment->day->toText(), MoneyData::of($payment->amount()), MoneyData::of($payment->unallocated()),
-            $payment->pay_by->value, $payment->reference, $payment->account_number, trim(($payment->bankDetail->kind ?? '').' '.($payment->bankDetail->masked ?? '')), $payment->is_void, $payment->void_reason,
+            $payment->id,
+            $payment->side->value,
+            PartyLinkData::of($payment->party),
+            $payment->paid_on->toText(),
+            MoneyData::of($payment->amount()),
+            MoneyData::of($payment->unallocated()),
+            $payment->pay_by->value,
+            $payment->reference,
+            $payment->account_number,
+            trim(($payment->bankDetail->kind ?? '').' '.($payment->bankDetail->masked ?? '')),
+            $payment->is_void,
+            $payment->void_reason,
         );
     }
 }

@@ -12,9 +12,14 @@ final readonly class StandingData
 {
     /** @param  list<SideStandingData>  $sides */
     public function __construct(
-        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/SideStanding'))]
-        public array $sides,
-        #[OA\Property(description: 'Receivable less payable, in the office’s currency, where there are both.', ref: '#/components/schemas/Money', nullable: true)]
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/SideStanding'))] public array $sides,
+        #[
+            OA\Property(
+                description: 'Receivable less payable, in the office’s currency, where there are both.',
+                ref: '#/components/schemas/Money',
+                nullable: true,
+            ),
+        ]
         public ?MoneyData $net,
         #[OA\Property(ref: '#/components/schemas/Credit', nullable: true)]
         public ?CreditData $credit,

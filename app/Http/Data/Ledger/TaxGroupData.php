@@ -12,7 +12,7 @@ use OpenApi\Attributes as OA;
 final readonly class TaxGroupData
 {
     private function __construct(
-        #[OA\Property(description: 'As in 19 %.')]
+        #[OA\Property(description: 'As in 19%.')]
         public string $rate,
         #[OA\Property(ref: '#/components/schemas/Money')]
         public MoneyData $taxable,

@@ -25,6 +25,10 @@ final readonly class TotalsData
 
     public static function of(Totals $totals): self
     {
-        return new self(MoneyData::of($totals->net), array_map(fn (TaxGroup $group) => TaxGroupData::of($group), $totals->groups), MoneyData::of($totals->gross));
+        return new self(
+            MoneyData::of($totals->net),
+            array_map(fn (TaxGroup $group) => TaxGroupData::of($group), $totals->groups),
+            MoneyData::of($totals->gross),
+        );
     }
 }

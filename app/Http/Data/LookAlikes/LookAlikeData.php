@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\LookAlikes;
 
+use Almanac\Calendar\Day;
 use Almanac\LookAlikes\Comparison;
 use App\Http\Data\Records\PartyRowData;
 use App\Models\Party;
@@ -24,8 +25,8 @@ final readonly class LookAlikeData
     ) {
     }
 
-    public static function of(Party $party, Comparison $comparison): self
+    public static function of(Party $party, Comparison $comparison, Day $today): self
     {
-        return new self(PartyRowData::of($party), $comparison->isLikely(), $comparison->reasons);
+        return new self(PartyRowData::of($party, $today), $comparison->isLikely(), $comparison->reasons);
     }
 }

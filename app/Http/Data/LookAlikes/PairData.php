@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\LookAlikes;
 
+use Almanac\Calendar\Day;
 use Almanac\LookAlikes\Comparison;
 use App\Http\Data\Records\PartyRowData;
 use App\Models\LookAlikePair;
@@ -28,12 +29,12 @@ final readonly class PairData
     ) {
     }
 
-    public static function of(LookAlikePair $pair, Comparison $comparison): self
+    public static function of(LookAlikePair $pair, Comparison $comparison, Day $today): self
     {
         return new self(
             $pair->id,
-            PartyRowData::of($pair->first),
-            PartyRowData::of($pair->second),
+            PartyRowData::of($pair->first, $today),
+            PartyRowData::of($pair->second, $today),
             $comparison->reasons,
             $pair->user->name,
         );

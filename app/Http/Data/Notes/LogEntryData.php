@@ -35,7 +35,7 @@ final readonly class LogEntryData
         return new self(
             $entry->id,
             $entry->kind->value,
-            $entry->day->toText(),
+            $entry->happened_on->toText(),
             $entry->withParty === null ? null : PartyLinkData::of($entry->withParty),
             $entry->text,
             $entry->is_pinned,

@@ -36,6 +36,15 @@ final readonly class ActData
 
     public static function of(Act $act): self
     {
-        return new self($act->id, $act->at->format(DATE_ATOM), $act->user_name, $act->what, $act->subject, $act->subject_id, $act->name, $act->differences);
+        return new self(
+            $act->id,
+            $act->at->format(DATE_ATOM),
+            $act->user_name,
+            $act->what,
+            $act->subject,
+            $act->subject_id,
+            $act->name,
+            $act->differences,
+        );
     }
 }

@@ -24,21 +24,25 @@ final readonly class ChoicesData
      * @param list<ListedTermsData> $terms
      */
     public function __construct(
-        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/NamedCode'))]
-        public array $countries,
-        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/AddressLayout'))]
-        public array $layouts,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
-        public array $addressUses,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
-        public array $contactUses,
-        #[OA\Property(description: 'The office’s own lists, without what is retired.', items: new OA\Items(ref: '#/components/schemas/Offered'))]
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/NamedCode'))] public array $countries,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/AddressLayout'))] public array $layouts,
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $addressUses,
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $contactUses,
+        #[
+            OA\Property(
+                description: 'The office’s own lists, without what is retired.',
+                items: new OA\Items(ref: '#/components/schemas/Offered'),
+            ),
+        ]
         public array $lists,
-        #[OA\Property(description: 'ISO 639.', items: new OA\Items(ref: '#/components/schemas/NamedCode'))]
-        public array $languages,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
-        public array $taxNumberKinds,
-        #[OA\Property(description: 'Whose VAT numbers are known: ISO 3166-1 alpha-2.', items: new OA\Items(ref: '#/components/schemas/NamedCode'))]
+        #[OA\Property(description: 'ISO 639.', items: new OA\Items(ref: '#/components/schemas/NamedCode'))] public array $languages,
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $taxNumberKinds,
+        #[
+            OA\Property(
+                description: 'Whose VAT numbers are known: ISO 3166-1 alpha-2.',
+                items: new OA\Items(ref: '#/components/schemas/NamedCode'),
+            ),
+        ]
         public array $vatCountries,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Colleague'))]
         public array $colleagues,

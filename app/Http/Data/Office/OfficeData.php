@@ -39,8 +39,8 @@ final readonly class OfficeData
         public string $email,
         #[OA\Property(description: 'What papers say of how to pay the office.')]
         public string $howToPay,
-        #[OA\Property]
-        public bool $hasLogo,
+        #[OA\Property(description: 'Where the picture of its logo is read; null for none.', nullable: true)]
+        public ?string $logo,
         #[OA\Property(description: 'Time zones to choose from.', items: new OA\Items(type: 'string'))]
         public array $zones,
         #[OA\Property(description: 'Of amounts that are typed without one: ISO 4217, by the country.')]
@@ -64,7 +64,7 @@ final readonly class OfficeData
             $office->phone,
             $office->email,
             (string) $office->how_to_pay,
-            $office->logo_path !== null,
+            $office->logo_path === null ? null : '/api/office/logo?'.substr(basename($office->logo_path), 0, 12),
             \DateTimeZone::listIdentifiers(),
             $office->currency(),
         );

@@ -18,11 +18,15 @@ final readonly class SheetFieldData
         public string $name,
         #[OA\Property(enum: ['text', 'long text', 'number', 'date', 'yes or no', 'choice', 'several choices', 'amount', 'secret'])]
         public string $kind,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
-        public array $options,
-        #[OA\Property]
-        public string $help,
-        #[OA\Property(description: 'What a record is not ready for without it.', enum: ['write-to', 'bill', 'pay', 'tax-report'], nullable: true)]
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $options,
+        #[OA\Property] public string $help,
+        #[
+            OA\Property(
+                description: 'What a record is not ready for without it.',
+                enum: ['write-to', 'bill', 'pay', 'tax-report'],
+                nullable: true,
+            ),
+        ]
         public ?string $requiredFor,
         #[OA\Property]
         public bool $isRetired,

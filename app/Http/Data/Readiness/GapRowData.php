@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Readiness;
 
+use Almanac\Calendar\Day;
 use Almanac\Money\Money;
 use Almanac\Readiness\Readiness;
 use App\Http\Data\Records\PartyRowData;
@@ -27,12 +28,12 @@ final readonly class GapRowData
     }
 
     /** @param  list<Readiness>  $readiness */
-    public static function of(Party $party, array $readiness): self
+    public static function of(Party $party, array $readiness, Day $today): self
     {
-        $stake = ($party->balance->receivable ?? 0) + ($party->balance->payable ?? 0);
+        $stake = ($party->balance->receivable_minor ?? 0) + ($party->balance->payable_minor ?? 0);
 
         return new self(
-            PartyRowData::of($party),
+            PartyRowData::of($party, $today),
             array_map(ReadinessData::of(...), $readiness),
             $stake === 0 ? '' : Money::ofMinor($stake, Office::current()->currency())->toText(),
         );

@@ -23,13 +23,22 @@ final readonly class AddressData
      * @param list<string> $label
      */
     private function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property]
-        public int $addressId,
-        #[OA\Property(description: 'Whose address it is, when it is used here by link.', ref: '#/components/schemas/PartyLink', nullable: true)]
+        #[OA\Property] public int $id,
+        #[OA\Property] public int $addressId,
+        #[
+            OA\Property(
+                description: 'Whose address it is, when it is used here by link.',
+                ref: '#/components/schemas/PartyLink',
+                nullable: true,
+            ),
+        ]
         public ?PartyLinkData $sameAs,
-        #[OA\Property(description: 'Who else uses it.', items: new OA\Items(ref: '#/components/schemas/PartyLink'))]
+        #[
+            OA\Property(
+                description: 'Who else uses it, now or later, while this one does.',
+                items: new OA\Items(ref: '#/components/schemas/PartyLink'),
+            ),
+        ]
         public array $sharedWith,
         #[OA\Property]
         public string $country,
@@ -76,9 +85,16 @@ final readonly class AddressData
             $use->id,
             $use->address_id,
             $use->isLinked() ? PartyLinkData::of($use->address->owner) : null,
-            array_values($use->address->users
-                ->reject(fn (AddressUse $other) => $other->party_id === $use->party_id)
-                ->map(fn (AddressUse $other) => PartyLinkData::of($other->party))->all()),
+            array_values(
+                $use->address->users
+                    ->filter(
+                        fn (AddressUse $other) => $other->party_id !== $use->party_id &&
+                            ! $other->period()->isOver($today) &&
+                            $other->period()->overlaps($use->period()),
+                    )
+                    ->map(fn (AddressUse $other) => PartyLinkData::of($other->party))
+                    ->all(),
+            ),
             $postal->country,
             implode("\n", $postal->lines),
             $postal->locality,

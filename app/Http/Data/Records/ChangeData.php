@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
+use Almanac\Records\SectionName;
 use App\Http\Data\Notes\LogEntryData;
 use App\Models\Change;
-use App\Support\SectionName;
 use OpenApi\Attributes as OA;
 
 /** One line of the change log. */

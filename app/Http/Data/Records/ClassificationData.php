@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
-use App\Http\Data\Office\ColleagueData;
 use OpenApi\Attributes as OA;
 
 /** The section "Classification". */
@@ -23,8 +22,8 @@ final readonly class ClassificationData
         public array $types,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $tags,
-        #[OA\Property(description: 'Who looks after the record.', ref: '#/components/schemas/Colleague', nullable: true)]
-        public ?ColleagueData $owner,
+        #[OA\Property(description: 'Who looks after the record.', ref: '#/components/schemas/InheritedColleague')]
+        public InheritedColleagueData $owner,
         #[OA\Property(ref: '#/components/schemas/InheritedColleague')]
         public InheritedColleagueData $accountManager,
         #[OA\Property(ref: '#/components/schemas/InheritedColleague')]

@@ -32,6 +32,8 @@ final readonly class ContactPointData
         public bool $isUnusual,
         #[OA\Property(description: 'Whose it is, when it is used here by link.', ref: '#/components/schemas/PartyLink', nullable: true)]
         public ?PartyLinkData $sameAs,
+        #[OA\Property(description: 'Which of theirs it is then.', nullable: true)]
+        public ?int $sameAsId,
         #[OA\Property(description: 'The address at which they are reached so, of several.', nullable: true)]
         public ?int $addressUseId,
         #[OA\Property(description: 'That address, in short.')]
@@ -52,6 +54,7 @@ final readonly class ContactPointData
             $point->is_primary,
             $point->is_unusual,
             $point->source === null ? null : PartyLinkData::of($point->source->party),
+            $point->same_as_id,
             $point->address_use_id,
             $point->at(),
         );

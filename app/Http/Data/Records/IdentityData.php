@@ -79,7 +79,7 @@ final readonly class IdentityData
             $party->is_informal,
             $party->is_deceased,
             $party->deceased_on?->toText() ?? '',
-            $party->birth_date !== null,
+            $party->born_on !== null,
             $party->birthDay()?->yearsUntil($party->deceased_on ?? $today),
             $party->payee_name,
             $party->legal_form,

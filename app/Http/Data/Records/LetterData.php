@@ -18,7 +18,13 @@ final readonly class LetterData
         public bool $fits,
         #[OA\Property(description: 'How it begins; null for somebody who has died and has nobody to stand in.', nullable: true)]
         public ?string $salutation,
-        #[OA\Property(description: 'Who is written to instead of somebody who has died, or together with them.', ref: '#/components/schemas/PartyLink', nullable: true)]
+        #[
+            OA\Property(
+                description: 'Who is written to instead of somebody who has died, or together with them.',
+                ref: '#/components/schemas/PartyLink',
+                nullable: true,
+            ),
+        ]
         public ?PartyLinkData $also,
     ) {
     }

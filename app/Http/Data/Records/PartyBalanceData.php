@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
-use Almanac\Money\Money;
 use App\Models\Balance;
 use OpenApi\Attributes as OA;
 
@@ -28,13 +27,13 @@ final readonly class PartyBalanceData
     ) {
     }
 
-    public static function of(Balance $balance, string $currency): self
+    public static function of(Balance $balance): self
     {
-        $text = fn (int $minor) => $minor === 0 ? '' : Money::ofMinor($minor, $currency)->figures();
+        $text = fn (string $column) => $balance->amount($column)?->figures() ?? '';
 
         return new self(
-            $balance->party_id, $text($balance->receivable), $text($balance->payable), $text($balance->overdue),
-            $balance->days_to_pay === null ? '' : number_format($balance->days_to_pay, 1), $balance->is_over_limit,
+            $balance->party_id, $text('receivable'), $text('payable'), $text('overdue'),
+            (string) $balance->daysToPay(), $balance->is_over_limit,
         );
     }
 }

@@ -4,17 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
-use Almanac\Reach\ContactKind;
-use App\Models\Office;
+use Almanac\Calendar\Day;
+use App\Facts\Records\RecordRow;
 use App\Models\Party;
-use App\Models\Position;
 use OpenApi\Attributes as OA;
 
 /** A record in a list. Load the party with RELATIONS. */
 #[OA\Schema(schema: 'PartyRow')]
 final readonly class PartyRowData
 {
-    public const RELATIONS = ['contactPoints', 'addressUses.address', 'heldPositions.company'];
+    public const RELATIONS = RecordRow::READS;
 
     private function __construct(
         #[OA\Property]
@@ -44,31 +43,14 @@ final readonly class PartyRowData
     ) {
     }
 
-    public static function of(Party $party): self
+    /** Load the party with RELATIONS. */
+    public static function of(Party $party, Day $today): self
     {
-        $address = ($party->addressUses->firstWhere('is_primary', true) ?? $party->addressUses->first())?->address;
-        $position = $party->isPerson() ? $party->heldPositions->first() : null;
-
-        return new self(
-            $party->id,
-            $party->kind->value,
-            $party->number,
-            $party->display_name,
-            $party->file_as,
-            $party->is_client,
-            $party->is_vendor,
-            $party->isArchived(),
-            $position instanceof Position ? implode(', ', array_filter([$position->title, $position->company->display_name])) : '',
-            $address === null ? '' : implode(', ', array_filter([$address->locality, $address->region ?: $address->country])),
-            self::primary($party, ContactKind::Phone),
-            self::primary($party, ContactKind::Email),
-        );
+        return self::ofRow(RecordRow::of($party, $today));
     }
 
-    private static function primary(Party $party, ContactKind $kind): string
+    public static function ofRow(RecordRow $row): self
     {
-        $point = $party->contactPoints->first(fn ($point) => $point->kind === $kind && $point->is_primary);
-
-        return $point?->display(Office::current()->country) ?? '';
+        return new self(...get_object_vars($row));
     }
 }

@@ -14,21 +14,19 @@ final readonly class PersonNameData
 {
     /** @param  list<string>  $doubtful */
     private function __construct(
-        #[OA\Property]
-        public string $prefix,
-        #[OA\Property]
-        public string $given,
-        #[OA\Property]
-        public string $middle,
-        #[OA\Property]
-        public string $family,
-        #[OA\Property]
-        public string $suffix,
-        #[OA\Property]
-        public string $postNominals,
-        #[OA\Property(description: 'By what stands before the name; empty where that tells nothing.')]
-        public string $suggestedPronouns,
-        #[OA\Property(description: 'Parts that somebody should look at.', items: new OA\Items(type: 'string', enum: ['given', 'middle', 'family']))]
+        #[OA\Property] public string $prefix,
+        #[OA\Property] public string $given,
+        #[OA\Property] public string $middle,
+        #[OA\Property] public string $family,
+        #[OA\Property] public string $suffix,
+        #[OA\Property] public string $postNominals,
+        #[OA\Property(description: 'By what stands before the name; empty where that tells nothing.')] public string $suggestedPronouns,
+        #[
+            OA\Property(
+                description: 'Parts that somebody should look at.',
+                items: new OA\Items(type: 'string', enum: ['given', 'middle', 'family']),
+            ),
+        ]
         public array $doubtful,
     ) {
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data\Records;
 
 use Almanac\Calendar\Day;
-use App\Models\Party;
+use App\Facts\Records\RecordRow;
 use App\Models\Position;
 use OpenApi\Attributes as OA;
 
@@ -18,17 +18,17 @@ final readonly class PositionData
      * @param list<string> $firstFor
      */
     private function __construct(
-        #[OA\Property]
-        public int $id,
-        #[OA\Property(description: 'The party at the other end.', ref: '#/components/schemas/PartyRow')]
-        public PartyRowData $party,
-        #[OA\Property]
-        public string $title,
-        #[OA\Property]
-        public string $department,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
-        public array $duties,
-        #[OA\Property(description: 'Those of the duties that this person is the first to be asked about.', items: new OA\Items(type: 'string'))]
+        #[OA\Property] public int $id,
+        #[OA\Property(description: 'The party at the other end.', ref: '#/components/schemas/PartyRow')] public PartyRowData $party,
+        #[OA\Property] public string $title,
+        #[OA\Property] public string $department,
+        #[OA\Property(items: new OA\Items(type: 'string'))] public array $duties,
+        #[
+            OA\Property(
+                description: 'Those of the duties that this person is the first to be asked about.',
+                items: new OA\Items(type: 'string'),
+            ),
+        ]
         public array $firstFor,
         #[OA\Property(description: 'Whether the company is reached through this person.')]
         public bool $isPrimary,
@@ -37,11 +37,11 @@ final readonly class PositionData
     ) {
     }
 
-    public static function of(Position $position, Party $seenFrom, Day $today): self
+    public static function of(Position $position, RecordRow $other, Day $today): self
     {
         return new self(
             $position->id,
-            PartyRowData::of($position->otherThan($seenFrom)),
+            PartyRowData::ofRow($other),
             $position->title,
             $position->department,
             $position->dutyNames(),

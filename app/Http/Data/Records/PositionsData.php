@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data\Records;
 
 use Almanac\Calendar\Day;
+use App\Facts\Finding\RecordLine;
 use App\Models\Party;
 use OpenApi\Attributes as OA;
 
@@ -21,10 +22,17 @@ final readonly class PositionsData
     ) {
     }
 
-    public static function of(Party $party, int $version, Day $today): self
+    /** @param  array<int, RecordLine>  $lines  of those at the other ends */
+    public static function of(Party $party, int $version, array $lines, Day $today): self
     {
-        return new self($version, array_values(
-            $party->positions()->map(fn ($position) => PositionData::of($position, $party, $today))->all(),
-        ));
+        return new self(
+            $version,
+            array_values(
+                $party
+                    ->positions()
+                    ->map(fn ($position) => PositionData::of($position, $lines[$position->otherIdThan($party)]->row, $today))
+                    ->all(),
+            ),
+        );
     }
 }

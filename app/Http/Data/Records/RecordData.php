@@ -32,37 +32,27 @@ final readonly class RecordData
         public ?ArchiveData $archive,
         #[OA\Property(description: 'In force today, stops first.', items: new OA\Items(ref: '#/components/schemas/Caution'))]
         public array $cautions,
-        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/LogEntry'))]
-        public array $pinned,
-        #[OA\Property(ref: '#/components/schemas/Identity')]
-        public IdentityData $identity,
-        #[OA\Property(ref: '#/components/schemas/Reach')]
-        public ReachData $reach,
-        #[OA\Property(ref: '#/components/schemas/Addresses')]
-        public AddressesData $addresses,
-        #[OA\Property(ref: '#/components/schemas/Positions')]
-        public PositionsData $positions,
-        #[OA\Property(ref: '#/components/schemas/Relations')]
-        public RelationsData $relations,
-        #[OA\Property(ref: '#/components/schemas/Classification')]
-        public ClassificationData $classification,
-        #[OA\Property(ref: '#/components/schemas/Details')]
-        public DetailsData $details,
-        #[OA\Property(ref: '#/components/schemas/TaxNumbers')]
-        public TaxNumbersData $taxNumbers,
-        #[OA\Property(ref: '#/components/schemas/SideTerms')]
-        public SideTermsData $clientTerms,
-        #[OA\Property(ref: '#/components/schemas/SideTerms')]
-        public SideTermsData $vendorTerms,
-        #[OA\Property(ref: '#/components/schemas/Bank')]
-        public BankData $bank,
-        #[OA\Property(ref: '#/components/schemas/RecordDocuments')]
-        public RecordDocumentsData $documents,
-        #[OA\Property(ref: '#/components/schemas/Standing')]
-        public StandingData $standing,
-        #[OA\Property(description: 'The newest first.', items: new OA\Items(ref: '#/components/schemas/File'))]
-        public array $files,
-        #[OA\Property(description: 'Those that are not done, the earliest first.', items: new OA\Items(ref: '#/components/schemas/Reminder'))]
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/LogEntry'))] public array $pinned,
+        #[OA\Property(ref: '#/components/schemas/Identity')] public IdentityData $identity,
+        #[OA\Property(ref: '#/components/schemas/Reach')] public ReachData $reach,
+        #[OA\Property(ref: '#/components/schemas/Addresses')] public AddressesData $addresses,
+        #[OA\Property(ref: '#/components/schemas/Positions')] public PositionsData $positions,
+        #[OA\Property(ref: '#/components/schemas/Relations')] public RelationsData $relations,
+        #[OA\Property(ref: '#/components/schemas/Classification')] public ClassificationData $classification,
+        #[OA\Property(ref: '#/components/schemas/Details')] public DetailsData $details,
+        #[OA\Property(ref: '#/components/schemas/TaxNumbers')] public TaxNumbersData $taxNumbers,
+        #[OA\Property(ref: '#/components/schemas/SideTerms')] public SideTermsData $clientTerms,
+        #[OA\Property(ref: '#/components/schemas/SideTerms')] public SideTermsData $vendorTerms,
+        #[OA\Property(ref: '#/components/schemas/Bank')] public BankData $bank,
+        #[OA\Property(ref: '#/components/schemas/RecordDocuments')] public RecordDocumentsData $documents,
+        #[OA\Property(ref: '#/components/schemas/Standing')] public StandingData $standing,
+        #[OA\Property(description: 'The newest first.', items: new OA\Items(ref: '#/components/schemas/File'))] public array $files,
+        #[
+            OA\Property(
+                description: 'Those that are not done, the earliest first.',
+                items: new OA\Items(ref: '#/components/schemas/Reminder'),
+            ),
+        ]
         public array $reminders,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Readiness'))]
         public array $readiness,
@@ -70,6 +60,10 @@ final readonly class RecordData
         public LetterData $letter,
         #[OA\Property(ref: '#/components/schemas/Change', nullable: true)]
         public ?ChangeData $lastChange,
+        #[OA\Property(description: 'Since when it is in the book, and by whom.', ref: '#/components/schemas/Happening', nullable: true)]
+        public ?HappeningData $added,
+        #[OA\Property(description: 'What happened with it last.', ref: '#/components/schemas/Happening', nullable: true)]
+        public ?HappeningData $lastHappening,
     ) {
     }
 }

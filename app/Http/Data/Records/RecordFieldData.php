@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Data\Records;
 
 use Almanac\Details\FieldReader;
+use App\Facts\Details\Sheets;
 use App\Models\DetailField;
-use App\Support\Sheets;
 use OpenApi\Attributes as OA;
 
 /** A field of a detail sheet, with what the record holds in it. */

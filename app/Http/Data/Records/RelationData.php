@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data\Records;
 
 use Almanac\Calendar\Day;
+use App\Facts\Records\RecordRow;
 use App\Models\Party;
 use App\Models\Relation;
 use OpenApi\Attributes as OA;
@@ -27,13 +28,13 @@ final readonly class RelationData
     ) {
     }
 
-    public static function of(Relation $relation, Party $seenFrom, Day $today): self
+    public static function of(Relation $relation, Party $seenFrom, RecordRow $other, Day $today): self
     {
         return new self(
             $relation->id,
             $relation->seenFrom($seenFrom)->name,
             $relation->together->value,
-            PartyRowData::of($relation->otherThan($seenFrom)),
+            PartyRowData::ofRow($other),
             PeriodData::of($relation->period(), $today),
         );
     }

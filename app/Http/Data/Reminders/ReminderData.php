@@ -43,10 +43,10 @@ final readonly class ReminderData
             PartyLinkData::of($reminder->party),
             $reminder->user->name,
             $reminder->by->name,
-            $reminder->day->toIso(),
-            $reminder->day->toTextWithWeekday().', '.$reminder->time,
+            $reminder->due_on->toIso(),
+            $reminder->due_on->toTextWithWeekday().', '.$reminder->time,
             $reminder->recurrence()?->toText() ?? '',
-            $reminder->day->toIso().' '.$reminder->time <= $now->format('Y-m-d H:i'),
+            $reminder->due_on->toIso().' '.$reminder->time <= $now->format('Y-m-d H:i'),
         );
     }
 }

@@ -12,7 +12,7 @@ use OpenApi\Attributes as OA;
 final readonly class DiscountOfferData
 {
     private function __construct(
-        #[OA\Property(description: 'As in "2 %".')]
+        #[OA\Property(description: 'As in "2%".')]
         public string $percent,
         #[OA\Property(format: 'date')]
         public string $lastDay,

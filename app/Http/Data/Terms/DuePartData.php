@@ -12,7 +12,7 @@ use OpenApi\Attributes as OA;
 final readonly class DuePartData
 {
     private function __construct(
-        #[OA\Property(description: 'As in "30 %".')]
+        #[OA\Property(description: 'As in "30%".')]
         public string $percent,
         #[OA\Property(format: 'date')]
         public string $due,

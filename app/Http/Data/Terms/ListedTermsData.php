@@ -29,6 +29,13 @@ final readonly class ListedTermsData
 
     public static function of(ListedTerms $listed): self
     {
-        return new self($listed->id, $listed->name, $listed->shorthand, $listed->is_client_default, $listed->is_vendor_default, $listed->is_retired);
+        return new self(
+            $listed->id,
+            $listed->name,
+            $listed->shorthand,
+            $listed->is_client_default,
+            $listed->is_vendor_default,
+            $listed->is_retired,
+        );
     }
 }

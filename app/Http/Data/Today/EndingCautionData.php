@@ -28,6 +28,12 @@ final readonly class EndingCautionData
 
     public static function of(Caution $caution): self
     {
-        return new self($caution->id, PartyLinkData::of($caution->party), $caution->level->value, $caution->text, $caution->until?->toText() ?? '');
+        return new self(
+            $caution->id,
+            PartyLinkData::of($caution->party),
+            $caution->level->value,
+            $caution->text,
+            $caution->until?->toText() ?? '',
+        );
     }
 }

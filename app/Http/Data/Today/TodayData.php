@@ -42,13 +42,27 @@ final readonly class TodayData
         public array $cautions,
         #[OA\Property(description: 'Files that expire within two months, or have.', items: new OA\Items(ref: '#/components/schemas/File'))]
         public array $files,
-        #[OA\Property(description: 'The records that I look after with the most gaps.', items: new OA\Items(ref: '#/components/schemas/GapRow'))]
+        #[
+            OA\Property(
+                description: 'The records that I look after with the most gaps.',
+                items: new OA\Items(ref: '#/components/schemas/GapRow'),
+            ),
+        ]
         public array $gaps,
-        #[OA\Property(description: 'How many records that I look after have gaps.')]
-        public int $gapCount,
-        #[OA\Property(description: 'Open documents of both sides that are due within seven days.', items: new OA\Items(ref: '#/components/schemas/DocumentRow'))]
+        #[OA\Property(description: 'How many records that I look after have gaps.')] public int $gapCount,
+        #[
+            OA\Property(
+                description: 'Open documents of both sides that are due within seven days.',
+                items: new OA\Items(ref: '#/components/schemas/DocumentRow'),
+            ),
+        ]
         public array $dueThisWeek,
-        #[OA\Property(description: 'Invoices that have become overdue within seven days.', items: new OA\Items(ref: '#/components/schemas/DocumentRow'))]
+        #[
+            OA\Property(
+                description: 'Invoices that have become overdue within seven days.',
+                items: new OA\Items(ref: '#/components/schemas/DocumentRow'),
+            ),
+        ]
         public array $newlyOverdue,
         #[OA\Property(description: 'Clients over their credit limit.', items: new OA\Items(ref: '#/components/schemas/PartyLink'))]
         public array $overLimit,

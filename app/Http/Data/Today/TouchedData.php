@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Today;
 
+use Almanac\Calendar\Day;
+use Almanac\Records\SectionName;
 use App\Http\Data\Records\PartyRowData;
 use App\Models\Change;
 use App\Models\Party;
-use App\Support\SectionName;
 use OpenApi\Attributes as OA;
 
 /** A record that somebody changed lately. */
@@ -26,8 +27,13 @@ final readonly class TouchedData
     ) {
     }
 
-    public static function of(Party $party, Change $change): self
+    public static function of(Party $party, Change $change, Day $today): self
     {
-        return new self(PartyRowData::of($party), SectionName::from($change->section)->title(), $change->user->name, $change->at->toIso8601String());
+        return new self(
+            PartyRowData::of($party, $today),
+            SectionName::from($change->section)->title(),
+            $change->user->name,
+            $change->at->toIso8601String(),
+        );
     }
 }

@@ -29,6 +29,10 @@ final class PasswordRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['current.required' => 'Type the password that you have now.', 'current.current_password' => 'That is not your password.', 'password.required' => 'Choose a new password.'];
+        return [
+            'current.required' => 'Type the password that you have now.',
+            'current.current_password' => 'That is not your password.',
+            'password.required' => 'Choose a new password.',
+        ];
     }
 }

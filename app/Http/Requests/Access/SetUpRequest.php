@@ -27,7 +27,11 @@ final class SetUpRequest extends FormRequest
             'country' => ['required', Rule::in(Countries::getCountryCodes())],
             'name' => ['required', 'string', 'max:200'],
             'email' => ['required', 'email:rfc', 'max:254'],
-            'password' => ['required', 'string', new GoodPassword(array_values(array_filter($this->only('email', 'name'), is_string(...))))],
+            'password' => [
+                'required',
+                'string',
+                new GoodPassword(array_values(array_filter($this->only('email', 'name'), is_string(...)))),
+            ],
         ];
     }
 

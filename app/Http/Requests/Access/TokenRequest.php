@@ -24,6 +24,10 @@ final class TokenRequest extends SignInRequest
 
     public function rules(): array
     {
-        return [...parent::rules(), 'name' => ['required', 'string', 'max:80'], 'days' => ['integer:strict', 'between:1,'.KeepAccess::MOST_DAYS]];
+        return [
+            ...parent::rules(),
+            'name' => ['required', 'string', 'max:80'],
+            'days' => ['integer:strict', 'between:1,'.KeepAccess::MOST_DAYS],
+        ];
     }
 }

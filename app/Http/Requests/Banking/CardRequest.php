@@ -18,6 +18,11 @@ final class CardRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['number' => ['present', 'string', 'max:200'], 'expires' => ['present', 'string', 'max:200'], 'holder' => ['present', 'string', 'max:200'], 'postcode' => ['present', 'string', 'max:200']];
+        return [
+            'number' => ['present', 'string', 'max:200'],
+            'expires' => ['present', 'string', 'max:200'],
+            'holder' => ['present', 'string', 'max:200'],
+            'postcode' => ['present', 'string', 'max:200'],
+        ];
     }
 }

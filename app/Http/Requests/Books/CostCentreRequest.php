@@ -16,7 +16,9 @@ final class CostCentreRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'group' => ['present', 'string', 'max:300'], 'name' => ['present', 'string', 'max:300'], 'isRetired' => ['required', 'boolean:strict'],
+            'group' => ['present', 'string', 'max:300'],
+            'name' => ['present', 'string', 'max:300'],
+            'isRetired' => ['required', 'boolean:strict'],
         ];
     }
 }

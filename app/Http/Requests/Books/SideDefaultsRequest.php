@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Books;
 
-use Almanac\Ledger\Side;
+use Almanac\Terms\Side;
 use App\Http\Requests\Rules\ItemList;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;

@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests\Files;
 
 use Almanac\Files\FileKind;
-use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Http\UploadedFile;
+use App\Http\Requests\UploadRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
@@ -14,30 +13,13 @@ use OpenApi\Attributes as OA;
     new OA\Property('file', type: 'string', format: 'binary'),
     new OA\Property('kind', type: 'string', enum: ['contract', 'certificate', 'form', 'photo', 'letter', 'other']),
 ])]
-final class AddFileRequest extends FormRequest
+final class AddFileRequest extends UploadRequest
 {
     /** @return array<string, mixed> */
     public function rules(): array
     {
+        // How large it may be is said by what keeps it.
         return ['file' => ['required', 'file'], 'kind' => ['required', Rule::enum(FileKind::class)]];
-    }
-
-    /** @return array<string, string> */
-    public function messages(): array
-    {
-        return [
-            'file.required' => 'Choose a file.',
-            'file.file' => 'Choose a file.',
-            'file.uploaded' => 'That file is too large, or did not arrive whole. Try again.',
-        ];
-    }
-
-    public function upload(): UploadedFile
-    {
-        $file = $this->file('file');
-        assert($file instanceof UploadedFile);
-
-        return $file;
     }
 
     public function kind(): FileKind

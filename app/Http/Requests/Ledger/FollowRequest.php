@@ -17,7 +17,11 @@ final class FollowRequest extends FormRequest
     /** @return array<string, mixed> */
     public function rules(): array
     {
-        return ['documentIds' => ['present', new ItemList, 'max:5000'], 'documentIds.*' => ['integer:strict'], 'withTerms' => ['required', 'boolean:strict']];
+        return [
+            'documentIds' => ['present', new ItemList(), 'max:5000'],
+            'documentIds.*' => ['integer:strict'],
+            'withTerms' => ['required', 'boolean:strict'],
+        ];
     }
 
     /** @return list<int> */

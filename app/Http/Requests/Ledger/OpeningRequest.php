@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Ledger;
 
-use Almanac\Ledger\Side;
+use Almanac\Terms\Side;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
@@ -22,7 +22,9 @@ final class OpeningRequest extends FormRequest
     {
         return [
             'side' => ['required', Rule::enum(Side::class)],
-            'amount' => ['present', 'string', 'max:1000'], 'currency' => ['present', 'string', 'max:1000'], 'asOf' => ['present', 'string', 'max:1000'],
+            'amount' => ['present', 'string', 'max:1000'],
+            'currency' => ['present', 'string', 'max:1000'],
+            'asOf' => ['present', 'string', 'max:1000'],
         ];
     }
 }

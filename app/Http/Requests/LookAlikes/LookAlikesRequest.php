@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\LookAlikes;
 
+use Almanac\Access\Permission;
 use Almanac\LookAlikes\Likeness;
 use Almanac\Reach\EmailAddress;
 use Almanac\Reach\PhoneNumber;
@@ -14,26 +15,37 @@ use App\Http\Requests\Rules\IdOrNull;
 use App\Http\Requests\Rules\ItemList;
 use App\Models\Office;
 use App\Models\TaxNumber;
-use App\Support\Permission;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'LookAlikesInput', required: ['kind', 'given', 'family', 'name', 'phones', 'emails', 'taxNumbers', 'exceptId'], properties: [
-    new OA\Property('kind', type: 'string', enum: ['person', 'company']),
-    new OA\Property('given', type: 'string'),
-    new OA\Property('family', type: 'string'),
-    new OA\Property('name', description: 'Of a company.', type: 'string'),
-    new OA\Property('phones', description: 'As they are typed.', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property('emails', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property('taxNumbers', type: 'array', items: new OA\Items(ref: '#/components/schemas/TypedTaxNumber')),
-    new OA\Property('exceptId', description: 'The record that is being edited.', type: 'integer', nullable: true),
-])]
-#[OA\Schema(schema: 'TypedTaxNumber', required: ['kind', 'country', 'value'], properties: [
-    new OA\Property('kind', type: 'string'),
-    new OA\Property('country', type: 'string'),
-    new OA\Property('value', description: 'As it is typed.', type: 'string'),
-])]
+#[
+    OA\Schema(
+        schema: 'LookAlikesInput',
+        required: ['kind', 'given', 'family', 'name', 'phones', 'emails', 'taxNumbers', 'exceptId'],
+        properties: [
+            new OA\Property('kind', type: 'string', enum: ['person', 'company']),
+            new OA\Property('given', type: 'string'),
+            new OA\Property('family', type: 'string'),
+            new OA\Property('name', description: 'Of a company.', type: 'string'),
+            new OA\Property('phones', description: 'As they are typed.', type: 'array', items: new OA\Items(type: 'string')),
+            new OA\Property('emails', type: 'array', items: new OA\Items(type: 'string')),
+            new OA\Property('taxNumbers', type: 'array', items: new OA\Items(ref: '#/components/schemas/TypedTaxNumber')),
+            new OA\Property('exceptId', description: 'The record that is being edited.', type: 'integer', nullable: true),
+        ],
+    ),
+]
+#[
+    OA\Schema(
+        schema: 'TypedTaxNumber',
+        required: ['kind', 'country', 'value'],
+        properties: [
+            new OA\Property('kind', type: 'string'),
+            new OA\Property('country', type: 'string'),
+            new OA\Property('value', description: 'As it is typed.', type: 'string'),
+        ],
+    ),
+]
 final class LookAlikesRequest extends FormRequest
 {
     /** @return array<string, mixed> */

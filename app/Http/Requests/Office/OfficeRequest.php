@@ -9,20 +9,44 @@ use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Symfony\Component\Intl\Countries;
 
-#[OA\Schema(schema: 'OfficeInput', required: ['name', 'country', 'lines', 'locality', 'region', 'postcode', 'monthFirst', 'decimalComma', 'timeZone', 'phone', 'email', 'howToPay'], properties: [
-    new OA\Property('name', type: 'string'),
-    new OA\Property('country', description: 'ISO 3166-1 alpha-2.', type: 'string'),
-    new OA\Property('lines', type: 'string'),
-    new OA\Property('locality', type: 'string'),
-    new OA\Property('region', type: 'string'),
-    new OA\Property('postcode', type: 'string'),
-    new OA\Property('monthFirst', description: 'Whether 3/4 is typed for March 4.', type: 'boolean'),
-    new OA\Property('decimalComma', description: 'Whether 12,50 is typed for twelve and a half; null for as the country does.', type: 'boolean', nullable: true),
-    new OA\Property('timeZone', description: 'Of the IANA database; empty for that of the address.', type: 'string'),
-    new OA\Property('phone', type: 'string'),
-    new OA\Property('email', type: 'string'),
-    new OA\Property('howToPay', description: 'What papers say of how to pay the office: its bank, its account.', type: 'string'),
-])]
+#[
+    OA\Schema(
+        schema: 'OfficeInput',
+        required: [
+            'name',
+            'country',
+            'lines',
+            'locality',
+            'region',
+            'postcode',
+            'monthFirst',
+            'decimalComma',
+            'timeZone',
+            'phone',
+            'email',
+            'howToPay',
+        ],
+        properties: [
+            new OA\Property('name', type: 'string'),
+            new OA\Property('country', description: 'ISO 3166-1 alpha-2.', type: 'string'),
+            new OA\Property('lines', type: 'string'),
+            new OA\Property('locality', type: 'string'),
+            new OA\Property('region', type: 'string'),
+            new OA\Property('postcode', type: 'string'),
+            new OA\Property('monthFirst', description: 'Whether 3/4 is typed for March 4.', type: 'boolean'),
+            new OA\Property(
+                'decimalComma',
+                description: 'Whether 12,50 is typed for twelve and a half; null for as the country does.',
+                type: 'boolean',
+                nullable: true,
+            ),
+            new OA\Property('timeZone', description: 'Of the IANA database; empty for that of the address.', type: 'string'),
+            new OA\Property('phone', type: 'string'),
+            new OA\Property('email', type: 'string'),
+            new OA\Property('howToPay', description: 'What papers say of how to pay the office: its bank, its account.', type: 'string'),
+        ],
+    ),
+]
 final class OfficeRequest extends FormRequest
 {
     /** @return array<string, mixed> */
@@ -47,6 +71,10 @@ final class OfficeRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.required' => 'Type the name of your office.', 'country.*' => 'Choose the country your office is in.', 'timeZone.*' => 'Choose a time zone of the list.'];
+        return [
+            'name.required' => 'Type the name of your office.',
+            'country.*' => 'Choose the country your office is in.',
+            'timeZone.*' => 'Choose a time zone from the list.',
+        ];
     }
 }

@@ -14,22 +14,49 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'SheetInput', required: ['name', 'partyKind', 'type', 'isRetired', 'fields'], properties: [
-    new OA\Property('name', type: 'string'),
-    new OA\Property('partyKind', description: 'Null for people and companies alike.', type: 'string', enum: ['person', 'company'], nullable: true),
-    new OA\Property('type', description: 'Only for records of that type; empty for all.', type: 'string'),
-    new OA\Property('isRetired', type: 'boolean'),
-    new OA\Property('fields', description: 'In their order. One that is left out is retired when records have filled it in.', type: 'array', items: new OA\Items(ref: '#/components/schemas/SheetFieldInput')),
-])]
-#[OA\Schema(schema: 'SheetFieldInput', required: ['id', 'name', 'kind', 'options', 'help', 'requiredFor', 'isRetired'], properties: [
-    new OA\Property('id', description: 'Null for a new one.', type: 'integer', nullable: true),
-    new OA\Property('name', type: 'string'),
-    new OA\Property('kind', type: 'string', enum: ['text', 'long text', 'number', 'date', 'yes or no', 'choice', 'several choices', 'amount', 'secret']),
-    new OA\Property('options', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property('help', type: 'string'),
-    new OA\Property('requiredFor', type: 'string', enum: ['write-to', 'bill', 'pay', 'tax-report'], nullable: true),
-    new OA\Property('isRetired', type: 'boolean'),
-])]
+#[
+    OA\Schema(
+        schema: 'SheetInput',
+        required: ['name', 'partyKind', 'type', 'isRetired', 'fields'],
+        properties: [
+            new OA\Property('name', type: 'string'),
+            new OA\Property(
+                'partyKind',
+                description: 'Null for people and companies alike.',
+                type: 'string',
+                enum: ['person', 'company'],
+                nullable: true,
+            ),
+            new OA\Property('type', description: 'Only for records of that type; empty for all.', type: 'string'),
+            new OA\Property('isRetired', type: 'boolean'),
+            new OA\Property(
+                'fields',
+                description: 'In their order. One that is left out is retired when records have filled it in.',
+                type: 'array',
+                items: new OA\Items(ref: '#/components/schemas/SheetFieldInput'),
+            ),
+        ],
+    ),
+]
+#[
+    OA\Schema(
+        schema: 'SheetFieldInput',
+        required: ['id', 'name', 'kind', 'options', 'help', 'requiredFor', 'isRetired'],
+        properties: [
+            new OA\Property('id', description: 'Null for a new one.', type: 'integer', nullable: true),
+            new OA\Property('name', type: 'string'),
+            new OA\Property(
+                'kind',
+                type: 'string',
+                enum: ['text', 'long text', 'number', 'date', 'yes or no', 'choice', 'several choices', 'amount', 'secret'],
+            ),
+            new OA\Property('options', type: 'array', items: new OA\Items(type: 'string')),
+            new OA\Property('help', type: 'string'),
+            new OA\Property('requiredFor', type: 'string', enum: ['write-to', 'bill', 'pay', 'tax-report'], nullable: true),
+            new OA\Property('isRetired', type: 'boolean'),
+        ],
+    ),
+]
 final class SheetRequest extends FormRequest
 {
     /** @return array<string, mixed> */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Office;
 
+use Almanac\Access\Role;
 use App\Http\Requests\Rules\GoodPassword;
 use App\Models\User;
-use App\Support\Role;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
@@ -31,7 +31,17 @@ final class UserRequest extends FormRequest
             'name' => ['required', 'string', 'max:200'],
             'email' => [$isNew ? 'required' : 'sometimes', 'email:rfc', 'max:254'],
             'role' => ['required', Rule::enum(Role::class)],
-            'password' => [$isNew ? 'required' : 'present', 'string', ...($isNew || $this->input('password') !== '' ? [new GoodPassword(array_values(array_filter([$user->email ?? $this->input('email'), $this->input('name')], is_string(...))))] : [])],
+            'password' => [
+                $isNew ? 'required' : 'present',
+                'string',
+                ...$isNew || $this->input('password') !== ''
+                    ? [
+                        new GoodPassword(
+                            array_values(array_filter([$user->email ?? $this->input('email'), $this->input('name')], is_string(...))),
+                        ),
+                    ]
+                    : [],
+            ],
             'isRetired' => [$isNew ? 'sometimes' : 'required', 'boolean:strict'],
         ];
     }

@@ -8,23 +8,38 @@ use App\Http\Requests\Rules\IdOrNull;
 use App\Http\Requests\Rules\ItemList;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'PositionsInput', required: ['version', 'positions'], properties: [
-    new OA\Property('version', type: 'integer'),
-    new OA\Property('positions', type: 'array', items: new OA\Items(ref: '#/components/schemas/PositionInput')),
-])]
-#[OA\Schema(schema: 'PositionInput', required: [
-    'id', 'partyId', 'title', 'department', 'duties', 'firstFor', 'isPrimary', 'since', 'until',
-], properties: [
-    new OA\Property('id', description: 'Null for a new one.', type: 'integer', nullable: true),
-    new OA\Property('partyId', description: 'The company of a person, or the person at a company.', type: 'integer'),
-    new OA\Property('title', type: 'string'),
-    new OA\Property('department', type: 'string'),
-    new OA\Property('duties', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property('firstFor', description: 'Those of the duties that this person is the first to be asked about.', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property('isPrimary', type: 'boolean'),
-    new OA\Property('since', description: 'A date as people type it, or empty.', type: 'string'),
-    new OA\Property('until', type: 'string'),
-])]
+#[
+    OA\Schema(
+        schema: 'PositionsInput',
+        required: ['version', 'positions'],
+        properties: [
+            new OA\Property('version', type: 'integer'),
+            new OA\Property('positions', type: 'array', items: new OA\Items(ref: '#/components/schemas/PositionInput')),
+        ],
+    ),
+]
+#[
+    OA\Schema(
+        schema: 'PositionInput',
+        required: ['id', 'partyId', 'title', 'department', 'duties', 'firstFor', 'isPrimary', 'since', 'until'],
+        properties: [
+            new OA\Property('id', description: 'Null for a new one.', type: 'integer', nullable: true),
+            new OA\Property('partyId', description: 'The company of a person, or the person at a company.', type: 'integer'),
+            new OA\Property('title', type: 'string'),
+            new OA\Property('department', type: 'string'),
+            new OA\Property('duties', type: 'array', items: new OA\Items(type: 'string')),
+            new OA\Property(
+                'firstFor',
+                description: 'Those of the duties that this person is the first to be asked about.',
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+            ),
+            new OA\Property('isPrimary', type: 'boolean'),
+            new OA\Property('since', description: 'A date as people type it, or empty.', type: 'string'),
+            new OA\Property('until', type: 'string'),
+        ],
+    ),
+]
 final class PositionsRequest extends SectionRequest
 {
     protected function sectionRules(): array

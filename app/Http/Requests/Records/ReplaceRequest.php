@@ -8,11 +8,22 @@ use App\Http\Requests\Rules\ItemList;
 use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'ReplaceInput', required: ['successorId', 'since', 'contactPointIds'], properties: [
-    new OA\Property('successorId', description: 'The person who follows.', type: 'integer'),
-    new OA\Property('since', description: 'The first day, as people type it; empty for today.', type: 'string'),
-    new OA\Property('contactPointIds', description: 'Phones and mailboxes that are handed over.', type: 'array', items: new OA\Items(type: 'integer')),
-])]
+#[
+    OA\Schema(
+        schema: 'ReplaceInput',
+        required: ['successorId', 'since', 'contactPointIds'],
+        properties: [
+            new OA\Property('successorId', description: 'The person who follows.', type: 'integer'),
+            new OA\Property('since', description: 'The first day, as people type it; empty for today.', type: 'string'),
+            new OA\Property(
+                'contactPointIds',
+                description: 'Phones and mailboxes that are handed over.',
+                type: 'array',
+                items: new OA\Items(type: 'integer'),
+            ),
+        ],
+    ),
+]
 final class ReplaceRequest extends FormRequest
 {
     /** @return array<string, mixed> */

@@ -8,10 +8,21 @@ use App\Http\Requests\Rules\IdOrNull;
 use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'RevealInput', required: ['fieldId', 'taxNumberId'], properties: [
-    new OA\Property('fieldId', description: 'A secret of a detail sheet; null for none.', type: 'integer', nullable: true),
-    new OA\Property('taxNumberId', description: 'A tax number; null, and the other null too, for the birth date.', type: 'integer', nullable: true),
-])]
+#[
+    OA\Schema(
+        schema: 'RevealInput',
+        required: ['fieldId', 'taxNumberId'],
+        properties: [
+            new OA\Property('fieldId', description: 'A secret of a detail sheet; null for none.', type: 'integer', nullable: true),
+            new OA\Property(
+                'taxNumberId',
+                description: 'A tax number; null, and the other null too, for the birth date.',
+                type: 'integer',
+                nullable: true,
+            ),
+        ],
+    ),
+]
 final class RevealRequest extends FormRequest
 {
     /** @return array<string, mixed> */

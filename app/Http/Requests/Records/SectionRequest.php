@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Records;
 
+use App\Actions\Records\Following;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A section to be saved, and the version of it that the person who saves has seen. */
@@ -18,13 +19,19 @@ abstract class SectionRequest extends FormRequest
     /** @return array<string, mixed> */
     final public function rules(): array
     {
-        return ['version' => ['required', 'integer', 'min:0'], ...$this->sectionRules()];
+        return ['version' => ['required', 'integer', 'min:0'], ...FollowingRules::RULES, ...$this->sectionRules()];
     }
 
     /** @return array<string, mixed> */
     public function section(): array
     {
-        return $this->safe()->except('version');
+        return $this->safe()->except('version', 'follow');
+    }
+
+    /** The documents that take over what is saved; null for none. */
+    public function following(): ?Following
+    {
+        return FollowingRules::read($this->validated('follow'));
     }
 
     public function version(): int

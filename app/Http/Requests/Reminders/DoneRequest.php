@@ -8,9 +8,20 @@ use Almanac\Calendar\Day;
 use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'DoneInput', required: ['day'], properties: [
-    new OA\Property('day', description: 'The day it was due when it was seen; one that has gone on since is left alone.', type: 'string', format: 'date'),
-])]
+#[
+    OA\Schema(
+        schema: 'DoneInput',
+        required: ['day'],
+        properties: [
+            new OA\Property(
+                'day',
+                description: 'The day it was due when it was seen; one that has gone on since is left alone.',
+                type: 'string',
+                format: 'date',
+            ),
+        ],
+    ),
+]
 final class DoneRequest extends FormRequest
 {
     /** @return array<string, mixed> */

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
-import { queryClient, tokensQuery } from '../../api/queries';
+import { forget, tokensQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
 import { Unread } from '../../app/Unread';
@@ -21,10 +21,10 @@ export function Account() {
     const { data: tokens, error, refetch } = useQuery(tokensQuery);
     return (
         <Sheet id="sheet" tabIndex={-1} aria-busy={tokens === undefined && error === null}>
-            <Stack $gap="large" style={{ justifyItems: 'stretch' }}>
+            <Stack $gap="large" $stretch>
                 <Stack $gap="tight"><Title>Your account</Title><Quiet>{userName}, {role}</Quiet></Stack>
                 <NewPassword />
-                <Stack as="section" aria-label="Tokens for scripts" style={{ justifyItems: 'stretch' }}>
+                <Stack as="section" aria-label="Tokens for scripts" $stretch>
                     <Heading>Tokens for scripts</Heading>
                     {error !== null && <Unread what="The tokens" error={error} retry={() => void refetch()} />}
                     {tokens?.length === 0 && <Quiet>No tokens. A script signs in with one instead of a password.</Quiet>}
@@ -47,14 +47,31 @@ function NewPassword() {
             onSubmit={() => void run(async () => {
                 await ask(api.PUT('/api/password', { body: draft }));
                 setDraft(blank);
-                await queryClient.invalidateQueries({ queryKey: tokensQuery.queryKey });
+                await forget(tokensQuery.queryKey);
                 say('Password changed. Tokens and the calendar address have ended.');
             })}
         >
             <Heading>Password</Heading>
             <FieldRow>
-                <Field label="Password now" type="password" autoComplete="current-password" width="240px" value={draft.current} onChange={(current) => setDraft({ ...draft, current })} problem={problems.current} />
-                <Field label="New password" type="password" autoComplete="new-password" width="300px" hint="At least 12 characters. Several words are easy to remember." value={draft.password} onChange={(password) => setDraft({ ...draft, password })} problem={problems.password} />
+                <Field
+                    label="Password now"
+                    type="password"
+                    autoComplete="current-password"
+                    width="240px"
+                    value={draft.current}
+                    onChange={(current) => setDraft({ ...draft, current })}
+                    problem={problems.current}
+                />
+                <Field
+                    label="New password"
+                    type="password"
+                    autoComplete="new-password"
+                    width="300px"
+                    hint="At least 12 characters. Several words are easy to remember."
+                    value={draft.password}
+                    onChange={(password) => setDraft({ ...draft, password })}
+                    problem={problems.password}
+                />
             </FieldRow>
             {message !== undefined && <Notice tone="stop" title="Not changed">{message}</Notice>}
             <MainButton type="submit">Change the password</MainButton>
@@ -67,7 +84,7 @@ function Tokens({ tokens }: { tokens: Schemas['KeptToken'][] }) {
     const revoke = async (token: number) => {
         try {
             await ask(api.DELETE('/api/tokens/{token}', { params: { path: { token } } }));
-            await queryClient.invalidateQueries({ queryKey: tokensQuery.queryKey });
+            await forget(tokensQuery.queryKey);
             say('Token revoked.');
         } catch (error) {
             say(`Not revoked. ${(error as Error).message}`);
@@ -76,7 +93,16 @@ function Tokens({ tokens }: { tokens: Schemas['KeptToken'][] }) {
     return (
         <TableScroll>
             <Table>
-                <thead><tr><th>For</th><th>Whose</th><th>Made</th><th>Last used</th><th>Ends</th><th aria-label="What can be done" /></tr></thead>
+                <thead>
+                    <tr>
+                        <th>For</th>
+                        <th>Whose</th>
+                        <th>Made</th>
+                        <th>Last used</th>
+                        <th>Ends</th>
+                        <th aria-label="What can be done" />
+                    </tr>
+                </thead>
                 <tbody>
                     {tokens.map((token) => (
                         <tr key={token.id}>
@@ -84,8 +110,14 @@ function Tokens({ tokens }: { tokens: Schemas['KeptToken'][] }) {
                             <td>{token.isMine ? 'yours' : token.userName}</td>
                             <td className="tight">{token.madeText}</td>
                             <td className="tight">{token.usedText || <Small>never</Small>}</td>
-                            <td className="tight">{token.endsText} {token.hasEnded && <Mark tone="look">ended</Mark>}</td>
-                            <td><QuietButton aria-label={`Revoke ${token.name}`} onPress={() => void revoke(token.id)}>Revoke</QuietButton></td>
+                            <td className="tight">
+                                {token.endsText} {token.hasEnded && <Mark tone="look">ended</Mark>}
+                            </td>
+                            <td>
+                                <QuietButton aria-label={`Revoke ${token.name}`} onPress={() => void revoke(token.id)}>
+                                    Revoke
+                                </QuietButton>
+                            </td>
                         </tr>
                     ))}
                 </tbody>
@@ -107,13 +139,27 @@ function NewToken() {
                 const { token } = await ask(api.POST('/api/tokens', { body: { ...draft, email: userEmail ?? '' } }));
                 setMade(token);
                 setDraft(blank);
-                await queryClient.invalidateQueries({ queryKey: tokensQuery.queryKey });
+                await forget(tokensQuery.queryKey);
             })}
         >
             {made !== undefined && <Field label="The new token, shown only now" isReadOnly autoFocus value={made} />}
             <FieldRow>
-                <Field label="What it is for" width="240px" value={draft.name} onChange={(name) => setDraft({ ...draft, name })} problem={problems.name} />
-                <Field label="Your password" type="password" autoComplete="current-password" width="240px" value={draft.password} onChange={(password) => setDraft({ ...draft, password })} problem={problems.password} />
+                <Field
+                    label="What it is for"
+                    width="240px"
+                    value={draft.name}
+                    onChange={(name) => setDraft({ ...draft, name })}
+                    problem={problems.name}
+                />
+                <Field
+                    label="Your password"
+                    type="password"
+                    autoComplete="current-password"
+                    width="240px"
+                    value={draft.password}
+                    onChange={(password) => setDraft({ ...draft, password })}
+                    problem={problems.password}
+                />
             </FieldRow>
             {message !== undefined && <Notice tone="stop" title="Not made">{message}</Notice>}
             <MainButton type="submit">Make a token for 90 days</MainButton>

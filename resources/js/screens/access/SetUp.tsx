@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { Navigate } from 'react-router';
 import { api, ask, Refused } from '../../api/client';
-import { countriesQuery, sessionQuery } from '../../api/queries';
+import { countriesQuery, keepAnswer, sessionQuery } from '../../api/queries';
 import { MainButton } from '../../ui/Button';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
@@ -30,7 +30,7 @@ export function SetUp() {
         try {
             // The first answer brings a session; one that came after this one would put an old session in its place.
             await client.ensureQueryData(sessionQuery);
-            client.setQueryData(sessionQuery.queryKey, await ask(api.POST('/api/setup', { body: draft })));
+            keepAnswer(sessionQuery.queryKey, await ask(api.POST('/api/setup', { body: draft })));
         } catch (error) {
             setRefusal(error as Error);
         }
@@ -61,7 +61,13 @@ export function SetUp() {
                 />
                 <Field label="Your name" autoComplete="name" {...text('name')} />
                 <Field label="Your email" type="email" autoComplete="username" {...text('email')} />
-                <Field label="A password" type="password" autoComplete="new-password" hint="At least 12 characters." {...text('password')} />
+                <Field
+                    label="A password"
+                    type="password"
+                    autoComplete="new-password"
+                    hint="At least 12 characters."
+                    {...text('password')}
+                />
                 <MainButton type="submit">Open the book</MainButton>
             </Form>
         </Doorway>

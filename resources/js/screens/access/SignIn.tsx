@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { Navigate, useLocation } from 'react-router';
 import { api, ask, Refused } from '../../api/client';
-import { sessionQuery } from '../../api/queries';
+import { keepAnswer, sessionQuery } from '../../api/queries';
 import { MainButton } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
@@ -33,7 +33,7 @@ export function SignIn() {
         try {
             // The first answer brings a session; one that came after this one would put an old session in its place.
             await client.ensureQueryData(sessionQuery);
-            client.setQueryData(sessionQuery.queryKey, await ask(api.POST('/api/session', { body: { email, password } })));
+            keepAnswer(sessionQuery.queryKey, await ask(api.POST('/api/session', { body: { email, password } })));
         } catch (error) {
             setRefusal(error as Error);
         }
@@ -54,9 +54,26 @@ export function SignIn() {
                         {refusal instanceof Refused ? refusal.message : 'Check that it is running, then try again.'}
                     </Notice>
                 )}
-                <Field label="Email" type="email" autoComplete="username" value={email} onChange={setEmail} problem={problems.email} autoFocus />
-                <Field label="Password" type="password" autoComplete="current-password" value={password} onChange={setPassword} problem={problems.password} />
-                <MainButton type="submit" isDisabled={isBusy}>Sign in</MainButton>
+                <Field
+                    label="Email"
+                    type="email"
+                    autoComplete="username"
+                    value={email}
+                    onChange={setEmail}
+                    problem={problems.email}
+                    autoFocus
+                />
+                <Field
+                    label="Password"
+                    type="password"
+                    autoComplete="current-password"
+                    value={password}
+                    onChange={setPassword}
+                    problem={problems.password}
+                />
+                <MainButton type="submit" isDisabled={isBusy}>
+                    Sign in
+                </MainButton>
             </Form>
         </Doorway>
     );

@@ -35,7 +35,7 @@ export function FindLine() {
     const foot = failure !== null
         ? `${failure.message} Type on to try again.`
         : !isBehind && results.length === 0
-            ? 'Nobody in the book answers to that.'
+            ? 'Nobody in the book matches that.'
             : '↑ ↓ to choose, Enter to open, Esc to leave';
 
     return (

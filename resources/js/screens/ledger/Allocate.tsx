@@ -12,21 +12,22 @@ import { useSay } from '../../ui/StatusLine';
 import { Table, TableScroll } from '../../ui/Table';
 import { Mark, Notice, Quiet, Row, Small } from '../../ui/Text';
 
-export type Uses = Record<number, { amount: string; discount: string }>;
+export type Allocations = Record<number, { amount: string; discount: string }>;
 
-export function usesOf(uses: Uses): Schemas['UseInput'][] {
-    return Object.entries(uses)
+export function allocationsOf(allocations: Allocations): Schemas['AllocationInput'][] {
+    return Object.entries(allocations)
         .filter(([, { amount, discount }]) => amount.trim() !== '' || discount.trim() !== '')
         .map(([id, { amount, discount }]) => ({ documentId: Number(id), amount, discount }));
 }
 
 /** What money is used on, as typed or else as proposed, and what the server makes of it. */
-export function useUses(partyId: number, money: Omit<Schemas['PaymentPreviewInput'], 'uses'>, typed: Uses | undefined) {
-    const asked = useQuiet({ ...money, uses: typed === undefined ? null : usesOf(typed) });
+export function useAllocations(partyId: number, money: Omit<Schemas['PaymentPreviewInput'], 'allocations'>, typed: Allocations | undefined) {
+    const asked = useQuiet({ ...money, allocations: typed === undefined ? null : allocationsOf(typed) });
     const { data: preview } = useQuery({ ...paymentPreviewQuery(partyId, asked), placeholderData: keepPreviousData });
     // Until somebody says otherwise the oldest are settled first.
-    const uses: Uses = typed ?? Object.fromEntries((preview?.documents ?? []).map(({ row, proposed }) => [row.id, { amount: proposed, discount: '' }]));
-    return { uses, preview };
+    const allocations: Allocations =
+        typed ?? Object.fromEntries((preview?.documents ?? []).map(({ row, proposed }) => [row.id, { amount: proposed, discount: '' }]));
+    return { allocations, preview };
 }
 
 /** What stays over, or is lacking. */
@@ -43,26 +44,35 @@ export function LeftOver({ preview }: { preview: Schemas['PaymentPreview'] | und
 
 interface RowsProps {
     open: Schemas['OpenDocument'][];
-    uses: Uses;
-    onChange: (uses: Uses) => void;
+    allocations: Allocations;
+    onChange: (allocations: Allocations) => void;
     problems: Record<string, string>;
     withDiscount: boolean;
 }
 
 /** Open documents, each with how much of the money is used on it. */
-export function AllocationRows({ open, uses, onChange, problems, withDiscount }: RowsProps) {
-    const sent = usesOf(uses).map(({ documentId }) => documentId);
-    const set = (id: number, part: Partial<Uses[number]>) => onChange({ ...uses, [id]: { amount: '', discount: '', ...uses[id], ...part } });
+export function AllocationRows({ open, allocations, onChange, problems, withDiscount }: RowsProps) {
+    const sent = allocationsOf(allocations).map(({ documentId }) => documentId);
+    const set = (id: number, part: Partial<Allocations[number]>) =>
+        onChange({ ...allocations, [id]: { amount: '', discount: '', ...allocations[id], ...part } });
     if (open.length === 0) {
         return <Quiet>Nothing is open in this currency. The money stays unallocated until something is.</Quiet>;
     }
     return (
         <TableScroll>
             <Table>
-                <thead><tr><th>Document</th><th>Due</th><th className="figure">Open</th>{withDiscount && <th>Discount taken</th>}<th>Used on it</th></tr></thead>
+                <thead>
+                    <tr>
+                        <th>Document</th>
+                        <th>Due</th>
+                        <th className="figure">Open</th>
+                        {withDiscount && <th>Discount taken</th>}
+                        <th>Used on it</th>
+                    </tr>
+                </thead>
                 <tbody>
                     {open.map(({ row, discount, afterDiscount }) => {
-                        const problem = problems[`uses.${sent.indexOf(row.id)}.amount`];
+                        const problem = problems[`allocations.${sent.indexOf(row.id)}.amount`];
                         return (
                             <tr key={row.id}>
                                 <td className="tight">{documentName(row)}</td>
@@ -72,16 +82,40 @@ export function AllocationRows({ open, uses, onChange, problems, withDiscount }:
                                     <td>
                                         {discount !== null && (
                                             <Row $gap="small">
-                                                <Field aria-label={`Discount on ${documentName(row)}`} label="" width="100px" value={uses[row.id]?.discount ?? ''} onChange={(typed) => set(row.id, { discount: typed })} />
-                                                <QuietButton onPress={() => set(row.id, { discount: discount.amount, amount: afterDiscount?.amount ?? '' })}>take {discount.text}</QuietButton>
+                                                <Field
+                                                    aria-label={`Discount on ${documentName(row)}`}
+                                                    label=""
+                                                    width="100px"
+                                                    value={allocations[row.id]?.discount ?? ''}
+                                                    onChange={(typed) => set(row.id, { discount: typed })}
+                                                />
+                                                <QuietButton
+                                                    onPress={() =>
+                                                        set(row.id, { discount: discount.amount, amount: afterDiscount?.amount ?? '' })
+                                                    }
+                                                >
+                                                    take {discount.text}
+                                                </QuietButton>
                                             </Row>
                                         )}
                                     </td>
                                 )}
                                 <td>
                                     <Row $gap="small">
-                                        <Field aria-label={`Used on ${documentName(row)}`} label="" width="120px" value={uses[row.id]?.amount ?? ''} onChange={(typed) => set(row.id, { amount: typed })} problem={problem} />
-                                        <QuietButton aria-label={`All of ${documentName(row)}`} onPress={() => set(row.id, { amount: row.open.amount })}>all</QuietButton>
+                                        <Field
+                                            aria-label={`Used on ${documentName(row)}`}
+                                            label=""
+                                            width="120px"
+                                            value={allocations[row.id]?.amount ?? ''}
+                                            onChange={(typed) => set(row.id, { amount: typed })}
+                                            problem={problem}
+                                        />
+                                        <QuietButton
+                                            aria-label={`All of ${documentName(row)}`}
+                                            onPress={() => set(row.id, { amount: row.open.amount })}
+                                        >
+                                            all
+                                        </QuietButton>
                                     </Row>
                                 </td>
                             </tr>
@@ -100,23 +134,23 @@ interface Props {
     available: string;
     action: string;
     onClose: () => void;
-    run: (uses: Schemas['UseInput'][]) => Promise<unknown>;
+    run: (allocations: Schemas['AllocationInput'][]) => Promise<unknown>;
 }
 
-/** Uses what is left of money or of a credit on open documents; the oldest first is proposed. */
+/** Allocates what is left of money or of a credit on open documents; the oldest first is proposed. */
 export function Allocate({ partyId, side, currency, available, action, onClose, run }: Props) {
-    const [typed, setTyped] = useState<Uses>();
-    const { uses, preview } = useUses(partyId, { side, day: '', currency, amount: available, firstId: null }, typed);
+    const [typed, setTyped] = useState<Allocations>();
+    const { allocations, preview } = useAllocations(partyId, { side, day: '', currency, amount: available, firstId: null }, typed);
     const open = preview?.documents;
     const { run: saving, problems, message } = useSaving();
     const say = useSay();
     return (
         <Form
-            style={{ justifyItems: 'stretch' }}
+            $stretch
             onSubmit={(event) => {
                 event.preventDefault();
                 void saving(async () => {
-                    await run(usesOf(uses));
+                    await run(allocationsOf(allocations));
                     forgetLedger();
                     say('Used.');
                     onClose();
@@ -124,9 +158,17 @@ export function Allocate({ partyId, side, currency, available, action, onClose, 
             }}
         >
             <Small>{currency} {available} can be used. The oldest first is proposed.</Small>
-            {open !== undefined && <AllocationRows open={open} uses={uses} onChange={setTyped} problems={problems} withDiscount={false} />}
+            {open !== undefined && (
+                <AllocationRows
+                    open={open}
+                    allocations={allocations}
+                    onChange={setTyped}
+                    problems={problems}
+                    withDiscount={false}
+                />
+            )}
             <LeftOver preview={preview} />
-            {problems.uses !== undefined && <Mark tone="stop">{problems.uses}</Mark>}
+            {problems.allocations !== undefined && <Mark tone="stop">{problems.allocations}</Mark>}
             {message !== undefined && <Notice tone="stop" title="Not done">{message}</Notice>}
             <Row $gap="small"><MainButton type="submit">{action}</MainButton><Button onPress={onClose}>Cancel</Button></Row>
         </Form>

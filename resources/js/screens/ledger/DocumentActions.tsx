@@ -19,7 +19,13 @@ import { KIND_NAMES } from './WriteDocument';
 type Doc = Schemas['Document'];
 type Asks = 'void' | 'write-off' | 'send' | 'use';
 
-const TURN: Record<string, string> = { order: 'Make the order', invoice: 'Make the invoice', bill: 'Enter the bill', 'credit-note': 'Write a credit note', 'credit-received': 'Enter a credit note' };
+const TURN: Record<string, string> = {
+    order: 'Make the order',
+    invoice: 'Make the invoice',
+    bill: 'Enter the bill',
+    'credit-note': 'Write a credit note',
+    'credit-received': 'Enter a credit note',
+};
 
 /** What can be done with a document as it is: the one thing that comes next, and the rest behind More. */
 export function DocumentActions({ document, onEdit }: { document: Doc; onEdit: () => void }) {
@@ -83,25 +89,53 @@ export function DocumentActions({ document, onEdit }: { document: Doc; onEdit: (
     };
     const shown = (address: string) => () => window.open(address, '_blank', 'noopener');
 
-    const main = isDraft
-        ? <MainButton onPress={() => void issue(false)}>{isTheirs ? 'Enter it' : 'Issue it'}</MainButton>
-        : isOwed && isOpen
-            ? <MainLink href={`/records/${row.party.id}/payment/${row.side}?currency=${document.currency}&document=${row.id}`}>{row.side === 'client' ? 'Record a payment' : 'Pay it'}</MainLink>
-            : isCredit && isOpen
-                ? <MainButton onPress={() => setAsks('use')}>Use it on documents</MainButton>
-                : next !== undefined && <MainButton onPress={() => void turn(next)}>{TURN[next] ?? KIND_NAMES[next]}</MainButton>;
+    const main = isDraft ? (
+        <MainButton onPress={() => void issue(false)}>{isTheirs ? 'Enter it' : 'Issue it'}</MainButton>
+    ) : isOwed && isOpen ? (
+        <MainLink href={`/records/${row.party.id}/payment/${row.side}?currency=${document.currency}&document=${row.id}`}>
+            {row.side === 'client' ? 'Record a payment' : 'Pay it'}
+        </MainLink>
+    ) : isCredit && isOpen ? (
+        <MainButton onPress={() => setAsks('use')}>Use it on documents</MainButton>
+    ) : (
+        next !== undefined && <MainButton onPress={() => void turn(next)}>{TURN[next] ?? KIND_NAMES[next]}</MainButton>
+    );
     const more = [
-        ...canBecome.filter((kind) => kind !== next).map((kind) => ({ id: kind, name: TURN[kind] ?? KIND_NAMES[kind] ?? kind, onChoose: () => void turn(kind) })),
-        ...(document.canBeRevised ? [{ id: 'revise', name: 'Write a new revision', onChoose: () => void make(ask(api.POST('/api/documents/{document}/revise', path))) }] : []),
-        ...(row.kind.startsWith('opening') ? [] : [{ id: 'copy', name: 'Copy it as a new draft', onChoose: () => void make(ask(api.POST('/api/documents/{document}/copy', path))) }]),
-        ...((row.kind === 'invoice' || row.kind === 'credit-note') && !isDraft ? [{ id: 'ubl', name: 'E-invoice', onChoose: shown(`/api/documents/${row.id}/ubl`) }] : []),
+        ...canBecome
+            .filter((kind) => kind !== next)
+            .map((kind) => ({ id: kind, name: TURN[kind] ?? KIND_NAMES[kind] ?? kind, onChoose: () => void turn(kind) })),
+        ...(document.canBeRevised
+            ? [
+                  {
+                      id: 'revise',
+                      name: 'Write a new revision',
+                      onChoose: () => void make(ask(api.POST('/api/documents/{document}/revise', path))),
+                  },
+              ]
+            : []),
+        ...(row.kind.startsWith('opening')
+            ? []
+            : [
+                  {
+                      id: 'copy',
+                      name: 'Copy it as a new draft',
+                      onChoose: () => void make(ask(api.POST('/api/documents/{document}/copy', path))),
+                  },
+              ]),
+        ...((row.kind === 'invoice' || row.kind === 'credit-note') && !isDraft
+            ? [{ id: 'ubl', name: 'E-invoice', onChoose: shown(`/api/documents/${row.id}/ubl`) }]
+            : []),
         ...(isOwed && isOpen ? [{ id: 'write-off', name: 'Write it off', onChoose: () => setAsks('write-off') }] : []),
         ...(row.state !== 'void' ? [{ id: 'void', name: isDraft ? 'Discard the draft' : 'Void it', onChoose: () => setAsks('void') }] : []),
     ];
 
     return (
         <>
-            {against !== null && isDraft && !against.asks && <Notice tone="stop" title={isTheirs ? 'Not entered' : 'Not issued'}>{against.message}</Notice>}
+            {against !== null && isDraft && !against.asks && (
+                <Notice tone="stop" title={isTheirs ? 'Not entered' : 'Not issued'}>
+                    {against.message}
+                </Notice>
+            )}
             <Row $gap="small">
                 {main}
                 {isDraft && <Button onPress={onEdit}>Change it</Button>}
@@ -110,7 +144,11 @@ export function DocumentActions({ document, onEdit }: { document: Doc; onEdit: (
                 <Menu label="More" items={more} />
             </Row>
             {against !== null && against.asks && isDraft && (
-                <Dialog title={isTheirs ? 'Enter it all the same?' : 'Issue it all the same?'} role="alertdialog" onClose={() => setAgainst(null)}>
+                <Dialog
+                    title={isTheirs ? 'Enter it all the same?' : 'Issue it all the same?'}
+                    role="alertdialog"
+                    onClose={() => setAgainst(null)}
+                >
                     <p>{against.message}</p>
                     <DialogButtons>
                         <MainButton autoFocus onPress={() => setAgainst(null)}>Leave it as a draft</MainButton>
@@ -127,12 +165,40 @@ export function DocumentActions({ document, onEdit }: { document: Doc; onEdit: (
                     </DialogButtons>
                 </Dialog>
             )}
-            {asks === 'void' && <AskWhy title={isDraft ? 'Discard the draft' : 'Void it'} hint={isDraft ? 'It stays in the ledger as void.' : 'It keeps its number and stays in the ledger, and counts for nothing.'} action={isDraft ? 'Discard it' : 'Void it'} onClose={() => setAsks(undefined)} run={(reason) => done(ask(api.DELETE('/api/documents/{document}', { ...path, body: { reason, amount: '' } })))} />}
-            {asks === 'write-off' && <AskWhy title="Write off" withAmount={row.open.amount} action="Write it off" onClose={() => setAsks(undefined)} run={(reason, amount) => done(ask(api.POST('/api/documents/{document}/write-off', { ...path, body: { reason, amount } })))} />}
+            {asks === 'void' && (
+                <AskWhy
+                    title={isDraft ? 'Discard the draft' : 'Void it'}
+                    hint={
+                        isDraft ? 'It stays in the ledger as void.' : 'It keeps its number and stays in the ledger, but no longer counts.'
+                    }
+                    action={isDraft ? 'Discard it' : 'Void it'}
+                    onClose={() => setAsks(undefined)}
+                    run={(reason) => done(ask(api.DELETE('/api/documents/{document}', { ...path, body: { reason, amount: '' } })))}
+                />
+            )}
+            {asks === 'write-off' && (
+                <AskWhy
+                    title="Write off"
+                    withAmount={row.open.amount}
+                    action="Write it off"
+                    onClose={() => setAsks(undefined)}
+                    run={(reason, amount) =>
+                        done(ask(api.POST('/api/documents/{document}/write-off', { ...path, body: { reason, amount } })))
+                    }
+                />
+            )}
             {asks === 'send' && <Send document={document} onClose={() => setAsks(undefined)} />}
             {asks === 'use' && (
                 <Dialog title="Use the credit on documents" isWide onClose={() => setAsks(undefined)}>
-                    <Allocate partyId={row.party.id} side={row.side} currency={document.currency} available={row.open.amount} action="Use it" onClose={() => setAsks(undefined)} run={(uses) => ask(api.POST('/api/documents/{document}/uses', { ...path, body: { uses } }))} />
+                    <Allocate
+                        partyId={row.party.id}
+                        side={row.side}
+                        currency={document.currency}
+                        available={row.open.amount}
+                        action="Use it"
+                        onClose={() => setAsks(undefined)}
+                        run={(allocations) => ask(api.POST('/api/documents/{document}/allocations', { ...path, body: { allocations } }))}
+                    />
                 </Dialog>
             )}
         </>
@@ -149,16 +215,31 @@ function Send({ document, onClose }: { document: Doc; onClose: () => void }) {
             <Form
                 onSubmit={() => {
                     void run(async () => {
-                        await ask(api.POST('/api/documents/{document}/send', { params: { path: { document: document.row.id } }, body: { to, text } }));
+                        await ask(
+                            api.POST('/api/documents/{document}/send', {
+                                params: { path: { document: document.row.id } },
+                                body: { to, text },
+                            }),
+                        );
                         forgetLedger();
-                        say('Put into the outbox, and into the log.');
+                        say('In the outbox, and noted in the log.');
                         onClose();
                     });
                 }}
             >
                 <Field label="To" autoFocus placeholder="as on the record" value={to} onChange={setTo} problem={problems.to ?? message} />
-                <Field label="Message" lines={5} placeholder="Please find attached …" value={text} onChange={setText} problem={problems.text} />
-                <DialogButtons><MainButton type="submit">Send it</MainButton><Button onPress={onClose}>Cancel</Button></DialogButtons>
+                <Field
+                    label="Message"
+                    lines={5}
+                    placeholder="Please find attached …"
+                    value={text}
+                    onChange={setText}
+                    problem={problems.text}
+                />
+                <DialogButtons>
+                    <MainButton type="submit">Send it</MainButton>
+                    <Button onPress={onClose}>Cancel</Button>
+                </DialogButtons>
             </Form>
         </Dialog>
     );

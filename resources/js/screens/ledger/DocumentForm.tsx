@@ -13,7 +13,7 @@ import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
 import { TagPicker } from '../../ui/TagPicker';
 import { FieldRow, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
-import { narrow, space } from '../../ui/tokens';
+import { narrow, snug, space } from '../../ui/tokens';
 
 export type Draft = Omit<Schemas['DocumentInput'], 'lines'> & { lines: (Schemas['DocumentLineInput'] & { key: string })[] };
 
@@ -25,6 +25,7 @@ const Line = styled.div`
     gap: ${space.small};
     align-items: end;
     width: 100%;
+    ${snug} { grid-template-columns: minmax(120px, 1fr) 70px 96px 70px 140px 140px 28px; }
     ${narrow} { grid-template-columns: 1fr 1fr; > :first-child { grid-column: 1 / -1; } }
 `;
 
@@ -34,10 +35,14 @@ const Sums = styled.dl`
     gap: ${space.hair} ${space.large};
     justify-self: end;
     margin: 0;
+    > div { display: contents; }
     dt { color: var(--quiet); }
     dd { margin: 0; text-align: right; }
     .all { font-weight: 600; border-top: 1px solid var(--ink); }
 `;
+
+/** Room for the sums before they come: the buttons below do not move away from under the hand that presses them. */
+const Coming = styled.div`min-height: 92px;`;
 
 let made = 0;
 
@@ -57,7 +62,7 @@ export function usePreview(partyId: number, draft: Draft) {
     const isReady = asked.lines.some(({ text, price }) => text.trim() !== '' && price.trim() !== '');
     const body = bodyOf({ ...asked, lines: asked.lines.filter(({ text, price }) => text.trim() !== '' || price.trim() !== '') });
     return useQuery({
-        queryKey: ['document-preview', partyId, body],
+        queryKey: ['ledger', 'document-preview', partyId, body],
         queryFn: ({ signal }) => ask(api.POST('/api/parties/{id}/document-preview', { params: { path: { id: partyId } }, body, signal })),
         enabled: isReady,
         placeholderData: keepPreviousData,
@@ -83,10 +88,15 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
     const words = useOfficeWords();
     const [wasAdded, setAdded] = useState(false);
     const set = (part: Partial<Draft>) => onChange({ ...draft, ...part });
-    const setLine = (at: number, part: Partial<Draft['lines'][number]>) => set({ lines: draft.lines.map((line, index) => index === at ? { ...line, ...part } : line) });
+    const setLine = (at: number, part: Partial<Draft['lines'][number]>) =>
+        set({ lines: draft.lines.map((line, index) => (index === at ? { ...line, ...part } : line)) });
     const side = ['bill', 'purchase-order', 'credit-received'].includes(draft.kind) ? 'vendor' : 'client';
-    const rates = (books?.taxRates ?? []).filter((rate) => rate.side === side && (!rate.isRetired || draft.lines.some(({ taxRateId }) => taxRateId === rate.id)));
-    const usable = (books?.accounts ?? []).filter((account) => !account.isRetired || draft.lines.some(({ accountId }) => accountId === account.id));
+    const rates = (books?.taxRates ?? []).filter(
+        (rate) => rate.side === side && (!rate.isRetired || draft.lines.some(({ taxRateId }) => taxRateId === rate.id)),
+    );
+    const usable = (books?.accounts ?? []).filter(
+        (account) => !account.isRetired || draft.lines.some(({ accountId }) => accountId === account.id),
+    );
     const usual = usualAccounts.map((id) => usable.find((account) => account.id === id)).filter((account) => account !== undefined);
     const accounts = [...usual, ...usable.filter((account) => !usual.includes(account))];
     const centres = books?.costCentres ?? [];
@@ -94,32 +104,124 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
     const isCredit = draft.kind === 'credit-note' || draft.kind === 'credit-received';
 
     return (
-        <Stack style={{ width: '100%', justifyItems: 'stretch' }}>
+        <Stack $wide $stretch>
             <FieldRow>
-                {isTheirs && <Field label="Number on it" width="150px" value={draft.number} onChange={(number) => set({ number })} problem={problems.number} />}
-                <Field label="Date" width="120px" placeholder="today" value={draft.date} onChange={(date) => set({ date })} problem={problems.date} />
-                {draft.kind === 'quote' && <Field label="Valid until" width="120px" value={draft.validUntil ?? ''} onChange={(validUntil) => set({ validUntil })} problem={problems.validUntil} />}
-                {!isCredit && <Field label="Payment terms" width="190px" placeholder="net 30" value={draft.terms} onChange={(terms) => set({ terms })} problem={problems.terms} />}
-                {!isPromise && !isCredit && <Field label="Due, if not by the terms" width="160px" value={draft.due} onChange={(due) => set({ due })} problem={problems.due} />}
-                <ChooseOne label="Currency" width="100px" options={(books?.currencies ?? [draft.currency]).concat(books?.currencies.includes(draft.currency) === false ? [draft.currency] : []).map((id) => ({ id, name: id }))} value={draft.currency} onChange={(currency) => set({ currency })} problem={problems.currency} />
-                <ChooseOne label="Tax" width="190px" options={TREATMENTS} value={draft.treatment} onChange={(treatment) => set({ treatment: treatment as Draft['treatment'] })} />
-                <Field label={side === 'client' ? 'Their reference' : 'Our reference'} width="180px" value={draft.reference} onChange={(reference) => set({ reference })} problem={problems.reference} />
+                {isTheirs && (
+                    <Field
+                        label="Number on it"
+                        width="150px"
+                        value={draft.number}
+                        onChange={(number) => set({ number })}
+                        problem={problems.number}
+                    />
+                )}
+                <Field
+                    label="Date"
+                    width="120px"
+                    placeholder="today"
+                    value={draft.date}
+                    onChange={(date) => set({ date })}
+                    problem={problems.date}
+                />
+                {draft.kind === 'quote' && (
+                    <Field
+                        label="Valid until"
+                        width="120px"
+                        value={draft.validUntil ?? ''}
+                        onChange={(validUntil) => set({ validUntil })}
+                        problem={problems.validUntil}
+                    />
+                )}
+                {!isCredit && (
+                    <Field
+                        label="Payment terms"
+                        width="190px"
+                        placeholder="net 30"
+                        value={draft.terms}
+                        onChange={(terms) => set({ terms })}
+                        problem={problems.terms}
+                    />
+                )}
+                {!isPromise && !isCredit && (
+                    <Field
+                        label="Due, if not by the terms"
+                        width="160px"
+                        value={draft.due}
+                        onChange={(due) => set({ due })}
+                        problem={problems.due}
+                    />
+                )}
+                <ChooseOne
+                    label="Currency"
+                    width="100px"
+                    options={(books?.currencies ?? [draft.currency])
+                        .concat(books?.currencies.includes(draft.currency) === false ? [draft.currency] : [])
+                        .map((id) => ({ id, name: id }))}
+                    value={draft.currency}
+                    onChange={(currency) => set({ currency })}
+                    problem={problems.currency}
+                />
+                <ChooseOne
+                    label="Tax"
+                    width="190px"
+                    options={TREATMENTS}
+                    value={draft.treatment}
+                    onChange={(treatment) => set({ treatment: treatment as Draft['treatment'] })}
+                />
+                <Field
+                    label={side === 'client' ? 'Their reference' : 'Our reference'}
+                    width="180px"
+                    value={draft.reference}
+                    onChange={(reference) => set({ reference })}
+                    problem={problems.reference}
+                />
             </FieldRow>
             {centres.length > 0 && (
                 <TagPicker
                     label={`${words.costCentres} of its lines`}
                     options={centres.filter(({ isRetired }) => !isRetired).map(({ group, name }) => `${group}: ${name}`)}
-                    value={centres.filter(({ id }) => draft.lines[0]?.costCentreIds.includes(id)).map(({ group, name }) => `${group}: ${name}`)}
-                    onChange={(names) => set({ lines: draft.lines.map((line) => ({ ...line, costCentreIds: centres.filter(({ group, name }) => names.includes(`${group}: ${name}`)).map(({ id }) => id) })) })}
+                    value={centres
+                        .filter(({ id }) => draft.lines[0]?.costCentreIds.includes(id))
+                        .map(({ group, name }) => `${group}: ${name}`)}
+                    onChange={(names) =>
+                        set({
+                            lines: draft.lines.map((line) => ({
+                                ...line,
+                                costCentreIds: centres.filter(({ group, name }) => names.includes(`${group}: ${name}`)).map(({ id }) => id),
+                            })),
+                        })
+                    }
                     problem={problems['lines.0.costCentreIds']}
                 />
             )}
             {draft.lines.map((line, at) => (
                 <Line key={line.key} role="group" aria-label={`Line ${at + 1}`}>
-                    <Field label="For" autoFocus={line.text === '' && (wasAdded ? at === draft.lines.length - 1 : at === 0)} value={line.text} onChange={(text) => setLine(at, { text })} problem={problems[`lines.${at}.text`]} />
-                    <Field label="Quantity" placeholder="1" value={line.quantity} onChange={(quantity) => setLine(at, { quantity })} problem={problems[`lines.${at}.quantity`]} />
-                    <Field label="Price" value={line.price} onChange={(price) => setLine(at, { price })} problem={problems[`lines.${at}.price`]} />
-                    <Field label="Discount, %" value={line.discount} onChange={(discount) => setLine(at, { discount })} problem={problems[`lines.${at}.discount`]} />
+                    <Field
+                        label="For"
+                        autoFocus={line.text === '' && (wasAdded ? at === draft.lines.length - 1 : at === 0)}
+                        value={line.text}
+                        onChange={(text) => setLine(at, { text })}
+                        problem={problems[`lines.${at}.text`]}
+                    />
+                    <Field
+                        label="Quantity"
+                        placeholder="1"
+                        value={line.quantity}
+                        onChange={(quantity) => setLine(at, { quantity })}
+                        problem={problems[`lines.${at}.quantity`]}
+                    />
+                    <Field
+                        label="Price"
+                        value={line.price}
+                        onChange={(price) => setLine(at, { price })}
+                        problem={problems[`lines.${at}.price`]}
+                    />
+                    <Field
+                        label="Discount, %"
+                        value={line.discount}
+                        onChange={(discount) => setLine(at, { discount })}
+                        problem={problems[`lines.${at}.discount`]}
+                    />
                     <ChooseOne
                         label="Tax rate"
                         options={[{ id: NONE, name: 'none' }, ...rates.map(({ id, text }) => ({ id: String(id), name: text }))]}
@@ -129,12 +231,25 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
                     />
                     <ChooseFromMany
                         label="Account"
-                        options={[{ id: NONE, name: 'none' }, ...accounts.map(({ id, code, name }) => ({ id: String(id), name: usual.some((one) => one.id === id) && usual.length > 1 ? `${code} ${name} (usual)` : `${code} ${name}` }))]}
+                        options={[
+                            { id: NONE, name: 'none' },
+                            ...accounts.map(({ id, code, name }) => ({
+                                id: String(id),
+                                name:
+                                    usual.some((one) => one.id === id) && usual.length > 1 ? `${code} ${name} (usual)` : `${code} ${name}`,
+                            })),
+                        ]}
                         value={line.accountId === null ? NONE : String(line.accountId)}
                         onChange={(id) => setLine(at, { accountId: id === NONE ? null : Number(id) })}
                         problem={problems[`lines.${at}.accountId`]}
                     />
-                    <QuietButton aria-label={`Remove line ${at + 1}`} isDisabled={draft.lines.length === 1} onPress={() => set({ lines: draft.lines.filter((_, index) => index !== at) })}><X size={16} aria-hidden /></QuietButton>
+                    <QuietButton
+                        aria-label={`Remove line ${at + 1}`}
+                        isDisabled={draft.lines.length === 1}
+                        onPress={() => set({ lines: draft.lines.filter((_, index) => index !== at) })}
+                    >
+                        <X size={16} aria-hidden />
+                    </QuietButton>
                 </Line>
             ))}
             {problems.lines !== undefined && <Mark tone="stop">{problems.lines}</Mark>}
@@ -149,16 +264,20 @@ function Preview({ partyId, draft }: { partyId: number; draft: Draft }) {
     const { data } = usePreview(partyId, draft);
     const found = data?.document;
     return (
-        <div aria-live="polite">
+        <Coming aria-live="polite">
             {data?.problems[0] !== undefined && <Small>{data.problems[0].message}</Small>}
             {data !== undefined && (
-                <Stack $gap="small" style={{ justifyItems: 'stretch' }}>
+                <Stack $gap="small" $stretch>
                     {found != null && <TotalsOf totals={found.totals} currency={found.currency} />}
-                    {found != null && found.row.dueText !== '' && <p>Due <strong>{found.row.dueText}</strong>. <Small>{found.dueSentence}</Small></p>}
+                    {found != null && found.row.dueText !== '' && (
+                        <p>
+                            Due <strong>{found.row.dueText}</strong>. <Small>{found.dueSentence}</Small>
+                        </p>
+                    )}
                     <UseNotes use={data.use} />
                 </Stack>
             )}
-        </div>
+        </Coming>
     );
 }
 
@@ -166,21 +285,34 @@ function Preview({ partyId, draft }: { partyId: number; draft: Draft }) {
 export function UseNotes({ use }: { use: Schemas['DocumentUse'] }) {
     return (
         <Stack $gap="tight">
-            {use.stops.map((text) => <Mark key={text} tone="stop">Stop: {text}</Mark>)}
-            {use.notes.map((text) => <Mark key={text} tone="look">{text}</Mark>)}
-            {use.creditSentence !== '' && (use.policy === null ? <Quiet>{use.creditSentence}</Quiet> : <Mark tone={use.policy === 'tell' ? 'look' : 'stop'}>{use.creditSentence}</Mark>)}
+            {use.stops.map((text) => (
+                <Mark key={text} tone="stop">
+                    Stop: {text}
+                </Mark>
+            ))}
+            {use.notes.map((text) => (
+                <Mark key={text} tone="look">
+                    {text}
+                </Mark>
+            ))}
+            {use.creditSentence !== '' &&
+                (use.policy === null ? (
+                    <Quiet>{use.creditSentence}</Quiet>
+                ) : (
+                    <Mark tone={use.policy === 'tell' ? 'look' : 'stop'}>{use.creditSentence}</Mark>
+                ))}
         </Stack>
     );
 }
 
 export function TotalsOf({ totals, currency }: { totals: Schemas['Totals']; currency: string }): ReactNode {
-    const taxed = totals.taxes.filter(({ tax, rate }) => tax.sign !== 0 || rate !== '0 %');
+    const taxed = totals.taxes.filter(({ tax, rate }) => tax.sign !== 0 || rate !== '0%');
     return (
-        <Row style={{ justifyContent: 'flex-end' }}>
+        <Row $end>
             <Sums>
                 {taxed.length > 0 && <><dt>Without tax</dt><dd>{totals.net.text}</dd></>}
                 {taxed.map(({ rate, taxable, tax }) => (
-                    <div key={rate} style={{ display: 'contents' }}><dt>Tax {rate} on {taxable.text}</dt><dd>{tax.text}</dd></div>
+                    <div key={rate}><dt>Tax {rate} on {taxable.text}</dt><dd>{tax.text}</dd></div>
                 ))}
                 <dt className="all">Total, {currency}</dt><dd className="all">{totals.gross.text}</dd>
             </Sums>

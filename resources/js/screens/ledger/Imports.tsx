@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, Refused, type Schemas } from '../../api/client';
-import { forgetLedger, importsQuery, queryClient } from '../../api/queries';
+import { forget, forgetLedger, importsQuery, isUnderWay } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { uploadDocuments } from '../../api/upload';
 import { Unread } from '../../app/Unread';
@@ -32,22 +32,32 @@ export function Imports() {
         setSending({ name: file.name, part: 0 });
         try {
             await uploadDocuments(file, (part) => setSending({ name: file.name, part }));
-            await queryClient.invalidateQueries({ queryKey: importsQuery.queryKey });
+            await forget(importsQuery.queryKey);
         } catch (failure) {
-            say(`Not taken. ${failure instanceof Refused ? Object.values(failure.fields)[0] ?? failure.message : (failure as Error).message}`);
+            say(`Not uploaded. ${failure instanceof Refused ? Object.values(failure.fields)[0] ?? failure.message : (failure as Error).message}`);
         }
         setSending(undefined);
     };
     return (
         <Sheet id="sheet" tabIndex={-1} aria-busy={data === undefined && error === null}>
-            <Stack $gap="large" style={{ justifyItems: 'stretch' }}>
+            <Stack $gap="large" $stretch>
                 <Title>Import a file</Title>
                 <p>
-                    A table as CSV with the columns <strong>kind, number, party, date, amount</strong>, and as you like <strong>due, currency, tax, text, quantity, reference, terms</strong>; rows that follow each other
-                    with the same number are one document. Or one invoice as UBL 2.1. The party is found by its number here, its tax number or its name.
+                    A table as CSV with the columns <strong>kind, number, party, date, amount</strong>, and as you like{' '}
+                    <strong>due, currency, tax, text, quantity, reference, terms</strong>; rows that follow each other with the same number
+                    are one document. Or one invoice as UBL 2.1. The party is found by its number here, its tax number or its name.
                 </p>
-                {mayChangeRecords && <DropPlace label="Choose a file" onFiles={(files) => void send(files)}>or drag it here. It is checked first; nothing is imported before you say so.</DropPlace>}
-                {sending !== undefined && <Row $gap="small"><span>{sending.name}</span><Progress aria-label={`Sending ${sending.name}`} value={sending.part} /></Row>}
+                {mayChangeRecords && (
+                    <DropPlace label="Choose a file" onFiles={(files) => void send(files)}>
+                        or drag it here. It is checked first; nothing is imported before you say so.
+                    </DropPlace>
+                )}
+                {sending !== undefined && (
+                    <Row $gap="small">
+                        <span>{sending.name}</span>
+                        <Progress aria-label={`Sending ${sending.name}`} value={sending.part} />
+                    </Row>
+                )}
                 {error !== null && <Unread what="The files" error={error} retry={() => void refetch()} />}
                 {data?.map((one) => <OneImport key={one.id} one={one} />)}
             </Stack>
@@ -79,19 +89,50 @@ function OneImport({ one }: { one: Import }) {
             </Row>
             {one.isStuck && <Mark tone="stop">The work was interrupted. Nothing was imported.</Mark>}
             {(one.state === 'taking' || one.state === 'counting') && !one.isStuck && (
-                <Row $gap="small"><Progress aria-label={`Importing ${one.name}`} value={one.found === 0 ? 0 : one.done / one.found} /><span>{one.done.toLocaleString('en')} of {one.found.toLocaleString('en')}. You can leave this page.</span></Row>
+                <Row $gap="small">
+                    <Progress aria-label={`Importing ${one.name}`} value={one.found === 0 ? 0 : one.done / one.found} />
+                    <span>
+                        {one.done.toLocaleString('en')} of {one.found.toLocaleString('en')}. You can leave this page.
+                    </span>
+                </Row>
             )}
             {one.state === 'checked' && (
                 <Stack $gap="small">
                     {one.failure !== '' && <Mark tone="stop">{one.failure}</Mark>}
-                    <span>{one.found.toLocaleString('en')} documents can be imported. {lines > 0 && <Mark tone="stop">{lines === 1 ? '1 line cannot be read' : `${lines.toLocaleString('en')} lines cannot be read`}</Mark>}</span>
+                    <span>
+                        {one.found.toLocaleString('en')} documents can be imported.{' '}
+                        {lines > 0 && (
+                            <Mark tone="stop">
+                                {lines === 1 ? '1 line cannot be read' : `${lines.toLocaleString('en')} lines cannot be read`}
+                            </Mark>
+                        )}
+                    </span>
                 </Stack>
             )}
             {one.problems.length > 0 && one.state === 'checked' && (
-                <TableScroll style={{ maxHeight: 320, overflowY: 'auto' }} tabIndex={0} role="region" aria-label={`What is wrong in ${one.name}`}>
+                <TableScroll
+                    $short
+                    tabIndex={0}
+                    role="region"
+                    aria-label={`What is wrong in ${one.name}`}
+                >
                     <Table>
-                        <thead><tr><th>Line</th><th>Column</th><th>What is wrong</th></tr></thead>
-                        <tbody>{one.problems.slice(0, MOST_SHOWN).map(({ line, field, message }, at) => <tr key={at}><td>{line}</td><td>{field}</td><td>{message}</td></tr>)}</tbody>
+                        <thead>
+                            <tr>
+                                <th>Line</th>
+                                <th>Column</th>
+                                <th>What is wrong</th>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            {one.problems.slice(0, MOST_SHOWN).map(({ line, field, message }, at) => (
+                                <tr key={at}>
+                                    <td>{line}</td>
+                                    <td>{field}</td>
+                                    <td>{message}</td>
+                                </tr>
+                            ))}
+                        </tbody>
                     </Table>
                     {one.problemCount > MOST_SHOWN && <Small>and {(one.problemCount - MOST_SHOWN).toLocaleString('en')} more</Small>}
                 </TableScroll>
@@ -99,10 +140,21 @@ function OneImport({ one }: { one: Import }) {
             {mayChangeRecords && (
                 <Row $gap="small">
                     {((one.state === 'checked' && one.found > 0) || one.isStuck) && (
-                        <MainButton onPress={() => void act(() => ask(api.POST('/api/imports/{import}/take', path)))}>{one.isStuck ? 'Start again' : `Import ${one.found.toLocaleString('en')} documents${lines > 0 ? ', without the bad lines' : ''}`}</MainButton>
+                        <MainButton onPress={() => void act(() => ask(api.POST('/api/imports/{import}/take', path)))}>
+                            {one.isStuck
+                                ? 'Start again'
+                                : `Import ${one.found.toLocaleString('en')} documents${lines > 0 ? ', without the bad lines' : ''}`}
+                        </MainButton>
                     )}
                     {one.state === 'taken' && <Link to="/ledger">Open the ledger</Link>}
-                    {(one.isStuck || (one.state !== 'checking' && one.state !== 'taking' && one.state !== 'counting')) && <QuietButton aria-label={`Forget ${one.name}`} onPress={() => void act(() => ask(api.DELETE('/api/imports/{import}', path)))}>Forget this file</QuietButton>}
+                    {!isUnderWay(one) && (
+                        <QuietButton
+                            aria-label={`Forget ${one.name}`}
+                            onPress={() => void act(() => ask(api.DELETE('/api/imports/{import}', path)))}
+                        >
+                            Discard this file
+                        </QuietButton>
+                    )}
                 </Row>
             )}
         </FieldGroup>

@@ -16,12 +16,43 @@ import { Table, TableScroll } from '../../ui/Table';
 import { useRowKeys } from '../../ui/useRowKeys';
 
 const KINDS = [
-    ['', 'every kind'], ['invoice', 'invoices'], ['credit-note', 'credit notes'], ['quote', 'quotes'], ['order', 'orders'], ['bill', 'bills'],
-    ['credit-received', 'credit notes received'], ['purchase-order', 'purchase orders'], ['opening-receivable', 'opening balances, receivable'], ['opening-payable', 'opening balances, payable'],
+    ['', 'every kind'],
+    ['invoice', 'invoices'],
+    ['credit-note', 'credit notes'],
+    ['quote', 'quotes'],
+    ['order', 'orders'],
+    ['bill', 'bills'],
+    ['credit-received', 'credit notes received'],
+    ['purchase-order', 'purchase orders'],
+    ['opening-receivable', 'opening balances, receivable'],
+    ['opening-payable', 'opening balances, payable'],
 ] as const;
-const STATES = [['', 'every state'], ['open', 'open, with credits'], ['owed', 'open'], ['overdue', 'overdue'], ['newly-overdue', 'overdue within a week'], ['due-this-week', 'due within a week'], ['billed', 'issued or entered'], ['draft', 'drafts'], ['issued', 'open in full'], ['part-paid', 'open in part'], ['settled', 'settled'], ['void', 'void']] as const;
-const SIDES = [['', 'both sides'], ['client', 'receivable'], ['vendor', 'payable']] as const;
-const BUCKETS: Record<string, string> = { 'not-due': 'not due', '1-30': '1–30 days late', '31-60': '31–60 days late', '61-90': '61–90 days late', 'over-90': 'over 90 days late' };
+const STATES = [
+    ['', 'every state'],
+    ['open', 'open, with credits'],
+    ['owed', 'open'],
+    ['overdue', 'overdue'],
+    ['newly-overdue', 'overdue within a week'],
+    ['due-this-week', 'due within a week'],
+    ['billed', 'issued or entered'],
+    ['draft', 'drafts'],
+    ['issued', 'open in full'],
+    ['part-paid', 'open in part'],
+    ['settled', 'settled'],
+    ['void', 'void'],
+] as const;
+const SIDES = [
+    ['', 'both sides'],
+    ['client', 'receivable'],
+    ['vendor', 'payable'],
+] as const;
+const BUCKETS: Record<string, string> = {
+    'not-due': 'not due',
+    '1-30': '1–30 days late',
+    '31-60': '31–60 days late',
+    '61-90': '61–90 days late',
+    'over-90': 'over 90 days late',
+};
 
 function options(pairs: readonly (readonly [string, string])[]) {
     return pairs.map(([id, name]) => ({ id: id === '' ? 'all' : id, name }));
@@ -32,7 +63,9 @@ export function Ledger() {
     useTitle('Ledger');
     const [search, setSearch] = useSearchParams();
     const showsPayments = search.get('what') === 'payments';
-    const wanted = Object.fromEntries([...search].filter(([key, value]) => key !== 'what' && key !== 'page' && value !== '')) as LedgerWanted;
+    const wanted = Object.fromEntries(
+        [...search].filter(([key, value]) => key !== 'what' && key !== 'page' && value !== ''),
+    ) as LedgerWanted;
     const page = Math.max(1, Number(search.get('page')) || 1);
     const set = (part: Record<string, string>) => {
         const next = new URLSearchParams(search);
@@ -49,7 +82,7 @@ export function Ledger() {
 
     return (
         <Sheet id="sheet" tabIndex={-1}>
-            <Stack style={{ justifyItems: 'stretch' }}>
+            <Stack $stretch>
                 <Row>
                     <Title>Ledger</Title>
                     {showsPayments ? <Link to="/ledger">Documents</Link> : <strong>Documents</strong>}
@@ -58,15 +91,25 @@ export function Ledger() {
                     <ButtonLink href="/ledger/imports">Import a file</ButtonLink>
                 </Row>
                 <Filters key={search.get('q') ?? ''} wanted={wanted} set={set} showsPayments={showsPayments} />
-                {showsPayments
-                    ? <Payments wanted={wanted} page={page} onGo={(to) => set({ page: String(to) })} />
-                    : <Documents wanted={wanted} page={page} onGo={(to) => setSearch({ ...Object.fromEntries(search), page: String(to) })} />}
+                {showsPayments ? (
+                    <Payments wanted={wanted} page={page} onGo={(to) => set({ page: String(to) })} />
+                ) : (
+                    <Documents wanted={wanted} page={page} onGo={(to) => setSearch({ ...Object.fromEntries(search), page: String(to) })} />
+                )}
             </Stack>
         </Sheet>
     );
 }
 
-function Filters({ wanted, set, showsPayments }: { wanted: LedgerWanted; set: (part: Record<string, string>) => void; showsPayments: boolean }) {
+function Filters({
+    wanted,
+    set,
+    showsPayments,
+}: {
+    wanted: LedgerWanted;
+    set: (part: Record<string, string>) => void;
+    showsPayments: boolean;
+}) {
     const [q, setQ] = useState(wanted.q ?? '');
     const { data: record } = useQuery({ ...recordQuery(Number(wanted.partyId)), enabled: wanted.partyId !== undefined });
     return (
@@ -77,17 +120,53 @@ function Filters({ wanted, set, showsPayments }: { wanted: LedgerWanted; set: (p
                 set({ q });
             }}
         >
-            <FieldRow style={{ alignItems: 'flex-end' }}>
-                <Field label="Number, reference or name" width="220px" value={q} onChange={setQ} onBlur={() => q !== (wanted.q ?? '') && set({ q })} />
-                {!showsPayments && <ChooseOne label="Kind" width="180px" options={options(KINDS)} value={wanted.kind ?? 'all'} onChange={(kind) => set({ kind })} />}
-                {!showsPayments && <ChooseOne label="State" width="160px" options={options(STATES)} value={wanted.state ?? 'all'} onChange={(state) => set({ state })} />}
-                <ChooseOne label="Side" width="150px" options={options(SIDES)} value={wanted.side ?? 'all'} onChange={(side) => set({ side })} />
+            <FieldRow $foot>
+                <Field
+                    label="Number, reference or name"
+                    width="220px"
+                    value={q}
+                    onChange={setQ}
+                    onBlur={() => q !== (wanted.q ?? '') && set({ q })}
+                />
+                {!showsPayments && (
+                    <ChooseOne
+                        label="Kind"
+                        width="180px"
+                        options={options(KINDS)}
+                        value={wanted.kind ?? 'all'}
+                        onChange={(kind) => set({ kind })}
+                    />
+                )}
+                {!showsPayments && (
+                    <ChooseOne
+                        label="State"
+                        width="160px"
+                        options={options(STATES)}
+                        value={wanted.state ?? 'all'}
+                        onChange={(state) => set({ state })}
+                    />
+                )}
+                <ChooseOne
+                    label="Side"
+                    width="150px"
+                    options={options(SIDES)}
+                    value={wanted.side ?? 'all'}
+                    onChange={(side) => set({ side })}
+                />
             </FieldRow>
             <Row $gap="small">
-                {wanted.partyId !== undefined && <QuietButton onPress={() => set({ partyId: '' })}>only {record?.party.displayName ?? 'one record'} ✕</QuietButton>}
-                {wanted.bucket !== undefined && <QuietButton onPress={() => set({ bucket: '' })}>only {BUCKETS[wanted.bucket]} ✕</QuietButton>}
+                {wanted.partyId !== undefined && (
+                    <QuietButton onPress={() => set({ partyId: '' })}>only {record?.party.displayName ?? 'one record'} ✕</QuietButton>
+                )}
+                {wanted.bucket !== undefined && (
+                    <QuietButton onPress={() => set({ bucket: '' })}>only {BUCKETS[wanted.bucket]} ✕</QuietButton>
+                )}
                 {wanted.currency !== undefined && <QuietButton onPress={() => set({ currency: '' })}>only {wanted.currency} ✕</QuietButton>}
-                {(wanted.from ?? wanted.to) !== undefined && <QuietButton onPress={() => set({ from: '', to: '' })}>{wanted.from} to {wanted.to} ✕</QuietButton>}
+                {(wanted.from ?? wanted.to) !== undefined && (
+                    <QuietButton onPress={() => set({ from: '', to: '' })}>
+                        {wanted.from} to {wanted.to} ✕
+                    </QuietButton>
+                )}
             </Row>
         </form>
     );
@@ -111,7 +190,7 @@ function Documents({ wanted, page, onGo }: ListProps) {
     return (
         <div ref={body} aria-busy={data === undefined}>
             {data !== undefined && (
-                <Stack style={{ justifyItems: 'stretch' }}>
+                <Stack $stretch>
                     <Quiet>{data.total === 1 ? '1 document' : `${data.total.toLocaleString('en')} documents`}</Quiet>
                     <DocumentTable rows={data.rows} withParty sums={data.sums} withNet={wanted.state === 'billed'} />
                     <Pager page={data.page} pages={data.pages} onGo={onGo} />
@@ -134,26 +213,61 @@ function Payments({ wanted, page, onGo }: ListProps) {
     return (
         <div ref={body} aria-busy={data === undefined}>
             {data !== undefined && (
-                <Stack style={{ justifyItems: 'stretch' }}>
+                <Stack $stretch>
                     <Quiet>{data.total === 1 ? '1 payment' : `${data.total.toLocaleString('en')} payments`}</Quiet>
                     <TableScroll>
                         <Table>
-                            <thead><tr><th>Payment</th><th>From or to</th><th>How</th><th>Reference</th><th className="figure">Amount</th><th className="figure">Not used yet</th></tr></thead>
+                            <thead>
+                                <tr>
+                                    <th>Payment</th>
+                                    <th>From or to</th>
+                                    <th>How</th>
+                                    <th>Reference</th>
+                                    <th className="figure">Amount</th>
+                                    <th className="figure">Not used yet</th>
+                                </tr>
+                            </thead>
                             <tbody>
                                 {data.rows.map((row) => (
                                     <tr key={row.id}>
-                                        <td className="tight"><Link className="name" to={`/payments/${row.id}`}>{row.side === 'client' ? 'In' : 'Out'}, {row.dayText}</Link></td>
-                                        <td><Link to={`/records/${row.party.id}`}>{row.party.name}</Link></td>
-                                        <td>{pay(row.payBy)}{row.isVoid && <> <Mark tone="look">void</Mark></>}</td>
-                                        <td><Small>{row.reference}</Small></td>
-                                        <td className="figure">{row.amount.currency} {row.amount.text}</td>
+                                        <td className="tight">
+                                            <Link className="name" to={`/payments/${row.id}`}>
+                                                {row.side === 'client' ? 'In' : 'Out'}, {row.dayText}
+                                            </Link>
+                                        </td>
+                                        <td>
+                                            <Link to={`/records/${row.party.id}`}>{row.party.name}</Link>
+                                        </td>
+                                        <td>
+                                            {pay(row.payBy)}
+                                            {row.isVoid && (
+                                                <>
+                                                    {' '}
+                                                    <Mark tone="look">void</Mark>
+                                                </>
+                                            )}
+                                        </td>
+                                        <td>
+                                            <Small>{row.reference}</Small>
+                                        </td>
+                                        <td className="figure">
+                                            {row.amount.currency} {row.amount.text}
+                                        </td>
                                         <td className="figure">{row.unallocated.sign === 0 ? '' : row.unallocated.text}</td>
                                     </tr>
                                 ))}
                             </tbody>
                             <tfoot>
                                 {data.sums.map(({ total, open }) => (
-                                    <tr key={total.currency}><th colSpan={4} scope="row">Total, {total.currency}</th><td className="figure">{total.currency} {total.text}</td><td className="figure">{open.text}</td></tr>
+                                    <tr key={total.currency}>
+                                        <th colSpan={4} scope="row">
+                                            Total, {total.currency}
+                                        </th>
+                                        <td className="figure">
+                                            {total.currency} {total.text}
+                                        </td>
+                                        <td className="figure">{open.text}</td>
+                                    </tr>
                                 ))}
                             </tfoot>
                         </Table>

@@ -26,28 +26,71 @@ export function PaymentPage() {
     const pay = usePayWords();
     useTitle('Payment');
     if (error !== null || data === undefined) {
-        return <Sheet id="sheet" tabIndex={-1} aria-busy={error === null}>{error !== null && <Unread what="The payment" error={error} retry={() => void refetch()} />}</Sheet>;
+        return (
+            <Sheet id="sheet" tabIndex={-1} aria-busy={error === null}>
+                {error !== null && <Unread what="The payment" error={error} retry={() => void refetch()} />}
+            </Sheet>
+        );
     }
     const { row } = data;
     const left = row.unallocated.sign;
     const path = { params: { path: { payment: row.id } } };
     return (
         <Sheet id="sheet" tabIndex={-1}>
-            <Stack $gap="large" style={{ justifyItems: 'stretch' }}>
+            <Stack $gap="large" $stretch>
                 <Row>
                     <Title>{row.side === 'client' ? 'Payment from' : 'Payment to'} {row.party.name}</Title>
                     {row.isVoid && <Mark tone="look">void: {row.voidReason}</Mark>}
                 </Row>
                 <Facts>
-                    <div><dt>Amount</dt><dd><strong>{row.amount.currency} {row.amount.text}</strong></dd></div>
-                    <div><dt>Day</dt><dd>{row.dayText}</dd></div>
-                    <div><dt>How</dt><dd>{pay(row.payBy)}</dd></div>
-                    {row.reference !== '' && <div><dt>Reference</dt><dd>{row.reference}</dd></div>}
-                    {row.toAccount !== '' && <div><dt>To account</dt><dd>{row.toAccount}</dd></div>}
-                    {row.accountNumber !== '' && <div><dt>Our account with them</dt><dd>{row.accountNumber}</dd></div>}
-                    <div><dt>Not used yet</dt><dd>{left === 0 ? <Quiet>nothing</Quiet> : `${row.amount.currency} ${row.unallocated.text}`}</dd></div>
-                    <div><dt>Entered by</dt><dd>{data.by}</dd></div>
-                    <div><dt>Record</dt><dd><Link to={`/records/${row.party.id}#documents`}>{row.party.name}</Link></dd></div>
+                    <div>
+                        <dt>Amount</dt>
+                        <dd>
+                            <strong>
+                                {row.amount.currency} {row.amount.text}
+                            </strong>
+                        </dd>
+                    </div>
+                    <div>
+                        <dt>Day</dt>
+                        <dd>{row.dayText}</dd>
+                    </div>
+                    <div>
+                        <dt>How</dt>
+                        <dd>{pay(row.payBy)}</dd>
+                    </div>
+                    {row.reference !== '' && (
+                        <div>
+                            <dt>Reference</dt>
+                            <dd>{row.reference}</dd>
+                        </div>
+                    )}
+                    {row.toAccount !== '' && (
+                        <div>
+                            <dt>To account</dt>
+                            <dd>{row.toAccount}</dd>
+                        </div>
+                    )}
+                    {row.accountNumber !== '' && (
+                        <div>
+                            <dt>Our account with them</dt>
+                            <dd>{row.accountNumber}</dd>
+                        </div>
+                    )}
+                    <div>
+                        <dt>Not used yet</dt>
+                        <dd>{left === 0 ? <Quiet>nothing</Quiet> : `${row.amount.currency} ${row.unallocated.text}`}</dd>
+                    </div>
+                    <div>
+                        <dt>Entered by</dt>
+                        <dd>{data.by}</dd>
+                    </div>
+                    <div>
+                        <dt>Record</dt>
+                        <dd>
+                            <Link to={`/records/${row.party.id}#documents`}>{row.party.name}</Link>
+                        </dd>
+                    </div>
                 </Facts>
                 {mayChangeRecords && !row.isVoid && (
                     <Row $gap="small">
@@ -55,27 +98,53 @@ export function PaymentPage() {
                         <Button onPress={() => setAsks('void')}>Void it</Button>
                     </Row>
                 )}
-                {data.settlements.length > 0 && (
-                    <Stack as="section" $gap="small" style={{ justifyItems: 'stretch' }}>
+                {data.allocations.length > 0 && (
+                    <Stack as="section" $gap="small" $stretch>
                         <Heading>Used on</Heading>
                         <Table>
                             <tbody>
-                                {data.settlements.map((one) => (
-                                    <tr key={one.id}><td><Link className="name" to={`/documents/${one.document.id}`}>{one.document.title}</Link></td><td><Small>{one.kind}</Small></td><td className="figure">{one.amount.text}</td></tr>
+                                {data.allocations.map((one) => (
+                                    <tr key={one.id}>
+                                        <td>
+                                            <Link className="name" to={`/documents/${one.document.id}`}>
+                                                {one.document.title}
+                                            </Link>
+                                        </td>
+                                        <td>
+                                            <Small>{one.kind}</Small>
+                                        </td>
+                                        <td className="figure">{one.amount.text}</td>
+                                    </tr>
                                 ))}
                             </tbody>
                         </Table>
                     </Stack>
                 )}
             </Stack>
-            {asks === 'void' && <AskWhy title="Void it" hint="What it settled is open again." action="Void it" onClose={() => setAsks(undefined)} run={async (reason) => {
-                await ask(api.DELETE('/api/payments/{payment}', { ...path, body: { reason, amount: '' } }));
-                forgetLedger();
-                say('Done.');
-            }} />}
+            {asks === 'void' && (
+                <AskWhy
+                    title="Void it"
+                    hint="What it settled is open again."
+                    action="Void it"
+                    onClose={() => setAsks(undefined)}
+                    run={async (reason) => {
+                        await ask(api.DELETE('/api/payments/{payment}', { ...path, body: { reason, amount: '' } }));
+                        forgetLedger();
+                        say('Done.');
+                    }}
+                />
+            )}
             {asks === 'use' && (
                 <Dialog title="Use what is left" isWide onClose={() => setAsks(undefined)}>
-                    <Allocate partyId={row.party.id} side={row.side} currency={row.amount.currency} available={row.unallocated.amount} action="Use it" onClose={() => setAsks(undefined)} run={(uses) => ask(api.POST('/api/payments/{payment}/uses', { ...path, body: { uses } }))} />
+                    <Allocate
+                        partyId={row.party.id}
+                        side={row.side}
+                        currency={row.amount.currency}
+                        available={row.unallocated.amount}
+                        action="Use it"
+                        onClose={() => setAsks(undefined)}
+                        run={(allocations) => ask(api.POST('/api/payments/{payment}/allocations', { ...path, body: { allocations } }))}
+                    />
                 </Dialog>
             )}
         </Sheet>

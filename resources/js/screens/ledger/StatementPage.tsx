@@ -10,6 +10,7 @@ import { Field } from '../../ui/Field';
 import { Sheet } from '../../ui/Page';
 import { Table, TableScroll } from '../../ui/Table';
 import { FieldRow, Heading, Mark, Quiet, Row, Stack, Title } from '../../ui/Text';
+import { LongStatement } from './LongStatement';
 
 /** The statement of account of a record, on screen, on paper or as a table. */
 export function StatementPage() {
@@ -28,37 +29,87 @@ export function StatementPage() {
 
     return (
         <Sheet id="sheet" tabIndex={-1} aria-busy={data === undefined && error === null}>
-            <Stack $gap="large" style={{ justifyItems: 'stretch' }}>
-                <Row><Title>Statement of account</Title>{record !== undefined && <Link to={`/records/${partyId}`}>{record.party.displayName}</Link>}</Row>
-                <FieldRow className="internal" style={{ alignItems: 'flex-end' }}>
+            <Stack $gap="large" $stretch>
+                <Row>
+                    <Title>Statement of account</Title>
+                    {record !== undefined && <Link to={`/records/${partyId}`}>{record.party.displayName}</Link>}
+                </Row>
+                <FieldRow className="internal" $foot>
                     <Field label="From" width="130px" placeholder="the beginning" value={from} onChange={setFrom} problem={problems.from} />
                     <Field label="To" width="130px" placeholder="today" value={to} onChange={setTo} problem={problems.to} />
-                    <ButtonLink href={address('pdf')} target="_blank" rel="external">PDF</ButtonLink>
+                    {data?.isLong !== true && <ButtonLink href={address('pdf')} target="_blank" rel="external">PDF</ButtonLink>}
                     <ButtonLink href={address('csv')} target="_blank" rel="external">CSV</ButtonLink>
                     <Button onPress={() => window.print()}>Print</Button>
                 </FieldRow>
+                {data?.isLong === true && <LongStatement key={JSON.stringify(query)} partyId={partyId} query={query} />}
                 {error !== null && Object.keys(problems).length === 0 && <Mark tone="stop">{error.message}</Mark>}
                 {data !== undefined && (
                     <>
                         <Quiet>{data.period}, in {data.currency}</Quiet>
                         <TableScroll>
                             <Table>
-                                <thead><tr><th>Day</th><th>What</th><th className="figure">Change</th><th className="figure">Balance</th></tr></thead>
+                                <thead>
+                                    <tr>
+                                        <th>Day</th>
+                                        <th>What</th>
+                                        <th className="figure">Change</th>
+                                        <th className="figure">Balance</th>
+                                    </tr>
+                                </thead>
                                 <tbody>
-                                    <tr><td /><td>Balance before</td><td /><td className="figure">{data.opening.text}</td></tr>
-                                    {data.lines.map((line, at) => <tr key={at}><td className="tight">{line.dayText}</td><td>{line.what}</td><td className="figure">{line.amount.text}</td><td className="figure">{line.balance.text}</td></tr>)}
+                                    <tr>
+                                        <td />
+                                        <td>Balance before</td>
+                                        <td />
+                                        <td className="figure">{data.opening.text}</td>
+                                    </tr>
+                                    {data.lines.map((line, at) => (
+                                        <tr key={at}>
+                                            <td className="tight">{line.dayText}</td>
+                                            <td className="words">{line.what}</td>
+                                            <td className="figure">{line.amount.text}</td>
+                                            <td className="figure">{line.balance.text}</td>
+                                        </tr>
+                                    ))}
                                 </tbody>
-                                <tfoot><tr><th colSpan={3} scope="row">Balance on {data.toText}</th><td className="figure">{data.currency} {data.closing.text}</td></tr></tfoot>
+                                <tfoot>
+                                    <tr>
+                                        <th colSpan={3} scope="row">
+                                            Balance on {data.toText}
+                                        </th>
+                                        <td className="figure">
+                                            {data.currency} {data.closing.text}
+                                        </td>
+                                    </tr>
+                                </tfoot>
                             </Table>
                         </TableScroll>
                         {data.open.length > 0 && (
-                            <Stack as="section" $gap="small" style={{ justifyItems: 'stretch' }}>
+                            <Stack as="section" $gap="small" $stretch>
                                 <Heading>Open today</Heading>
                                 <DocumentTable rows={data.open} />
-                                <Table>
-                                    <thead><tr>{data.ageing.map(({ bucket, title }) => <th key={bucket} className="figure">{title}</th>)}</tr></thead>
-                                    <tbody><tr>{data.ageing.map(({ bucket, amount }) => <td key={bucket} className="figure">{amount.text}</td>)}</tr></tbody>
-                                </Table>
+                                <TableScroll>
+                                    <Table>
+                                        <thead>
+                                            <tr>
+                                                {data.ageing.map(({ bucket, title }) => (
+                                                    <th key={bucket} className="figure">
+                                                        {title}
+                                                    </th>
+                                                ))}
+                                            </tr>
+                                        </thead>
+                                        <tbody>
+                                            <tr>
+                                                {data.ageing.map(({ bucket, amount }) => (
+                                                    <td key={bucket} className="figure">
+                                                        {amount.text}
+                                                    </td>
+                                                ))}
+                                            </tr>
+                                        </tbody>
+                                    </Table>
+                                </TableScroll>
                             </Stack>
                         )}
                     </>

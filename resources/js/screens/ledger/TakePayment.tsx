@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
 import { booksQuery, documentDefaultsQuery, forgetLedger, recordQuery } from '../../api/queries';
@@ -15,7 +15,7 @@ import { Form } from '../../ui/Form';
 import { Sheet } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Heading, Mark, Notice, Row, Small, Stack, Title } from '../../ui/Text';
-import { AllocationRows, LeftOver, useUses, usesOf, type Uses } from './Allocate';
+import { AllocationRows, LeftOver, useAllocations, allocationsOf, type Allocations } from './Allocate';
 import { UseNotes } from './DocumentForm';
 
 /** Money that came from a client, or went to a vendor. */
@@ -31,8 +31,13 @@ export function TakePayment() {
         <Sheet id="sheet" tabIndex={-1} aria-busy={record === undefined || defaults === undefined}>
             {error !== null && <Unread what="The record" error={error} retry={() => void refetch()} />}
             {record !== undefined && defaults !== undefined && (
-                <Stack style={{ justifyItems: 'stretch' }}>
-                    <Row><Title>{title}</Title><span>{side === 'client' ? 'from' : 'to'} <Link to={`/records/${partyId}`}>{record.party.displayName}</Link></span></Row>
+                <Stack $stretch>
+                    <Row>
+                        <Title>{title}</Title>
+                        <span>
+                            {side === 'client' ? 'from' : 'to'} <Link to={`/records/${partyId}`}>{record.party.displayName}</Link>
+                        </span>
+                    </Row>
                     {side === 'vendor' && <UseNotes use={{ ...defaults.use, creditSentence: '' }} />}
                     <PaymentForm partyId={partyId} side={side} defaults={defaults} />
                 </Stack>
@@ -45,20 +50,42 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
     const [search] = useSearchParams();
     const { data: books } = useQuery(booksQuery);
     const pay = usePayWords();
-    const [draft, setDraft] = useState({ day: '', amount: undefined as string | undefined, currency: search.get('currency') ?? defaults.currency, payBy: side === 'vendor' ? defaults.payBy : 'transfer', reference: '', bankDetailId: null as number | null });
-    const [typed, setTyped] = useState<Uses>();
+    const [draft, setDraft] = useState({
+        day: '',
+        amount: undefined as string | undefined,
+        currency: search.get('currency') ?? defaults.currency,
+        payBy: side === 'vendor' ? defaults.payBy : 'transfer',
+        reference: '',
+        bankDetailId: null as number | null,
+    });
+    const [typed, setTyped] = useState<Allocations>();
     const { run, problems, message } = useSaving();
     const navigate = useNavigate();
     const say = useSay();
     const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part });
     const firstId = Number(search.get('document')) || null;
-    const { uses, preview } = useUses(partyId, { side, day: draft.day, currency: draft.currency, amount: draft.amount ?? '', firstId }, typed);
+    const { allocations, preview } = useAllocations(
+        partyId,
+        { side, day: draft.day, currency: draft.currency, amount: draft.amount ?? '', firstId },
+        typed,
+    );
     // Until an amount is typed, it is what is used in all.
     const amount = draft.amount ?? (preview === undefined || preview.used.sign === 0 ? '' : preview.used.amount);
+    const amountField = useRef<HTMLInputElement>(null);
+    const isProposed = draft.amount === undefined;
+    // What is typed takes the place of what is proposed, and does not go on behind it.
+    useLayoutEffect(() => {
+        if (isProposed && document.activeElement === amountField.current) {
+            amountField.current?.select();
+        }
+    }, [amount, isProposed]);
     const open = preview?.documents;
     const closed = defaults.closedWays.find(({ way }) => way === draft.payBy);
+    const leave = () => void navigate(`/records/${partyId}#documents`);
     const save = () => run(async () => {
-        const taken = await ask(api.POST('/api/parties/{id}/payments', { params: { path: { id: partyId } }, body: { ...draft, amount, side, uses: usesOf(uses) } }));
+        // What nobody has changed the server works out again, from how it is by then.
+        const body = { ...draft, amount: draft.amount ?? '', side, firstId, allocations: typed === undefined ? null : allocationsOf(typed) } as const;
+        const taken = await ask(api.POST('/api/parties/{id}/payments', { params: { path: { id: partyId } }, body }));
         forgetLedger();
         say('Payment recorded.');
         await navigate(`/payments/${taken.row.id}`);
@@ -67,37 +94,85 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
     return (
         <Form
             aria-label="Payment"
-            style={{ justifyItems: 'stretch' }}
+            onLeave={leave}
+            $stretch
             onSubmit={(event) => {
                 event.preventDefault();
                 void save();
             }}
         >
             <FieldRow>
-                <Field label="Amount" autoFocus width="150px" value={amount} onChange={(amount) => set({ amount })} problem={problems.amount} />
-                <ChooseOne label="Currency" width="100px" options={(books?.currencies ?? [draft.currency]).map((id) => ({ id, name: id }))} value={draft.currency} onChange={(currency) => set({ currency })} />
-                <Field label="Day" width="120px" placeholder="today" value={draft.day} onChange={(day) => set({ day })} problem={problems.day} />
-                <ChooseOne label="How" width="150px" options={WAYS_TO_PAY.map(({ id }) => ({ id, name: pay(id) }))} value={draft.payBy} onChange={(payBy) => set({ payBy })} problem={problems.payBy} />
+                <Field
+                    label="Amount"
+                    autoFocus
+                    inputRef={amountField}
+                    onFocus={() => isProposed && amountField.current?.select()}
+                    width="150px"
+                    value={amount}
+                    onChange={(amount) => set({ amount })}
+                    problem={problems.amount}
+                />
+                <ChooseOne
+                    label="Currency"
+                    width="100px"
+                    options={(books?.currencies ?? [draft.currency]).map((id) => ({ id, name: id }))}
+                    value={draft.currency}
+                    onChange={(currency) => set({ currency })}
+                />
+                <Field
+                    label="Day"
+                    width="120px"
+                    placeholder="today"
+                    value={draft.day}
+                    onChange={(day) => set({ day })}
+                    problem={problems.day}
+                />
+                <ChooseOne
+                    label="How"
+                    width="150px"
+                    options={WAYS_TO_PAY.map(({ id }) => ({ id, name: pay(id) }))}
+                    value={draft.payBy}
+                    onChange={(payBy) => set({ payBy })}
+                    problem={problems.payBy}
+                />
                 {side === 'vendor' && draft.payBy === 'transfer' && defaults.payTo.length > 0 && (
                     <ChooseOne
                         label="To account"
                         width="220px"
-                        options={[{ id: 'usual', name: 'the usual one' }, ...defaults.payTo.map(({ id, text }) => ({ id: String(id), name: text }))]}
+                        options={[
+                            { id: 'usual', name: 'the usual one' },
+                            ...defaults.payTo.map(({ id, text }) => ({ id: String(id), name: text })),
+                        ]}
                         value={draft.bankDetailId === null ? 'usual' : String(draft.bankDetailId)}
                         onChange={(id) => set({ bankDetailId: id === 'usual' ? null : Number(id) })}
                     />
                 )}
-                <Field label="Reference" width="220px" value={draft.reference} onChange={(reference) => set({ reference })} problem={problems.reference} />
+                <Field
+                    label="Reference"
+                    width="220px"
+                    value={draft.reference}
+                    onChange={(reference) => set({ reference })}
+                    problem={problems.reference}
+                />
             </FieldRow>
             {side === 'vendor' && closed !== undefined && <Mark tone="stop">{closed.why}</Mark>}
-            <Row><Heading>Used on</Heading>{typed === undefined ? <Small>the oldest first; change any amount by hand</Small> : <Button onPress={() => setTyped(undefined)}>Oldest first again</Button>}</Row>
-            {open !== undefined && <AllocationRows open={open} uses={uses} onChange={setTyped} problems={problems} withDiscount />}
+            <Row>
+                <Heading>Used on</Heading>
+                {typed === undefined ? (
+                    <Small>the oldest first; change any amount by hand</Small>
+                ) : (
+                    <Button onPress={() => setTyped(undefined)}>Oldest first again</Button>
+                )}
+            </Row>
+            {open !== undefined && (
+                <AllocationRows open={open} allocations={allocations} onChange={setTyped} problems={problems} withDiscount />
+            )}
             <LeftOver preview={draft.amount === undefined ? undefined : preview} />
-            {problems.uses !== undefined && <Mark tone="stop">{problems.uses}</Mark>}
+            {problems.allocations !== undefined && <Mark tone="stop">{problems.allocations}</Mark>}
             {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
             <Row $gap="small">
                 <MainButton type="submit">Record the payment</MainButton>
-                <Button onPress={() => void navigate(`/records/${partyId}#documents`)}>Cancel</Button>
+                <Button onPress={leave}>Cancel</Button>
             </Row>
         </Form>
     );

@@ -18,7 +18,7 @@ export function TaxReport() {
     useTitle(`Tax report ${year}`);
     return (
         <Sheet id="sheet" tabIndex={-1} aria-busy={data === undefined && error === null}>
-            <Stack style={{ justifyItems: 'stretch' }}>
+            <Stack $stretch>
                 <Row>
                     <Title>Tax report {year}</Title>
                     <Button onPress={() => setSearch({ year: String(year - 1) })}>{year - 1}</Button>
@@ -29,21 +29,48 @@ export function TaxReport() {
                 {data !== undefined && (
                     <>
                         <Quiet>
-                            What was paid in the year by the day the money went, without cards; reported from {data.threshold.currency} {data.threshold.text} on.
-                            {data.lacking > 0 && <> <Mark tone="stop">{data.lacking === 1 ? '1 vendor above that lacks something' : `${data.lacking} vendors above that lack something`}</Mark></>}
+                            What was paid in the year by the day the money went, without cards; reported from {data.threshold.currency}{' '}
+                            {data.threshold.text} on.
+                            {data.lacking > 0 && (
+                                <>
+                                    {' '}
+                                    <Mark tone="stop">
+                                        {data.lacking === 1
+                                            ? '1 vendor above that lacks something'
+                                            : `${data.lacking} vendors above that lack something`}
+                                    </Mark>
+                                </>
+                            )}
                         </Quiet>
                         {data.rows.length === 0 ? <Quiet>Nobody who is reported was paid in {year}.</Quiet> : (
                             <TableScroll>
                                 <Table>
-                                    <thead><tr><th>Vendor</th><th>Number</th><th>Form W-9</th><th>Missing</th><th className="figure">Paid</th><th>Reported</th></tr></thead>
+                                    <thead>
+                                        <tr>
+                                            <th>Vendor</th>
+                                            <th>Number</th>
+                                            <th>Form W-9</th>
+                                            <th>Missing</th>
+                                            <th className="figure">Paid</th>
+                                            <th>Reported</th>
+                                        </tr>
+                                    </thead>
                                     <tbody>
                                         {data.rows.map(({ party, number, formText, year: one }) => (
                                             <tr key={party.id}>
                                                 <td><Link className="name" to={`/records/${party.id}#tax-numbers`}>{party.name}</Link></td>
                                                 <td className="tight">{number === '' ? <Quiet>none</Quiet> : number}</td>
                                                 <td className="tight">{formText === '' ? <Quiet>none</Quiet> : formText}</td>
-                                                <td>{one.missing.length === 0 ? <Mark tone="fine">nothing</Mark> : <Mark tone={one.isAbove ? 'stop' : 'look'}>{one.missing.join('; ')}</Mark>}</td>
-                                                <td className="figure">{one.paid.currency} {one.paid.text}</td>
+                                                <td>
+                                                    {one.missing.length === 0 ? (
+                                                        <Mark tone="fine">nothing</Mark>
+                                                    ) : (
+                                                        <Mark tone={one.isAbove ? 'stop' : 'look'}>{one.missing.join('; ')}</Mark>
+                                                    )}
+                                                </td>
+                                                <td className="figure">
+                                                    {one.paid.currency} {one.paid.text}
+                                                </td>
                                                 <td>{one.isAbove ? 'yes' : <Quiet>below</Quiet>}</td>
                                             </tr>
                                         ))}

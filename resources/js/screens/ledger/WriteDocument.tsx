@@ -12,10 +12,15 @@ import { Sheet } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { Notice, Quiet, Row, Stack, Title } from '../../ui/Text';
 import { bodyOf, DocumentFields, lineKey, UseNotes, type Draft } from './DocumentForm';
-import { tryToIssue } from './issue';
 
 export const KIND_NAMES: Record<string, string> = {
-    quote: 'quote', order: 'order', invoice: 'invoice', 'credit-note': 'credit note', 'purchase-order': 'purchase order', bill: 'bill', 'credit-received': 'credit note received',
+    quote: 'quote',
+    order: 'order',
+    invoice: 'invoice',
+    'credit-note': 'credit note',
+    'purchase-order': 'purchase order',
+    bill: 'bill',
+    'credit-received': 'credit note received',
 };
 
 /** A new document for a record, begun from what is set for them. */
@@ -31,10 +36,13 @@ export function WriteDocument() {
         <Sheet id="sheet" tabIndex={-1} aria-busy={record === undefined || defaults === undefined}>
             {failure !== null && <Unread what="The record" error={failure} retry={() => void Promise.all([refetch(), again()])} />}
             {record !== undefined && defaults !== undefined && (
-                <Stack $gap="large" style={{ justifyItems: 'stretch' }}>
+                <Stack $gap="large" $stretch>
                     <Row>
                         <Title>New {KIND_NAMES[kind]}</Title>
-                        <span>{defaults.side === 'client' ? 'for' : kind === 'purchase-order' ? 'to' : 'from'} <Link to={`/records/${partyId}`}>{record.party.displayName}</Link></span>
+                        <span>
+                            {defaults.side === 'client' ? 'for' : kind === 'purchase-order' ? 'to' : 'from'}{' '}
+                            <Link to={`/records/${partyId}`}>{record.party.displayName}</Link>
+                        </span>
                     </Row>
                     <UseNotes use={defaults.use} />
                     <NewForm partyId={partyId} kind={kind} defaults={defaults} />
@@ -46,10 +54,26 @@ export function WriteDocument() {
 
 function NewForm({ partyId, kind, defaults }: { partyId: number; kind: string; defaults: Schemas['DocumentDefaults'] }) {
     const blank = () => ({
-        key: lineKey(), text: '', quantity: '', price: '', discount: defaults.discount, taxRateId: defaults.taxRateId, accountId: defaults.accountId, costCentreIds: defaults.costCentreIds,
+        key: lineKey(),
+        text: '',
+        quantity: '',
+        price: '',
+        discount: defaults.discount,
+        taxRateId: defaults.taxRateId,
+        accountId: defaults.accountId,
+        costCentreIds: defaults.costCentreIds,
     });
     const [draft, setDraft] = useState<Draft>(() => ({
-        kind, date: '', due: '', terms: kind === 'credit-note' || kind === 'credit-received' ? '' : defaults.terms, treatment: defaults.treatment, currency: defaults.currency, number: '', reference: defaults.reference, note: '', lines: [blank()],
+        kind,
+        date: '',
+        due: '',
+        terms: kind === 'credit-note' || kind === 'credit-received' ? '' : defaults.terms,
+        treatment: defaults.treatment,
+        currency: defaults.currency,
+        number: '',
+        reference: defaults.reference,
+        note: '',
+        lines: [blank()],
     }));
     const isTheirs = kind === 'bill' || kind === 'credit-received';
     const act = isTheirs ? 'enter' : 'issue';
@@ -57,6 +81,8 @@ function NewForm({ partyId, kind, defaults }: { partyId: number; kind: string; d
     const [isBusy, setBusy] = useState(false);
     const navigate = useNavigate();
     const say = useSay();
+
+    const leave = () => void navigate(`/records/${partyId}#documents`);
 
     const save = async (issues: boolean) => {
         if (isBusy) {
@@ -67,24 +93,42 @@ function NewForm({ partyId, kind, defaults }: { partyId: number; kind: string; d
             // A line that was offered and not filled in is not sent.
             const lines = draft.lines.filter(({ text, price }, at) => at === 0 || text.trim() !== '' || price.trim() !== '');
             setDraft({ ...draft, lines });
-            const saved = await ask(api.POST('/api/parties/{id}/documents', { params: { path: { id: partyId } }, body: bodyOf({ ...draft, lines }) }));
-            // What stands against issuing it is settled on its page; it is kept as a draft.
-            const against = issues ? await tryToIssue(saved.row.id, saved.version, false) : undefined;
+            const body = { ...bodyOf({ ...draft, lines }), issues };
+            // What stands against issuing it is asked on its page; it is kept as a draft.
+            const { row, against } = await ask(api.POST('/api/parties/{id}/documents', { params: { path: { id: partyId } }, body }));
             forgetLedger();
-            say(issues && against === undefined ? (isTheirs ? 'Entered.' : 'Issued.') : 'Saved as a draft.');
-            await navigate(`/documents/${saved.row.id}`, { state: against });
+            say(issues && against == null ? (isTheirs ? 'Entered.' : 'Issued.') : 'Saved as a draft.');
+            await navigate(`/documents/${row.id}`, { state: against });
         });
         setBusy(false);
     };
 
     return (
-        <Form onSave={() => save(true)} style={{ justifyItems: 'stretch' }} onSubmit={(event) => event.preventDefault()} aria-label="New document">
-            <DocumentFields draft={draft} onChange={setDraft} problems={problems} partyId={partyId} blank={blank} usualAccounts={defaults.accountIds} isTheirs={isTheirs} />
-            {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
+        <Form
+            onSave={() => save(true)}
+            $stretch
+            onSubmit={(event) => event.preventDefault()}
+            onLeave={leave}
+            aria-label="New document"
+        >
+            <DocumentFields
+                draft={draft}
+                onChange={setDraft}
+                problems={problems}
+                partyId={partyId}
+                blank={blank}
+                usualAccounts={defaults.accountIds}
+                isTheirs={isTheirs}
+            />
+            {message !== undefined && (
+                <Notice tone="stop" title="Not saved">
+                    {message}
+                </Notice>
+            )}
             <Row $gap="small">
                 <MainButton isDisabled={isBusy} onPress={() => void save(true)}>Save and {act} this {KIND_NAMES[kind]}</MainButton>
                 <Button isDisabled={isBusy} onPress={() => void save(false)}>Save as a draft</Button>
-                <Button onPress={() => void navigate(`/records/${partyId}#documents`)}>Cancel</Button>
+                <Button onPress={leave}>Cancel</Button>
                 <Quiet>Ctrl+Enter saves and {act}s</Quiet>
             </Row>
         </Form>

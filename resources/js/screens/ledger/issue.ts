@@ -1,11 +1,7 @@
-import { api, ask, Refused } from '../../api/client';
+import { api, ask, Refused, type Schemas } from '../../api/client';
 
 /** What stands against issuing a document. */
-export interface Against {
-    message: string;
-    /** Whether somebody may say yes to it. */
-    asks: boolean;
-}
+export type Against = Schemas['Against'];
 
 /** Issues a draft; what stands against it is given back. */
 export async function tryToIssue(document: number, version: number, isConfirmed: boolean): Promise<Against | undefined> {

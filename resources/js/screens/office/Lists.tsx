@@ -1,8 +1,8 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { api, ask, type Schemas } from '../../api/client';
-import { forgetChoices, listsQuery } from '../../api/queries';
+import { forgetChoices, keepAnswer, listsQuery } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
@@ -32,16 +32,15 @@ export function Lists() {
     const { data: lists } = useQuery(listsQuery);
     const [shown, setShown] = useState('types');
     const [edited, setEdited] = useState<Item | 'new'>();
-    const client = useQueryClient();
     const list = lists?.find((one) => one.list === shown);
     const keep = (saved: List[]) => {
-        client.setQueryData(listsQuery.queryKey, saved);
+        keepAnswer(listsQuery.queryKey, saved);
         forgetChoices();
         setEdited(undefined);
     };
 
     return (
-        <Stack as="section" aria-label="Our own words" style={{ justifyItems: 'stretch' }}>
+        <Stack as="section" data-section aria-label="Our own words" $stretch>
             <Heading>Our own words</Heading>
             {list !== undefined && (
                 <>
@@ -69,9 +68,21 @@ export function Lists() {
                             </li>
                         ))}
                     </Items>
-                    {edited === undefined
-                        ? <div><Button onPress={() => setEdited('new')}>Add to this list</Button></div>
-                        : <ItemForm key={edited === 'new' ? `new-${shown}` : edited.id} list={list} item={edited === 'new' ? undefined : edited} onSaved={keep} onClose={() => setEdited(undefined)} />}
+                    {edited === undefined ? (
+                        <div>
+                            <Button data-edit onPress={() => setEdited('new')}>
+                                Add to this list
+                            </Button>
+                        </div>
+                    ) : (
+                        <ItemForm
+                            key={edited === 'new' ? `new-${shown}` : edited.id}
+                            list={list}
+                            item={edited === 'new' ? undefined : edited}
+                            onSaved={keep}
+                            onClose={() => setEdited(undefined)}
+                        />
+                    )}
                 </>
             )}
         </Stack>
@@ -103,11 +114,27 @@ function ItemForm({ list, item, onSaved, onClose }: FormProps) {
     };
 
     return (
-        <Form aria-label={item === undefined ? `Add to ${list.title}` : `Change ${item.name}`} onSubmit={(event) => void save(event)}>
-            <FieldRow style={{ alignItems: 'flex-end' }}>
+        <Form
+            aria-label={item === undefined ? `Add to ${list.title}` : `Change ${item.name}`}
+            onSubmit={(event) => void save(event)}
+            onLeave={onClose}
+        >
+            <FieldRow $foot>
                 <Field label="Name" autoFocus width="240px" value={name} onChange={setName} problem={problems.name} />
-                {list.hasInverse && <Field label="From the other end, if it differs" width="240px" value={inverse} onChange={setInverse} problem={problems.inverse} />}
-                {item !== undefined && <Tick isSelected={isRetired} onChange={setRetired}>retired: offered no more</Tick>}
+                {list.hasInverse && (
+                    <Field
+                        label="From the other end, if it differs"
+                        width="240px"
+                        value={inverse}
+                        onChange={setInverse}
+                        problem={problems.inverse}
+                    />
+                )}
+                {item !== undefined && (
+                    <Tick isSelected={isRetired} onChange={setRetired}>
+                        retired: offered no more
+                    </Tick>
+                )}
             </FieldRow>
             {item !== undefined && item.uses > 0 && <Quiet>Renaming it renames it wherever it is used.</Quiet>}
             {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}

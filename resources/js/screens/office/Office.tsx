@@ -1,11 +1,11 @@
-import { useQueryClient } from '@tanstack/react-query';
-import { sessionQuery } from '../../api/queries';
+import { keepAnswer, sessionQuery } from '../../api/queries';
 import { useTitle } from '../../app/useTitle';
 import { Sheet } from '../../ui/Page';
 import { ButtonLink } from '../../ui/Button';
 import { Row, Stack, Title } from '../../ui/Text';
 import { BooksSettings } from './Books';
 import { Lists } from './Lists';
+import { LogoForm } from './LogoForm';
 import { OfficeForm } from './OfficeForm';
 import { Sheets } from './Sheets';
 import { TermsList } from './TermsList';
@@ -13,15 +13,15 @@ import { Users } from './Users';
 
 /** The settings of the office, for its administrators. */
 export function Office() {
-    const client = useQueryClient();
 
     useTitle('Office');
 
     return (
         <Sheet id="sheet" tabIndex={-1}>
-            <Stack $gap="wide" style={{ justifyItems: 'stretch' }}>
+            <Stack $gap="wide" $stretch>
                 <Row><Title>Office</Title><ButtonLink href="/office/log">Log of the office</ButtonLink></Row>
-                <OfficeForm onSaved={(saved) => client.setQueryData(sessionQuery.queryKey, saved)} />
+                <OfficeForm onSaved={(saved) => keepAnswer(sessionQuery.queryKey, saved)} />
+                <LogoForm />
                 <Users />
                 <TermsList />
                 <BooksSettings />

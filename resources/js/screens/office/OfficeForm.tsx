@@ -1,7 +1,7 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
-import { countriesQuery, officeQuery } from '../../api/queries';
+import { countriesQuery, forget, officeQuery } from '../../api/queries';
 import type { Session } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
 import { useOfficeWords } from '../../app/officeWords';
@@ -13,33 +13,41 @@ import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Heading, Notice, Quiet } from '../../ui/Text';
 
-type Office = Schemas['Office'];
+/** What is typed of it; its logo is chosen beside it. */
+type Office = Omit<Schemas['Office'], 'logo'>;
 
-const SIGNS = [{ id: 'country', name: 'as the country does' }, { id: 'point', name: '1,250.00: a point' }, { id: 'comma', name: '1.250,00: a comma' }];
+const SIGNS = [
+    { id: 'country', name: 'as the country does' },
+    { id: 'point', name: '1,250.00: a point' },
+    { id: 'comma', name: '1.250,00: a comma' },
+];
 
 const ORDERS = [{ id: 'month', name: 'March 4: month first' }, { id: 'day', name: '3 April: day first' }];
 
 /** The name and the address of the office, and how it writes. */
 export function OfficeForm({ onSaved }: { onSaved: (session: Session) => void }) {
     const { data: office } = useQuery(officeQuery);
-    return office !== undefined && <OneForm key={JSON.stringify(office)} office={office} onSaved={onSaved} />;
+    if (office === undefined) {
+        return null;
+    }
+    const { logo, ...typed } = office;
+    return <OneForm key={JSON.stringify(typed)} office={typed} onSaved={onSaved} />;
 }
 
 function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Session) => void }) {
     const [draft, setDraft] = useState(office);
     const { run, problems, message } = useSaving();
     const { data: countries } = useQuery(countriesQuery);
-    const client = useQueryClient();
     const words = useOfficeWords();
     const say = useSay();
     const set = (part: Partial<Office>) => setDraft({ ...draft, ...part });
 
     const save = async (event: FormEvent) => {
         event.preventDefault();
-        const { currency, zone, zones, hasLogo, ...body } = draft;
+        const { currency, zone, zones, ...body } = draft;
         await run(async () => {
             onSaved(await ask(api.PUT('/api/office', { body })));
-            await client.invalidateQueries({ queryKey: officeQuery.queryKey });
+            await forget(officeQuery.queryKey);
             say('Office saved.');
         });
     };
@@ -48,7 +56,13 @@ function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Sessi
         <Form aria-label="Name and country" onSubmit={(event) => void save(event)}>
             <Heading>Name, address and formats</Heading>
             <FieldRow>
-                <Field label="Name of the office" width="300px" value={draft.name} onChange={(name) => set({ name })} problem={problems.name} />
+                <Field
+                    label="Name of the office"
+                    width="300px"
+                    value={draft.name}
+                    onChange={(name) => set({ name })}
+                    problem={problems.name}
+                />
                 <ChooseFromMany
                     label="Country"
                     width="220px"
@@ -59,18 +73,56 @@ function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Sessi
                 />
             </FieldRow>
             <FieldRow>
-                <Field label="Street, building, floor: one to a line" lines={2} width="300px" value={draft.lines} onChange={(lines) => set({ lines })} problem={problems.lines} />
-                <Field label={words.city} width="180px" value={draft.locality} onChange={(locality) => set({ locality })} problem={problems.locality} />
-                <Field label={words.state} width="110px" value={draft.region} onChange={(region) => set({ region })} problem={problems.region} />
-                <Field label={words.zip} width="110px" value={draft.postcode} onChange={(postcode) => set({ postcode })} problem={problems.postcode} />
+                <Field
+                    label="Street, building, floor: one per line"
+                    lines={2}
+                    width="300px"
+                    value={draft.lines}
+                    onChange={(lines) => set({ lines })}
+                    problem={problems.lines}
+                />
+                <Field
+                    label={words.city}
+                    width="180px"
+                    value={draft.locality}
+                    onChange={(locality) => set({ locality })}
+                    problem={problems.locality}
+                />
+                <Field
+                    label={words.state}
+                    width="110px"
+                    value={draft.region}
+                    onChange={(region) => set({ region })}
+                    problem={problems.region}
+                />
+                <Field
+                    label={words.zip}
+                    width="110px"
+                    value={draft.postcode}
+                    onChange={(postcode) => set({ postcode })}
+                    problem={problems.postcode}
+                />
             </FieldRow>
             <FieldRow>
                 <Field label="Phone" width="180px" value={draft.phone} onChange={(phone) => set({ phone })} problem={problems.phone} />
                 <Field label="Email" width="300px" value={draft.email} onChange={(email) => set({ email })} problem={problems.email} />
             </FieldRow>
-            <Field label="How to pay us, as printed on invoices and letters" lines={3} width="500px" value={draft.howToPay} onChange={(howToPay) => set({ howToPay })} problem={problems.howToPay} />
+            <Field
+                label="How to pay us, as printed on invoices and letters"
+                lines={3}
+                width="500px"
+                value={draft.howToPay}
+                onChange={(howToPay) => set({ howToPay })}
+                problem={problems.howToPay}
+            />
             <FieldRow>
-                <ChooseOne label="What 3/4 means when it is typed" width="220px" options={ORDERS} value={draft.monthFirst ? 'month' : 'day'} onChange={(order) => set({ monthFirst: order === 'month' })} />
+                <ChooseOne
+                    label="What 3/4 means when it is typed"
+                    width="220px"
+                    options={ORDERS}
+                    value={draft.monthFirst ? 'month' : 'day'}
+                    onChange={(order) => set({ monthFirst: order === 'month' })}
+                />
                 <ChooseOne
                     label="Decimals when they are typed"
                     width="220px"
@@ -81,7 +133,10 @@ function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Sessi
                 <ChooseFromMany
                     label="Time zone"
                     width="300px"
-                    options={[{ id: 'address', name: `by the address${office.timeZone === '' ? `: ${office.zone.replaceAll('_', ' ')}` : ''}` }, ...office.zones.map((id) => ({ id, name: id.replaceAll('_', ' ') }))]}
+                    options={[
+                        { id: 'address', name: `by the address${office.timeZone === '' ? `: ${office.zone.replaceAll('_', ' ')}` : ''}` },
+                        ...office.zones.map((id) => ({ id, name: id.replaceAll('_', ' ') })),
+                    ]}
                     value={draft.timeZone === '' ? 'address' : draft.timeZone}
                     onChange={(zone) => set({ timeZone: zone === 'address' ? '' : zone })}
                     problem={problems.timeZone}

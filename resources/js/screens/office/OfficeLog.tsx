@@ -18,8 +18,11 @@ export function OfficeLog() {
     const acts = data?.pages.flatMap((page) => page.acts);
     return (
         <Sheet id="sheet" tabIndex={-1} aria-busy={acts === undefined && error === null}>
-            <Stack style={{ justifyItems: 'stretch' }}>
-                <Stack $gap="tight"><Title>Log of the office</Title><Quiet>Who did what, the newest first. What a record keeps in its own log is named here only.</Quiet></Stack>
+            <Stack $stretch>
+                <Stack $gap="tight">
+                    <Title>Log of the office</Title>
+                    <Quiet>Who did what, the newest first. What a record keeps in its own log is named here only.</Quiet>
+                </Stack>
                 {error !== null && <Unread what="The log" error={error} retry={() => void refetch()} />}
                 {acts?.length === 0 && <Quiet>Nothing has been done yet.</Quiet>}
                 {acts !== undefined && acts.length > 0 && (
@@ -34,8 +37,25 @@ export function OfficeLog() {
                                         <tr key={act.id}>
                                             <td className="tight"><Small>{momentText(act.at)}</Small></td>
                                             <td>{act.by}</td>
-                                            <td>{act.subject} {page !== undefined && act.subjectId !== null && act.what !== 'deleted' ? <Link to={`${page}${act.subjectId}`}>{name}</Link> : <strong>{name}</strong>}, {act.what}</td>
-                                            <td>{act.differences.map(({ label, from, to }) => <div key={label}><Small>{label}: {from === '' ? '' : `${from} → `}{to === '' ? 'nothing' : to}</Small></div>)}</td>
+                                            <td className="words">
+                                                {act.subject}{' '}
+                                                {page !== undefined && act.subjectId !== null && act.what !== 'deleted' ? (
+                                                    <Link to={`${page}${act.subjectId}`}>{name}</Link>
+                                                ) : (
+                                                    <strong>{name}</strong>
+                                                )}
+                                                , {act.what}
+                                            </td>
+                                            <td className="words">
+                                                {act.differences.map(({ label, from, to }) => (
+                                                    <div key={label}>
+                                                        <Small>
+                                                            {label}: {from === '' ? '' : `${from} → `}
+                                                            {to === '' ? 'nothing' : to}
+                                                        </Small>
+                                                    </div>
+                                                ))}
+                                            </td>
                                         </tr>
                                     );
                                 })}
@@ -43,7 +63,13 @@ export function OfficeLog() {
                         </Table>
                     </TableScroll>
                 )}
-                {hasNextPage && <div><Button isDisabled={isFetchingNextPage} onPress={() => void fetchNextPage()}>Show earlier ones</Button></div>}
+                {hasNextPage && (
+                    <div>
+                        <Button isDisabled={isFetchingNextPage} onPress={() => void fetchNextPage()}>
+                            Show earlier ones
+                        </Button>
+                    </div>
+                )}
             </Stack>
         </Sheet>
     );

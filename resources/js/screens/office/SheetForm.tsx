@@ -15,9 +15,22 @@ type Sheet = Schemas['Sheet'];
 type FieldInput = Schemas['SheetFieldInput'];
 type Draft = Omit<Schemas['SheetInput'], 'fields'> & { fields: (FieldInput & { key: string; uses: number })[] };
 
-const KINDS = ['text', 'long text', 'number', 'date', 'yes or no', 'choice', 'several choices', 'amount', 'secret'].map((id) => ({ id, name: id }));
-const REQUIRED = [{ id: 'none', name: 'nothing' }, { id: 'write-to', name: 'writing to them' }, { id: 'bill', name: 'billing them' }, { id: 'pay', name: 'paying them' }, { id: 'tax-report', name: 'the tax report' }];
-const WHOSE = [{ id: 'both', name: 'people and companies' }, { id: 'person', name: 'people' }, { id: 'company', name: 'companies' }];
+const KINDS = ['text', 'long text', 'number', 'date', 'yes or no', 'choice', 'several choices', 'amount', 'secret'].map((id) => ({
+    id,
+    name: id,
+}));
+const REQUIRED = [
+    { id: 'none', name: 'nothing' },
+    { id: 'write-to', name: 'writing to them' },
+    { id: 'bill', name: 'billing them' },
+    { id: 'pay', name: 'paying them' },
+    { id: 'tax-report', name: 'the tax report' },
+];
+const WHOSE = [
+    { id: 'both', name: 'people and companies' },
+    { id: 'person', name: 'people' },
+    { id: 'company', name: 'companies' },
+];
 
 let made = 0;
 
@@ -46,7 +59,8 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
     const types = useListed('types', draft.type === '' ? [] : [draft.type]);
     const say = useSay();
     const set = (part: Partial<Draft>) => setDraft({ ...draft, ...part });
-    const setField = (index: number, part: Partial<FieldInput>) => set({ fields: draft.fields.map((field, at) => at === index ? { ...field, ...part } : field) });
+    const setField = (index: number, part: Partial<FieldInput>) =>
+        set({ fields: draft.fields.map((field, at) => (at === index ? { ...field, ...part } : field)) });
     const move = (index: number, by: number) => {
         const fields = [...draft.fields];
         fields.splice(index + by, 0, ...fields.splice(index, 1));
@@ -70,10 +84,29 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
     };
 
     return (
-        <Form ref={form} aria-label={sheet === undefined ? 'A new detail sheet' : `The sheet ${sheet.name}`} style={{ justifyItems: 'stretch' }} onSubmit={(event) => void save(event)}>
+        <Form
+            ref={form}
+            aria-label={sheet === undefined ? 'A new detail sheet' : `The sheet ${sheet.name}`}
+            $stretch
+            onSubmit={(event) => void save(event)}
+            onLeave={onClose}
+        >
             <FieldRow>
-                <Field label="Name of the sheet" autoFocus width="260px" value={draft.name} onChange={(name) => set({ name })} problem={problems.name} />
-                <ChooseOne label="For" width="190px" options={WHOSE} value={draft.partyKind ?? 'both'} onChange={(id) => set({ partyKind: id === 'both' ? null : id as 'person' | 'company' })} />
+                <Field
+                    label="Name of the sheet"
+                    autoFocus
+                    width="260px"
+                    value={draft.name}
+                    onChange={(name) => set({ name })}
+                    problem={problems.name}
+                />
+                <ChooseOne
+                    label="For"
+                    width="190px"
+                    options={WHOSE}
+                    value={draft.partyKind ?? 'both'}
+                    onChange={(id) => set({ partyKind: id === 'both' ? null : (id as 'person' | 'company') })}
+                />
                 <ChooseOne
                     label="Only of the type"
                     width="190px"
@@ -88,31 +121,92 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
                 const called = field.name === '' ? `field ${index + 1}` : field.name;
                 return (
                     <FieldGroup key={field.key} aria-label={called}>
-                        <FieldRow style={{ alignItems: 'flex-end' }}>
-                            <Field label="Field" width="220px" value={field.name} onChange={(name) => setField(index, { name })} problem={problemAt('name')} />
-                            <ChooseOne label="Holds" width="150px" options={KINDS} value={field.kind} onChange={(kind) => setField(index, { kind: kind as FieldInput['kind'] })} problem={problemAt('kind')} />
-                            <ChooseOne label="Needed for" width="150px" options={REQUIRED} value={field.requiredFor ?? 'none'} onChange={(id) => setField(index, { requiredFor: id === 'none' ? null : id as 'bill' })} />
+                        <FieldRow $foot>
+                            <Field
+                                label="Field"
+                                width="220px"
+                                value={field.name}
+                                onChange={(name) => setField(index, { name })}
+                                problem={problemAt('name')}
+                            />
+                            <ChooseOne
+                                label="Holds"
+                                width="150px"
+                                options={KINDS}
+                                value={field.kind}
+                                onChange={(kind) => setField(index, { kind: kind as FieldInput['kind'] })}
+                                problem={problemAt('kind')}
+                            />
+                            <ChooseOne
+                                label="Needed for"
+                                width="150px"
+                                options={REQUIRED}
+                                value={field.requiredFor ?? 'none'}
+                                onChange={(id) => setField(index, { requiredFor: id === 'none' ? null : (id as 'bill') })}
+                            />
                             <Row $gap="tight">
-                                <QuietButton aria-label={`Move ${called} up`} isDisabled={index === 0} onPress={() => move(index, -1)}><ArrowUp size={15} aria-hidden /></QuietButton>
-                                <QuietButton aria-label={`Move ${called} down`} isDisabled={index === draft.fields.length - 1} onPress={() => move(index, 1)}><ArrowDown size={15} aria-hidden /></QuietButton>
-                                {field.uses === 0
-                                    ? <QuietButton aria-label={`Remove ${called}`} onPress={() => set({ fields: draft.fields.filter((_, at) => at !== index) })}><X size={15} aria-hidden /></QuietButton>
-                                    : <Small>filled in {field.uses === 1 ? 'once' : `${field.uses} times`}</Small>}
+                                <QuietButton aria-label={`Move ${called} up`} isDisabled={index === 0} onPress={() => move(index, -1)}>
+                                    <ArrowUp size={15} aria-hidden />
+                                </QuietButton>
+                                <QuietButton
+                                    aria-label={`Move ${called} down`}
+                                    isDisabled={index === draft.fields.length - 1}
+                                    onPress={() => move(index, 1)}
+                                >
+                                    <ArrowDown size={15} aria-hidden />
+                                </QuietButton>
+                                {field.uses === 0 ? (
+                                    <QuietButton
+                                        aria-label={`Remove ${called}`}
+                                        onPress={() => set({ fields: draft.fields.filter((_, at) => at !== index) })}
+                                    >
+                                        <X size={15} aria-hidden />
+                                    </QuietButton>
+                                ) : (
+                                    <Small>filled in {field.uses === 1 ? 'once' : `${field.uses} times`}</Small>
+                                )}
                             </Row>
                         </FieldRow>
                         {(field.kind === 'choice' || field.kind === 'several choices') && (
-                            <Field label="To choose from, one on a line" lines={4} width="320px" value={field.options.join('\n')} onChange={(text) => setField(index, { options: text.split('\n') })} problem={problemAt('options')} />
+                            <Field
+                                label="Choices, one per line"
+                                lines={4}
+                                width="320px"
+                                value={field.options.join('\n')}
+                                onChange={(text) => setField(index, { options: text.split('\n') })}
+                                problem={problemAt('options')}
+                            />
                         )}
-                        <FieldRow style={{ alignItems: 'flex-end' }}>
-                            <Field label="Help shown with it" width="380px" value={field.help} onChange={(help) => setField(index, { help })} problem={problemAt('help')} />
-                            {field.id !== null && <Tick isSelected={field.isRetired} onChange={(isRetired) => setField(index, { isRetired })}>retired</Tick>}
+                        <FieldRow $foot>
+                            <Field
+                                label="Help shown with it"
+                                width="380px"
+                                value={field.help}
+                                onChange={(help) => setField(index, { help })}
+                                problem={problemAt('help')}
+                            />
+                            {field.id !== null && (
+                                <Tick isSelected={field.isRetired} onChange={(isRetired) => setField(index, { isRetired })}>
+                                    retired
+                                </Tick>
+                            )}
                         </FieldRow>
                     </FieldGroup>
                 );
             })}
-            <div><AddRow onAdd={() => set({ fields: [...draft.fields, blank()] })}>Add a field</AddRow></div>
-            {sheet !== undefined && <Tick isSelected={draft.isRetired} onChange={(isRetired) => set({ isRetired })}>retire the whole sheet: what is filled in stays</Tick>}
-            {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
+            <div>
+                <AddRow onAdd={() => set({ fields: [...draft.fields, blank()] })}>Add a field</AddRow>
+            </div>
+            {sheet !== undefined && (
+                <Tick isSelected={draft.isRetired} onChange={(isRetired) => set({ isRetired })}>
+                    retire the whole sheet: what is filled in stays
+                </Tick>
+            )}
+            {message !== undefined && (
+                <Notice tone="stop" title="Not saved">
+                    {message}
+                </Notice>
+            )}
             <Row $gap="small">
                 <MainButton type="submit">Save the sheet</MainButton>
                 <Button onPress={onClose}>Cancel</Button>

@@ -1,8 +1,8 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
-import { forgetChoices, sheetsQuery } from '../../api/queries';
+import { forgetChoices, keepAnswer, sheetsQuery } from '../../api/queries';
 import { Button, QuietButton } from '../../ui/Button';
 import { Heading, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { space } from '../../ui/tokens';
@@ -20,32 +20,42 @@ const Entry = styled.div`
 export function Sheets() {
     const { data: sheets } = useQuery(sheetsQuery);
     const [edited, setEdited] = useState<Sheet | 'new'>();
-    const client = useQueryClient();
     const keep = (saved: Sheet[]) => {
-        client.setQueryData(sheetsQuery.queryKey, saved);
+        keepAnswer(sheetsQuery.queryKey, saved);
         forgetChoices();
         setEdited(undefined);
     };
 
     return (
-        <Stack as="section" aria-label="Detail sheets" style={{ justifyItems: 'stretch' }}>
+        <Stack as="section" data-section aria-label="Detail sheets" $stretch>
             <Heading>Detail sheets</Heading>
-            {sheets?.length === 0 && <Quiet>Fields of your own, such as a member’s interests or the keeper of a key, go on a detail sheet. Records show the sheets that apply to them.</Quiet>}
-            {sheets?.map((sheet) => edited !== 'new' && edited?.id === sheet.id
-                ? <SheetForm key={sheet.id} sheet={sheet} onSaved={keep} onClose={() => setEdited(undefined)} />
-                : (
+            {sheets?.length === 0 && (
+                <Quiet>
+                    Fields of your own, such as a member’s interests or the keeper of a key, go on a detail sheet. Records show the sheets
+                    that apply to them.
+                </Quiet>
+            )}
+            {sheets?.map((sheet) =>
+                edited !== 'new' && edited?.id === sheet.id ? (
+                    <SheetForm key={sheet.id} sheet={sheet} onSaved={keep} onClose={() => setEdited(undefined)} />
+                ) : (
                     <Entry key={sheet.id}>
                         <Row $gap="small">
                             <strong>{sheet.name}</strong>
                             <Small>{[whose(sheet), sheet.isRetired && 'retired'].filter(Boolean).join(' · ')}</Small>
                             <QuietButton aria-label={`Change the sheet ${sheet.name}`} onPress={() => setEdited(sheet)}>Change</QuietButton>
                         </Row>
-                        <Quiet>{sheet.fields.filter(({ isRetired }) => !isRetired).map(({ name, kind }) => `${name} (${kind})`).join(', ') || 'no fields'}</Quiet>
+                        <Quiet>
+                            {sheet.fields
+                                .filter(({ isRetired }) => !isRetired)
+                                .map(({ name, kind }) => `${name} (${kind})`)
+                                .join(', ') || 'no fields'}
+                        </Quiet>
                     </Entry>
                 ))}
             {edited === 'new'
                 ? <SheetForm sheet={undefined} onSaved={keep} onClose={() => setEdited(undefined)} />
-                : <div><Button onPress={() => setEdited('new')}>Add a detail sheet</Button></div>}
+                : <div><Button data-edit onPress={() => setEdited('new')}>Add a detail sheet</Button></div>}
         </Stack>
     );
 }

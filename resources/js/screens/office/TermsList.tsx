@@ -1,8 +1,8 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { api, ask, type Schemas } from '../../api/client';
-import { forgetChoices, termsQuery } from '../../api/queries';
+import { forgetChoices, keepAnswer, termsQuery } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
 import { TermsPreview } from '../../app/TermsPreview';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
@@ -21,24 +21,37 @@ const Items = styled.ul`
     margin: 0;
     padding: 0;
     list-style: none;
-    li { display: grid; grid-template-columns: 200px 1fr auto auto; gap: ${space.small} ${space.medium}; align-items: baseline; padding: 2px 0; border-bottom: 1px solid var(--rule); }
-    li > span { overflow-wrap: anywhere; min-width: 0; }
-    ${narrow} { li { grid-template-columns: 1fr; } }
+    li {
+        display: grid;
+        grid-template-columns: 200px 1fr auto auto;
+        gap: ${space.small} ${space.medium};
+        align-items: baseline;
+        padding: 2px 0;
+        border-bottom: 1px solid var(--rule);
+    }
+    li > span {
+        overflow-wrap: anywhere;
+        min-width: 0;
+    }
+    ${narrow} {
+        li {
+            grid-template-columns: 1fr;
+        }
+    }
 `;
 
 /** The office's list of payment terms. */
 export function TermsList() {
     const { data: list } = useQuery(termsQuery);
     const [edited, setEdited] = useState<Kept | 'new'>();
-    const client = useQueryClient();
     const keep = (saved: Kept[]) => {
-        client.setQueryData(termsQuery.queryKey, saved);
+        keepAnswer(termsQuery.queryKey, saved);
         forgetChoices();
         setEdited(undefined);
     };
 
     return (
-        <Stack as="section" aria-label="Payment terms" style={{ justifyItems: 'stretch' }}>
+        <Stack as="section" data-section aria-label="Payment terms" $stretch>
             <Heading>Payment terms</Heading>
             <Items>
                 {list?.map((kept) => (
@@ -46,23 +59,49 @@ export function TermsList() {
                         <span>{kept.terms.name}</span>
                         <span>
                             {kept.terms.shorthand}
-                            <Small>{[kept.terms.isClientDefault && 'by default when we bill', kept.terms.isVendorDefault && 'by default when we pay', kept.terms.isRetired && 'retired'].filter(Boolean).map((note) => ` · ${note}`).join('')}</Small>
+                            <Small>
+                                {[
+                                    kept.terms.isClientDefault && 'by default when we bill',
+                                    kept.terms.isVendorDefault && 'by default when we pay',
+                                    kept.terms.isRetired && 'retired',
+                                ]
+                                    .filter(Boolean)
+                                    .map((note) => ` · ${note}`)
+                                    .join('')}
+                            </Small>
                         </span>
                         <Small>{kept.uses === 0 ? 'not used' : kept.uses === 1 ? 'used once' : `used ${kept.uses} times`}</Small>
                         <QuietButton aria-label={`Change the terms ${kept.terms.name}`} onPress={() => setEdited(kept)}>Change</QuietButton>
                     </li>
                 ))}
             </Items>
-            {edited === undefined
-                ? <div><Button onPress={() => setEdited('new')}>Add payment terms</Button></div>
-                : <TermsForm key={edited === 'new' ? 'new' : edited.terms.id} kept={edited === 'new' ? undefined : edited} onSaved={keep} onClose={() => setEdited(undefined)} />}
+            {edited === undefined ? (
+                <div>
+                    <Button data-edit onPress={() => setEdited('new')}>
+                        Add payment terms
+                    </Button>
+                </div>
+            ) : (
+                <TermsForm
+                    key={edited === 'new' ? 'new' : edited.terms.id}
+                    kept={edited === 'new' ? undefined : edited}
+                    onSaved={keep}
+                    onClose={() => setEdited(undefined)}
+                />
+            )}
         </Stack>
     );
 }
 
 function TermsForm({ kept, onSaved, onClose }: { kept: Kept | undefined; onSaved: (list: Kept[]) => void; onClose: () => void }) {
     const { name: named = '', shorthand = '', isClientDefault = false, isVendorDefault = false, isRetired = false } = kept?.terms ?? {};
-    const [draft, setDraft] = useState<Schemas['ListedTermsInput']>({ name: named, shorthand, isClientDefault, isVendorDefault, isRetired });
+    const [draft, setDraft] = useState<Schemas['ListedTermsInput']>({
+        name: named,
+        shorthand,
+        isClientDefault,
+        isVendorDefault,
+        isRetired,
+    });
     const { run, problems, message } = useSaving();
     const say = useSay();
     const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part });
@@ -79,16 +118,35 @@ function TermsForm({ kept, onSaved, onClose }: { kept: Kept | undefined; onSaved
     };
 
     return (
-        <Form aria-label={kept === undefined ? 'New payment terms' : `The terms ${named}`} onSubmit={(event) => void save(event)}>
+        <Form
+            aria-label={kept === undefined ? 'New payment terms' : `The terms ${named}`}
+            onSubmit={(event) => void save(event)}
+            onLeave={onClose}
+        >
             <FieldRow>
                 <Field label="Name" autoFocus width="220px" value={draft.name} onChange={(name) => set({ name })} problem={problems.name} />
-                <Field label="Terms" width="320px" placeholder="2/10 net 30" value={draft.shorthand} onChange={(text) => set({ shorthand: text })} problem={problems.shorthand} />
+                <Field
+                    label="Terms"
+                    width="320px"
+                    placeholder="2/10 net 30"
+                    value={draft.shorthand}
+                    onChange={(text) => set({ shorthand: text })}
+                    problem={problems.shorthand}
+                />
             </FieldRow>
             {draft.shorthand.trim() !== '' && <TermsPreview what="An invoice" terms={draft.shorthand} />}
             <FieldRow>
-                <Tick isSelected={draft.isClientDefault} onChange={(isDefault) => set({ isClientDefault: isDefault })}>by default when we bill</Tick>
-                <Tick isSelected={draft.isVendorDefault} onChange={(isDefault) => set({ isVendorDefault: isDefault })}>by default when we pay</Tick>
-                {kept !== undefined && <Tick isSelected={draft.isRetired} onChange={(retired) => set({ isRetired: retired })}>retired: offered no more</Tick>}
+                <Tick isSelected={draft.isClientDefault} onChange={(isDefault) => set({ isClientDefault: isDefault })}>
+                    by default when we bill
+                </Tick>
+                <Tick isSelected={draft.isVendorDefault} onChange={(isDefault) => set({ isVendorDefault: isDefault })}>
+                    by default when we pay
+                </Tick>
+                {kept !== undefined && (
+                    <Tick isSelected={draft.isRetired} onChange={(retired) => set({ isRetired: retired })}>
+                        retired: offered no more
+                    </Tick>
+                )}
             </FieldRow>
             {kept !== undefined && kept.uses > 0 && <Quiet>Changing the terms changes them for every record that uses them.</Quiet>}
             {(wrong ?? message) !== undefined && <Notice tone="stop" title="Not saved">{wrong ?? message}</Notice>}

@@ -48,8 +48,25 @@ export function UserForm({ user, onSaved, onClose }: Props) {
         >
             <FieldRow>
                 <Field label="Name" width="220px" autoFocus value={name} onChange={setName} problem={problems.name} />
-                {user === undefined && <Field label="Email" type="email" width="260px" autoComplete="off" value={email} onChange={setEmail} problem={problems.email} />}
-                <ChooseOne label="Role" width="160px" options={ROLES} value={role} onChange={(id) => setRole(id as User['role'])} problem={problems.role} />
+                {user === undefined && (
+                    <Field
+                        label="Email"
+                        type="email"
+                        width="260px"
+                        autoComplete="off"
+                        value={email}
+                        onChange={setEmail}
+                        problem={problems.email}
+                    />
+                )}
+                <ChooseOne
+                    label="Role"
+                    width="160px"
+                    options={ROLES}
+                    value={role}
+                    onChange={(id) => setRole(id as User['role'])}
+                    problem={problems.role}
+                />
                 <Field
                     label={user === undefined ? 'First password' : 'New password'}
                     type="password"

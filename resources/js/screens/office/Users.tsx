@@ -1,8 +1,8 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
-import { usersQuery } from '../../api/queries';
+import { keepAnswer, usersQuery } from '../../api/queries';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { Empty, Heading, Hidden, Quiet, Stack } from '../../ui/Text';
 import { narrow, space, type } from '../../ui/tokens';
@@ -28,19 +28,18 @@ const Table = styled.table`
 /** Who signs in, and what each may do. */
 export function Users() {
     const { data: users, isError, refetch } = useQuery(usersQuery);
-    const client = useQueryClient();
     const [edited, setEdited] = useState<User | 'new'>();
     const keep = (saved: User[]) => {
-        client.setQueryData(usersQuery.queryKey, saved);
+        keepAnswer(usersQuery.queryKey, saved);
         setEdited(undefined);
     };
 
     return (
-        <Stack as="section" aria-label="People who sign in" style={{ justifyItems: 'stretch' }}>
+        <Stack as="section" data-section aria-label="People who sign in" $stretch>
             <Heading>People who sign in</Heading>
             {isError && (
                 <Empty role="alert">
-                    <p>This could not be read. The server may be down.</p>
+                    <p>This could not be loaded. The server may be down.</p>
                     <MainButton onPress={() => void refetch()}>Try again</MainButton>
                 </Empty>
             )}
@@ -60,9 +59,20 @@ export function Users() {
                     ))}
                 </tbody>
             </Table>
-            {edited === undefined
-                ? <div><Button onPress={() => setEdited('new')}>Add a colleague</Button></div>
-                : <UserForm key={edited === 'new' ? 'new' : edited.id} user={edited === 'new' ? undefined : edited} onSaved={keep} onClose={() => setEdited(undefined)} />}
+            {edited === undefined ? (
+                <div>
+                    <Button data-edit onPress={() => setEdited('new')}>
+                        Add a colleague
+                    </Button>
+                </div>
+            ) : (
+                <UserForm
+                    key={edited === 'new' ? 'new' : edited.id}
+                    user={edited === 'new' ? undefined : edited}
+                    onSaved={keep}
+                    onClose={() => setEdited(undefined)}
+                />
+            )}
         </Stack>
     );
 }

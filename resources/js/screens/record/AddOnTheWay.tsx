@@ -34,13 +34,20 @@ export function EmployerFields({ employer, onEmployer, title, onTitle, problem, 
                     onAdd={(name) => onEmployer({ name })}
                 />
             ) : (
-                <FieldRow style={{ alignItems: 'flex-end' }}>
+                <FieldRow $foot>
                     <Row $gap="small">
                         <span>Works at {employer.name}</span>
                         {employer.id === undefined && <Quiet>added to the book with the person</Quiet>}
                         <QuietButton onPress={() => onEmployer(undefined)}>Somewhere else</QuietButton>
                     </Row>
-                    <Field label="Title there" width="240px" placeholder="Site manager" value={title} onChange={onTitle} problem={titleProblem} />
+                    <Field
+                        label="Title there"
+                        width="240px"
+                        placeholder="Site manager"
+                        value={title}
+                        onChange={onTitle}
+                        problem={titleProblem}
+                    />
                 </FieldRow>
             )}
             {problem !== undefined && <Mark tone="stop">{problem}</Mark>}
@@ -67,9 +74,9 @@ export function PeopleFields({ people, onChange, problems }: PeopleProps) {
     // Problems come by the place among those that were sent.
     const sent = people.filter(({ name }) => name.trim() !== '');
     return (
-        <Stack $gap="small" style={{ width: '100%' }}>
+        <Stack $gap="small" $wide>
             {people.map((person, index) => (
-                <FieldRow key={person.key} style={{ alignItems: 'flex-end' }}>
+                <FieldRow key={person.key} $foot>
                     <Field
                         label="Person there"
                         width="260px"
@@ -79,8 +86,20 @@ export function PeopleFields({ people, onChange, problems }: PeopleProps) {
                         onChange={(name) => change(index, { name })}
                         problem={problems[`people.${sent.indexOf(person)}.name`]}
                     />
-                    <Field label="Title" width="200px" placeholder="Site manager" value={person.title} onChange={(title) => change(index, { title })} problem={problems[`people.${sent.indexOf(person)}.title`]} />
-                    <QuietButton aria-label={`Remove ${person.name || 'this person'}`} onPress={() => onChange(people.filter((_, at) => at !== index))}><X size={16} aria-hidden /></QuietButton>
+                    <Field
+                        label="Title"
+                        width="200px"
+                        placeholder="Site manager"
+                        value={person.title}
+                        onChange={(title) => change(index, { title })}
+                        problem={problems[`people.${sent.indexOf(person)}.title`]}
+                    />
+                    <QuietButton
+                        aria-label={`Remove ${person.name || 'this person'}`}
+                        onPress={() => onChange(people.filter((_, at) => at !== index))}
+                    >
+                        <X size={16} aria-hidden />
+                    </QuietButton>
                 </FieldRow>
             ))}
             <Button

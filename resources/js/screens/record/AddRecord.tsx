@@ -1,8 +1,8 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, Refused } from '../../api/client';
-import { recordQuery, type PartyKind } from '../../api/queries';
+import { keepRecord, type PartyKind, recordQuery } from '../../api/queries';
 import { useEnsureSignedIn } from '../../api/signIn';
 import { useLookAlikes } from '../../api/useLookAlikes';
 import { AlikeNotice } from '../../ui/AlikeNotice';
@@ -83,7 +83,6 @@ function AddForm({ kind, start, companyId }: { kind: PartyKind; start: Start; co
     });
     const { data: company } = useQuery({ ...recordQuery(companyId ?? 0), enabled: companyId !== undefined });
     const form = useRef<HTMLFormElement>(null);
-    const client = useQueryClient();
     const navigate = useNavigate();
     const ensureSignedIn = useEnsureSignedIn();
     const say = useSay();
@@ -107,8 +106,7 @@ function AddForm({ kind, start, companyId }: { kind: PartyKind; start: Start; co
                 companyName: employer?.id === undefined ? employer?.name ?? '' : '',
                 people: people.filter(({ name }) => name.trim() !== '').map(({ name, title: held }) => ({ name, title: held })),
             } }));
-            client.setQueryData(recordQuery(record.party.id).queryKey, record);
-            void client.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' && queryKey[1] !== record.party.id });
+            keepRecord(record);
             say(`${record.party.displayName} added.`);
             await navigate(`/records/${record.party.id}?edit=reach`, { replace: true });
         } catch (error) {
@@ -159,10 +157,24 @@ function AddForm({ kind, start, companyId }: { kind: PartyKind; start: Start; co
                     />
                     <AlikeNotice alikes={alikes} />
                     {companyId !== undefined && (
-                        <Field label={`Title at ${company?.party.displayName ?? 'the company'}`} width="320px" placeholder="Site manager" value={title} onChange={setTitle} problem={problems.title ?? problems.companyId} />
+                        <Field
+                            label={`Title at ${company?.party.displayName ?? 'the company'}`}
+                            width="320px"
+                            placeholder="Site manager"
+                            value={title}
+                            onChange={setTitle}
+                            problem={problems.title ?? problems.companyId}
+                        />
                     )}
                     {kind === 'person' && companyId === undefined && (
-                        <EmployerFields employer={employer} onEmployer={setEmployer} title={title} onTitle={setTitle} problem={problems.companyId ?? problems.companyName} titleProblem={problems.title} />
+                        <EmployerFields
+                            employer={employer}
+                            onEmployer={setEmployer}
+                            title={title}
+                            onTitle={setTitle}
+                            problem={problems.companyId ?? problems.companyName}
+                            titleProblem={problems.title}
+                        />
                     )}
                     {kind === 'company' && <PeopleFields people={people} onChange={setPeople} problems={problems} />}
                     {failure !== undefined && Object.keys(problems).length === 0 && (

@@ -25,7 +25,17 @@ export function AddressFields({ partyId, row, sharedWith, problemAt, hasOthers, 
 
     return (
         <FieldGroup aria-label={row.linkedAddressId === null ? 'Address' : `Address, same as ${row.linkedTo}`}>
-            {row.linkedAddressId === null ? <PlaceFields partyId={partyId} place={row} problemAt={problemAt} onChange={onChange} /> : (
+            {row.linkedAddressId === null ? (
+                <PlaceFields
+                    partyId={partyId}
+                    place={row}
+                    problemAt={problemAt}
+                    onChange={onChange}
+                    onLink={({ addressId, usedBy, ...place }) =>
+                        onChange({ ...place, linkedAddressId: addressId, linkedTo: usedBy[0]?.name ?? '' })
+                    }
+                />
+            ) : (
                 <Stack $gap="tight">
                     <span>{row.text.join(', ')}</span>
                     <FieldRow>
@@ -38,15 +48,49 @@ export function AddressFields({ partyId, row, sharedWith, problemAt, hasOthers, 
                 <Small>also used by {sharedWith.map(({ name }) => name).join(', ')}: a change here shows there</Small>
             )}
             <FieldRow>
-                <Field label="To the attention of" width="220px" placeholder="Accounts payable" value={row.attention} onChange={(attention) => onChange({ attention })} problem={problemAt('attention')} />
-                <Field label="In care of" width="220px" value={row.careOf} onChange={(careOf) => onChange({ careOf })} problem={problemAt('careOf')} />
+                <Field
+                    label="To the attention of"
+                    width="220px"
+                    placeholder="Accounts payable"
+                    value={row.attention}
+                    onChange={(attention) => onChange({ attention })}
+                    problem={problemAt('attention')}
+                />
+                <Field
+                    label="In care of"
+                    width="220px"
+                    value={row.careOf}
+                    onChange={(careOf) => onChange({ careOf })}
+                    problem={problemAt('careOf')}
+                />
             </FieldRow>
             <ChooseSeveral label="Use for" options={choices?.addressUses ?? []} value={row.uses} onChange={(uses) => onChange({ uses })} />
-            <FieldRow style={{ alignItems: 'flex-end' }}>
-                <Field label="Since" width="140px" placeholder="1 May" value={row.since} onChange={(since) => onChange({ since })} problem={problemAt('since')} />
-                <Field label="Until" width="140px" placeholder="+30" value={row.until} onChange={(until) => onChange({ until })} problem={problemAt('until')} />
-                {hasOthers && <Tick isSelected={row.isPrimary} onChange={(isPrimary) => isPrimary && onMakePrimary()}>primary</Tick>}
-                <Button aria-label="Remove this address" onPress={onRemove}><X size={16} aria-hidden />Remove</Button>
+            <FieldRow $foot>
+                <Field
+                    label="Since"
+                    width="140px"
+                    placeholder="1 May"
+                    value={row.since}
+                    onChange={(since) => onChange({ since })}
+                    problem={problemAt('since')}
+                />
+                <Field
+                    label="Until"
+                    width="140px"
+                    placeholder="+30"
+                    value={row.until}
+                    onChange={(until) => onChange({ until })}
+                    problem={problemAt('until')}
+                />
+                {hasOthers && (
+                    <Tick isSelected={row.isPrimary} onChange={(isPrimary) => isPrimary && onMakePrimary()}>
+                        primary
+                    </Tick>
+                )}
+                <Button aria-label="Remove this address" onPress={onRemove}>
+                    <X size={16} aria-hidden />
+                    Remove
+                </Button>
             </FieldRow>
         </FieldGroup>
     );

@@ -28,11 +28,13 @@ const Lines = styled.address<{ $isPast: boolean }>`
     color: ${({ $isPast }) => $isPast ? 'var(--quiet)' : 'inherit'};
 `;
 
+const OneAddress = styled(Stack)`padding-bottom: ${space.small};`;
+
 const Tools = styled.div`margin-left: -8px;`;
 
 function blank(country: string, isPrimary: boolean): AddressRow {
     return {
-        key: newKey(), id: null, linkedAddressId: null, linkedTo: '', text: [],
+        key: newKey(), id: null, linkedAddressId: null, linkedTo: '', text: [], addressId: null, isShared: false,
         country, lines: '', locality: '', region: '', postcode: '', attention: '', careOf: '',
         uses: [], isPrimary, since: '', until: '',
     };
@@ -56,10 +58,14 @@ export function AddressesSection({ record }: { record: RecordData }) {
             edit={edit}
             saveLabel="Save addresses"
             folded={addresses.length === 0 ? 'No address yet: letters and invoices cannot be posted.' : undefined}
-            read={ <LongList items={addresses} noun="addresses" render={(address) => <AddressView key={address.id} record={record} address={address} isOnly={addresses.length === 1} />} />}
-            fields={(draft) => (
-                <AddressList record={record} rows={draft} problems={edit.problems} onChange={edit.change} home={home} />
-            )}
+            read={
+                <LongList
+                    items={addresses}
+                    noun="addresses"
+                    render={(address) => <AddressView key={address.id} record={record} address={address} isOnly={addresses.length === 1} />}
+                />
+            }
+            fields={(draft) => <AddressList record={record} rows={draft} problems={edit.problems} onChange={edit.change} home={home} />}
         />
     );
 }
@@ -68,10 +74,22 @@ function AddressView({ record, address, isOnly }: { record: RecordData; address:
     const [open, setOpen] = useState<'map' | 'move'>();
     const mayEdit = useMayEdit(record);
     const say = useSay();
-    const copy = (lines: string[]) => void navigator.clipboard.writeText(lines.join('\n')).then(() => say('Copied.'), () => say('Not copied: the browser does not allow it here.'));
-    const notes = [address.attention !== '' && `to the attention of ${address.attention}`, address.careOf !== '' && `in care of ${address.careOf}`, !isOnly && address.isPrimary && 'primary', ...address.uses, address.period.text].filter(Boolean).join(', ');
+    const copy = (lines: string[]) =>
+        void navigator.clipboard.writeText(lines.join('\n')).then(
+            () => say('Copied.'),
+            () => say('Not copied: the browser does not allow it here.'),
+        );
+    const notes = [
+        address.attention !== '' && `to the attention of ${address.attention}`,
+        address.careOf !== '' && `in care of ${address.careOf}`,
+        !isOnly && address.isPrimary && 'primary',
+        ...address.uses,
+        address.period.text,
+    ]
+        .filter(Boolean)
+        .join(', ');
     return (
-        <Stack $gap="hair" style={{ paddingBottom: space.small }}>
+        <OneAddress $gap="hair">
             <Lines $isPast={!address.period.isInForce}>
                 {address.text.map((line, index) => <span key={index}>{line}</span>)}
             </Lines>
@@ -88,7 +106,9 @@ function AddressView({ record, address, isOnly }: { record: RecordData; address:
                         { id: 'envelope', name: 'Copy for an envelope', onChoose: () => copy(address.envelope) },
                         { id: 'label', name: 'Copy for a label', onChoose: () => copy(address.label) },
                         { id: 'map', name: 'Show on a map', onChoose: () => setOpen('map') },
-                        ...(mayEdit && address.period.isInForce ? [{ id: 'move', name: 'They move …', onChoose: () => setOpen('move') }] : []),
+                        ...(mayEdit && address.period.isInForce
+                            ? [{ id: 'move', name: 'They move …', onChoose: () => setOpen('move') }]
+                            : []),
                     ]}
                 />
             </Tools>
@@ -97,7 +117,7 @@ function AddressView({ record, address, isOnly }: { record: RecordData; address:
             {address.sameAs !== null
                 ? <Small>same as <PartyLinks parties={[address.sameAs]} />, by link</Small>
                 : address.sharedWith.length > 0 && <Small>also used by <PartyLinks parties={address.sharedWith} /></Small>}
-        </Stack>
+        </OneAddress>
     );
 }
 
@@ -116,22 +136,30 @@ function AddressList({ record, rows, problems, onChange, home }: ListProps) {
     const add = (row: AddressRow) => onChange([...withoutBlanks(rows), { ...row, isPrimary: withoutBlanks(rows).length === 0 }]);
 
     return (
-        <Stack style={{ width: '100%' }}>
-            {rows.map((row, index) => !isOpen(index) ? (
-                <ClosedRow key={row.key} name={row.text.join(', ')} notes={row.uses.join(', ')} onOpen={() => open(row.key)} onRemove={() => onChange(rows.filter((_, at) => at !== index))} />
-            ) : (
-                <AddressFields
-                    key={row.key}
-                    partyId={record.party.id}
-                    row={row}
-                    sharedWith={record.addresses.addresses.find(({ id }) => id === row.id)?.sharedWith ?? []}
-                    problemAt={(field) => problems[`addresses.${index}.${field}`]}
-                    hasOthers={rows.length > 1}
-                    onChange={(part) => change(index, part)}
-                    onMakePrimary={() => onChange(rows.map((other, at) => ({ ...other, isPrimary: at === index })))}
-                    onRemove={() => onChange(rows.filter((_, at) => at !== index))}
-                />
-            ))}
+        <Stack $wide>
+            {rows.map((row, index) =>
+                !isOpen(index) ? (
+                    <ClosedRow
+                        key={row.key}
+                        name={row.text.join(', ')}
+                        notes={row.uses.join(', ')}
+                        onOpen={() => open(row.key)}
+                        onRemove={() => onChange(rows.filter((_, at) => at !== index))}
+                    />
+                ) : (
+                    <AddressFields
+                        key={row.key}
+                        partyId={record.party.id}
+                        row={row}
+                        sharedWith={record.addresses.addresses.find(({ id }) => id === row.id)?.sharedWith ?? []}
+                        problemAt={(field) => problems[`addresses.${index}.${field}`]}
+                        hasOthers={rows.length > 1}
+                        onChange={(part) => change(index, part)}
+                        onMakePrimary={() => onChange(rows.map((other, at) => ({ ...other, isPrimary: at === index })))}
+                        onRemove={() => onChange(rows.filter((_, at) => at !== index))}
+                    />
+                ),
+            )}
             <Row $gap="small">
                 <AddRow onAdd={() => onChange([...rows, blank(home, rows.length === 0)])}>Add an address</AddRow>
                 <SameAs

@@ -20,14 +20,18 @@ type Detail = Schemas['BankDetail'];
 const HOW = ['called a number known before', 'by letter', 'in person'] as const;
 
 /** Does something to the record and says so at the foot of the page. */
-function useSaid(record: RecordData) {
-    const act = useRecordAction(record.party.id);
+function useSaid() {
+    const act = useRecordAction();
     const say = useSay();
     const save = async (call: () => Promise<RecordData>, said: string) => {
         await act(call);
         say(said);
     };
-    return { save, tryTo: (call: () => Promise<RecordData>, said: string) => save(call, said).catch((error: Error) => say(`Not done. ${error.message}`)) };
+    return {
+        save,
+        tryTo: (call: () => Promise<RecordData>, said: string) =>
+            save(call, said).catch((error: Error) => say(`Not done. ${error.message}`)),
+    };
 }
 
 /** Bank details: in force, on hold, and what was before; and cards, by what may be shown of them. */
@@ -35,10 +39,10 @@ export function BankSection({ record }: { record: RecordData }) {
     const { current, history, cards } = record.bank;
     const mayEdit = useMayEdit(record);
     const [adds, setAdds] = useState<'account' | 'card'>();
-    const act = useSaid(record);
+    const act = useSaid();
     const add = (
         <Row $gap="small">
-            <Button onPress={() => setAdds('account')}>Add bank details</Button>
+            <Button data-edit onPress={() => setAdds('account')}>Add bank details</Button>
             <Button onPress={() => setAdds('card')}>Add a card</Button>
         </Row>
     );
@@ -49,21 +53,57 @@ export function BankSection({ record }: { record: RecordData }) {
             folded={current.length + cards.length + history.length === 0 && adds === undefined ? 'No bank details yet.' : undefined}
             tools={current.length + cards.length + history.length === 0 && mayEdit && adds === undefined && add}
         >
-            <Stack $gap="small" style={{ justifyItems: 'stretch' }}>
-                {current.length === 0 && cards.length === 0 && <Quiet>No bank details yet. New ones are on hold until a second person has confirmed them.</Quiet>}
-                {current.map((detail) => <OneDetail key={detail.id} record={record} detail={detail} mayEdit={mayEdit} />)}
+            <Stack $gap="small" $stretch>
+                {current.length === 0 && cards.length === 0 && (
+                    <Quiet>No bank details yet. New ones are on hold until a second person has confirmed them.</Quiet>
+                )}
+                {current.map((detail) => (
+                    <OneDetail key={detail.id} record={record} detail={detail} mayEdit={mayEdit} />
+                ))}
                 {cards.map((card) => (
                     <Row key={card.id} $gap="small">
-                        <span>{card.brand} •••• {card.lastFour}</span>
-                        <Small>until {card.expires}{card.holder !== '' && `, ${card.holder}`}{card.postcode !== '' && `, ${card.postcode}`}</Small>
+                        <span>
+                            {card.brand} •••• {card.lastFour}
+                        </span>
+                        <Small>
+                            until {card.expires}
+                            {card.holder !== '' && `, ${card.holder}`}
+                            {card.postcode !== '' && `, ${card.postcode}`}
+                        </Small>
                         {card.isExpired && <Mark tone="look">expired</Mark>}
-                        {mayEdit && <QuietButton aria-label={`Forget the card ending in ${card.lastFour}`} onPress={() => void act.tryTo(() => ask(api.DELETE('/api/parties/{id}/cards/{card}', { params: { path: { id: record.party.id, card: card.id } } })), 'Card forgotten.')}>Forget</QuietButton>}
+                        {mayEdit && (
+                            <QuietButton
+                                aria-label={`Remove the card ending in ${card.lastFour}`}
+                                onPress={() =>
+                                    void act.tryTo(
+                                        () =>
+                                            ask(
+                                                api.DELETE('/api/parties/{id}/cards/{card}', {
+                                                    params: { path: { id: record.party.id, card: card.id } },
+                                                }),
+                                            ),
+                                        'Card removed.',
+                                    )
+                                }
+                            >
+                                Forget
+                            </QuietButton>
+                        )}
                     </Row>
                 ))}
                 {history.length > 0 && (
                     <details>
-                        <summary><Small>What was before ({history.length})</Small></summary>
-                        {history.map((detail) => <p key={detail.id}><Small>{detail.kind} {detail.masked}, entered by {detail.enteredBy} on {detail.enteredText}; {detail.settledText || detail.state}</Small></p>)}
+                        <summary>
+                            <Small>What was before ({history.length})</Small>
+                        </summary>
+                        {history.map((detail) => (
+                            <p key={detail.id}>
+                                <Small>
+                                    {detail.kind} {detail.masked}, entered by {detail.enteredBy} on {detail.enteredText};{' '}
+                                    {detail.decidedText || detail.state}
+                                </Small>
+                            </p>
+                        ))}
                     </details>
                 )}
                 {mayEdit && adds === undefined && current.length + cards.length + history.length > 0 && add}
@@ -76,7 +116,7 @@ export function BankSection({ record }: { record: RecordData }) {
 
 function OneDetail({ record, detail, mayEdit }: { record: RecordData; detail: Detail; mayEdit: boolean }) {
     const { maySeePrivate } = useSession();
-    const act = useSaid(record);
+    const act = useSaid();
     const say = useSay();
     const [shown, setShown] = useState<string>();
     const [asks, setAsks] = useState<'confirm' | 'refuse'>();
@@ -94,24 +134,56 @@ function OneDetail({ record, detail, mayEdit }: { record: RecordData; detail: De
     return (
         <Stack $gap="tight">
             <Row $gap="small">
-                <span>{detail.kind} <strong>{shown ?? detail.masked}</strong></span>
-                {detail.holder !== '' && detail.kind !== 'payee name' && <Small>in the name of {detail.holder}{detail.bankName !== '' && `, ${detail.bankName}`}</Small>}
+                <span>
+                    {detail.kind} <strong>{shown ?? detail.masked}</strong>
+                </span>
+                {detail.holder !== '' && detail.kind !== 'payee name' && (
+                    <Small>
+                        in the name of {detail.holder}
+                        {detail.bankName !== '' && `, ${detail.bankName}`}
+                    </Small>
+                )}
                 {isHeld || isEnding ? <Mark tone="stop">{detail.state}</Mark> : <Mark tone="fine">confirmed</Mark>}
-                {maySeePrivate && detail.kind !== 'payee name' && shown === undefined && <QuietButton aria-label={`Show the ${detail.kind} ${detail.masked}`} onPress={() => void reveal()}>Show</QuietButton>}
+                {maySeePrivate && detail.kind !== 'payee name' && shown === undefined && (
+                    <QuietButton aria-label={`Show the ${detail.kind} ${detail.masked}`} onPress={() => void reveal()}>
+                        Show
+                    </QuietButton>
+                )}
                 {detail.mayBeConfirmed && <Button onPress={() => setAsks('confirm')}>{isEnding ? 'Agree to the end' : 'Confirm'}</Button>}
-                {mayEdit && detail.mayBeRefused && <QuietButton aria-label={`${deed} ${detail.kind} ${detail.masked}`} onPress={() => setAsks('refuse')}>{deed}</QuietButton>}
+                {mayEdit && detail.mayBeRefused && (
+                    <QuietButton aria-label={`${deed} ${detail.kind} ${detail.masked}`} onPress={() => setAsks('refuse')}>
+                        {deed}
+                    </QuietButton>
+                )}
             </Row>
             {isEnding && <Small>{detail.endText}; nothing is paid to it until a second person has agreed, or it is kept</Small>}
-            <Small>{isHeld ? `entered by ${detail.enteredBy} on ${detail.enteredText}; nothing is paid by transfer until a second person has confirmed it` : detail.settledText}</Small>
+            <Small>
+                {isHeld
+                    ? `entered by ${detail.enteredBy} on ${detail.enteredText}; nothing is paid by transfer until a second person has confirmed it`
+                    : detail.decidedText}
+            </Small>
             {asks === 'confirm' && <Confirm record={record} detail={detail} onClose={() => setAsks(undefined)} />}
-            {asks === 'refuse' && <AskWhy title={`${deed} these details`} hint={isHeld || isEnding ? undefined : 'A second person has to agree. Nothing is paid to them meanwhile.'} action={`${deed} these details`} onClose={() => setAsks(undefined)} run={(reason) => act.save(() => ask(api.DELETE('/api/parties/{id}/bank-details/{bankDetail}', { ...path, body: { reason, amount: '' } })), isHeld ? 'Refused.' : isEnding ? 'Kept in force.' : 'A second person has to agree to the end.')} />}
+            {asks === 'refuse' && (
+                <AskWhy
+                    title={`${deed} these details`}
+                    hint={isHeld || isEnding ? undefined : 'A second person has to agree. Nothing is paid to them meanwhile.'}
+                    action={`${deed} these details`}
+                    onClose={() => setAsks(undefined)}
+                    run={(reason) =>
+                        act.save(
+                            () => ask(api.DELETE('/api/parties/{id}/bank-details/{bankDetail}', { ...path, body: { reason, amount: '' } })),
+                            isHeld ? 'Refused.' : isEnding ? 'Left in force.' : 'A second person has to agree to the end.',
+                        )
+                    }
+                />
+            )}
         </Stack>
     );
 }
 
 function Confirm({ record, detail, onClose }: { record: RecordData; detail: Detail; onClose: () => void }) {
     const [how, setHow] = useState('');
-    const act = useSaid(record);
+    const act = useSaid();
     const { run, problems, message } = useSaving();
     return (
         <Dialog title={detail.state === 'to be ended' ? 'Agree to the end of bank details' : 'Confirm new bank details'} onClose={onClose}>
@@ -119,14 +191,35 @@ function Confirm({ record, detail, onClose }: { record: RecordData; detail: Deta
                 onSubmit={(event) => {
                     event.preventDefault();
                     void run(async () => {
-                        await act.save(() => ask(api.POST('/api/parties/{id}/bank-details/{bankDetail}/confirm', { params: { path: { id: record.party.id, bankDetail: detail.id } }, body: { how: how as typeof HOW[number] } })), 'Confirmed.');
+                        await act.save(
+                            () =>
+                                ask(
+                                    api.POST('/api/parties/{id}/bank-details/{bankDetail}/confirm', {
+                                        params: { path: { id: record.party.id, bankDetail: detail.id } },
+                                        body: { how: how as (typeof HOW)[number] },
+                                    }),
+                                ),
+                            'Confirmed.',
+                        );
                         onClose();
                     });
                 }}
             >
-                <p>Call a number that was known before these details came, not one from the letter or email that brought them. Then say how you made sure that {detail.masked} is right.</p>
-                <ChooseOne label="How" options={HOW.map((id) => ({ id, name: id }))} value={how} onChange={setHow} problem={problems.how ?? message} />
-                <DialogButtons><MainButton type="submit">{detail.state === 'to be ended' ? 'Agree to the end' : 'Confirm them'}</MainButton><Button onPress={onClose}>Cancel</Button></DialogButtons>
+                <p>
+                    Call a number that was known before these details came, not one from the letter or email that brought them. Then say how
+                    you made sure that {detail.masked} is right.
+                </p>
+                <ChooseOne
+                    label="How"
+                    options={HOW.map((id) => ({ id, name: id }))}
+                    value={how}
+                    onChange={setHow}
+                    problem={problems.how ?? message}
+                />
+                <DialogButtons>
+                    <MainButton type="submit">{detail.state === 'to be ended' ? 'Agree to the end' : 'Confirm them'}</MainButton>
+                    <Button onPress={onClose}>Cancel</Button>
+                </DialogButtons>
             </Form>
         </Dialog>
     );
@@ -137,34 +230,106 @@ const KINDS = ['IBAN', 'US account', 'UK account'] as const;
 function AddAccount({ record, onClose }: { record: RecordData; onClose: () => void }) {
     const country = record.addresses.addresses[0]?.country ?? 'US';
     const [draft, setDraft] = useState<Schemas['BankDetailInput']>({
-        kind: country === 'US' ? 'US account' : country === 'GB' ? 'UK account' : 'IBAN', iban: '', bic: '', routing: '', sortCode: '', account: '', use: 'checking', holder: '', bankName: '',
+        kind: country === 'US' ? 'US account' : country === 'GB' ? 'UK account' : 'IBAN',
+        iban: '',
+        bic: '',
+        routing: '',
+        sortCode: '',
+        account: '',
+        use: 'checking',
+        holder: '',
+        bankName: '',
     });
     const { run, problems, message } = useSaving();
-    const act = useSaid(record);
+    const act = useSaid();
     const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part });
     return (
         <FieldGroup aria-label="New bank details">
             <Form
+                onLeave={onClose}
                 onSubmit={(event) => {
                     event.preventDefault();
                     void run(async () => {
-                        await act.save(() => ask(api.POST('/api/parties/{id}/bank-details', { params: { path: { id: record.party.id } }, body: draft })), 'Entered; on hold until a second person confirms it.');
+                        await act.save(
+                            () =>
+                                ask(api.POST('/api/parties/{id}/bank-details', { params: { path: { id: record.party.id } }, body: draft })),
+                            'Entered; on hold until a second person confirms it.',
+                        );
                         onClose();
                     });
                 }}
             >
                 <FieldRow>
-                    <ChooseOne label="Kind" width="150px" options={KINDS.map((id) => ({ id, name: id }))} value={draft.kind} onChange={(kind) => set({ kind: kind as typeof draft.kind })} />
-                    {draft.kind === 'IBAN' && <Field label="IBAN" autoFocus width="290px" value={draft.iban} onChange={(iban) => set({ iban })} problem={problems.iban} />}
+                    <ChooseOne
+                        label="Kind"
+                        width="150px"
+                        options={KINDS.map((id) => ({ id, name: id }))}
+                        value={draft.kind}
+                        onChange={(kind) => set({ kind: kind as typeof draft.kind })}
+                    />
+                    {draft.kind === 'IBAN' && (
+                        <Field
+                            label="IBAN"
+                            autoFocus
+                            width="290px"
+                            value={draft.iban}
+                            onChange={(iban) => set({ iban })}
+                            problem={problems.iban}
+                        />
+                    )}
                     {draft.kind === 'IBAN' && <Field label="BIC" width="140px" value={draft.bic} onChange={(bic) => set({ bic })} />}
-                    {draft.kind === 'US account' && <Field label="Routing number" autoFocus width="150px" value={draft.routing} onChange={(routing) => set({ routing })} />}
-                    {draft.kind === 'UK account' && <Field label="Sort code" autoFocus width="120px" value={draft.sortCode} onChange={(sortCode) => set({ sortCode })} />}
-                    {draft.kind !== 'IBAN' && <Field label="Account number" width="180px" value={draft.account} onChange={(account) => set({ account })} problem={problems.account} />}
-                    {draft.kind === 'US account' && <ChooseOne label="Used as" width="130px" options={['checking', 'savings'].map((id) => ({ id, name: id }))} value={draft.use} onChange={(use) => set({ use: use as typeof draft.use })} />}
+                    {draft.kind === 'US account' && (
+                        <Field
+                            label="Routing number"
+                            autoFocus
+                            width="150px"
+                            value={draft.routing}
+                            onChange={(routing) => set({ routing })}
+                        />
+                    )}
+                    {draft.kind === 'UK account' && (
+                        <Field
+                            label="Sort code"
+                            autoFocus
+                            width="120px"
+                            value={draft.sortCode}
+                            onChange={(sortCode) => set({ sortCode })}
+                        />
+                    )}
+                    {draft.kind !== 'IBAN' && (
+                        <Field
+                            label="Account number"
+                            width="180px"
+                            value={draft.account}
+                            onChange={(account) => set({ account })}
+                            problem={problems.account}
+                        />
+                    )}
+                    {draft.kind === 'US account' && (
+                        <ChooseOne
+                            label="Used as"
+                            width="130px"
+                            options={['checking', 'savings'].map((id) => ({ id, name: id }))}
+                            value={draft.use}
+                            onChange={(use) => set({ use: use as typeof draft.use })}
+                        />
+                    )}
                 </FieldRow>
                 <FieldRow>
-                    <Field label="In the name of" width="240px" value={draft.holder} onChange={(holder) => set({ holder })} problem={problems.holder} />
-                    <Field label="Bank" width="220px" value={draft.bankName} onChange={(bankName) => set({ bankName })} problem={problems.bankName} />
+                    <Field
+                        label="In the name of"
+                        width="240px"
+                        value={draft.holder}
+                        onChange={(holder) => set({ holder })}
+                        problem={problems.holder}
+                    />
+                    <Field
+                        label="Bank"
+                        width="220px"
+                        value={draft.bankName}
+                        onChange={(bankName) => set({ bankName })}
+                        problem={problems.bankName}
+                    />
                 </FieldRow>
                 {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
                 <Row $gap="small"><MainButton type="submit">Save bank details</MainButton><Button onPress={onClose}>Cancel</Button></Row>
@@ -176,25 +341,55 @@ function AddAccount({ record, onClose }: { record: RecordData; onClose: () => vo
 function AddCard({ record, onClose }: { record: RecordData; onClose: () => void }) {
     const [draft, setDraft] = useState({ number: '', expires: '', holder: '', postcode: '' });
     const { run, problems, message } = useSaving();
-    const act = useSaid(record);
+    const act = useSaid();
     const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part });
     return (
         <FieldGroup aria-label="New card">
             <Form
+                onLeave={onClose}
                 autoComplete="off"
                 onSubmit={(event) => {
                     event.preventDefault();
                     void run(async () => {
-                        await act.save(() => ask(api.POST('/api/parties/{id}/cards', { params: { path: { id: record.party.id } }, body: draft })), 'Card kept by its token; the number is not.');
+                        await act.save(
+                            () => ask(api.POST('/api/parties/{id}/cards', { params: { path: { id: record.party.id } }, body: draft })),
+                            'Card kept by its token; the number is not.',
+                        );
                         onClose();
                     });
                 }}
             >
                 <FieldRow>
-                    <Field label="Card number" autoFocus width="220px" value={draft.number} onChange={(number) => set({ number })} problem={problems.number} />
-                    <Field label="Until" width="100px" placeholder="04/28" value={draft.expires} onChange={(expires) => set({ expires })} problem={problems.expires} />
-                    <Field label="Name on it" width="200px" value={draft.holder} onChange={(holder) => set({ holder })} problem={problems.holder} />
-                    <Field label="Billing postcode" width="120px" value={draft.postcode} onChange={(postcode) => set({ postcode })} problem={problems.postcode} />
+                    <Field
+                        label="Card number"
+                        autoFocus
+                        width="220px"
+                        value={draft.number}
+                        onChange={(number) => set({ number })}
+                        problem={problems.number}
+                    />
+                    <Field
+                        label="Until"
+                        width="100px"
+                        placeholder="04/28"
+                        value={draft.expires}
+                        onChange={(expires) => set({ expires })}
+                        problem={problems.expires}
+                    />
+                    <Field
+                        label="Name on it"
+                        width="200px"
+                        value={draft.holder}
+                        onChange={(holder) => set({ holder })}
+                        problem={problems.holder}
+                    />
+                    <Field
+                        label="Billing postcode"
+                        width="120px"
+                        value={draft.postcode}
+                        onChange={(postcode) => set({ postcode })}
+                        problem={problems.postcode}
+                    />
                 </FieldRow>
                 <Small>The number is checked, handed to the vault, and not kept here.</Small>
                 {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}

@@ -18,7 +18,7 @@ type Input = Schemas['CautionInput'];
 
 const LEVELS = [{ id: 'note', name: 'note: to be read' }, { id: 'stop', name: 'stop: do not go on' }];
 const USES = [
-    { id: 'any', name: 'whatever for' },
+    { id: 'any', name: 'any use' },
     { id: 'billing', name: 'when billing' },
     { id: 'paying', name: 'when paying' },
     { id: 'writing', name: 'when writing' },
@@ -26,7 +26,13 @@ const USES = [
 const BLANK: Input = { level: 'note', use: 'any', text: '', since: '', until: '' };
 
 /** A caution as everybody sees it. */
-function CautionView({ caution, children }: { caution: Pick<Caution, 'level' | 'use' | 'text' | 'periodText' | 'by'>; children?: ReactNode }) {
+function CautionView({
+    caution,
+    children,
+}: {
+    caution: Pick<Caution, 'level' | 'use' | 'text' | 'periodText' | 'by'>;
+    children?: ReactNode;
+}) {
     const isStop = caution.level === 'stop';
     const when = caution.use === 'any' ? '' : ` when ${caution.use}`;
     return (
@@ -40,11 +46,13 @@ function CautionView({ caution, children }: { caution: Pick<Caution, 'level' | '
 /** The cautions that are in force, at the head of the record. */
 export function Cautions({ record }: { record: RecordData }) {
     const mayEdit = useMayEdit(record);
-    const act = useRecordAction(record.party.id);
+    const act = useRecordAction();
     const say = useSay();
     const lift = async (caution: number) => {
         try {
-            await act(() => ask(api.DELETE('/api/parties/{id}/cautions/{caution}', { params: { path: { id: record.party.id, caution } } })));
+            await act(() =>
+                ask(api.DELETE('/api/parties/{id}/cautions/{caution}', { params: { path: { id: record.party.id, caution } } })),
+            );
             say('Caution lifted.');
         } catch (error) {
             say(`Not lifted. ${(error as Error).message}`);
@@ -63,7 +71,7 @@ export function CautionDialog({ record, onClose }: { record: RecordData; onClose
     const [draft, setDraft] = useState(BLANK);
     const { run, problems, message } = useSaving();
     const { userName } = useSession();
-    const act = useRecordAction(record.party.id);
+    const act = useRecordAction();
     const say = useSay();
     const set = (part: Partial<Input>) => setDraft({ ...draft, ...part });
 
@@ -79,14 +87,46 @@ export function CautionDialog({ record, onClose }: { record: RecordData; onClose
     return (
         <Dialog title={`A caution on ${record.party.displayName}`} onClose={onClose}>
             <Form onSubmit={(event) => void save(event)}>
-                <Field label="What colleagues should know" autoFocus value={draft.text} onChange={(text) => set({ text })} problem={problems.text} />
+                <Field
+                    label="What colleagues should know"
+                    autoFocus
+                    value={draft.text}
+                    onChange={(text) => set({ text })}
+                    problem={problems.text}
+                />
                 <FieldRow>
-                    <ChooseOne label="How much it asks for" width="190px" options={LEVELS} value={draft.level} onChange={(level) => set({ level: level as Input['level'] })} />
-                    <ChooseOne label="For what use" width="160px" options={USES} value={draft.use} onChange={(use) => set({ use: use as Input['use'] })} />
+                    <ChooseOne
+                        label="How serious it is"
+                        width="190px"
+                        options={LEVELS}
+                        value={draft.level}
+                        onChange={(level) => set({ level: level as Input['level'] })}
+                    />
+                    <ChooseOne
+                        label="When to show it"
+                        width="160px"
+                        options={USES}
+                        value={draft.use}
+                        onChange={(use) => set({ use: use as Input['use'] })}
+                    />
                 </FieldRow>
                 <FieldRow>
-                    <Field label="From" width="130px" placeholder="today" value={draft.since} onChange={(since) => set({ since })} problem={problems.since} />
-                    <Field label="Until" width="130px" placeholder="+30" value={draft.until} onChange={(until) => set({ until })} problem={problems.until} />
+                    <Field
+                        label="From"
+                        width="130px"
+                        placeholder="today"
+                        value={draft.since}
+                        onChange={(since) => set({ since })}
+                        problem={problems.since}
+                    />
+                    <Field
+                        label="Until"
+                        width="130px"
+                        placeholder="+30"
+                        value={draft.until}
+                        onChange={(until) => set({ until })}
+                        problem={problems.until}
+                    />
                 </FieldRow>
                 {draft.text.trim() !== '' && (
                     <>

@@ -9,7 +9,7 @@ import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
 import { Suggest } from '../../ui/Suggest';
 import { TagPicker } from '../../ui/TagPicker';
-import { Chips, Facts, FieldRow, Small, Stack } from '../../ui/Text';
+import { Chips, Facts, FieldRow, Half, Small, Stack } from '../../ui/Text';
 import { SectionFrame } from './SectionFrame';
 import { classificationSpec, newKey, type ClassificationDraft, type CodeRow, type RecordData } from './sections';
 import { useSection } from './useSection';
@@ -42,7 +42,7 @@ function factsOf({ classification }: RecordData): [string, React.ReactNode][] {
     const facts: [string, React.ReactNode][] = [
         ['Types', types.join(', ')],
         ['Tags', tags.length > 0 && <Chips>{tags.map((tag) => <li key={tag}>{tag}</li>)}</Chips>],
-        ['Looked after by', owner?.name],
+        ['Looked after by', inherited(owner)],
         ['Account manager', inherited(accountManager)],
         ['Buyer', inherited(buyer)],
         ['Came from', source],
@@ -54,7 +54,16 @@ function factsOf({ classification }: RecordData): [string, React.ReactNode][] {
 }
 
 function Read({ record }: { record: RecordData }) {
-    return <Facts>{factsOf(record).map(([name, value]) => <div key={name} {...(name === 'Grade' ? { className: 'internal' } : {})}><dt>{name}</dt><dd>{value}</dd></div>)}</Facts>;
+    return (
+        <Facts>
+            {factsOf(record).map(([name, value]) => (
+                <div key={name} {...(name === 'Grade' ? { className: 'internal' } : {})}>
+                    <dt>{name}</dt>
+                    <dd>{value}</dd>
+                </div>
+            ))}
+        </Facts>
+    );
 }
 
 function inherited({ inForce, from }: Inherited) {
@@ -78,29 +87,85 @@ function Fields({ record, draft, problems, onChange }: FieldsProps) {
     const { accountManager, buyer, owner } = record.classification;
 
     return (
-        <Stack style={{ width: '100%' }}>
+        <Stack $wide>
             <FieldRow>
-                <Half><TagPicker label="Types" options={types} value={draft.types} onChange={(chosen) => set({ types: chosen })} problem={problems.types} /></Half>
-                <Half><TagPicker label="Tags" takesNew options={tags} value={draft.tags} onChange={(chosen) => set({ tags: chosen })} problem={problems.tags} /></Half>
+                <Half>
+                    <TagPicker
+                        label="Types"
+                        options={types}
+                        value={draft.types}
+                        onChange={(chosen) => set({ types: chosen })}
+                        problem={problems.types}
+                    />
+                </Half>
+                <Half>
+                    <TagPicker
+                        label="Tags"
+                        takesNew
+                        options={tags}
+                        value={draft.tags}
+                        onChange={(chosen) => set({ tags: chosen })}
+                        problem={problems.tags}
+                    />
+                </Half>
             </FieldRow>
             <FieldRow>
-                <Colleague label="Looked after by" value={draft.ownerId} known={owner} onChange={(ownerId) => set({ ownerId })} problem={problems.ownerId} />
-                <Colleague label="Account manager" value={draft.accountManagerId} known={accountManager.own} above={accountManager} onChange={(accountManagerId) => set({ accountManagerId })} problem={problems.accountManagerId} />
-                <Colleague label="Buyer" value={draft.buyerId} known={buyer.own} above={buyer} onChange={(buyerId) => set({ buyerId })} problem={problems.buyerId} />
+                <Colleague
+                    label="Looked after by"
+                    value={draft.ownerId}
+                    known={owner.own}
+                    above={owner}
+                    onChange={(ownerId) => set({ ownerId })}
+                    problem={problems.ownerId}
+                />
+                <Colleague
+                    label="Account manager"
+                    value={draft.accountManagerId}
+                    known={accountManager.own}
+                    above={accountManager}
+                    onChange={(accountManagerId) => set({ accountManagerId })}
+                    problem={problems.accountManagerId}
+                />
+                <Colleague
+                    label="Buyer"
+                    value={draft.buyerId}
+                    known={buyer.own}
+                    above={buyer}
+                    onChange={(buyerId) => set({ buyerId })}
+                    problem={problems.buyerId}
+                />
             </FieldRow>
             <FieldRow>
-                <Suggest label="Came from" width="200px" options={sources.map((name) => ({ id: name, name }))} value={draft.source} onType={(source) => set({ source })} problem={problems.source} />
-                <ChooseFromMany label="Language" width="200px" options={languages} value={draft.language || 'none'} onChange={(id) => set({ language: id === 'none' ? '' : id })} problem={problems.language} />
-                <ChooseOne label="Grade, for the office only" width="170px" options={GRADES} value={String(draft.grade ?? 0)} onChange={(id) => set({ grade: Number(id) || null })} problem={problems.grade} />
+                <Suggest
+                    label="Came from"
+                    width="200px"
+                    options={sources.map((name) => ({ id: name, name }))}
+                    value={draft.source}
+                    onType={(source) => set({ source })}
+                    problem={problems.source}
+                />
+                <ChooseFromMany
+                    label="Language"
+                    width="200px"
+                    options={languages}
+                    value={draft.language || 'none'}
+                    onChange={(id) => set({ language: id === 'none' ? '' : id })}
+                    problem={problems.language}
+                />
+                <ChooseOne
+                    label="Grade, for the office only"
+                    width="170px"
+                    options={GRADES}
+                    value={String(draft.grade ?? 0)}
+                    onChange={(id) => set({ grade: Number(id) || null })}
+                    problem={problems.grade}
+                />
             </FieldRow>
             <Codes rows={draft.codes} problems={problems} onChange={(codes) => set({ codes })} />
         </Stack>
     );
 }
 
-function Half({ children }: { children: React.ReactNode }) {
-    return <div style={{ flex: '1 1 260px' }}>{children}</div>;
-}
 
 interface ColleagueProps {
     label: string;
@@ -137,13 +202,33 @@ function Codes({ rows, problems, onChange }: { rows: CodeRow[]; problems: Record
     return (
         <>
             {rows.map((row, index) => (
-                <FieldRow key={row.key} style={{ alignItems: 'flex-end' }}>
-                    <Suggest label="Whose number" width="220px" options={systems} value={row.system} onType={(system) => change(index, { system })} problem={problems[`codes.${index}.system`]} />
-                    <Field label="Number or id" width="220px" value={row.value} onChange={(value) => change(index, { value })} problem={problems[`codes.${index}.value`]} />
-                    <QuietButton aria-label={`Remove the number ${row.value}`} onPress={() => onChange(rows.filter((_, at) => at !== index))}><X size={16} aria-hidden /></QuietButton>
+                <FieldRow key={row.key} $foot>
+                    <Suggest
+                        label="Whose number"
+                        width="220px"
+                        options={systems}
+                        value={row.system}
+                        onType={(system) => change(index, { system })}
+                        problem={problems[`codes.${index}.system`]}
+                    />
+                    <Field
+                        label="Number or id"
+                        width="220px"
+                        value={row.value}
+                        onChange={(value) => change(index, { value })}
+                        problem={problems[`codes.${index}.value`]}
+                    />
+                    <QuietButton
+                        aria-label={`Remove the number ${row.value}`}
+                        onPress={() => onChange(rows.filter((_, at) => at !== index))}
+                    >
+                        <X size={16} aria-hidden />
+                    </QuietButton>
                 </FieldRow>
             ))}
-            <AddRow onAdd={() => onChange([...rows, { key: newKey(), id: null, system: '', value: '' }])}>Add a number from elsewhere</AddRow>
+            <AddRow onAdd={() => onChange([...rows, { key: newKey(), id: null, system: '', value: '' }])}>
+                Add a number from elsewhere
+            </AddRow>
         </>
     );
 }

@@ -1,7 +1,7 @@
 import { useSession } from '../../api/session';
 import { ChooseOne, ChooseSeveral } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
-import { Facts, FieldGroup, Quiet, Small, SubHeading } from '../../ui/Text';
+import { Facts, FieldGroup, Paragraphs, Quiet, Small, SubHeading } from '../../ui/Text';
 import { PrivateField, PrivateValue } from './PrivateValue';
 import { SectionFrame } from './SectionFrame';
 import { detailsSpec, type DetailsDraft, type RecordData } from './sections';
@@ -10,17 +10,19 @@ import { useSection } from './useSection';
 type Sheet = RecordData['details']['sheets'][number];
 type SheetField = Sheet['fields'][number];
 
-const NONE = { id: '', name: 'not said' };
-const WIDTHS: Partial<Record<SheetField['kind'], string>> = { number: '160px', date: '160px', amount: '160px', text: '340px', secret: '340px' };
+const NONE = { id: '', name: 'not stated' };
+const WIDTHS: Partial<Record<SheetField['kind'], string>> = {
+    number: '160px',
+    date: '160px',
+    amount: '160px',
+    text: '340px',
+    secret: '340px',
+};
 
 /** The firm's own fields. */
 export function DetailsSection({ record }: { record: RecordData }) {
     const { sheets } = record.details;
-    const secrets = new Set(sheets.flatMap(({ fields }) => fields).filter(({ kind }) => kind === 'secret').map(({ id }) => String(id)));
-    const edit = useSection(record, {
-        ...detailsSpec,
-        isUndoable: (draft) => Object.entries(draft).every(([id, value]) => !secrets.has(id) || value === null),
-    });
+    const edit = useSection(record, detailsSpec);
     if (sheets.length === 0) {
         return null;
     }
@@ -28,11 +30,19 @@ export function DetailsSection({ record }: { record: RecordData }) {
         <SectionFrame
             edit={edit}
             saveLabel="Save details"
-            folded={sheets.every(({ fields }) => fields.every(({ isFilled }) => !isFilled)) ? `Nothing filled in yet: ${sheets.map(({ name }) => name).join(', ')}.` : undefined}
-            read={sheets.map((sheet) => <SheetView key={sheet.id} partyId={record.party.id} sheet={sheet} />)}
-            fields={(draft) => sheets.map((sheet) => (
-                <SheetFields key={sheet.id} sheet={sheet} draft={draft} problems={edit.problems} onChange={edit.change} />
+            folded={
+                sheets.every(({ fields }) => fields.every(({ isFilled }) => !isFilled))
+                    ? `Nothing filled in yet: ${sheets.map(({ name }) => name).join(', ')}.`
+                    : undefined
+            }
+            read={sheets.map((sheet) => (
+                <SheetView key={sheet.id} partyId={record.party.id} sheet={sheet} />
             ))}
+            fields={(draft) =>
+                sheets.map((sheet) => (
+                    <SheetFields key={sheet.id} sheet={sheet} draft={draft} problems={edit.problems} onChange={edit.change} />
+                ))
+            }
         />
     );
 }
@@ -42,15 +52,26 @@ function SheetView({ partyId, sheet }: { partyId: number; sheet: Sheet }) {
     return (
         <div>
             <SubHeading>{sheet.name}</SubHeading>
-            {filled.length === 0 ? <Quiet>Nothing filled in yet.</Quiet> : (
+            {filled.length === 0 ? (
+                <Quiet>Nothing filled in yet.</Quiet>
+            ) : (
                 <Facts>
                     {filled.map((field) => (
                         <div key={field.id}>
                             <dt>{field.name}</dt>
-                            <dd style={{ whiteSpace: 'pre-line' }}>
-                                {field.kind === 'secret' ? <PrivateValue partyId={partyId} name={field.name} fieldId={field.id} /> : field.display}
-                                {!field.isAskedFor && <> <Small>no longer asked for</Small></>}
-                            </dd>
+                            <Paragraphs as="dd">
+                                {field.kind === 'secret' ? (
+                                    <PrivateValue partyId={partyId} name={field.name} fieldId={field.id} />
+                                ) : (
+                                    field.display
+                                )}
+                                {!field.isAskedFor && (
+                                    <>
+                                        {' '}
+                                        <Small>no longer asked for</Small>
+                                    </>
+                                )}
+                            </Paragraphs>
                         </div>
                     ))}
                 </Facts>
@@ -70,19 +91,21 @@ function SheetFields({ sheet, draft, problems, onChange }: FieldsProps) {
     // Problems come by the place in what was sent, which is the draft's own order.
     const order = Object.keys(draft);
     const asked = sheet.fields.filter(({ isAskedFor }) => isAskedFor);
-    return asked.length > 0 && (
-        <FieldGroup>
-            <legend>{sheet.name}</legend>
-            {asked.map((field) => (
-                <OneField
-                    key={field.id}
-                    field={field}
-                    value={draft[field.id] ?? null}
-                    problem={problems[`values.${order.indexOf(String(field.id))}.value`]}
-                    onChange={(value) => onChange({ ...draft, [field.id]: value })}
-                />
-            ))}
-        </FieldGroup>
+    return (
+        asked.length > 0 && (
+            <FieldGroup>
+                <legend>{sheet.name}</legend>
+                {asked.map((field) => (
+                    <OneField
+                        key={field.id}
+                        field={field}
+                        value={draft[field.id] ?? null}
+                        problem={problems[`values.${order.indexOf(String(field.id))}.value`]}
+                        onChange={(value) => onChange({ ...draft, [field.id]: value })}
+                    />
+                ))}
+            </FieldGroup>
+        )
     );
 }
 
@@ -101,9 +124,19 @@ function OneField({ field, value, problem, onChange }: OneFieldProps) {
     const text = value ?? '';
     switch (field.kind) {
         case 'secret':
-            return maySeePrivate
-                ? <PrivateField label={field.name} value={value} isKept={field.isFilled} onChange={onChange} problem={problem} {...hint} {...sized} />
-                : <Quiet>{field.name}: private</Quiet>;
+            return maySeePrivate ? (
+                <PrivateField
+                    label={field.name}
+                    value={value}
+                    isKept={field.isFilled}
+                    onChange={onChange}
+                    problem={problem}
+                    {...hint}
+                    {...sized}
+                />
+            ) : (
+                <Quiet>{field.name}: private</Quiet>
+            );
         case 'several choices':
             return (
                 <ChooseSeveral
@@ -128,6 +161,16 @@ function OneField({ field, value, problem, onChange }: OneFieldProps) {
             );
         }
         default:
-            return <Field label={field.name} value={text} onChange={onChange} problem={problem} {...hint} {...sized} {...(field.kind === 'long text' ? { lines: 3 } : {})} />;
+            return (
+                <Field
+                    label={field.name}
+                    value={text}
+                    onChange={onChange}
+                    problem={problem}
+                    {...hint}
+                    {...sized}
+                    {...(field.kind === 'long text' ? { lines: 3 } : {})}
+                />
+            );
     }
 }

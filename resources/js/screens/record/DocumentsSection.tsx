@@ -28,41 +28,69 @@ export function DocumentsSection({ record }: { record: RecordData }) {
     const mayEdit = useMayEdit(record);
     const [isOpening, setOpening] = useState(false);
     const navigate = useNavigate();
-    const sides = [...new Set([...(party.isClient ? ['client'] : []), ...(party.isVendor ? ['vendor'] : []), ...standing.sides.map(({ side }) => side)])];
-    const write = (kinds: readonly (readonly [string, string])[]) => kinds.map(([kind, name]) => ({ id: kind, name, onChoose: () => void navigate(`/records/${party.id}/write/${kind}`) }));
+    const sides = [
+        ...new Set([
+            ...(party.isClient ? ['client'] : []),
+            ...(party.isVendor ? ['vendor'] : []),
+            ...standing.sides.map(({ side }) => side),
+        ]),
+    ];
+    const write = (kinds: readonly (readonly [string, string])[]) =>
+        kinds.map(([kind, name]) => ({ id: kind, name, onChoose: () => void navigate(`/records/${party.id}/write/${kind}`) }));
 
     return (
         <PlainSection id="documents" title="Documents">
-            <Stack $gap="small" style={{ justifyItems: 'stretch' }}>
+            <Stack $gap="small" $stretch>
                 {mayEdit && (
                     <Row $gap="small">
-                        {(party.isClient || !party.isVendor) && <ButtonLink href={`/records/${party.id}/write/invoice`}>New invoice</ButtonLink>}
+                        {(party.isClient || !party.isVendor) && (
+                            <ButtonLink href={`/records/${party.id}/write/invoice`}>New invoice</ButtonLink>
+                        )}
                         {party.isVendor && <ButtonLink href={`/records/${party.id}/write/bill`}>Enter a bill</ButtonLink>}
-                        <Menu label="Another document" items={[...write(CLIENT), ...write(VENDOR), { id: 'opening', name: 'Opening balance …', onChoose: () => setOpening(true) }]} />
+                        <Menu
+                            label="Another document"
+                            items={[
+                                ...write(CLIENT),
+                                ...write(VENDOR),
+                                { id: 'opening', name: 'Opening balance …', onChoose: () => setOpening(true) },
+                            ]}
+                        />
                         {sides.includes('client') && <ButtonLink href={`/records/${party.id}/payment/client`}>Record a payment</ButtonLink>}
                         {sides.includes('vendor') && <ButtonLink href={`/records/${party.id}/payment/vendor`}>Pay them</ButtonLink>}
                     </Row>
                 )}
-                {counts.length === 0
-                    ? <Quiet>No documents yet. Quotes, orders, invoices and bills stand here, the newest first.</Quiet>
-                    : (
-                        <>
-                            <Row $gap="small">
-                                {counts.map(({ kind, kindTitle, state, stateWords, count }) => (
-                                    <Small key={kind + state}><Link to={`/ledger?partyId=${party.id}&kind=${kind}&state=${state}`}>{count} {kindTitle.toLowerCase()}{count === 1 ? '' : 's'} {stateWords}</Link></Small>
-                                ))}
-                            </Row>
-                            <DocumentTable rows={newest} />
-                            <Row $gap="small">
-                                <Link to={`/ledger?partyId=${party.id}`}>All documents</Link>
-                                <Link to={`/ledger?what=payments&partyId=${party.id}`}>All payments</Link>
-                                {standing.sides.map(({ side, currency }) => (
-                                    <Link key={side + currency} to={`/records/${party.id}/statement?side=${side}&currency=${currency}`}>Statement, {side === 'client' ? 'what they owe' : 'what we owe'}{standing.sides.length > 1 && ` in ${currency}`}</Link>
-                                ))}
-                                {standing.sides.some(({ side, overdue }) => side === 'client' && overdue.sign > 0) && <a href={`/api/parties/${party.id}/reminder-letter`} target="_blank" rel="noreferrer">Reminder letter</a>}
-                            </Row>
-                        </>
-                    )}
+                {counts.length === 0 ? (
+                    <Quiet>No documents yet. Quotes, orders, invoices and bills stand here, the newest first.</Quiet>
+                ) : (
+                    <>
+                        <Row $gap="small">
+                            {counts.map(({ kind, kindTitle, state, stateWords, count }) => (
+                                <Small key={kind + state}>
+                                    <Link to={`/ledger?partyId=${party.id}&kind=${kind}&state=${state}`}>
+                                        {count} {kindTitle.toLowerCase()}
+                                        {count === 1 ? '' : 's'} {stateWords}
+                                    </Link>
+                                </Small>
+                            ))}
+                        </Row>
+                        <DocumentTable rows={newest} />
+                        <Row $gap="small">
+                            <Link to={`/ledger?partyId=${party.id}`}>All documents</Link>
+                            <Link to={`/ledger?what=payments&partyId=${party.id}`}>All payments</Link>
+                            {standing.sides.map(({ side, currency }) => (
+                                <Link key={side + currency} to={`/records/${party.id}/statement?side=${side}&currency=${currency}`}>
+                                    Statement, {side === 'client' ? 'what they owe' : 'what we owe'}
+                                    {standing.sides.length > 1 && ` in ${currency}`}
+                                </Link>
+                            ))}
+                            {standing.sides.some(({ side, overdue }) => side === 'client' && overdue.sign > 0) && (
+                                <a href={`/api/parties/${party.id}/reminder-letter`} target="_blank" rel="noreferrer">
+                                    Reminder letter
+                                </a>
+                            )}
+                        </Row>
+                    </>
+                )}
             </Stack>
             {isOpening && <Opening record={record} onClose={() => setOpening(false)} />}
         </PlainSection>
@@ -71,7 +99,12 @@ export function DocumentsSection({ record }: { record: RecordData }) {
 
 function Opening({ record, onClose }: { record: RecordData; onClose: () => void }) {
     const { officeCurrency } = useSession();
-    const [draft, setDraft] = useState({ side: record.party.isVendor && !record.party.isClient ? 'vendor' as const : 'client' as const, amount: '', currency: officeCurrency, asOf: '' });
+    const [draft, setDraft] = useState({
+        side: record.party.isVendor && !record.party.isClient ? ('vendor' as const) : ('client' as const),
+        amount: '',
+        currency: officeCurrency,
+        asOf: '',
+    });
     const { run, problems, message } = useSaving();
     const say = useSay();
     return (
@@ -88,13 +121,44 @@ function Opening({ record, onClose }: { record: RecordData; onClose: () => void 
                 }}
             >
                 <p>What was owed when the books began. It is set once a side, before the first document, and ages from its day.</p>
-                <ChooseOne label="Side" options={[{ id: 'client', name: 'they owed us' }, { id: 'vendor', name: 'we owed them' }]} value={draft.side} onChange={(side) => setDraft({ ...draft, side: side as 'client' })} />
+                <ChooseOne
+                    label="Side"
+                    options={[
+                        { id: 'client', name: 'they owed us' },
+                        { id: 'vendor', name: 'we owed them' },
+                    ]}
+                    value={draft.side}
+                    onChange={(side) => setDraft({ ...draft, side: side as 'client' })}
+                />
                 <FieldRow>
-                    <Field label="Amount" autoFocus width="150px" value={draft.amount} onChange={(amount) => setDraft({ ...draft, amount })} problem={problems.amount ?? message} />
-                    <Field label="Currency" width="90px" value={draft.currency} onChange={(currency) => setDraft({ ...draft, currency })} problem={problems.currency} />
-                    <Field label="As of" width="130px" placeholder="1 Jan 2026" value={draft.asOf} onChange={(asOf) => setDraft({ ...draft, asOf })} problem={problems.asOf} />
+                    <Field
+                        label="Amount"
+                        autoFocus
+                        width="150px"
+                        value={draft.amount}
+                        onChange={(amount) => setDraft({ ...draft, amount })}
+                        problem={problems.amount ?? message}
+                    />
+                    <Field
+                        label="Currency"
+                        width="90px"
+                        value={draft.currency}
+                        onChange={(currency) => setDraft({ ...draft, currency })}
+                        problem={problems.currency}
+                    />
+                    <Field
+                        label="As of"
+                        width="130px"
+                        placeholder="1 Jan 2026"
+                        value={draft.asOf}
+                        onChange={(asOf) => setDraft({ ...draft, asOf })}
+                        problem={problems.asOf}
+                    />
                 </FieldRow>
-                <DialogButtons><MainButton type="submit">Set the balance</MainButton><Button onPress={onClose}>Cancel</Button></DialogButtons>
+                <DialogButtons>
+                    <MainButton type="submit">Set the balance</MainButton>
+                    <Button onPress={onClose}>Cancel</Button>
+                </DialogButtons>
             </Form>
         </Dialog>
     );

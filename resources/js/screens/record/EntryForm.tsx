@@ -22,7 +22,7 @@ export function EntryForm({ id, onClose }: { id: number; onClose: () => void }) 
     const [isPinned, setPinned] = useState(false);
     const [withParty, setWithParty] = useState<{ id: number; displayName: string }>();
     const { run, problems, message } = useSaving();
-    const act = useRecordAction(id);
+    const act = useRecordAction();
     const say = useSay();
 
     const save = async () => {
@@ -30,15 +30,15 @@ export function EntryForm({ id, onClose }: { id: number; onClose: () => void }) 
             await act(() => ask(api.POST('/api/parties/{id}/entries', {
                 params: { path: { id } }, body: { kind, day, text, isPinned, withPartyId: withParty?.id ?? null },
             })));
-            say('Written into the log.');
+            say('Added to the log.');
             onClose();
         });
     };
 
     return (
         <Form
-            aria-label="Write into the log"
-            style={{ width: '100%' }}
+            aria-label="Add to the log"
+            $wide
             onSubmit={(event: FormEvent) => {
                 event.preventDefault();
                 void save();
@@ -50,17 +50,23 @@ export function EntryForm({ id, onClose }: { id: number; onClose: () => void }) 
                 <ChooseOne label="Kind" width="130px" options={KINDS} value={kind} onChange={(chosen) => setKind(chosen as Kind)} />
                 <Field label="On" width="150px" placeholder="today" value={day} onChange={setDay} problem={problems.day} />
             </FieldRow>
-            {withParty === undefined
-                ? <RecordPicker label="With whom, if with somebody else" onPick={setWithParty} takesFocus={false} />
-                : <Row $gap="small">With {withParty.displayName} <QuietButton onPress={() => setWithParty(undefined)}>Somebody else</QuietButton></Row>}
-            <Tick isSelected={isPinned} onChange={setPinned}>pin it to the head of the record</Tick>
+            {withParty === undefined ? (
+                <RecordPicker label="With whom, if with somebody else" onPick={setWithParty} takesFocus={false} />
+            ) : (
+                <Row $gap="small">
+                    With {withParty.displayName} <QuietButton onPress={() => setWithParty(undefined)}>Somebody else</QuietButton>
+                </Row>
+            )}
+            <Tick isSelected={isPinned} onChange={setPinned}>
+                pin it to the head of the record
+            </Tick>
             {message !== undefined && (
-                <Notice tone="stop" title="Not written yet">{message} What you typed is still here.</Notice>
+                <Notice tone="stop" title="Not added yet">{message} What you typed is still here.</Notice>
             )}
             <Row $gap="small">
-                <MainButton type="submit">Write into the log</MainButton>
+                <MainButton type="submit">Add to the log</MainButton>
                 <Button onPress={onClose}>Cancel</Button>
-                <Quiet aria-hidden>Ctrl+Enter writes</Quiet>
+                <Quiet aria-hidden>Ctrl+Enter adds it</Quiet>
             </Row>
         </Form>
     );

@@ -1,9 +1,8 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { keepRecord } from '../../api/queries';
 import { FileText, Image } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { api, ask, Refused, type Schemas } from '../../api/client';
-import { forgetLists, recordQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useEnsureSignedIn } from '../../api/signIn';
 import { useSaving } from '../../api/useSaving';
@@ -59,7 +58,7 @@ export function FilesSection({ record }: { record: RecordData }) {
                     <Row key={key} $gap="small">
                         <span>{name}</span>
                         {problem === undefined
-                            ? <><Progress aria-label={`Sending ${name}`} max={1} value={part} /><Small>{Math.round(part * 100)} %</Small></>
+                            ? <><Progress aria-label={`Sending ${name}`} max={1} value={part} /><Small>{Math.round(part * 100)}%</Small></>
                             : <><Mark tone="stop">{problem}</Mark><QuietButton onPress={() => dismiss(key)}>Dismiss</QuietButton></>}
                     </Row>
                 ))}
@@ -76,18 +75,17 @@ export function FilesSection({ record }: { record: RecordData }) {
 /** Sends files one after the other; one that is refused holds up none of the others. */
 function useSending(record: RecordData) {
     const [sending, setSending] = useState<Sending[]>([]);
-    const client = useQueryClient();
     const ensureSignedIn = useEnsureSignedIn();
     const say = useSay();
     const { id } = record.party;
-    const change = (key: string, part: Partial<Sending>) => setSending((all) => all.map((one) => one.key === key ? { ...one, ...part } : one));
+    const change = (key: string, part: Partial<Sending>) =>
+        setSending((all) => all.map((one) => (one.key === key ? { ...one, ...part } : one)));
     const dismiss = (key: string) => setSending((all) => all.filter((one) => one.key !== key));
 
     const sendOne = async (key: string, file: File): Promise<boolean> => {
         try {
             const kind = file.type.startsWith('image/') ? 'photo' : 'other';
-            client.setQueryData(recordQuery(id).queryKey, await upload(id, file, kind, (part) => change(key, { part })));
-            forgetLists(id);
+            keepRecord(await upload(id, file, kind, (part) => change(key, { part })));
             dismiss(key);
             return true;
         } catch (error) {
@@ -124,10 +122,25 @@ function FileLine({ record, file }: { record: RecordData; file: FileData }) {
             <Sign size={15} aria-hidden />
             <Stack $gap="hair">
                 <Row $gap="small">
-                    {maySee ? <a href={`/api/files/${file.id}`} download>{file.name}</a> : <span>{file.name}</span>}
-                    {file.expiresOn !== '' && (file.isExpired ? <Mark tone="look">expired on {file.expiresOn}</Mark> : <Small>until {file.expiresOn}</Small>)}
-                    {file.canBeShown && maySee && <QuietButton aria-label={`Show ${file.name}`} onPress={() => setOpen('show')}>Show</QuietButton>}
-                    {mayEdit && <QuietButton aria-label={`Change ${file.name}`} onPress={() => setOpen('change')}>Change</QuietButton>}
+                    {maySee ? (
+                        <a href={`/api/files/${file.id}`} download>
+                            {file.name}
+                        </a>
+                    ) : (
+                        <span>{file.name}</span>
+                    )}
+                    {file.expiresOn !== '' &&
+                        (file.isExpired ? <Mark tone="look">expired on {file.expiresOn}</Mark> : <Small>until {file.expiresOn}</Small>)}
+                    {file.canBeShown && maySee && (
+                        <QuietButton aria-label={`Show ${file.name}`} onPress={() => setOpen('show')}>
+                            Show
+                        </QuietButton>
+                    )}
+                    {mayEdit && (
+                        <QuietButton aria-label={`Change ${file.name}`} onPress={() => setOpen('change')}>
+                            Change
+                        </QuietButton>
+                    )}
                 </Row>
                 <Small>{notes.filter(Boolean).join(' · ')}</Small>
             </Stack>
@@ -139,15 +152,20 @@ function FileLine({ record, file }: { record: RecordData; file: FileData }) {
                     <DialogButtons><MainButton onPress={() => setOpen(undefined)}>Close</MainButton></DialogButtons>
                 </Dialog>
             )}
-            {open === 'change' && <FileDialog record={record} file={file} onClose={() => setOpen(undefined)} />}
+            {open === 'change' && <FileDialog file={file} onClose={() => setOpen(undefined)} />}
         </Line>
     );
 }
 
-function FileDialog({ record, file, onClose }: { record: RecordData; file: FileData; onClose: () => void }) {
-    const [draft, setDraft] = useState<Schemas['FileInput']>({ name: file.name, kind: file.kind, expiresOn: file.expiresOn, isPrivate: file.isPrivate });
+function FileDialog({ file, onClose }: { file: FileData; onClose: () => void }) {
+    const [draft, setDraft] = useState<Schemas['FileInput']>({
+        name: file.name,
+        kind: file.kind,
+        expiresOn: file.expiresOn,
+        isPrivate: file.isPrivate,
+    });
     const { run, problems, message } = useSaving();
-    const act = useRecordAction(record.party.id);
+    const act = useRecordAction();
     const say = useSay();
     const path = { params: { path: { file: file.id } } };
     const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part });
@@ -168,14 +186,36 @@ function FileDialog({ record, file, onClose }: { record: RecordData; file: FileD
             >
                 <Field label="Name" autoFocus value={draft.name} onChange={(name) => set({ name })} problem={problems.name} />
                 <FieldRow>
-                    <ChooseOne label="What it is" width="160px" options={KINDS.map((id) => ({ id, name: id }))} value={draft.kind} onChange={(kind) => set({ kind: kind as Kind })} />
-                    <Field label="Expires on" width="160px" placeholder="31 Dec 2027" value={draft.expiresOn} onChange={(expiresOn) => set({ expiresOn })} problem={problems.expiresOn} hint="You are reminded 30 days before." />
+                    <ChooseOne
+                        label="What it is"
+                        width="160px"
+                        options={KINDS.map((id) => ({ id, name: id }))}
+                        value={draft.kind}
+                        onChange={(kind) => set({ kind: kind as Kind })}
+                    />
+                    <Field
+                        label="Expires on"
+                        width="160px"
+                        placeholder="31 Dec 2027"
+                        value={draft.expiresOn}
+                        onChange={(expiresOn) => set({ expiresOn })}
+                        problem={problems.expiresOn}
+                        hint="You are reminded 30 days before."
+                    />
                 </FieldRow>
-                <Tick isSelected={draft.isPrivate} onChange={(isPrivate) => set({ isPrivate })}>private: only for those who may see private values</Tick>
-                {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
+                <Tick isSelected={draft.isPrivate} onChange={(isPrivate) => set({ isPrivate })}>
+                    private: only for those who may see private values
+                </Tick>
+                {message !== undefined && (
+                    <Notice tone="stop" title="Not saved">
+                        {message}
+                    </Notice>
+                )}
                 <DialogButtons>
                     <MainButton type="submit">Save it</MainButton>
-                    <Button onPress={() => void save('File removed.', () => ask(api.DELETE('/api/files/{file}', path)))}>Remove the file</Button>
+                    <Button onPress={() => void save('File removed.', () => ask(api.DELETE('/api/files/{file}', path)))}>
+                        Remove the file
+                    </Button>
                     <Button onPress={onClose}>Cancel</Button>
                 </DialogButtons>
             </Form>

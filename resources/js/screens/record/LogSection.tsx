@@ -42,7 +42,7 @@ export function LogSection({ record }: { record: RecordData }) {
     const [show, setShow] = useState<Show>('all');
     const [isWriting, setWriting] = useState(false);
     const { data, isError, hasNextPage, fetchNextPage, refetch } = useInfiniteQuery({
-        queryKey: ['changes', id, show],
+        queryKey: ['records', 'changes', id, show],
         queryFn: ({ pageParam }) => ask(api.GET('/api/parties/{id}/changes', {
             params: { path: { id }, query: { show, ...(pageParam === undefined ? {} : { before: pageParam }) } },
         })),
@@ -58,10 +58,10 @@ export function LogSection({ record }: { record: RecordData }) {
             isInternal
             tools={mayEdit && !isWriting && <QuietButton data-edit onPress={() => setWriting(true)}>Write an entry</QuietButton>}
         >
-            <Stack $gap="medium" style={{ justifyItems: 'stretch' }}>
+            <Stack $gap="medium" $stretch>
                 {isWriting && <EntryForm id={id} onClose={() => setWriting(false)} />}
                 <ChooseOne label="Shown" width="170px" options={SHOWN} value={show} onChange={(chosen) => setShow(chosen as Show)} />
-                {isError && <Quiet>The log could not be read. <Button onPress={() => void refetch()}>Try again</Button></Quiet>}
+                {isError && <Quiet>The log could not be loaded. <Button onPress={() => void refetch()}>Try again</Button></Quiet>}
                 {data !== undefined && changes.length === 0 && <Quiet>Nothing yet.</Quiet>}
                 <Entries>
                     {bySave(changes).map(({ first, changes: saved }) => (
@@ -122,7 +122,7 @@ function Written({ record, entry, mayEdit }: { record: RecordData; entry: Entry;
             <Text>{entry.text}</Text>
             {mayEdit && (
                 <Row $gap="small">
-                    <QuietButton onPress={() => void pin(!entry.isPinned)}>{entry.isPinned ? 'Take it down' : 'Pin it'}</QuietButton>
+                    <QuietButton onPress={() => void pin(!entry.isPinned)}>{entry.isPinned ? 'Unpin it' : 'Pin it'}</QuietButton>
                     <QuietButton onPress={() => void remove()}>Remove</QuietButton>
                 </Row>
             )}
@@ -146,13 +146,13 @@ export function PinnedEntry({ record, entry }: { record: RecordData; entry: Entr
         <div className="internal">
             <EntryHead entry={entry} />
             <Text>{entry.text}</Text>
-            {useMayEdit(record) && <QuietButton onPress={() => void pin(false)}>Take it down</QuietButton>}
+            {useMayEdit(record) && <QuietButton onPress={() => void pin(false)}>Unpin it</QuietButton>}
         </div>
     );
 }
 
 function useEntry(record: RecordData, entry: Entry) {
-    const act = useRecordAction(record.party.id);
+    const act = useRecordAction();
     const say = useSay();
     const path = { params: { path: { id: record.party.id, logEntry: entry.id } } };
     const tell = async (done: string, call: () => Promise<RecordData>) => {
@@ -165,7 +165,7 @@ function useEntry(record: RecordData, entry: Entry) {
     };
     return {
         pin: (isPinned: boolean) => tell(
-            isPinned ? 'Pinned to the head of the record.' : 'Taken down; it stays in the log.',
+            isPinned ? 'Pinned to the head of the record.' : 'Unpinned; it stays in the log.',
             () => ask(api.PUT('/api/parties/{id}/entries/{logEntry}', { ...path, body: { isPinned } })),
         ),
         remove: () => tell('Removed; what it said stays in the log.', () => ask(api.DELETE('/api/parties/{id}/entries/{logEntry}', path))),

@@ -1,4 +1,6 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
+import { queryClient } from '../../api/queries';
+import { fiveDigits, zipQuery } from '../../api/zips';
 import { MainButton } from '../../ui/Button';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
 import type { Spot } from '../../ui/PlaceMap';
@@ -9,12 +11,10 @@ type AddressData = RecordData['addresses']['addresses'][number];
 
 const PlaceMap = lazy(async () => ({ default: (await import('../../ui/PlaceMap')).PlaceMap }));
 
-/** Lines of "05301 42.8509 -72.5579". */
-async function spotOfZip(zip: string): Promise<Spot | undefined> {
-    const answer = await fetch('/build/zips.txt');
-    const line = answer.ok ? (await answer.text()).split('\n').find((one) => one.startsWith(`${zip} `)) : undefined;
-    const [, latitude, longitude] = line?.split(' ') ?? [];
-    return latitude === undefined || longitude === undefined ? undefined : { latitude: Number(latitude), longitude: Number(longitude), what: `ZIP code ${zip}` };
+async function spotOfZip(typed: string): Promise<Spot | undefined> {
+    const zip = fiveDigits(typed);
+    const place = zip === undefined ? null : await queryClient.fetchQuery(zipQuery(zip));
+    return place === null ? undefined : { ...place, what: `ZIP code ${zip}` };
 }
 
 /** Where the address is, as near as the program knows: by ZIP code in the USA, else by state or country. */
@@ -24,7 +24,7 @@ function useSpot(address: AddressData): Spot | null | undefined {
         let isOpen = true;
         const find = async () => {
             const { middleOf } = await import('../../ui/PlaceMap');
-            return (address.country === 'US' ? await spotOfZip(address.postcode.slice(0, 5)) ?? middleOf(address.regionName, true) : undefined)
+            return (address.country === 'US' ? await spotOfZip(address.postcode) ?? middleOf(address.regionName, true) : undefined)
                 ?? middleOf(address.countryName, false) ?? null;
         };
         find().then((found) => isOpen && setSpot(found), () => isOpen && setSpot(null));

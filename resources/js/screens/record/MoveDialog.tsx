@@ -1,5 +1,5 @@
 import { useState, type FormEvent } from 'react';
-import { api, ask } from '../../api/client';
+import { api, ask, type Schemas } from '../../api/client';
 import { useSaving } from '../../api/useSaving';
 import { Button, MainButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
@@ -10,6 +10,7 @@ import { useSay } from '../../ui/StatusLine';
 import { Notice, Small } from '../../ui/Text';
 import { PlaceFields, type Place } from './PlaceFields';
 import type { RecordData } from './sections';
+import { TouchedDialog } from './TouchedDialog';
 import { useRecordAction } from './useRecordAction';
 
 type AddressData = RecordData['addresses']['addresses'][number];
@@ -18,30 +19,60 @@ type AddressData = RecordData['addresses']['addresses'][number];
 export function MoveDialog({ record, address, onClose }: { record: RecordData; address: AddressData; onClose: () => void }) {
     const [place, setPlace] = useState<Place>({ country: address.country, lines: '', locality: '', region: '', postcode: '' });
     const [since, setSince] = useState('');
-    const [everybody, setEverybody] = useState(address.sharedWith.length > 0);
+    const isShared = address.sharedWith.length > 0;
+    const [everybody, setEverybody] = useState(isShared);
     const { run, problems, message } = useSaving();
-    const act = useRecordAction(record.party.id);
+    const act = useRecordAction();
     const say = useSay();
 
+    const [touched, setTouched] = useState<Schemas['TouchedDocuments']>();
+    const params = { path: { id: record.party.id, addressUse: address.id } };
+    const body = (documentIds: number[]) => ({ ...place, since, everybody: everybody && isShared, documentIds });
+
+    const move = (documentIds: number[]) => run(async () => {
+        await act(() => ask(api.POST('/api/parties/{id}/addresses/{addressUse}/move', { params, body: body(documentIds) })));
+        say(everybody && isShared ? 'Moved, with everybody there.' : 'Moved.');
+        onClose();
+    });
+
+    /** Asks first which documents take the new address, where any shows the old one. */
     const save = async (event: FormEvent) => {
         event.preventDefault();
-        await run(async () => {
-            await act(() => ask(api.POST('/api/parties/{id}/addresses/{addressUse}/move', {
-                params: { path: { id: record.party.id, addressUse: address.id } }, body: { ...place, since, everybody },
-            })));
-            say(everybody ? 'Moved, with everybody there.' : 'Moved.');
-            onClose();
+        let found: Schemas['TouchedDocuments'] | undefined;
+        const isAsked = await run(async () => {
+            found = await ask(api.POST('/api/parties/{id}/touched/addresses/{addressUse}', { params, body: body([]) }));
         });
+        if (isAsked && found !== undefined && found.documents.length > 0) {
+            setTouched(found);
+        } else if (isAsked) {
+            await move([]);
+        }
     };
 
     return (
         <Dialog title={`${record.party.displayName} moves`} onClose={onClose} isWide>
             <Form onSubmit={(event) => void save(event)}>
                 <Small>From {address.text.join(', ')}. The old address is kept until the day before.</Small>
-                <Field label="First day at the new address" autoFocus width="200px" placeholder="today" value={since} onChange={setSince} problem={problems.since} />
-                <PlaceFields partyId={record.party.id} place={place} problemAt={(field) => problems[field]} onChange={(part) => setPlace((kept) => ({ ...kept, ...part }))} />
-                {address.sharedWith.length > 0 && (
-                    <Tick isSelected={everybody} onChange={setEverybody}>{`everybody here moves: also ${address.sharedWith.map(({ name }) => name).join(', ')}`}</Tick>
+                <Field
+                    label="First day at the new address"
+                    autoFocus
+                    width="200px"
+                    placeholder="today"
+                    value={since}
+                    onChange={setSince}
+                    problem={problems.since}
+                />
+                <PlaceFields
+                    partyId={record.party.id}
+                    place={place}
+                    problemAt={(field) => problems[field]}
+                    onChange={(part) => setPlace((kept) => ({ ...kept, ...part }))}
+                />
+                {isShared && (
+                    <Tick
+                        isSelected={everybody}
+                        onChange={setEverybody}
+                    >{`everybody here moves: also ${address.sharedWith.map(({ name }) => name).join(', ')}`}</Tick>
                 )}
                 {message !== undefined && <Notice tone="stop" title="Not moved">{message}</Notice>}
                 <DialogButtons>
@@ -49,6 +80,17 @@ export function MoveDialog({ record, address, onClose }: { record: RecordData; a
                     <Button onPress={onClose}>Cancel</Button>
                 </DialogButtons>
             </Form>
+            {touched !== undefined && (
+                <TouchedDialog
+                    touched={touched}
+                    onAnswer={(documentIds) => {
+                        setTouched(undefined);
+                        if (documentIds !== undefined) {
+                            void move(documentIds);
+                        }
+                    }}
+                />
+            )}
         </Dialog>
     );
 }

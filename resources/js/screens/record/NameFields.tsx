@@ -28,7 +28,16 @@ interface Props {
 }
 
 /** The name of a person or a company, and its roles. */
-export function NameFields({ kind, draft, problems, onChange, doubtful = [], suggestedPronouns = '', withLife = false, hasBirthDate = false }: Props) {
+export function NameFields({
+    kind,
+    draft,
+    problems,
+    onChange,
+    doubtful = [],
+    suggestedPronouns = '',
+    withLife = false,
+    hasBirthDate = false,
+}: Props) {
     const text = (field: TextField) => ({
         value: draft[field],
         problem: problems[field],
@@ -54,7 +63,7 @@ export function NameFields({ kind, draft, problems, onChange, doubtful = [], sug
                     <FieldRow>
                         <Field label="Given name" width="200px" {...text('given')} />
                         <Field label="Family name" width="220px" {...text('family')} />
-                        <Suggest label="Title before it" width="130px" options={PREFIXES} {...suggest('prefix')} />
+                        <Suggest label="Title before the name" width="130px" options={PREFIXES} {...suggest('prefix')} />
                     </FieldRow>
                     <FieldRow>
                         <Field label="Middle name" width="200px" {...text('middle')} />
@@ -63,7 +72,13 @@ export function NameFields({ kind, draft, problems, onChange, doubtful = [], sug
                     </FieldRow>
                     <FieldRow>
                         <Field label="After the name" width="200px" placeholder="CPA, Ph.D." {...text('postNominals')} />
-                        <Suggest label="Pronouns" width="220px" options={PRONOUNS} placeholder={suggestedPronouns === '' ? '' : `perhaps ${suggestedPronouns}`} {...suggest('pronouns')} />
+                        <Suggest
+                            label="Pronouns"
+                            width="220px"
+                            options={PRONOUNS}
+                            placeholder={suggestedPronouns === '' ? '' : `perhaps ${suggestedPronouns}`}
+                            {...suggest('pronouns')}
+                        />
                     </FieldRow>
                 </>
             )}
@@ -71,7 +86,9 @@ export function NameFields({ kind, draft, problems, onChange, doubtful = [], sug
                 <Tick isSelected={draft.isClient} onChange={(isClient) => onChange({ ...draft, isClient })}>Client: we bill them</Tick>
                 <Tick isSelected={draft.isVendor} onChange={(isVendor) => onChange({ ...draft, isVendor })}>Vendor: they bill us</Tick>
             </FieldRow>
-            {kind === 'person' && withLife && <LifeFields draft={draft} problems={problems} onChange={onChange} hasBirthDate={hasBirthDate} />}
+            {kind === 'person' && withLife && (
+                <LifeFields draft={draft} problems={problems} onChange={onChange} hasBirthDate={hasBirthDate} />
+            )}
         </>
     );
 }
@@ -98,7 +115,12 @@ function FirmFields({ text, suggest }: FirmProps) {
 }
 
 /** What changes how a person is written to. */
-function LifeFields({ draft, problems, onChange, hasBirthDate }: Pick<Props, 'draft' | 'problems' | 'onChange'> & { hasBirthDate: boolean }) {
+function LifeFields({
+    draft,
+    problems,
+    onChange,
+    hasBirthDate,
+}: Pick<Props, 'draft' | 'problems' | 'onChange'> & { hasBirthDate: boolean }) {
     const { maySeePrivate } = useSession();
     return (
         <>
@@ -114,8 +136,15 @@ function LifeFields({ draft, problems, onChange, hasBirthDate }: Pick<Props, 'dr
                 />
             )}
             <FieldRow>
-                <Tick isSelected={draft.isInformal} onChange={(isInformal) => onChange({ ...draft, isInformal })}>On first-name terms</Tick>
-                <Tick isSelected={draft.isDeceased} onChange={(isDeceased) => onChange({ ...draft, isDeceased, deceasedOn: isDeceased ? draft.deceasedOn : '' })}>Has died</Tick>
+                <Tick isSelected={draft.isInformal} onChange={(isInformal) => onChange({ ...draft, isInformal })}>
+                    On first-name terms
+                </Tick>
+                <Tick
+                    isSelected={draft.isDeceased}
+                    onChange={(isDeceased) => onChange({ ...draft, isDeceased, deceasedOn: isDeceased ? draft.deceasedOn : '' })}
+                >
+                    Has died
+                </Tick>
             </FieldRow>
             {draft.isDeceased && (
                 <Field

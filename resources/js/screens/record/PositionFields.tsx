@@ -26,18 +26,59 @@ export function PositionFields({ row, isAtCompany, shared, problemAt, onChange, 
             <legend>{row.partyName}</legend>
             {missing !== undefined && <Mark tone="stop">{missing}</Mark>}
             <FieldRow>
-                <Field label="Title" width="220px" value={row.title} onChange={(title) => onChange({ title })} problem={problemAt('title')} />
-                <Field label="Department" width="180px" value={row.department} onChange={(department) => onChange({ department })} problem={problemAt('department')} />
+                <Field
+                    label="Title"
+                    width="220px"
+                    value={row.title}
+                    onChange={(title) => onChange({ title })}
+                    problem={problemAt('title')}
+                />
+                <Field
+                    label="Department"
+                    width="180px"
+                    value={row.department}
+                    onChange={(department) => onChange({ department })}
+                    problem={problemAt('department')}
+                />
             </FieldRow>
-            <ChooseSeveral label="Duties" options={duties} value={row.duties} onChange={(chosen) => onChange({ duties: chosen, firstFor: row.firstFor.filter((duty) => chosen.includes(duty)) })} />
+            <ChooseSeveral
+                label="Duties"
+                options={duties}
+                value={row.duties}
+                onChange={(chosen) => onChange({ duties: chosen, firstFor: row.firstFor.filter((duty) => chosen.includes(duty)) })}
+            />
             {shared.length > 0 && (
-                <ChooseSeveral label="First to ask about" options={shared} value={row.firstFor} onChange={(firstFor) => onChange({ firstFor })} />
+                <ChooseSeveral
+                    label="First to ask about"
+                    options={shared}
+                    value={row.firstFor}
+                    onChange={(firstFor) => onChange({ firstFor })}
+                />
             )}
-            <FieldRow style={{ alignItems: 'flex-end' }}>
-                <Field label="Since" width="140px" placeholder="1 Mar" value={row.since} onChange={(since) => onChange({ since })} problem={problemAt('since')} />
-                <Field label="Until" width="140px" placeholder="30 Jun 2027" value={row.until} onChange={(until) => onChange({ until })} problem={problemAt('until')} />
-                <Tick isSelected={row.isPrimary} onChange={onMakePrimary}>{isAtCompany ? 'primary here' : 'primary there'}</Tick>
-                <Button aria-label={`Remove the position of ${row.partyName}`} onPress={onRemove}><X size={16} aria-hidden />Remove</Button>
+            <FieldRow $foot>
+                <Field
+                    label="Since"
+                    width="140px"
+                    placeholder="1 Mar"
+                    value={row.since}
+                    onChange={(since) => onChange({ since })}
+                    problem={problemAt('since')}
+                />
+                <Field
+                    label="Until"
+                    width="140px"
+                    placeholder="30 Jun 2027"
+                    value={row.until}
+                    onChange={(until) => onChange({ until })}
+                    problem={problemAt('until')}
+                />
+                <Tick isSelected={row.isPrimary} onChange={onMakePrimary}>
+                    {isAtCompany ? 'primary here' : 'primary there'}
+                </Tick>
+                <Button aria-label={`Remove the position of ${row.partyName}`} onPress={onRemove}>
+                    <X size={16} aria-hidden />
+                    Remove
+                </Button>
             </FieldRow>
         </FieldGroup>
     );

@@ -52,9 +52,16 @@ export function PositionsSection({ record }: { record: RecordData }) {
             read={(
                 <>
                     {positions.length === 0 && <Quiet>{isPerson ? 'No position at a company.' : 'Nobody is known here yet.'}</Quiet>}
-                    <LongList items={positions} noun={isPerson ? 'positions' : 'people'} render={(position) => <PositionView key={position.id} record={record} position={position} />} />
+                    <LongList
+                        items={positions}
+                        noun={isPerson ? 'positions' : 'people'}
+                        render={(position) => <PositionView key={position.id} record={record} position={position} />}
+                    />
                     {!isPerson && mayEdit && (
-                        <AddPersonHere record={record} onPick={(party) => edit.beginWith((rows) => [...rows, positionOf(party, rows.length === 0)])} />
+                        <AddPersonHere
+                            record={record}
+                            onPick={(party) => edit.beginWith((rows) => [...rows, positionOf(party, rows.length === 0)])}
+                        />
                     )}
                 </>
             )}
@@ -68,7 +75,12 @@ function PositionView({ record, position }: { record: RecordData; position: Posi
     const mayEdit = useMayEdit(record);
     const { party, period } = position;
     const Sign = party.kind === 'person' ? User : Building2;
-    const notes = [position.department, ...position.duties.map((duty) => position.firstFor.includes(duty) ? `first for ${duty}` : duty), position.isPrimary && 'primary', period.text];
+    const notes = [
+        position.department,
+        ...position.duties.map((duty) => (position.firstFor.includes(duty) ? `first for ${duty}` : duty)),
+        position.isPrimary && 'primary',
+        period.text,
+    ];
     return (
         <Line>
             <Sign size={15} aria-label={party.kind} />
@@ -85,7 +97,7 @@ function PositionView({ record, position }: { record: RecordData; position: Posi
                     <QuietButton aria-label={`Replace ${party.displayName}`} onPress={() => setReplacing(true)}>Replace</QuietButton>
                 )}
             </Row>
-            {isReplacing && <ReplaceDialog record={record} position={position} onClose={() => setReplacing(false)} />}
+            {isReplacing && <ReplaceDialog position={position} onClose={() => setReplacing(false)} />}
         </Line>
     );
 }
@@ -134,23 +146,40 @@ function PositionList({ record, rows, problems, onChange }: ListProps) {
     };
 
     return (
-        <Stack style={{ width: '100%' }}>
-            {rows.map((row, index) => !isOpen(index) ? (
-                <ClosedRow key={row.key} name={row.partyName} notes={[row.title, ...row.duties].filter(Boolean).join(', ')} onOpen={() => open(row.key)} onRemove={() => onChange(rows.filter((_, at) => at !== index))} />
-            ) : (
-                <PositionFields
-                    key={row.key}
-                    row={row}
-                    isAtCompany={!isPerson}
-                    shared={isPerson ? row.duties : row.duties.filter((duty) => rows.some((other) => other !== row && other.duties.includes(duty)))}
-                    problemAt={(field) => problems[`positions.${index}.${field}`]}
-                    onChange={(part) => onChange(rows.map((other, at) => at === index ? { ...other, ...part } : other))}
-                    onMakePrimary={(isPrimary) => onChange(rows.map((other, at) => ({
-                        ...other, isPrimary: at === index ? isPrimary : !isPerson && isPrimary ? false : other.isPrimary,
-                    })))}
-                    onRemove={() => onChange(rows.filter((_, at) => at !== index))}
-                />
-            ))}
+        <Stack $wide>
+            {rows.map((row, index) =>
+                !isOpen(index) ? (
+                    <ClosedRow
+                        key={row.key}
+                        name={row.partyName}
+                        notes={[row.title, ...row.duties].filter(Boolean).join(', ')}
+                        onOpen={() => open(row.key)}
+                        onRemove={() => onChange(rows.filter((_, at) => at !== index))}
+                    />
+                ) : (
+                    <PositionFields
+                        key={row.key}
+                        row={row}
+                        isAtCompany={!isPerson}
+                        shared={
+                            isPerson
+                                ? row.duties
+                                : row.duties.filter((duty) => rows.some((other) => other !== row && other.duties.includes(duty)))
+                        }
+                        problemAt={(field) => problems[`positions.${index}.${field}`]}
+                        onChange={(part) => onChange(rows.map((other, at) => (at === index ? { ...other, ...part } : other)))}
+                        onMakePrimary={(isPrimary) =>
+                            onChange(
+                                rows.map((other, at) => ({
+                                    ...other,
+                                    isPrimary: at === index ? isPrimary : !isPerson && isPrimary ? false : other.isPrimary,
+                                })),
+                            )
+                        }
+                        onRemove={() => onChange(rows.filter((_, at) => at !== index))}
+                    />
+                ),
+            )}
             <RecordPicker
                 label={isPerson ? 'Add a position at which company?' : 'Add which person?'}
                 kind={isPerson ? 'company' : 'person'}

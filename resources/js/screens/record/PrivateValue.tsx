@@ -1,4 +1,4 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { forget } from '../../api/queries';
 import { useState } from 'react';
 import { api, ask } from '../../api/client';
 import { useSession } from '../../api/session';
@@ -22,21 +22,32 @@ interface ValueProps {
 export function PrivateValue({ partyId, name, fieldId, taxNumberId, masked = 'kept, private' }: ValueProps) {
     const [shown, setShown] = useState<string>();
     const { maySeePrivate } = useSession();
-    const client = useQueryClient();
     const say = useSay();
 
     const show = async () => {
         try {
-            const { value } = await ask(api.POST('/api/parties/{id}/reveal', { params: { path: { id: partyId } }, body: { fieldId, taxNumberId: taxNumberId ?? null } }));
+            const { value } = await ask(
+                api.POST('/api/parties/{id}/reveal', {
+                    params: { path: { id: partyId } },
+                    body: { fieldId, taxNumberId: taxNumberId ?? null },
+                }),
+            );
             setShown(value);
-            void client.invalidateQueries({ queryKey: ['changes', partyId] });
+            void forget(['records', 'changes', partyId]);
         } catch (error) {
             say(`Not shown. ${(error as Error).message}`);
         }
     };
 
     if (shown !== undefined) {
-        return <Row $gap="small"><span>{shown}</span><QuietButton aria-label={`Hide the ${name}`} onPress={() => setShown(undefined)}>Hide</QuietButton></Row>;
+        return (
+            <Row $gap="small">
+                <span>{shown}</span>
+                <QuietButton aria-label={`Hide the ${name}`} onPress={() => setShown(undefined)}>
+                    Hide
+                </QuietButton>
+            </Row>
+        );
     }
     return (
         <Row $gap="small">
@@ -74,8 +85,15 @@ export function PrivateField({ label, value, isKept, onChange, masked = 'kept, p
         );
     }
     return (
-        <FieldRow style={{ alignItems: 'flex-end' }}>
-            <Field label={`${label}, new value`} value={value} onChange={onChange} {...props} hint={value === '' ? 'Leave it empty to remove what is kept.' : undefined} autoFocus />
+        <FieldRow $foot>
+            <Field
+                label={`${label}, new value`}
+                value={value}
+                onChange={onChange}
+                {...props}
+                hint={value === '' ? 'Leave it empty to remove what is kept.' : undefined}
+                autoFocus
+            />
             <QuietButton onPress={() => onChange(null)}>Keep what is kept</QuietButton>
         </FieldRow>
     );

@@ -2,9 +2,10 @@ import { useQuery } from '@tanstack/react-query';
 import { AtSign, Contact, Globe, Mail, Phone, X } from 'lucide-react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { choicesQuery } from '../../api/queries';
+import { choicesQuery, holdersQuery } from '../../api/queries';
 import { useListed } from '../../api/useListed';
 import { useLookAlikes } from '../../api/useLookAlikes';
+import { useQuiet } from '../../api/useQuiet';
 import { AlikeNotice } from '../../ui/AlikeNotice';
 import { AddRow } from '../../ui/AddRow';
 import { QuietButton } from '../../ui/Button';
@@ -13,6 +14,7 @@ import { Field } from '../../ui/Field';
 import { Suggest } from '../../ui/Suggest';
 import { FieldGroup, FieldRow, Mark, Row, Small, Stack } from '../../ui/Text';
 import { space } from '../../ui/tokens';
+import { PartyLinks } from './PartyLinks';
 import { SectionFrame } from './SectionFrame';
 import { newKey, reachSpec, type ContactRow, type RecordData } from './sections';
 import { useSection } from './useSection';
@@ -31,7 +33,7 @@ const Line = styled.div`
 `;
 
 function blank(kind: ContactRow['kind'], label: string): ContactRow {
-    return { key: newKey(), id: null, kind, value: '', label, uses: [], isPrimary: false, isLinked: false, addressUseId: null };
+    return { key: newKey(), id: null, kind, value: '', label, uses: [], isPrimary: false, sameAsId: null, addressUseId: null };
 }
 
 /** An empty section begins with what is most often filled in. */
@@ -53,25 +55,53 @@ export function ReachSection({ record, startsOpen }: { record: RecordData; start
             edit={edit}
             saveLabel="Save reach"
             folded={contactPoints.length === 0 ? 'No phone, email or website yet.' : undefined}
-            read={<>{contactPoints.map((point) => {
-                    const Sign = SIGNS[point.kind];
-                    return (
-                        <Line key={point.id}>
-                            <Sign size={15} aria-label={NAMES[point.kind]} />
-                            {point.uri === '' ? <span>{point.display}</span> : (
-                                <a href={point.uri} {...(OPENS.includes(point.kind) ? { target: '_blank', rel: 'noreferrer' } : {})}>{point.display}</a>
-                            )}
-                            <Row $gap="small">
-                                <Small>{[point.label, point.isPrimary && 'primary', point.atText !== '' && `at ${point.atText}`, ...point.uses.map((use) => `for ${use}`)].filter(Boolean).join(', ')}</Small>
-                                {point.sameAs !== null && <Small>same as <Link to={`/records/${point.sameAs.id}`}>{point.sameAs.name}</Link>, by link</Small>}
-                                {point.isUnusual && <Mark tone="look">unusual, worth a second look</Mark>}
-                            </Row>
-                        </Line>
-                    );
-                })}<LocalTime time={record.reach.localTime} /></>}
+            read={
+                <>
+                    {contactPoints.map((point) => {
+                        const Sign = SIGNS[point.kind];
+                        return (
+                            <Line key={point.id}>
+                                <Sign size={15} aria-label={NAMES[point.kind]} />
+                                {point.uri === '' ? (
+                                    <span>{point.display}</span>
+                                ) : (
+                                    <a href={point.uri} {...(OPENS.includes(point.kind) ? { target: '_blank', rel: 'noreferrer' } : {})}>
+                                        {point.display}
+                                    </a>
+                                )}
+                                <Row $gap="small">
+                                    <Small>
+                                        {[
+                                            point.label,
+                                            point.isPrimary && 'primary',
+                                            point.atText !== '' && `at ${point.atText}`,
+                                            ...point.uses.map((use) => `for ${use}`),
+                                        ]
+                                            .filter(Boolean)
+                                            .join(', ')}
+                                    </Small>
+                                    {point.sameAs !== null && (
+                                        <Small>
+                                            same as <Link to={`/records/${point.sameAs.id}`}>{point.sameAs.name}</Link>, by link
+                                        </Small>
+                                    )}
+                                    {point.isUnusual && <Mark tone="look">unusual, worth a second look</Mark>}
+                                </Row>
+                            </Line>
+                        );
+                    })}
+                    <LocalTime time={record.reach.localTime} />
+                </>
+            }
             fields={(draft) => (
                 <>
-                    <ReachFields offices={officesOf(record)} rows={draft} problems={edit.problems} onChange={edit.change} />
+                    <ReachFields
+                        partyId={record.party.id}
+                        offices={officesOf(record)}
+                        rows={draft}
+                        problems={edit.problems}
+                        onChange={edit.change}
+                    />
                     <ReachAlikes record={record} rows={draft} />
                 </>
             )}
@@ -94,25 +124,43 @@ function ReachAlikes({ record, rows }: { record: RecordData; rows: ContactRow[] 
     const typed = (kind: ContactRow['kind']) => rows.filter((row) => row.kind === kind && row.value.trim() !== '').map((row) => row.value);
     const { given, family, name } = record.identity;
     const alikes = useLookAlikes({
-        kind: record.party.kind, given, family, name, phones: typed('phone'), emails: typed('email'), taxNumbers: [], exceptId: record.party.id,
+        kind: record.party.kind,
+        given,
+        family,
+        name,
+        phones: typed('phone'),
+        emails: typed('email'),
+        taxNumbers: [],
+        exceptId: record.party.id,
     });
     return <AlikeNotice alikes={alikes} />;
+}
+
+/** Who else has what is typed, whether or not they may be the same. */
+function AlsoHave({ partyId, kind, typed }: { partyId: number; kind: 'phone' | 'email'; typed: string }) {
+    const { data: holders } = useQuery(holdersQuery(kind, useQuiet(typed.trim()), partyId));
+    return holders !== undefined && holders.length > 0 && typed.trim() !== '' && (
+        <Row $gap="small" role="status"><Small>also the {kind} of <PartyLinks parties={holders} /></Small></Row>
+    );
 }
 
 /** Where a company with several addresses is reached at each. */
 function officesOf(record: RecordData) {
     const { addresses } = record.addresses;
-    return addresses.length < 2 ? [] : addresses.filter(({ period }) => period.isInForce).map(({ id, text }) => ({ id: String(id), name: text.slice(0, 2).join(', ') }));
+    return addresses.length < 2
+        ? []
+        : addresses.filter(({ period }) => period.isInForce).map(({ id, text }) => ({ id: String(id), name: text.slice(0, 2).join(', ') }));
 }
 
 interface FieldsProps {
+    partyId: number;
     offices: { id: string; name: string }[];
     rows: ContactRow[];
     problems: Record<string, string>;
     onChange: (rows: ContactRow[]) => void;
 }
 
-function ReachFields({ offices, rows, problems, onChange }: FieldsProps) {
+function ReachFields({ partyId, offices, rows, problems, onChange }: FieldsProps) {
     const { data: choices } = useQuery(choicesQuery);
     const labels = {
         phone: useListed('phone-labels'), email: useListed('email-labels'), website: useListed('website-labels'),
@@ -124,7 +172,7 @@ function ReachFields({ offices, rows, problems, onChange }: FieldsProps) {
         row.kind === rows[index]?.kind ? { ...row, isPrimary: at === index && isPrimary } : row));
 
     return (
-        <Stack style={{ width: '100%' }}>
+        <Stack $wide>
             {rows.map((row, index) => {
                 const ofKind = rows.filter((other) => other.kind === row.kind).length;
                 return (
@@ -135,8 +183,8 @@ function ReachFields({ offices, rows, problems, onChange }: FieldsProps) {
                                 type={row.kind === 'phone' ? 'tel' : 'text'}
                                 width="290px"
                                 value={row.value}
-                                onChange={(value) => change(index, { value, isLinked: false })}
-                                hint={row.isLinked ? 'by link: typing another number here ends the link' : undefined}
+                                onChange={(value) => change(index, { value, sameAsId: null })}
+                                hint={row.sameAsId !== null ? 'by link: typing another number here ends the link' : undefined}
                                 problem={problems[`contactPoints.${index}.value`]}
                             />
                             <Suggest
@@ -149,12 +197,15 @@ function ReachFields({ offices, rows, problems, onChange }: FieldsProps) {
                             />
                             <QuietButton
                                 aria-label={`Remove ${NAMES[row.kind].toLowerCase()} ${row.value}`}
-                                style={{ marginTop: 22 }}
+                                $below
                                 onPress={() => onChange(rows.filter((_, at) => at !== index))}
                             >
                                 <X size={16} aria-hidden />
                             </QuietButton>
                         </FieldRow>
+                        {(row.kind === 'phone' || row.kind === 'email') && row.sameAsId === null && (
+                            <AlsoHave partyId={partyId} kind={row.kind} typed={row.value} />
+                        )}
                         <FieldRow>
                             {ofKind > 1 && (
                                 <Tick isSelected={row.isPrimary} onChange={(isPrimary) => makePrimary(index, isPrimary)}>primary</Tick>
@@ -169,7 +220,12 @@ function ReachFields({ offices, rows, problems, onChange }: FieldsProps) {
                                 />
                             )}
                             {row.kind === 'email' && (
-                                <ChooseSeveral label="Use for" options={choices?.contactUses ?? []} value={row.uses} onChange={(uses) => change(index, { uses })} />
+                                <ChooseSeveral
+                                    label="Use for"
+                                    options={choices?.contactUses ?? []}
+                                    value={row.uses}
+                                    onChange={(uses) => change(index, { uses })}
+                                />
                             )}
                         </FieldRow>
                     </FieldGroup>

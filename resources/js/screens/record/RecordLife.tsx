@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask } from '../../api/client';
-import { forgetLists, recordQuery } from '../../api/queries';
+import { forgetLists, keepRecord, recordQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
 import { Button, MainButton } from '../../ui/Button';
@@ -23,8 +23,7 @@ function useLife(record: RecordData) {
     const { id, displayName } = record.party;
     const path = { params: { path: { id } } };
     const keep = (saved: RecordData) => {
-        client.setQueryData(recordQuery(id).queryKey, saved);
-        forgetLists(id);
+        keepRecord(saved);
     };
     const restore = async () => {
         try {
@@ -81,9 +80,18 @@ interface DialogProps {
 /** What is open with a record: money, drafts, orders, reminders. */
 function unfinished({ standing, documents, reminders }: RecordData): string[] {
     return [
-        ...standing.sides.filter(({ open }) => open.sign !== 0).map(({ side, currency, open }) => `${side === 'client' ? 'They owe us' : 'We owe them'} ${currency} ${open.text}.`),
-        ...standing.sides.filter(({ unallocated }) => unallocated.sign !== 0).map(({ currency, unallocated }) => `${currency} ${unallocated.text} was paid and is not used yet.`),
-        ...documents.counts.filter(({ kind, state }) => state === 'draft' || ((state === 'issued' || state === 'part-paid') && ['quote', 'order', 'purchase-order'].includes(kind)))
+        ...standing.sides
+            .filter(({ open }) => open.sign !== 0)
+            .map(({ side, currency, open }) => `${side === 'client' ? 'They owe us' : 'We owe them'} ${currency} ${open.text}.`),
+        ...standing.sides
+            .filter(({ unallocated }) => unallocated.sign !== 0)
+            .map(({ currency, unallocated }) => `${currency} ${unallocated.text} was paid and is not used yet.`),
+        ...documents.counts
+            .filter(
+                ({ kind, state }) =>
+                    state === 'draft' ||
+                    ((state === 'issued' || state === 'part-paid') && ['quote', 'order', 'purchase-order'].includes(kind)),
+            )
             .map(({ kindTitle, stateWords, count }) => `${count} ${kindTitle.toLowerCase()}${count === 1 ? '' : 's'}, ${stateWords}.`),
         ...(reminders.length > 0 ? [`${reminders.length} open ${reminders.length === 1 ? 'reminder' : 'reminders'}.`] : []),
     ];
@@ -109,8 +117,19 @@ function ArchiveDialog({ record, onClose }: DialogProps) {
                     void save();
                 }}
             >
-                <Field label="Why" autoFocus placeholder="closed its business" value={reason} onChange={setReason} problem={problems.reason} />
-                {message !== undefined && <Notice tone="stop" title="Not archived">{message}</Notice>}
+                <Field
+                    label="Why"
+                    autoFocus
+                    placeholder="closed its business"
+                    value={reason}
+                    onChange={setReason}
+                    problem={problems.reason}
+                />
+                {message !== undefined && (
+                    <Notice tone="stop" title="Not archived">
+                        {message}
+                    </Notice>
+                )}
                 <DialogButtons>
                     <MainButton type="submit">Archive</MainButton>
                     <Button onPress={onClose}>Cancel</Button>

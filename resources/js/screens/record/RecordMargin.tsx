@@ -38,7 +38,7 @@ const How = styled.details`
 
 /** What the program works out from the record. It never takes input. */
 export function RecordMargin({ record }: { record: RecordData }) {
-    const { party, readiness, clientTerms, vendorTerms, letter, lastChange } = record;
+    const { party, readiness, clientTerms, vendorTerms, letter, lastChange, added, lastHappening } = record;
     const gaps = new Set(readiness.flatMap(({ checks }) => checks).filter(({ state }) => state !== 'passed').map(({ section }) => section));
     const sections = [
         ['reach', 'Reach'],
@@ -58,7 +58,7 @@ export function RecordMargin({ record }: { record: RecordData }) {
     ] as const;
 
     return (
-        <Margin aria-label="What follows from the record">
+        <Margin aria-label="Worked out from the record">
             <Standing record={record} />
             <Contents aria-label="On this page">
                 <h2>On this page</h2>
@@ -73,16 +73,23 @@ export function RecordMargin({ record }: { record: RecordData }) {
             <section>
                 <h2>On an envelope today</h2>
                 {letter.envelope.length === 0
-                    ? <Quiet>Nothing to post to yet.</Quiet>
+                    ? <Quiet>No address to post to yet.</Quiet>
                     : <Envelope>{letter.envelope.map((line, index) => <span key={index}>{line}</span>)}</Envelope>}
                 {!letter.fits && <Mark tone="look">too long for a label: 8 lines of 41 characters print whole</Mark>}
             </section>
             <section>
                 <h2>A letter begins</h2>
-                {letter.also !== null && <p><Quiet>{record.identity.isDeceased ? 'written to in their place' : 'written to together'}:</Quiet> <a href={`/records/${letter.also.id}`}>{letter.also.name}</a></p>}
-                {letter.salutation === null
-                    ? <Mark tone="look">nobody is greeted: {party.displayName} has died</Mark>
-                    : <p>{letter.salutation}</p>}
+                {letter.also !== null && (
+                    <p>
+                        <Quiet>{record.identity.isDeceased ? 'written to in their place' : 'written to together'}:</Quiet>{' '}
+                        <a href={`/records/${letter.also.id}`}>{letter.also.name}</a>
+                    </p>
+                )}
+                {letter.salutation === null ? (
+                    <Mark tone="look">nobody is greeted: {party.displayName} has died</Mark>
+                ) : (
+                    <p>{letter.salutation}</p>
+                )}
             </section>
             {party.isClient && <DueToday title="Billed today" terms={clientTerms} />}
             {party.isVendor && <DueToday title="Their bill of today" terms={vendorTerms} />}
@@ -93,10 +100,22 @@ export function RecordMargin({ record }: { record: RecordData }) {
                     <p><Quiet>{record.reminders[0].whenText}</Quiet></p>
                 </section>
             )}
+            {lastHappening !== null && (
+                <section>
+                    <h2>What happened last</h2>
+                    <p>{momentText(lastHappening.at)}, {lastHappening.by}: {lastHappening.text}</p>
+                </section>
+            )}
+            {added !== null && (
+                <section>
+                    <h2>In the book</h2>
+                    <p>since {momentText(added.at)}{added.by !== '' && `, added by ${added.by}`}</p>
+                </section>
+            )}
             {lastChange !== null && (
                 <section>
                     <h2>Last change</h2>
-                    <p>{momentText(lastChange.at)} by {lastChange.by}: {lastChange.section.toLowerCase()}</p>
+                    <p>{momentText(lastChange.at)}, {lastChange.by}: {lastChange.section.toLowerCase()}</p>
                 </section>
             )}
         </Margin>

@@ -40,7 +40,7 @@ export function RecordPage() {
                 </Empty>
             ) : (
                 <Empty role="alert">
-                    <p>The record could not be read. {error.message}</p>
+                    <p>The record could not be loaded. {error.message}</p>
                     <MainButton onPress={() => void refetch()}>Try again</MainButton>
                 </Empty>
             ))}

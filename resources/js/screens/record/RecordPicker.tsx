@@ -33,7 +33,7 @@ export function RecordPicker({ label, kind, onPick, onAdd, onLeave, takesFocus =
             ? [{ id: 'add', content: <AddLine what={`a ${addsKind}`} name={name} /> }]
             : []),
     ];
-    const nobody = failure === null ? 'Nobody in the book answers to that.' : failure.message;
+    const nobody = failure === null ? 'Nobody in the book matches that.' : failure.message;
 
     return (
         <Root>

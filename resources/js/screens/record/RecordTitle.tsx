@@ -32,7 +32,14 @@ export function RecordTitle({ record }: { record: RecordData }) {
             <Root id="identity" data-section tabIndex={-1} role="region" aria-label="Name and roles">
                 <Title>{party.displayName}</Title>
                 <SectionForm edit={edit} saveLabel="Save name">
-                    <NameFields kind={party.kind} draft={draft} problems={edit.problems} onChange={edit.change} withLife hasBirthDate={identity.hasBirthDate} />
+                    <NameFields
+                        kind={party.kind}
+                        draft={draft}
+                        problems={edit.problems}
+                        onChange={edit.change}
+                        withLife
+                        hasBirthDate={identity.hasBirthDate}
+                    />
                 </SectionForm>
             </Root>
         );
@@ -61,7 +68,12 @@ export function RecordTitle({ record }: { record: RecordData }) {
                     identity.age !== null && (identity.isDeceased ? `aged ${identity.age}` : `${identity.age} years old`),
                 ].filter(Boolean).join(' · ')}
             </Quiet>
-            {identity.hasBirthDate && <Row $gap="small"><Quiet>Birth date:</Quiet><PrivateValue partyId={party.id} name="birth date" fieldId={null} /></Row>}
+            {identity.hasBirthDate && (
+                <Row $gap="small">
+                    <Quiet>Birth date:</Quiet>
+                    <PrivateValue partyId={party.id} name="birth date" fieldId={null} />
+                </Row>
+            )}
             <ArchivedNotice record={record} />
             <div className="internal"><Cautions record={record} /></div>
             {record.pinned.map((entry) => <PinnedEntry key={entry.id} record={record} entry={entry} />)}

@@ -1,16 +1,18 @@
 import { useQuery } from '@tanstack/react-query';
 import { X } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { addPersonByName } from '../../api/addByName';
 import type { Schemas } from '../../api/client';
-import { kinQuery } from '../../api/queries';
+import { likelyRelationsQuery } from '../../api/queries';
 import { Button } from '../../ui/Button';
-import { ChooseOne, Tick } from '../../ui/Choose';
+import { ChooseOne } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { useSay } from '../../ui/StatusLine';
 import { FieldGroup, FieldRow, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { RecordPicker } from './RecordPicker';
 import { SectionFrame } from './SectionFrame';
+import { SharedReach } from './SharedReach';
 import { newKey, relationsSpec, type RecordData, type RelationRow } from './sections';
 import { useSection } from './useSection';
 
@@ -49,12 +51,36 @@ interface ListProps {
 
 function RelationList({ record, rows, problems, onChange }: ListProps) {
     const say = useSay();
-    const { data: kin } = useQuery(kinQuery(record.party.id));
+    const { data: likely } = useQuery(likelyRelationsQuery(record.party.id));
     const kinds = record.relations.kinds.map((id) => ({ id, name: id }));
     const change = (index: number, part: Partial<RelationRow>) => onChange(rows.map((row, at) => at === index ? { ...row, ...part } : row));
-    const add = (party: Pick<Party, 'id' | 'displayName'>) => onChange([...rows, {
-        key: newKey(), id: null, partyId: party.id, partyName: party.displayName, kind: record.relations.kinds[0] ?? '', together: 'each alone', takesAddress: false, takesPhone: false, since: '', until: '',
-    }]);
+    const list = useRef<HTMLDivElement>(null);
+    const [added, setAdded] = useState(0);
+    // What the new one is to them comes next.
+    useEffect(() => {
+        if (added > 0) {
+            [...list.current?.querySelectorAll('fieldset') ?? []].at(-1)?.querySelector('button')?.focus();
+        }
+    }, [added]);
+    const add = (party: Pick<Party, 'id' | 'displayName'>) => {
+        setAdded(added + 1);
+        onChange([
+            ...rows,
+            {
+                key: newKey(),
+                id: null,
+                partyId: party.id,
+                partyName: party.displayName,
+                kind: record.relations.kinds[0] ?? '',
+                together: 'each alone',
+                address: 'own',
+                addressId: null,
+                phone: 'own',
+                since: '',
+                until: '',
+            },
+        ]);
+    };
 
     /** Somebody who is not in the book yet gets a record with just the name. */
     const addByName = async (typed: string) => {
@@ -68,7 +94,7 @@ function RelationList({ record, rows, problems, onChange }: ListProps) {
     };
 
     return (
-        <Stack style={{ width: '100%' }}>
+        <Stack ref={list} $wide>
             {rows.map((row, index) => {
                 const problemAt = (field: string) => problems[`relations.${index}.${field}`];
                 const missing = problemAt('partyId');
@@ -76,30 +102,54 @@ function RelationList({ record, rows, problems, onChange }: ListProps) {
                     <FieldGroup key={row.key}>
                         <legend>{row.partyName}</legend>
                         {missing !== undefined && <Mark tone="stop">{missing}</Mark>}
-                        <FieldRow style={{ alignItems: 'flex-end' }}>
-                            <ChooseOne label="is their" width="170px" options={kinds} value={row.kind} onChange={(kind) => change(index, { kind })} problem={problemAt('kind')} />
+                        <FieldRow $foot>
+                            <ChooseOne
+                                label="is their"
+                                width="170px"
+                                options={kinds}
+                                value={row.kind}
+                                onChange={(kind) => change(index, { kind })}
+                                problem={problemAt('kind')}
+                            />
                             {row.kind === 'spouse' && (
-                                <ChooseOne label="On an envelope" width="150px" options={TOGETHER} value={row.together} onChange={(together) => change(index, { together: together as RelationRow['together'] })} />
+                                <ChooseOne
+                                    label="On an envelope"
+                                    width="150px"
+                                    options={TOGETHER}
+                                    value={row.together}
+                                    onChange={(together) => change(index, { together: together as RelationRow['together'] })}
+                                />
                             )}
-                            <Field label="Since" width="120px" value={row.since} onChange={(since) => change(index, { since })} problem={problemAt('since')} />
-                            <Field label="Until" width="120px" value={row.until} onChange={(until) => change(index, { until })} problem={problemAt('until')} />
-                            <Button aria-label={`Remove the relation to ${row.partyName}`} onPress={() => onChange(rows.filter((_, at) => at !== index))}>
-                                <X size={16} aria-hidden />Remove
+                            <Field
+                                label="Since"
+                                width="120px"
+                                value={row.since}
+                                onChange={(since) => change(index, { since })}
+                                problem={problemAt('since')}
+                            />
+                            <Field
+                                label="Until"
+                                width="120px"
+                                value={row.until}
+                                onChange={(until) => change(index, { until })}
+                                problem={problemAt('until')}
+                            />
+                            <Button
+                                aria-label={`Remove the relation to ${row.partyName}`}
+                                onPress={() => onChange(rows.filter((_, at) => at !== index))}
+                            >
+                                <X size={16} aria-hidden />
+                                Remove
                             </Button>
                         </FieldRow>
-                        {row.id === null && (
-                            <FieldRow>
-                                <Tick isSelected={row.takesAddress} onChange={(takesAddress) => change(index, { takesAddress })}>use the same address, by link</Tick>
-                                <Tick isSelected={row.takesPhone} onChange={(takesPhone) => change(index, { takesPhone })}>use the same phone, by link</Tick>
-                            </FieldRow>
-                        )}
+                        {row.id === null && <SharedReach record={record} row={row} onChange={(part) => change(index, part)} />}
                     </FieldGroup>
                 );
             })}
-            {kin !== undefined && kin.length > 0 && (
+            {likely !== undefined && likely.length > 0 && (
                 <Row $gap="small">
                     <Quiet>At the same address, or of the same name:</Quiet>
-                    {kin.filter(({ id }) => !rows.some(({ partyId }) => partyId === id)).map((party) => (
+                    {likely.filter(({ id }) => !rows.some(({ partyId }) => partyId === id)).map((party) => (
                         <Button key={party.id} onPress={() => add(party)}>{party.displayName}</Button>
                     ))}
                 </Row>

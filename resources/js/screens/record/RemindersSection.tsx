@@ -17,9 +17,12 @@ import type { RecordData } from './sections';
 import { useMayEdit } from './useMayEdit';
 import { useRecordAction } from './useRecordAction';
 
-const REPEATS = ['every day', 'every weekday', 'every week', 'every 2 weeks', 'every month', 'every quarter', 'every year'].map((name) => ({ id: name, name }));
+const REPEATS = ['every day', 'every weekday', 'every week', 'every 2 weeks', 'every month', 'every quarter', 'every year'].map((name) => ({
+    id: name,
+    name,
+}));
 
-/** What is to be done for the record. */
+/** What to do for the record. */
 export function RemindersSection({ record }: { record: RecordData }) {
     const [isAdding, setAdding] = useState(false);
     const mayEdit = useMayEdit(record);
@@ -46,7 +49,7 @@ function ReminderForm({ id, onClose }: { id: number; onClose: () => void }) {
     const { data: choices } = useQuery(choicesQuery);
     const [draft, setDraft] = useState<Schemas['ReminderInput']>({ text: '', day: '', time: '', rule: '', userId: userId ?? 0 });
     const { run, problems, message } = useSaving();
-    const act = useRecordAction(id);
+    const act = useRecordAction();
     const say = useSay();
     const set = (part: Partial<Schemas['ReminderInput']>) => setDraft({ ...draft, ...part });
 
@@ -61,18 +64,40 @@ function ReminderForm({ id, onClose }: { id: number; onClose: () => void }) {
     return (
         <Form
             aria-label="Set a reminder"
-            style={{ width: '100%' }}
+            $wide
             onSubmit={(event: FormEvent) => {
                 event.preventDefault();
                 void save();
             }}
             onLeave={onClose}
         >
-            <Field label="What is to be done" autoFocus value={draft.text} onChange={(text) => set({ text })} problem={problems.text} />
+            <Field label="What to do" autoFocus value={draft.text} onChange={(text) => set({ text })} problem={problems.text} />
             <FieldRow>
-                <Field label="On" width="130px" placeholder="today" value={draft.day} onChange={(day) => set({ day })} problem={problems.day} />
-                <Field label="At" width="90px" placeholder="9:00" value={draft.time} onChange={(time) => set({ time })} problem={problems.time} />
-                <Suggest label="Again" width="180px" placeholder="once" options={REPEATS} value={draft.rule} onType={(rule) => set({ rule })} problem={problems.rule} />
+                <Field
+                    label="On"
+                    width="130px"
+                    placeholder="today"
+                    value={draft.day}
+                    onChange={(day) => set({ day })}
+                    problem={problems.day}
+                />
+                <Field
+                    label="At"
+                    width="90px"
+                    placeholder="9:00"
+                    value={draft.time}
+                    onChange={(time) => set({ time })}
+                    problem={problems.time}
+                />
+                <Suggest
+                    label="Again"
+                    width="180px"
+                    placeholder="once"
+                    options={REPEATS}
+                    value={draft.rule}
+                    onType={(rule) => set({ rule })}
+                    problem={problems.rule}
+                />
                 <ChooseOne
                     label="For"
                     width="180px"

@@ -18,13 +18,13 @@ import { useRecordAction } from './useRecordAction';
 type PositionData = RecordData['positions']['positions'][number];
 
 /** Somebody at a company is followed by somebody else: from when, and what is handed over. */
-export function ReplaceDialog({ record, position, onClose }: { record: RecordData; position: PositionData; onClose: () => void }) {
+export function ReplaceDialog({ position, onClose }: { position: PositionData; onClose: () => void }) {
     const [successor, setSuccessor] = useState<{ id: number; displayName: string }>();
     const [since, setSince] = useState('');
     const [handedOver, setHandedOver] = useState<number[]>([]);
     const { run, problems, message } = useSaving();
     const { data: predecessor } = useQuery(recordQuery(position.party.id));
-    const act = useRecordAction(record.party.id);
+    const act = useRecordAction();
     const say = useSay();
     const { displayName } = position.party;
 
@@ -48,17 +48,28 @@ export function ReplaceDialog({ record, position, onClose }: { record: RecordDat
     return (
         <Dialog title={`Who follows ${displayName}?`} onClose={onClose}>
             <Form onSubmit={(event) => void save(event)}>
-                <Small>{[position.title, ...position.duties].filter(Boolean).join(', ') || 'The position'} passes on; {displayName} stays in the history.</Small>
-                {successor === undefined
-                    ? <RecordPicker label="Followed by" kind="person" onPick={setSuccessor} onAdd={(name) => void addByName(name)} />
-                    : <Row $gap="small">{successor.displayName} <QuietButton onPress={() => setSuccessor(undefined)}>Somebody else</QuietButton></Row>}
+                <Small>
+                    {[position.title, ...position.duties].filter(Boolean).join(', ') || 'The position'} passes on; {displayName} stays in
+                    the history.
+                </Small>
+                {successor === undefined ? (
+                    <RecordPicker label="Followed by" kind="person" onPick={setSuccessor} onAdd={(name) => void addByName(name)} />
+                ) : (
+                    <Row $gap="small">
+                        {successor.displayName} <QuietButton onPress={() => setSuccessor(undefined)}>Somebody else</QuietButton>
+                    </Row>
+                )}
                 {problems.successorId !== undefined && <Mark tone="stop">{problems.successorId}</Mark>}
                 <Field label="From" width="160px" placeholder="today" value={since} onChange={setSince} problem={problems.since} />
                 {predecessor !== undefined && predecessor.reach.contactPoints.length > 0 && (
                     <Stack $gap="tight">
                         <Quiet>Handed over with it:</Quiet>
                         {predecessor.reach.contactPoints.map(({ id, display, label }) => (
-                            <Tick key={id} isSelected={handedOver.includes(id)} onChange={(isOver) => setHandedOver(isOver ? [...handedOver, id] : handedOver.filter((one) => one !== id))}>
+                            <Tick
+                                key={id}
+                                isSelected={handedOver.includes(id)}
+                                onChange={(isOver) => setHandedOver(isOver ? [...handedOver, id] : handedOver.filter((one) => one !== id))}
+                            >
                                 {label === '' ? display : `${display}, ${label}`}
                             </Tick>
                         ))}

@@ -10,8 +10,16 @@ const Compare = styled.table`
     width: 100%;
     border-collapse: collapse;
     font-size: ${type.small};
-    th, td { padding: ${space.tight} ${space.small} ${space.tight} 0; border-bottom: 1px solid var(--rule); text-align: left; vertical-align: top; }
-    td { overflow-wrap: anywhere; }
+    th,
+    td {
+        padding: ${space.tight} ${space.small} ${space.tight} 0;
+        border-bottom: 1px solid var(--rule);
+        text-align: left;
+        vertical-align: top;
+    }
+    td {
+        overflow-wrap: anywhere;
+    }
 `;
 
 /** Why a section could not be saved, and what can be done about it. What was typed stays. */
@@ -45,8 +53,13 @@ function Conflict<D>({ edit, problem }: { edit: SectionEdit<D>; problem: Problem
     const who = problem.savedBy ?? 'Somebody';
     return (
         <div data-failure tabIndex={-1}>
-            <Notice tone="look" title={`${who} saved this ${problem.savedAt == null ? 'in the meantime' : `at ${momentText(problem.savedAt)}`}`}>
-                {problem.differences?.length === 0 ? <span>Both of you saved the same.</span> : (
+            <Notice
+                tone="look"
+                title={`${who} saved this ${problem.savedAt == null ? 'in the meantime' : `at ${momentText(problem.savedAt)}`}`}
+            >
+                {problem.differences?.length === 0 ? (
+                    <span>You both saved the same.</span>
+                ) : (
                     <Compare>
                         <thead><tr><th scope="col">What</th><th scope="col">Kept now, by {who}</th><th scope="col">Yours</th></tr></thead>
                         <tbody>

@@ -1,17 +1,17 @@
 import { useEffect, useLayoutEffect, useRef, useState, type FormEvent, type KeyboardEvent, type ReactNode } from 'react';
-import styled from 'styled-components';
+import styled, { css } from 'styled-components';
 import { Refused } from '../../api/client';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
-import { Dialog, DialogButtons } from '../../ui/Dialog';
+import { LeaveQuestion } from '../../ui/Dialog';
 import { Heading, Quiet, Row, Small, Stack } from '../../ui/Text';
-import { narrow, print, space } from '../../ui/tokens';
+import { print, snug, space } from '../../ui/tokens';
 import { SaveFailure } from './SaveFailure';
 import { TouchedDialog } from './TouchedDialog';
-import { isLeaveKey, onSaveKeys } from '../../ui/saveKeys';
+import { isLeaveKey, takesSaveKey } from '../../ui/saveKeys';
 import { useMayEdit } from './useMayEdit';
 import type { SectionEdit } from './useSection';
 
-const Root = styled.section`
+const Root = styled.section<{ $isFolded: boolean }>`
     display: grid;
     grid-template-columns: 148px minmax(0, 1fr);
     gap: ${space.small} ${space.large};
@@ -21,15 +21,15 @@ const Root = styled.section`
 
     &:focus { outline: none; }
     &:focus-visible { outline: 2px solid var(--accent); outline-offset: 4px; }
-    ${narrow} { grid-template-columns: 1fr; }
+    ${snug} { grid-template-columns: minmax(0, 1fr); }
     ${print} { grid-template-columns: 120px minmax(0, 1fr); padding: ${space.small} 0; break-inside: avoid; }
-`;
 
-/** An empty section: its title, and the first step, in one line. */
-const OneLine = styled(Root)`
-    align-items: baseline;
-    padding: ${space.small} 0;
-    ${print} { display: none; }
+    /* An empty section: its title and the first step, in one line. */
+    ${({ $isFolded }) => $isFolded && css`
+        align-items: baseline;
+        padding: ${space.small} 0;
+        ${print} { display: none; }
+    `}
 `;
 
 const Head = styled.div`
@@ -62,22 +62,30 @@ interface FrameProps {
 
 /** A section of the page: its title at the left, what it says beside it. */
 export function PlainSection({ id, title, tools, children, folded, isInternal = false }: FrameProps) {
-    if (folded !== undefined) {
-        return (
-            <OneLine id={id} data-section tabIndex={-1} aria-labelledby={`${id}-title`} {...(isInternal ? { className: 'internal' } : {})}>
-                <Heading id={`${id}-title`}>{title}</Heading>
-                <Row $gap="small"><Quiet>{folded}</Quiet>{tools}</Row>
-            </OneLine>
-        );
-    }
     return (
-        <Root id={id} data-section tabIndex={-1} aria-labelledby={`${id}-title`} {...(isInternal ? { className: 'internal' } : {})}>
-            <Head>
-                <Heading id={`${id}-title`}>{title}</Heading>
-                {isInternal && <Small>stays in the office</Small>}
-                {tools}
-            </Head>
-            {children}
+        <Root
+            id={id}
+            data-section
+            tabIndex={-1}
+            $isFolded={folded !== undefined}
+            aria-labelledby={`${id}-title`}
+            {...(isInternal ? { className: 'internal' } : {})}
+        >
+            {folded === undefined ? (
+                <>
+                    <Head>
+                        <Heading id={`${id}-title`}>{title}</Heading>
+                        {isInternal && <Small>stays in the office</Small>}
+                        {tools}
+                    </Head>
+                    {children}
+                </>
+            ) : (
+                <>
+                    <Heading id={`${id}-title`}>{title}</Heading>
+                    <Row $gap="small"><Quiet>{folded}</Quiet>{tools}</Row>
+                </>
+            )}
         </Root>
     );
 }
@@ -155,7 +163,7 @@ export function SectionForm<D>({ edit, saveLabel, children }: { edit: SectionEdi
         <EditForm
             ref={form}
             noValidate
-            {...onSaveKeys(() => save())}
+            onKeyDownCapture={(event) => takesSaveKey(event) && void save()}
             onKeyDown={onKeyDown}
             onSubmit={(event: FormEvent) => {
                 event.preventDefault();
@@ -169,15 +177,13 @@ export function SectionForm<D>({ edit, saveLabel, children }: { edit: SectionEdi
                 <Button onPress={tryToLeave}>Cancel</Button>
                 <Quiet aria-hidden>{isBusy ? 'Saving …' : 'Ctrl+Enter saves, Esc leaves'}</Quiet>
             </Row>
-            {edit.touched !== undefined && <TouchedDialog touched={edit.touched} onAnswer={(ids, withTerms) => void edit.answerTouched(ids, withTerms)} />}
+            {edit.touched !== undefined && (
+                <TouchedDialog touched={edit.touched} onAnswer={(ids, withTerms) => void edit.answerTouched(ids, withTerms)} />
+            )}
             {isAsking && (
-                <Dialog title="Leave without saving?" role="alertdialog" onClose={() => setAsking(false)}>
-                    <p>What you changed in “{edit.spec.title(edit.record)}” is not saved yet.</p>
-                    <DialogButtons>
-                        <MainButton autoFocus onPress={() => setAsking(false)}>Go on editing</MainButton>
-                        <Button onPress={leave}>Leave without saving</Button>
-                    </DialogButtons>
-                </Dialog>
+                <LeaveQuestion onStay={() => setAsking(false)} onLeave={leave}>
+                    What you changed in “{edit.spec.title(edit.record)}” is not saved yet.
+                </LeaveQuestion>
             )}
         </EditForm>
     );

@@ -12,6 +12,7 @@ const Figures = styled.dl`
     grid-template-columns: 1fr max-content;
     gap: ${space.hair} ${space.small};
     margin: 0;
+    > div { display: contents; }
     dt { color: var(--quiet); }
     dd { margin: 0; text-align: right; font-variant-numeric: tabular-nums; }
     dd a { display: inline-block; min-width: 24px; min-height: 24px; color: inherit; }
@@ -29,6 +30,8 @@ const Strip = styled.div`
     > [data-bucket='31-60'], > [data-bucket='61-90'] { background: var(--look); }
     > [data-bucket='over-90'] { background: var(--stop); }
 `;
+
+const Part = styled.span<{ $share: number }>`flex-grow: ${({ $share }) => Math.max(1, $share)};`;
 
 /** The strip is pressed to see its figures. */
 const ByAge = styled.details`
@@ -54,22 +57,49 @@ export function Standing({ record }: { record: RecordData }) {
                 <section>
                     <h2>Net, receivable less payable</h2>
                     <Figures><dt>in {net.currency}</dt><dd>{net.text}</dd></Figures>
-                    <Small>The two sides are not set off by themselves.</Small>
+                    <Small>The two sides are not offset automatically.</Small>
                 </section>
             )}
             {credit !== null && (
                 <section>
                     <h2>Credit</h2>
-                    {credit.isOver ? <Mark tone="stop">{credit.left.currency} {credit.left.text.replace('−', '')} over the limit</Mark> : <p>{credit.left.currency} {credit.left.text} left</p>}
-                    <Small>{credit.sentence} At the limit: {credit.policyWords}.</Small>
+                    {credit.isOver ? (
+                        <Mark tone="stop">
+                            {credit.left.currency} {credit.left.text.replace('−', '')} over the limit
+                        </Mark>
+                    ) : (
+                        <p>
+                            {credit.left.currency} {credit.left.text} left
+                        </p>
+                    )}
+                    <Small>
+                        {credit.sentence} At the limit: {credit.policyWords}.
+                    </Small>
                 </section>
             )}
             {taxYear !== null && (taxYear.isReportable || taxYear.paid.sign > 0) && (
                 <section>
                     <h2>Tax report {taxYear.year}</h2>
-                    <Figures><dt>paid, without cards</dt><dd><Link to={`/ledger?what=payments&partyId=${party.id}&side=vendor&state=reported&from=${taxYear.year}-01-01&to=${taxYear.year}-12-31`}>{taxYear.paid.text}</Link></dd><dt>threshold</dt><dd>{taxYear.threshold.text}</dd></Figures>
-                    <Small>{taxYear.isReportable ? (taxYear.isAbove ? 'Reported.' : 'Below the threshold.') : 'Not reported.'} {taxYear.why}</Small>
-                    {taxYear.missing.map((missing) => <p key={missing}><Mark tone={taxYear.isAbove ? 'stop' : 'look'}>{missing}</Mark></p>)}
+                    <Figures>
+                        <dt>paid, without cards</dt>
+                        <dd>
+                            <Link
+                                to={`/ledger?what=payments&partyId=${party.id}&side=vendor&state=reported&from=${taxYear.year}-01-01&to=${taxYear.year}-12-31`}
+                            >
+                                {taxYear.paid.text}
+                            </Link>
+                        </dd>
+                        <dt>threshold</dt>
+                        <dd>{taxYear.threshold.text}</dd>
+                    </Figures>
+                    <Small>
+                        {taxYear.isReportable ? (taxYear.isAbove ? 'Reported.' : 'Below the threshold.') : 'Not reported.'} {taxYear.why}
+                    </Small>
+                    {taxYear.missing.map((missing) => (
+                        <p key={missing}>
+                            <Mark tone={taxYear.isAbove ? 'stop' : 'look'}>{missing}</Mark>
+                        </p>
+                    ))}
                 </section>
             )}
         </>
@@ -86,39 +116,113 @@ function OneSide({ side, partyId }: { side: Side; partyId: number }) {
         <section aria-label={isClient ? `Receivable in ${currency}` : `Payable in ${currency}`}>
             <h2>{isClient ? 'They owe us' : 'We owe them'}</h2>
             <Figures>
-                <dt className="main">{currency}</dt><dd className="main"><Link to={list('&state=owed')}>{open.text}</Link></dd>
-                {has(overdue) && <><dt><Mark tone="stop">overdue</Mark></dt><dd><Link to={list('&state=overdue')}>{overdue.text}</Link></dd></>}
-                {has(credits) && <><dt>credits not used</dt><dd><Link to={list(`&state=open&kind=${isClient ? 'credit-note' : 'credit-received'}`)}>−{credits.text}</Link></dd></>}
-                {has(unallocated) && <><dt>money not used</dt><dd><Link to={list('&what=payments&state=open')}>−{unallocated.text}</Link></dd></>}
-                {(has(credits) || has(unallocated)) && <><dt>balance</dt><dd>{balance.text}</dd></>}
+                <dt className="main">{currency}</dt>
+                <dd className="main">
+                    <Link to={list('&state=owed')}>{open.text}</Link>
+                </dd>
+                {has(overdue) && (
+                    <>
+                        <dt>
+                            <Mark tone="stop">overdue</Mark>
+                        </dt>
+                        <dd>
+                            <Link to={list('&state=overdue')}>{overdue.text}</Link>
+                        </dd>
+                    </>
+                )}
+                {has(credits) && (
+                    <>
+                        <dt>credits not used</dt>
+                        <dd>
+                            <Link to={list(`&state=open&kind=${isClient ? 'credit-note' : 'credit-received'}`)}>−{credits.text}</Link>
+                        </dd>
+                    </>
+                )}
+                {has(unallocated) && (
+                    <>
+                        <dt>money not used</dt>
+                        <dd>
+                            <Link to={list('&what=payments&state=open')}>−{unallocated.text}</Link>
+                        </dd>
+                    </>
+                )}
+                {(has(credits) || has(unallocated)) && (
+                    <>
+                        <dt>balance</dt>
+                        <dd>{balance.text}</dd>
+                    </>
+                )}
             </Figures>
             {has(open) && (
                 <ByAge>
                     <summary>
-                        <Strip role="img" aria-label={`Ageing: ${ageing.filter(({ amount }) => has(amount)).map(({ title, amount }) => `${title} ${amount.text}`).join(', ')}`}>
-                            {ageing.filter(({ amount }) => has(amount)).map(({ bucket, share }) => <span key={bucket} data-bucket={bucket} style={{ flexGrow: Math.max(1, share) }} />)}
+                        <Strip
+                            role="img"
+                            aria-label={`Ageing: ${ageing
+                                .filter(({ amount }) => has(amount))
+                                .map(({ title, amount }) => `${title} ${amount.text}`)
+                                .join(', ')}`}
+                        >
+                            {ageing
+                                .filter(({ amount }) => has(amount))
+                                .map(({ bucket, share }) => (
+                                    <Part key={bucket} data-bucket={bucket} $share={share} />
+                                ))}
                         </Strip>
-                        <Quiet>{oldest === null ? 'by age' : `by age: ${ageing.filter(({ amount }) => has(amount)).map(({ title }) => title).join(', ')}`}</Quiet>
+                        <Quiet>
+                            {oldest === null
+                                ? 'by age'
+                                : `by age: ${ageing
+                                      .filter(({ amount }) => has(amount))
+                                      .map(({ title }) => title)
+                                      .join(', ')}`}
+                        </Quiet>
                     </summary>
                     <Figures>
-                        {ageing.map(({ bucket, title, amount }) => <div key={bucket} style={{ display: 'contents' }}><dt>{title}</dt><dd>{has(amount) ? <Link to={list(`&bucket=${bucket}`)}>{amount.text}</Link> : '–'}</dd></div>)}
+                        {ageing.map(({ bucket, title, amount }) => (
+                            <div key={bucket}>
+                                <dt>{title}</dt>
+                                <dd>{has(amount) ? <Link to={list(`&bucket=${bucket}`)}>{amount.text}</Link> : '–'}</dd>
+                            </div>
+                        ))}
                     </Figures>
                 </ByAge>
             )}
-            {oldest !== null && <p>oldest <Link to={`/documents/${oldest.id}`}>due {oldest.dueText}</Link>, {oldest.when}</p>}
-            {nextDue !== null && nextDue.id !== oldest?.id && <p>next <Link to={`/documents/${nextDue.id}`}>due {nextDue.dueText}</Link>, {nextDue.when}</p>}
-            {side.warning !== '' && <p><Mark tone="look">{side.warning}</Mark></p>}
+            {oldest !== null && (
+                <p>
+                    oldest <Link to={`/documents/${oldest.id}`}>due {oldest.dueText}</Link>, {oldest.when}
+                </p>
+            )}
+            {nextDue !== null && nextDue.id !== oldest?.id && (
+                <p>
+                    next <Link to={`/documents/${nextDue.id}`}>due {nextDue.dueText}</Link>, {nextDue.when}
+                </p>
+            )}
+            {side.warning !== '' && (
+                <p>
+                    <Mark tone="look">{side.warning}</Mark>
+                </p>
+            )}
             {daysToPay !== null && (
                 <details>
-                    <summary>{isClient ? 'pays' : 'paid'} in <strong>{daysToPay.days}</strong> days{Number(daysToPay.beyond) > 0 && <>, {daysToPay.beyond} beyond the terms</>}</summary>
+                    <summary>
+                        {isClient ? 'pays' : 'paid'} in <strong>{daysToPay.days}</strong> days
+                        {Number(daysToPay.beyond) > 0 && <>, {daysToPay.beyond} beyond the terms</>}
+                    </summary>
                     <Small>{daysToPay.sentence}</Small>
                 </details>
             )}
             <details>
                 <summary>this year</summary>
                 <Figures>
-                    <dt>{isClient ? 'invoiced, without tax' : 'billed, without tax'}</dt><dd><Link to={list(`&state=billed&from=${year}-01-01&to=${year}-12-31`)}>{side.turnover.text}</Link></dd>
-                    <dt>{isClient ? 'received' : 'paid'}</dt><dd><Link to={list(`&what=payments&state=counted&from=${year}-01-01&to=${year}-12-31`)}>{side.paid.text}</Link></dd>
+                    <dt>{isClient ? 'invoiced, without tax' : 'billed, without tax'}</dt>
+                    <dd>
+                        <Link to={list(`&state=billed&from=${year}-01-01&to=${year}-12-31`)}>{side.turnover.text}</Link>
+                    </dd>
+                    <dt>{isClient ? 'received' : 'paid'}</dt>
+                    <dd>
+                        <Link to={list(`&what=payments&state=counted&from=${year}-01-01&to=${year}-12-31`)}>{side.paid.text}</Link>
+                    </dd>
                 </Figures>
             </details>
             {side.inHome !== '' && <Small>{side.inHome}</Small>}

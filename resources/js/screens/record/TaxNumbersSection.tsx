@@ -45,8 +45,22 @@ export function TaxNumbersSection({ record }: { record: RecordData }) {
                     ))}
                     {record.party.isVendor && (
                         <>
-                            <div><dt>Form W-9</dt><dd>{formOnText === '' ? <Quiet>not on file</Quiet> : `of ${formOnText}${formBy === '' ? '' : `, signed by ${formBy}`}`}</dd></div>
-                            <div><dt>Tax report</dt><dd>{isReportable ? 'reported' : 'not reported'}. <Quiet>{why}</Quiet></dd></div>
+                            <div>
+                                <dt>Form W-9</dt>
+                                <dd>
+                                    {formOnText === '' ? (
+                                        <Quiet>not on file</Quiet>
+                                    ) : (
+                                        `of ${formOnText}${formBy === '' ? '' : `, signed by ${formBy}`}`
+                                    )}
+                                </dd>
+                            </div>
+                            <div>
+                                <dt>Tax report</dt>
+                                <dd>
+                                    {isReportable ? 'reported' : 'not reported'}. <Quiet>{why}</Quiet>
+                                </dd>
+                            </div>
                         </>
                     )}
                 </Facts>
@@ -81,21 +95,51 @@ interface FieldsProps {
 function Fields({ rows, problems, onChange }: FieldsProps) {
     const { data: choices } = useQuery(choicesQuery);
     const { officeCountry } = useSession();
-    const change = (index: number, part: Partial<TaxNumberRow>) => onChange(rows.map((row, at) => at === index ? { ...row, ...part } : row));
-    const blank = (): TaxNumberRow => ({ key: newKey(), id: null, masked: '', kind: officeCountry === 'US' ? 'EIN' : VAT, country: officeCountry === 'US' ? '' : officeCountry ?? '', value: '' });
+    const change = (index: number, part: Partial<TaxNumberRow>) =>
+        onChange(rows.map((row, at) => (at === index ? { ...row, ...part } : row)));
+    const blank = (): TaxNumberRow => ({
+        key: newKey(),
+        id: null,
+        masked: '',
+        kind: officeCountry === 'US' ? 'EIN' : VAT,
+        country: officeCountry === 'US' ? '' : (officeCountry ?? ''),
+        value: '',
+    });
 
     return (
-        <Stack style={{ width: '100%' }}>
+        <Stack $wide>
             {rows.map((row, index) => (
                 <FieldGroup key={row.key} aria-label={row.masked === '' ? `Number ${index + 1}` : `${row.kind} ${row.masked}`}>
-                    <FieldRow style={{ alignItems: 'flex-end' }}>
-                        <ChooseOne label="Kind" width="230px" options={(choices?.taxNumberKinds ?? []).map((id) => ({ id, name: id }))} value={row.kind} onChange={(kind) => change(index, { kind, country: kind === VAT ? row.country : '' })} />
+                    <FieldRow $foot>
+                        <ChooseOne
+                            label="Kind"
+                            width="230px"
+                            options={(choices?.taxNumberKinds ?? []).map((id) => ({ id, name: id }))}
+                            value={row.kind}
+                            onChange={(kind) => change(index, { kind, country: kind === VAT ? row.country : '' })}
+                        />
                         {row.kind === VAT && (
-                            <ChooseFromMany label="Of which country" width="200px" options={(choices?.vatCountries ?? []).map(({ code, name }) => ({ id: code, name }))} value={row.country} onChange={(country) => change(index, { country })} />
+                            <ChooseFromMany
+                                label="Country"
+                                width="200px"
+                                options={(choices?.vatCountries ?? []).map(({ code, name }) => ({ id: code, name }))}
+                                value={row.country}
+                                onChange={(country) => change(index, { country })}
+                            />
                         )}
-                        <QuietButton aria-label={`Remove the ${row.kind}`} onPress={() => onChange(rows.filter((_, at) => at !== index))}><X size={16} aria-hidden /></QuietButton>
+                        <QuietButton aria-label={`Remove the ${row.kind}`} onPress={() => onChange(rows.filter((_, at) => at !== index))}>
+                            <X size={16} aria-hidden />
+                        </QuietButton>
                     </FieldRow>
-                    <PrivateField label="Number" width="260px" value={row.value} isKept={row.id !== null} masked={row.masked} onChange={(value) => change(index, { value })} problem={problems[`taxNumbers.${index}.value`]} />
+                    <PrivateField
+                        label="Number"
+                        width="260px"
+                        value={row.value}
+                        isKept={row.id !== null}
+                        masked={row.masked}
+                        onChange={(value) => change(index, { value })}
+                        problem={problems[`taxNumbers.${index}.value`]}
+                    />
                 </FieldGroup>
             ))}
             <AddRow onAdd={() => onChange([...rows, blank()])}>Add a tax number</AddRow>
@@ -113,21 +157,45 @@ interface FormProps {
 /** When form W-9 came in, and whether what they are paid is reported. */
 function FormFields({ record, draft, problems, onChange }: FormProps) {
     return (
-        <Stack style={{ width: '100%' }}>
+        <Stack $wide>
             <FieldRow>
-                <Field label="Form W-9 of" width="130px" placeholder="not on file" value={draft.formOn} onChange={(formOn) => onChange({ ...draft, formOn })} problem={problems.formOn} />
-                <Field label="Signed by" width="200px" value={draft.formBy} onChange={(formBy) => onChange({ ...draft, formBy })} problem={problems.formBy} />
+                <Field
+                    label="Form W-9 of"
+                    width="130px"
+                    placeholder="not on file"
+                    value={draft.formOn}
+                    onChange={(formOn) => onChange({ ...draft, formOn })}
+                    problem={problems.formOn}
+                />
+                <Field
+                    label="Signed by"
+                    width="200px"
+                    value={draft.formBy}
+                    onChange={(formBy) => onChange({ ...draft, formBy })}
+                    problem={problems.formBy}
+                />
                 <ChooseOne
                     label="File"
                     width="220px"
-                    options={[{ id: NO_FILE, name: 'none of the record' }, ...record.files.map(({ id, name }) => ({ id: String(id), name }))]}
+                    options={[
+                        { id: NO_FILE, name: 'none of the record' },
+                        ...record.files.map(({ id, name }) => ({ id: String(id), name })),
+                    ]}
                     value={draft.formFileId === null ? NO_FILE : String(draft.formFileId)}
                     onChange={(id) => onChange({ ...draft, formFileId: id === NO_FILE ? null : Number(id) })}
                     problem={problems.formFileId}
                 />
-                <ChooseOne label="In the tax report" width="180px" options={CHOICES} value={draft.reportChoice} onChange={(choice) => onChange({ ...draft, reportChoice: choice as TaxDraft['reportChoice'] })} />
+                <ChooseOne
+                    label="In the tax report"
+                    width="180px"
+                    options={CHOICES}
+                    value={draft.reportChoice}
+                    onChange={(choice) => onChange({ ...draft, reportChoice: choice as TaxDraft['reportChoice'] })}
+                />
             </FieldRow>
-            <Tick isSelected={draft.isAttorney} onChange={(isAttorney) => onChange({ ...draft, isAttorney })}>an attorney, who is always reported</Tick>
+            <Tick isSelected={draft.isAttorney} onChange={(isAttorney) => onChange({ ...draft, isAttorney })}>
+                an attorney, who is always reported
+            </Tick>
         </Stack>
     );
 }

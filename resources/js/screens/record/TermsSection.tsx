@@ -19,7 +19,10 @@ export function TermsSection({ record, side }: Props) {
     const edit = useSection(record, isClient ? clientTermsSpec : vendorTermsSpec);
     const terms = isClient ? record.clientTerms : record.vendorTerms;
     const what = isClient ? 'An invoice' : 'A bill';
-    const isOther = !(isClient ? record.party.isClient : record.party.isVendor) && terms.fields.every(({ own }) => own === null) && terms.source !== 'own';
+    const isOther =
+        !(isClient ? record.party.isClient : record.party.isVendor) &&
+        terms.fields.every(({ own }) => own === null) &&
+        terms.source !== 'own';
 
     return (
         <SectionFrame
@@ -39,7 +42,14 @@ export function TermsSection({ record, side }: Props) {
             fields={(draft) => (
                 <>
                     <TermsFields draft={draft} problems={edit.problems} onChange={edit.change} isClient={isClient} what={what} />
-                    <SideFields side={side} fields={terms.fields} own={draft.fields} problems={edit.problems} onChange={(fields) => edit.change({ ...draft, fields })} inheritsFrom="the office or a parent company" />
+                    <SideFields
+                        side={side}
+                        fields={terms.fields}
+                        own={draft.fields}
+                        problems={edit.problems}
+                        onChange={(fields) => edit.change({ ...draft, fields })}
+                        inheritsFrom="the office or a parent company"
+                    />
                 </>
             )}
         />
@@ -78,12 +88,14 @@ function TermsFields({ draft, problems, onChange, isClient, what }: FieldsProps)
     const terms = chosen?.shorthand ?? (typed.trim() === '' ? standard?.shorthand ?? '' : typed);
 
     return (
-        <Stack style={{ width: '100%' }}>
+        <Stack $wide>
             <Suggest
                 label="Payment terms: choose from the list, or type them"
                 width="420px"
                 placeholder={standard === undefined ? 'net 30' : `as the office: ${standard.shorthand}`}
-                options={listed.filter(({ id, isRetired }) => !isRetired || id === draft.listedId).map((entry) => ({ id: String(entry.id), name: nameOf(entry) }))}
+                options={listed
+                    .filter(({ id, isRetired }) => !isRetired || id === draft.listedId)
+                    .map((entry) => ({ id: String(entry.id), name: nameOf(entry) }))}
                 value={chosen === undefined ? typed : nameOf(chosen)}
                 problem={problems.shorthand ?? problems.listedId}
                 onType={(text) => {
@@ -95,8 +107,8 @@ function TermsFields({ draft, problems, onChange, isClient, what }: FieldsProps)
                 onPick={(id) => onChange({ ...draft, listedId: Number(id), shorthand: null })}
             />
             <Small>
-                As in net 30, 2/10 net 30, net 15 EOM, 10th prox, due on receipt, or 30% on receipt, 70% net 30; add “, next business day” to
-                move a due date off weekends and holidays. Left empty, the office’s own terms hold.
+                As in net 30, 2/10 net 30, net 15 EOM, 10th prox, due on receipt, or 30% on receipt, 70% net 30; add “, next business day”
+                to move a due date off weekends and holidays. Left empty, the office’s own terms hold.
             </Small>
             {terms !== '' && <TermsPreview what={what} terms={terms} />}
         </Stack>

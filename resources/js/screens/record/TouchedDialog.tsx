@@ -4,7 +4,7 @@ import { documentName } from '../../app/DocumentTable';
 import { Button, MainButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
-import { Small, Stack } from '../../ui/Text';
+import { Shelf, Small } from '../../ui/Text';
 
 interface Props {
     touched: Schemas['TouchedDocuments'];
@@ -16,20 +16,35 @@ interface Props {
 export function TouchedDialog({ touched, onAnswer }: Props) {
     const drafts = touched.documents.filter(({ row }) => row.state === 'draft').map(({ row }) => row.id);
     const [chosen, setChosen] = useState<number[]>(drafts);
+    const severalParties = new Set(touched.documents.map(({ row }) => row.party.id)).size > 1;
     const withTerms = touched.documents.some(({ what }) => what.split(', ').includes('terms'));
     return (
         <Dialog title="What this touches" role="alertdialog" onClose={() => onAnswer(undefined, false)}>
             <p>{touched.sentence} Which of them take the new one? What is settled keeps what was sent.</p>
-            <Stack $gap="tight" style={{ maxHeight: 300, overflow: 'auto' }}>
+            <Shelf>
                 {touched.documents.map(({ row, what }) => (
                     <div key={row.id}>
-                        <Tick isSelected={chosen.includes(row.id)} onChange={(isOn) => setChosen(isOn ? [...chosen, row.id] : chosen.filter((id) => id !== row.id))}>{documentName(row)}</Tick>{' '}
-                        <Small>{row.dateText}, {row.stateWords}: {what}</Small>
+                        <Tick
+                            isSelected={chosen.includes(row.id)}
+                            onChange={(isOn) => setChosen(isOn ? [...chosen, row.id] : chosen.filter((id) => id !== row.id))}
+                        >
+                            {documentName(row)}
+                        </Tick>{' '}
+                        <Small>
+                            {severalParties && `${row.party.name}, `}
+                            {row.dateText}, {row.stateWords}: {what}
+                        </Small>
                     </div>
                 ))}
-            </Stack>
+            </Shelf>
             <DialogButtons>
-                <MainButton autoFocus onPress={() => onAnswer(chosen, withTerms)}>{chosen.length === 0 ? 'Save, only from now on' : chosen.length === 1 ? 'Save, and change 1 document' : `Save, and change ${chosen.length} documents`}</MainButton>
+                <MainButton autoFocus onPress={() => onAnswer(chosen, withTerms)}>
+                    {chosen.length === 0
+                        ? 'Save, only from now on'
+                        : chosen.length === 1
+                          ? 'Save, and change 1 document'
+                          : `Save, and change ${chosen.length} documents`}
+                </MainButton>
                 {chosen.length > 0 && <Button onPress={() => onAnswer([], false)}>Only from now on</Button>}
                 <Button onPress={() => onAnswer(undefined, false)}>Go on editing</Button>
             </DialogButtons>

@@ -31,7 +31,9 @@ export function merge<T>(start: T, mine: T, theirs: T): T {
         });
         const added = theirs.filter((row) => of(start, row.id) === undefined && of(mine, row.id) === undefined);
         // Removed here, and changed by the other: theirs stays.
-        const revived = theirs.filter((row) => of(mine, row.id) === undefined && of(start, row.id) !== undefined && !same(of(start, row.id), row));
+        const revived = theirs.filter(
+            (row) => of(mine, row.id) === undefined && of(start, row.id) !== undefined && !same(of(start, row.id), row),
+        );
         return [...kept, ...revived, ...added] as T;
     }
     return mine;

@@ -1,6 +1,7 @@
 import { api, ask, type Schemas } from '../../api/client';
 
 export type RecordData = Schemas['Record'];
+export type Follow = Schemas['FollowInput'];
 
 /** How a section of a record is read into a draft, and how the draft is saved. */
 export interface SectionSpec<D> {
@@ -8,11 +9,10 @@ export interface SectionSpec<D> {
     title: (record: RecordData) => string;
     version: (record: RecordData) => number;
     draft: (record: RecordData) => D;
-    put: (id: number, version: number, draft: D) => Promise<RecordData>;
+    /** Saves it; the documents that are to follow go with it, where it is asked. */
+    put: (id: number, version: number, draft: D, follow?: Follow) => Promise<RecordData>;
     /** Which drafts and open documents carry what saving it would change; asked before it is saved. */
     touched?: (id: number, version: number, draft: D) => Promise<Schemas['TouchedDocuments']>;
-    /** False where the draft has replaced what is not known here, and cannot be put back. */
-    isUndoable?: (draft: D) => boolean;
 }
 
 /** A row of a list that is being edited: the key stays while rows come and go. */
@@ -33,16 +33,15 @@ function bare<T>(rows: Keyed<T>[]): T[] {
     return rows.map(({ key, ...row }) => row as T);
 }
 
-export type IdentityDraft = Required<Omit<Schemas['IdentityInput'], 'version'>>;
+export type IdentityDraft = Required<Omit<Schemas['IdentityInput'], 'version' | 'follow'>>;
 
 export const identitySpec: SectionSpec<IdentityDraft> = {
     name: 'identity',
     title: () => 'Name and roles',
     version: (record) => record.identity.version,
     draft: ({ identity: { version, hasBirthDate, age, ...names } }) => ({ ...names, birthDate: null }),
-    isUndoable: ({ birthDate }) => birthDate === null,
-    put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/identity', {
-        params: { path: { id } }, body: { version, ...draft },
+    put: (id, version, draft, follow) => ask(api.PUT('/api/parties/{id}/identity', {
+        params: { path: { id } }, body: { version, follow, ...draft },
     })),
     touched: (id, version, draft) => ask(api.POST('/api/parties/{id}/touched/identity', {
         params: { path: { id } }, body: { version, ...draft },
@@ -55,8 +54,8 @@ export const reachSpec: SectionSpec<ContactRow[]> = {
     name: 'reach',
     title: () => 'Reach',
     version: (record) => record.reach.version,
-    draft: (record) => record.reach.contactPoints.map(({ id, kind, value, label, uses, isPrimary, sameAs, addressUseId }) =>
-        keyed({ id, kind, value, label, uses, isPrimary, isLinked: sameAs !== null, addressUseId })),
+    draft: (record) => record.reach.contactPoints.map(({ id, kind, value, label, uses, isPrimary, sameAsId, addressUseId }) =>
+        keyed({ id, kind, value, label, uses, isPrimary, sameAsId, addressUseId })),
     put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/reach', {
         params: { path: { id } }, body: { version, contactPoints: bare(draft) },
     })),
@@ -67,7 +66,15 @@ export type AddressRow = Keyed<Schemas['AddressInput']> & {
     linkedTo: string;
     /** The linked address, for reading. */
     text: string[];
+    /** The address as it is kept, and whether others use it too. */
+    addressId: number | null;
+    isShared: boolean;
 };
+
+/** An address as it is sent. */
+function addressBody(version: number, draft: AddressRow[]): Schemas['AddressesInput'] {
+    return { version, addresses: bare(draft).map(({ linkedTo, text, addressId, isShared, ...row }) => row) };
+}
 
 export const addressesSpec: SectionSpec<AddressRow[]> = {
     name: 'addresses',
@@ -78,6 +85,8 @@ export const addressesSpec: SectionSpec<AddressRow[]> = {
         linkedAddressId: address.sameAs === null ? null : address.addressId,
         linkedTo: address.sameAs?.name ?? '',
         text: address.text,
+        addressId: address.addressId,
+        isShared: address.sharedWith.length > 0,
         country: address.country,
         lines: address.lines,
         locality: address.locality,
@@ -90,13 +99,11 @@ export const addressesSpec: SectionSpec<AddressRow[]> = {
         since: address.period.sinceText,
         until: address.period.untilText,
     })),
-    put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/addresses', {
-        params: { path: { id } },
-        body: { version, addresses: bare(draft).map(({ linkedTo, text, ...row }) => row) },
+    put: (id, version, draft, follow) => ask(api.PUT('/api/parties/{id}/addresses', {
+        params: { path: { id } }, body: { ...addressBody(version, draft), follow },
     })),
     touched: (id, version, draft) => ask(api.POST('/api/parties/{id}/touched/addresses', {
-        params: { path: { id } },
-        body: { version, addresses: bare(draft).map(({ linkedTo, text, ...row }) => row) },
+        params: { path: { id } }, body: addressBody(version, draft),
     })),
 };
 
@@ -124,30 +131,37 @@ export const positionsSpec: SectionSpec<PositionRow[]> = {
     })),
 };
 
-export type RelationRow = Keyed<Schemas['RelationInput']> & {
+export type RelationRow = Keyed<Required<Schemas['RelationInput']>> & {
     partyName: string;
-    /** Of a new one: whether the other's address and phone are used here by link. */
-    takesAddress: boolean;
-    takesPhone: boolean;
 };
+
+/** Each has its own, this record uses the other's by link, or the other uses this one's. */
+export type Whose = NonNullable<RelationRow['address']>;
 
 export const relationsSpec: SectionSpec<RelationRow[]> = {
     name: 'relations',
     title: () => 'Relations',
     version: (record) => record.relations.version,
-    draft: (record) => record.relations.relations.map(({ id, kind, together, party, period }) => ({
-        ...keyed({ id }), partyId: party.id, partyName: party.displayName, kind, together, takesAddress: false, takesPhone: false, since: period.sinceText, until: period.untilText,
-    })),
-    put: async (id, version, draft) => {
-        let saved = await ask(api.PUT('/api/parties/{id}/relations', {
-            params: { path: { id } },
-            body: { version, relations: bare(draft).map(({ partyName, takesAddress, takesPhone, ...row }) => row) },
-        }));
-        for (const { partyId, takesAddress: address, takesPhone: phone } of draft.filter((row) => row.takesAddress || row.takesPhone)) {
-            saved = await ask(api.POST('/api/parties/{id}/take-over', { params: { path: { id } }, body: { fromId: partyId, address, phone } }));
-        }
-        return saved;
-    },
+    draft: (record) =>
+        record.relations.relations.map(({ id, kind, together, party, period }) => ({
+            ...keyed({ id }),
+            partyId: party.id,
+            partyName: party.displayName,
+            kind,
+            together,
+            address: 'own',
+            addressId: null,
+            phone: 'own',
+            since: period.sinceText,
+            until: period.untilText,
+        })),
+    put: (id, version, draft) =>
+        ask(
+            api.PUT('/api/parties/{id}/relations', {
+                params: { path: { id } },
+                body: { version, relations: bare(draft).map(({ partyName, ...row }) => row) },
+            }),
+        ),
 };
 
 export type CodeRow = Keyed<Schemas['CodeInput']>;
@@ -160,7 +174,7 @@ export const classificationSpec: SectionSpec<ClassificationDraft> = {
     version: (record) => record.classification.version,
     draft: ({ classification: { types, tags, owner, accountManager, buyer, source, language, grade, codes } }) => ({
         types, tags, source, language, grade,
-        ownerId: owner?.id ?? null,
+        ownerId: owner.own?.id ?? null,
         accountManagerId: accountManager.own?.id ?? null,
         buyerId: buyer.own?.id ?? null,
         codes: codes.map(keyed),
@@ -193,10 +207,10 @@ export const taxNumbersSpec: SectionSpec<TaxDraft> = {
         numbers: numbers.map(({ id, kind, country, masked }) => ({ ...keyed({ id }), kind, country, masked, value: null })),
         formOn, formBy, formFileId, reportChoice, isAttorney,
     }),
-    // What was replaced or removed is not known here, and cannot be put back.
-    isUndoable: () => false,
-    put: (id, version, draft) => ask(api.PUT('/api/parties/{id}/tax-numbers', { params: { path: { id } }, body: taxBody(version, draft) })),
-    touched: (id, version, draft) => ask(api.POST('/api/parties/{id}/touched/tax-numbers', { params: { path: { id } }, body: taxBody(version, draft) })),
+    put: (id, version, draft, follow) =>
+        ask(api.PUT('/api/parties/{id}/tax-numbers', { params: { path: { id } }, body: { ...taxBody(version, draft), follow } })),
+    touched: (id, version, draft) =>
+        ask(api.POST('/api/parties/{id}/touched/tax-numbers', { params: { path: { id } }, body: taxBody(version, draft) })),
 };
 
 /** By field; null for a secret that stays as it is. */
@@ -232,10 +246,14 @@ function termsSpec(side: 'clientTerms' | 'vendorTerms', name: 'client-terms' | '
         title: () => title,
         version: (record) => record[side].version,
         draft: (record) => ({
-            listedId: record[side].listedId, shorthand: record[side].shorthand, fields: Object.fromEntries(record[side].fields.map((field) => [field.name, field.own])),
+            listedId: record[side].listedId,
+            shorthand: record[side].shorthand,
+            fields: Object.fromEntries(record[side].fields.map((field) => [field.name, field.own])),
         }),
-        put: (id, version, draft) => ask(api.PUT(`/api/parties/{id}/${name}`, { params: { path: { id } }, body: termsBody(version, draft) })),
-        touched: (id, version, draft) => ask(api.POST(`/api/parties/{id}/touched/${name}`, { params: { path: { id } }, body: termsBody(version, draft) })),
+        put: (id, version, draft, follow) =>
+            ask(api.PUT(`/api/parties/{id}/${name}`, { params: { path: { id } }, body: { ...termsBody(version, draft), follow } })),
+        touched: (id, version, draft) =>
+            ask(api.POST(`/api/parties/{id}/touched/${name}`, { params: { path: { id } }, body: termsBody(version, draft) })),
     };
 }
 

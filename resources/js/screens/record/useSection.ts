@@ -1,12 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, Refused, type Schemas } from '../../api/client';
-import { forgetLists, recordQuery } from '../../api/queries';
+import { forget, keepRecord, recordQuery } from '../../api/queries';
 import { useEnsureSignedIn } from '../../api/signIn';
 import { useSay } from '../../ui/StatusLine';
 import { useUnsaved } from '../../ui/unsaved';
 import { merge } from './merge';
-import type { RecordData, SectionSpec } from './sections';
+import type { Follow, RecordData, SectionSpec } from './sections';
 
 interface Editing<D> {
     draft: D;
@@ -76,18 +76,14 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
     };
 
     const keep = (saved: RecordData) => {
-        client.setQueryData(recordQuery(id).queryKey, saved);
-        forgetLists(id);
+        keepRecord(saved);
     };
 
-    const undoTo = (before: D, saved: RecordData, follow?: Schemas['FollowInput']) => async () => {
+    const undo = async (version: number, follow?: Follow) => {
         try {
-            let restored = await spec.put(id, spec.version(saved), before);
-            if (follow !== undefined && follow.documentIds.length > 0) {
-                // What followed the change follows it back.
-                restored = await ask(api.POST('/api/parties/{id}/follow', { params: { path: { id } }, body: follow }));
-            }
-            keep(restored);
+            keep(await ask(api.POST('/api/parties/{id}/sections/{section}/undo', {
+                params: { path: { id, section: spec.name } }, body: { version, follow },
+            })));
             say(`${title}: as it was before.`);
         } catch (error) {
             say(error instanceof Refused && error.isStale
@@ -96,7 +92,7 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
         }
     };
 
-    const attempt = async (draft: D, version: number, follow?: Schemas['FollowInput']): Promise<void> => {
+    const attempt = async (draft: D, version: number, follow?: Follow): Promise<void> => {
         try {
             if (follow === undefined && spec.touched !== undefined && record.documents.live > 0) {
                 const found = await spec.touched(id, version, draft);
@@ -105,15 +101,12 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
                     return;
                 }
             }
-            const before = spec.draft(record);
-            let saved = await spec.put(id, version, draft);
-            if (follow !== undefined && follow.documentIds.length > 0) {
-                saved = await ask(api.POST('/api/parties/{id}/follow', { params: { path: { id } }, body: follow }));
-            }
+            const saved = await spec.put(id, version, draft, follow);
             keep(saved);
             close();
-            if (spec.isUndoable?.(draft) ?? true) {
-                say(`${title} saved.`, () => void undoTo(before, saved, follow)());
+            const made = spec.version(saved);
+            if (made > version) {
+                say(`${title} saved.`, () => void undo(made, follow));
             } else {
                 say(`${title} saved.`);
             }
@@ -183,7 +176,7 @@ export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options:
         saveMine,
         takeTheirs: async () => {
             close();
-            await client.invalidateQueries({ queryKey: recordQuery(id).queryKey });
+            await forget(recordQuery(id).queryKey);
         },
     };
 }

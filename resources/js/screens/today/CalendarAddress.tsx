@@ -28,7 +28,10 @@ export function CalendarAddress() {
             {isOpen && (
                 <Dialog title="Reminders in a calendar program" onClose={close}>
                     {made === undefined ? (
-                        <p>A calendar program can show your reminders when it is given a secret address. Whoever has the address can read them. Making a new one ends the one before.</p>
+                        <p>
+                            A calendar program can show your reminders when it is given a secret address. Whoever has the address can read
+                            them. Making a new one ends the one before.
+                        </p>
                     ) : (
                         <>
                             <Field label="Your address, shown only now" isReadOnly autoFocus value={made.address} />
@@ -36,9 +39,20 @@ export function CalendarAddress() {
                         </>
                     )}
                     <DialogButtons>
-                        {made === undefined
-                            ? <MainButton onPress={() => void make()}>Make an address</MainButton>
-                            : <MainButton onPress={() => void navigator.clipboard.writeText(made.address).then(() => say('Copied.'), () => say('Not copied. Select the address and copy it.'))}>Copy it</MainButton>}
+                        {made === undefined ? (
+                            <MainButton onPress={() => void make()}>Make an address</MainButton>
+                        ) : (
+                            <MainButton
+                                onPress={() =>
+                                    void navigator.clipboard.writeText(made.address).then(
+                                        () => say('Copied.'),
+                                        () => say('Not copied. Select the address and copy it.'),
+                                    )
+                                }
+                            >
+                                Copy it
+                            </MainButton>
+                        )}
                         <Button onPress={close}>Close</Button>
                     </DialogButtons>
                 </Dialog>

@@ -51,7 +51,7 @@ export function Today() {
     }
     return (
         <Sheet id="sheet" tabIndex={-1} aria-busy={data === undefined}>
-            <Stack $gap="large" style={{ justifyItems: 'stretch' }}>
+            <Stack $gap="large" $stretch>
                 <Row>
                     <Title>Today</Title>
                     {data !== undefined && <Quiet>{data.dayText}</Quiet>}
@@ -65,33 +65,77 @@ export function Today() {
 function Day({ today }: { today: TodayData }) {
     return (
         <Columns>
-            <Stack $gap="wide" style={{ justifyItems: 'stretch' }}>
-                <Part title="To do" empty="Nothing is due. Reminders are set on the page of a record." items={today.due.map((reminder) => <ReminderLine key={reminder.id} reminder={reminder} withParty />)} />
-                <Part title="In the next seven days" empty="Nothing yet." items={today.soon.map((reminder) => <ReminderLine key={reminder.id} reminder={reminder} withParty />)} />
+            <Stack $gap="wide" $stretch>
+                <Part
+                    title="To do"
+                    empty="Nothing is due. Reminders are set on the page of a record."
+                    items={today.due.map((reminder) => (
+                        <ReminderLine key={reminder.id} reminder={reminder} withParty />
+                    ))}
+                />
+                <Part
+                    title="In the next seven days"
+                    empty="Nothing yet."
+                    items={today.soon.map((reminder) => (
+                        <ReminderLine key={reminder.id} reminder={reminder} withParty />
+                    ))}
+                />
                 {(today.dueThisWeek.length > 0 || today.newlyOverdue.length > 0 || today.overLimit.length > 0) && (
                     <>
-                        <Part title="Due within a week" empty="Nothing falls due." items={today.dueThisWeek.map((row) => <Falls key={row.id} row={row} />)} />
-                        <Part title="Newly overdue" empty="Nothing has become overdue this week." items={today.newlyOverdue.map((row) => <Falls key={row.id} row={row} />)} />
-                        {today.overLimit.length > 0 && <Part title="Over the credit limit" empty="" items={today.overLimit.map((party) => <Link key={party.id} to={`/records/${party.id}`}>{party.name}</Link>)} />}
+                        <Part
+                            title="Due within a week"
+                            empty="Nothing falls due."
+                            items={today.dueThisWeek.map((row) => (
+                                <Falls key={row.id} row={row} />
+                            ))}
+                        />
+                        <Part
+                            title="Newly overdue"
+                            empty="Nothing has become overdue this week."
+                            items={today.newlyOverdue.map((row) => (
+                                <Falls key={row.id} row={row} />
+                            ))}
+                        />
+                        {today.overLimit.length > 0 && (
+                            <Part
+                                title="Over the credit limit"
+                                empty=""
+                                items={today.overLimit.map((party) => (
+                                    <Link key={party.id} to={`/records/${party.id}`}>
+                                        {party.name}
+                                    </Link>
+                                ))}
+                            />
+                        )}
                     </>
                 )}
                 <CalendarAddress />
                 <Part
-                    title={today.gapCount > today.gaps.length ? `Gaps in my records, ${today.gaps.length} of ${today.gapCount}` : 'Gaps in my records'}
+                    title={
+                        today.gapCount > today.gaps.length
+                            ? `Gaps in my records, ${today.gaps.length} of ${today.gapCount}`
+                            : 'Gaps in my records'
+                    }
                     empty="The records that you look after lack nothing."
                     items={today.gaps.map(({ party, readiness }) => (
                         <div key={party.id}>
                             <Link to={`/records/${party.id}`}>{party.displayName}</Link>{' '}
                             <Small>
-                                {readiness.flatMap(({ checks }) => checks).filter(({ state }) => state !== 'passed').slice(0, 2).map(({ name, todo, section }) => (
-                                    <span key={name}>{todo} <Link to={`/records/${party.id}#${section}`}>Go there</Link> </span>
-                                ))}
+                                {readiness
+                                    .flatMap(({ checks }) => checks)
+                                    .filter(({ state }) => state !== 'passed')
+                                    .slice(0, 2)
+                                    .map(({ name, todo, section }) => (
+                                        <span key={name}>
+                                            {todo} <Link to={`/records/${party.id}#${section}`}>Go there</Link>{' '}
+                                        </span>
+                                    ))}
                             </Small>
                         </div>
                     ))}
                 />
             </Stack>
-            <Stack $gap="wide" style={{ justifyItems: 'stretch' }}>
+            <Stack $gap="wide" $stretch>
                 {(today.cautions.length > 0 || today.files.length > 0) && (
                     <Part
                         title="Ending and expiring"
@@ -99,8 +143,14 @@ function Day({ today }: { today: TodayData }) {
                         items={[
                             ...today.cautions.map(({ id, party, level, text, untilText }) => (
                                 <div key={`caution-${id}`}>
-                                    <Mark tone={level === 'stop' ? 'stop' : 'look'}>{level === 'stop' ? 'Stop' : 'Note'} ends on {untilText}</Mark>
-                                    <div><Small>{text} · <Link to={`/records/${party.id}`}>{party.name}</Link></Small></div>
+                                    <Mark tone={level === 'stop' ? 'stop' : 'look'}>
+                                        {level === 'stop' ? 'Stop' : 'Note'} ends on {untilText}
+                                    </Mark>
+                                    <div>
+                                        <Small>
+                                            {text} · <Link to={`/records/${party.id}`}>{party.name}</Link>
+                                        </Small>
+                                    </div>
                                 </div>
                             )),
                             ...today.files.map(({ id, party, name, expiresOn, isExpired }) => (
@@ -112,8 +162,20 @@ function Day({ today }: { today: TodayData }) {
                         ]}
                     />
                 )}
-                <Part title="Where I was last" empty="You have changed nothing yet." items={today.mine.map((touched) => <Touched key={touched.party.id} touched={touched} />)} />
-                <Part title="Where anybody was last" empty="Nobody has changed anything." items={today.everybodys.map((touched) => <Touched key={touched.party.id} touched={touched} withWho />)} />
+                <Part
+                    title="My latest changes"
+                    empty="You have changed nothing yet."
+                    items={today.mine.map((touched) => (
+                        <Touched key={touched.party.id} touched={touched} />
+                    ))}
+                />
+                <Part
+                    title="Everybody’s latest changes"
+                    empty="Nobody has changed anything."
+                    items={today.everybodys.map((touched) => (
+                        <Touched key={touched.party.id} touched={touched} withWho />
+                    ))}
+                />
             </Stack>
         </Columns>
     );
@@ -122,16 +184,24 @@ function Day({ today }: { today: TodayData }) {
 /** A document that falls due: for whom, how much, when. */
 function Falls({ row }: { row: Schemas['DocumentRow'] }) {
     return (
-        <Row $gap="small" style={{ justifyContent: 'space-between' }}>
-            <span><Link to={`/documents/${row.id}`}>{documentName(row)}</Link> <Link to={`/records/${row.party.id}`}>{row.party.name}</Link> <Small><DueText row={row} /></Small></span>
-            <span>{row.side === 'vendor' ? 'to pay ' : ''}{row.open.currency} {row.open.text}</span>
+        <Row $gap="small" $apart>
+            <span>
+                <Link to={`/documents/${row.id}`}>{documentName(row)}</Link> <Link to={`/records/${row.party.id}`}>{row.party.name}</Link>{' '}
+                <Small>
+                    <DueText row={row} />
+                </Small>
+            </span>
+            <span>
+                {row.side === 'vendor' ? 'to pay ' : ''}
+                {row.open.currency} {row.open.text}
+            </span>
         </Row>
     );
 }
 
 function Part({ title, empty, items }: { title: string; empty: string; items: ReactNode[] }) {
     return (
-        <Stack as="section" $gap="small" aria-label={title} style={{ justifyItems: 'stretch' }}>
+        <Stack as="section" $gap="small" aria-label={title} $stretch>
             <Heading>{title}</Heading>
             {items.length === 0 ? <Quiet>{empty}</Quiet> : <List>{items.map((item, index) => <li key={index}>{item}</li>)}</List>}
         </Stack>

@@ -1,9 +1,9 @@
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { api, ask, type Schemas } from '../../api/client';
-import { gapsQuery, pairsQuery } from '../../api/queries';
+import { forget, gapsQuery, pairsQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useTitle } from '../../app/useTitle';
 import { Button, MainButton } from '../../ui/Button';
@@ -38,7 +38,7 @@ export function Upkeep() {
 
     return (
         <Sheet id="sheet" tabIndex={-1}>
-            <Stack $gap="wide" style={{ justifyItems: 'stretch' }}>
+            <Stack $gap="wide" $stretch>
                 <Title>Upkeep</Title>
                 <LookAlikes />
                 <Gaps />
@@ -50,7 +50,7 @@ export function Upkeep() {
 function Unread({ retry }: { retry: () => void }) {
     return (
         <Empty role="alert">
-            <p>This could not be read. The server may be down.</p>
+            <p>This could not be loaded. The server may be down.</p>
             <MainButton onPress={retry}>Try again</MainButton>
         </Empty>
     );
@@ -59,14 +59,14 @@ function Unread({ retry }: { retry: () => void }) {
 function LookAlikes() {
     const { data: pairs, isError, refetch } = useQuery(pairsQuery);
     return (
-        <Stack as="section" $gap="small" style={{ justifyItems: 'stretch' }} aria-busy={pairs === undefined}>
+        <Stack as="section" $gap="small" $stretch aria-busy={pairs === undefined}>
             <Row>
                 <Heading>Look-alikes</Heading>
                 {pairs !== undefined && pairs.length > 0 && <Quiet>{pairs.length === 1 ? '1 pair' : `${pairs.length} pairs`}</Quiet>}
             </Row>
             {isError && <Unread retry={() => void refetch()} />}
             {pairs?.length === 0 && (
-                <Quiet>Nothing to look at. When somebody adds a record that looks like one in the book, the two wait here.</Quiet>
+                <Quiet>Nothing to review. When somebody adds a record that looks like one in the book, the two wait here.</Quiet>
             )}
             <List>{pairs?.map((pair) => <Pair key={pair.id} pair={pair} />)}</List>
         </Stack>
@@ -77,10 +77,14 @@ function Gaps() {
     const [page, setPage] = useState(1);
     const { data, isError, refetch } = useQuery({ ...gapsQuery(page), placeholderData: keepPreviousData });
     return (
-        <Stack as="section" $gap="small" style={{ justifyItems: 'stretch' }} aria-busy={data === undefined}>
+        <Stack as="section" $gap="small" $stretch aria-busy={data === undefined}>
             <Row>
                 <Heading>Gaps</Heading>
-                {data !== undefined && data.total > 0 && <Quiet>{data.total === 1 ? '1 record' : `${data.total.toLocaleString('en')} records`}, where most money is at stake first</Quiet>}
+                {data !== undefined && data.total > 0 && (
+                    <Quiet>
+                        {data.total === 1 ? '1 record' : `${data.total.toLocaleString('en')} records`}, where most money is at stake first
+                    </Quiet>
+                )}
             </Row>
             {isError && <Unread retry={() => void refetch()} />}
             {data?.total === 0 && <Quiet>Every record has what it needs to be written to, billed and paid.</Quiet>}
@@ -108,14 +112,13 @@ function Gap({ row: { party, readiness, atStake } }: { row: Schemas['GapRow'] })
 }
 
 function Pair({ pair }: { pair: Schemas['LookAlikePair'] }) {
-    const client = useQueryClient();
     const say = useSay();
     const { mayChangeRecords } = useSession();
     const settle = async () => {
         try {
             await ask(api.DELETE('/api/look-alikes/{pair}', { params: { path: { pair: pair.id } } }));
-            await client.invalidateQueries({ queryKey: pairsQuery.queryKey });
-            say('Settled: they are two records.');
+            await forget(pairsQuery.queryKey);
+            say('Done: they are two different records.');
         } catch (error) {
             say(`Not settled. ${(error as Error).message}`);
         }

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Records;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+
+/** Finds the row that a line of a section is kept in. */
+final class KeptRow
+{
+    /**
+     * The row that is kept, or a new one. A line of a former state gets its former number back when nothing else has
+     * it, so that what was linked to it is linked again.
+     *
+     * @template M of Model
+     *
+     * @param Collection<int, M> $kept by number
+     * @param M $new
+     *
+     * @return M
+     */
+    public static function of(Collection $kept, ?int $id, Model $new, bool $isRestored): Model
+    {
+        $row = $kept->get($id ?? 0);
+        if ($row !== null) {
+            return $row;
+        }
+        if ($isRestored && $id !== null && $new->newQuery()->whereKey($id)->doesntExist()) {
+            $new->setAttribute('id', $id);
+        }
+
+        return $new;
+    }
+}

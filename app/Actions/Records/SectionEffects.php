@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Records;
+
+use Almanac\Records\SectionName;
+use App\Actions\Banking\KeepBankDetails;
+use App\Actions\Finding\IndexParties;
+use App\Actions\Ledger\KeepStandings;
+use App\Facts\Records\Ancestors;
+use App\Models\Party;
+use App\Models\User;
+use App\Time\Clock;
+
+/** What follows from a section that has been saved: a payee on hold, other terms for its branches, what is kept over all records. */
+final readonly class SectionEffects
+{
+    public function __construct(
+        private IndexParties $index,
+        private KeepBankDetails $bank,
+        private KeepStandings $standings,
+        private Clock $clock,
+    ) {
+    }
+
+    /**
+     * @param Party $party as it was saved
+     * @param list<int> $seen whose sections are different
+     */
+    public function handle(SectionName $section, Party $party, array $seen, User $by): void
+    {
+        if ($party->is_vendor && $party->wasChanged('payee_name')) {
+            $this->bank->holdPayee($party, $party->payee(), $by);
+        }
+        $heirs = $this->heirs($section, $party, $seen);
+        if ($heirs !== []) {
+            // The credit limit, and whether there are terms, may be others.
+            $this->standings->refresh(...$heirs);
+        }
+        $also = [...$seen, ...$heirs, ...$this->whoFollow($section, $party, $heirs)];
+        // Its people are found by its name, and whoever shares its addresses by their places; by the rest only itself.
+        in_array($section, [SectionName::Identity, SectionName::Addresses], true)
+            ? $this->index->withNeighbours($party, $also)
+            : $this->index->alone($party, $also);
+    }
+
+    /**
+     * Those for whom other terms may hold now: the party itself, and the companies that inherit from it.
+     *
+     * @param list<int> $seen
+     *
+     * @return list<int>
+     */
+    private function heirs(SectionName $section, Party $party, array $seen): array
+    {
+        $from = match ($section) {
+            SectionName::ClientTerms, SectionName::VendorTerms => [$party->id],
+            SectionName::Relations => $seen,
+            default => [],
+        };
+
+        return $from === [] ? [] : [...$from, ...Ancestors::below($from, $this->clock->today())];
+    }
+
+    /**
+     * Those besides the heirs whom somebody else may look after now: who takes the owner over from it.
+     *
+     * @param list<int> $heirs for whom other terms may hold
+     *
+     * @return list<int>
+     */
+    private function whoFollow(SectionName $section, Party $party, array $heirs): array
+    {
+        return match (true) {
+            $section === SectionName::Relations => Ancestors::peopleAt($heirs),
+            $section === SectionName::Classification && $party->wasChanged('owner_id') => Ancestors::heirs(
+                [$party->id],
+                $this->clock->today(),
+            ),
+            default => [],
+        };
+    }
+}

@@ -1,0 +1,246 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Facts\Ledger;
+
+use Almanac\Banking\PayBy;
+use Almanac\Calendar\Day;
+use Almanac\Ledger\AgeingBucket;
+use Almanac\Ledger\AgeingBy;
+use Almanac\Ledger\DocumentKind;
+use Almanac\Terms\Side;
+use App\Models\Document;
+use App\Models\Office;
+use App\Models\Payment;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\Builder as QueryBuilder;
+use Illuminate\Support\Facades\DB;
+
+/** Which documents or payments somebody wants to see. */
+final readonly class LedgerFilter
+{
+    private const WEEK = 7;
+
+    /**
+     * @param  array{
+     *     partyId?: int|null, side?: string|null, kind?: string|null, state?: string|null, bucket?: string|null,
+     *     currency?: string|null, from?: string|null, to?: string|null, q?: string|null,
+     * }  $wanted
+     */
+    public function __construct(private array $wanted, private Day $today)
+    {
+    }
+
+    /** Whether it asks for nothing but kinds, states and currencies. */
+    public function isOfWholeKinds(): bool
+    {
+        return ! $this->isByPart() &&
+            array_diff_key(array_filter($this->wanted, fn (mixed $one) => $one !== null && trim((string) $one) !== ''), [
+                'side' => 0,
+                'kind' => 0,
+                'state' => 0,
+                'currency' => 0,
+            ]) === [];
+    }
+
+    /** @param  Builder<Document>  $documents */
+    public function documents(Builder $documents): void
+    {
+        $this->ofKinds($documents);
+        $days = $this->days();
+        $bucket = AgeingBucket::tryFrom($this->wanted['bucket'] ?? '');
+        if ($days !== null) {
+            $this->dueWithin($documents, ...$days);
+        } elseif ($bucket !== null) {
+            [$least, $most] = $bucket->days();
+            $documents->whereIn('kind', DocumentKind::owed())->open()
+                ->when($least !== null, fn (Builder $query) => $query->where('dated_on', '<=', $this->today->plusDays(-(int) $least)->toIso()))
+                ->when($most !== null, fn (Builder $query) => $query->where('dated_on', '>=', $this->today->plusDays(-(int) $most)->toIso()));
+        }
+    }
+
+    /**
+     * The same, of those that are due on one day only.
+     *
+     * @param Builder<Document> $documents
+     */
+    public function dueAtOnce(Builder $documents): void
+    {
+        [$from, $to] = $this->days() ?? [null, null];
+        $this->ofKinds($documents);
+        $documents->whereIn('kind', DocumentKind::owed())->open();
+        self::within($documents->getQuery(), 'next_due_on', $from, $to);
+        $documents->whereNotIn('documents.id', self::dueOnSeveralDays(...));
+    }
+
+    /** The few documents that are due in parts. */
+    public static function dueOnSeveralDays(QueryBuilder $ids): void
+    {
+        $ids->select('document_id')->from('document_dues')->whereRaw('rank > 0');
+    }
+
+    private static function within(QueryBuilder $query, string $column, ?Day $from, ?Day $to): QueryBuilder
+    {
+        return $query
+            ->when($from !== null, fn (QueryBuilder $some) => $some->where($column, '>=', $from?->toIso()))
+            ->when($to !== null, fn (QueryBuilder $some) => $some->where($column, '<=', $to?->toIso()));
+    }
+
+    /** @param  Builder<Document>  $documents */
+    private function ofKinds(Builder $documents): void
+    {
+        $this->common($documents, 'dated_on');
+        $side = Side::tryFrom($this->wanted['side'] ?? '');
+        if ($side !== null) {
+            $documents->whereIn('kind', DocumentKind::ofSide($side));
+        }
+        $kind = DocumentKind::tryFrom($this->wanted['kind'] ?? '');
+        if ($kind !== null) {
+            $documents->where('kind', $kind);
+        }
+        match ($this->wanted['state'] ?? '') {
+            'open' => $documents->whereIn('kind', DocumentKind::counted())->open(),
+            'owed' => $documents->whereIn('kind', DocumentKind::owed())->open(),
+            'billed' => $documents
+                ->whereIn('kind', array_filter(DocumentKind::counted(), fn (DocumentKind $one) => ! $one->isOpening()))
+                ->issued(),
+            // Word for word as their indexes have it.
+            'draft' => $documents->whereRaw("state = 'draft'"),
+            'void' => $documents->whereRaw("state = 'void'"),
+            'issued', 'part-paid', 'settled' => $documents->where('state', $this->wanted['state']),
+            default => $documents,
+        };
+    }
+
+    /** Whether only what is due on certain days of a document belongs to the list. */
+    public function isByPart(): bool
+    {
+        return $this->days() !== null;
+    }
+
+    /** What of each document belongs to the list, where it is only a part: its open amount and its first day. */
+    public function partColumns(): string
+    {
+        [$from, $to] = $this->days() ?? [null, null];
+        $which = 'from document_dues as part where part.document_id = documents.id and part.open_minor > 0'
+            .($from === null ? '' : " and part.due_on >= '{$from->toIso()}'").($to === null ? '' : " and part.due_on <= '{$to->toIso()}'");
+
+        return "(select sum(part.open_minor) $which) as part_open, (select min(part.due_on) $which) as part_due";
+    }
+
+    /**
+     * @return array{
+     *     Day|null, Day|null,
+     * }|null the first and the last day on which something has to be due; null where that does not matter
+     */
+    private function days(): ?array
+    {
+        $bucket = AgeingBucket::tryFrom($this->wanted['bucket'] ?? '');
+        $state = $this->wanted['state'] ?? '';
+        if ($bucket !== null && Office::current()->ageing_by === AgeingBy::DueDate) {
+            [$least, $most] = $bucket->days();
+
+            return [$most === null ? null : $this->today->plusDays(-$most), $least === null ? null : $this->today->plusDays(-$least)];
+        }
+
+        return match ($state) {
+            'overdue' => [null, $this->today->plusDays(-1)],
+            'newly-overdue' => [$this->today->plusDays(-self::WEEK), $this->today->plusDays(-1)],
+            'due-this-week' => [$this->today, $this->today->plusDays(self::WEEK)],
+            default => null,
+        };
+    }
+
+    /** @param  Builder<Document>  $documents */
+    private function dueWithin(Builder $documents, ?Day $from, ?Day $to): void
+    {
+        $documents->whereIn('kind', DocumentKind::owed())->open();
+        if ($from !== null) {
+            // Those whose next day it is, by its index; and of the few that are due on several days, those with such a part.
+            $documents->whereIn(
+                'documents.id',
+                fn (QueryBuilder $ids) => self::within(
+                    $ids->select('id')->from('documents')->whereRaw(Document::IS_OPEN),
+                    'next_due_on',
+                    $from,
+                    $to,
+                )->union(
+                    self::within(
+                        DB::table('document_dues')
+                            ->select('document_id')
+                            ->whereIn('document_id', self::dueOnSeveralDays(...))
+                            ->where('open_minor', '>', 0),
+                        'due_on',
+                        $from,
+                        $to,
+                    ),
+                ),
+            );
+
+            return;
+        }
+        // The first open part is due no later: an index leads to it.
+        self::within($documents->getQuery(), 'next_due_on', null, $to);
+        $documents->whereExists(
+            fn (QueryBuilder $parts) => self::within(
+                $parts
+                    ->from('document_dues')
+                    ->whereColumn('document_dues.document_id', 'documents.id')
+                    ->where('document_dues.open_minor', '>', 0),
+                'document_dues.due_on',
+                null,
+                $to,
+            ),
+        );
+    }
+
+    /** @param  Builder<Payment>  $payments */
+    public function payments(Builder $payments): void
+    {
+        $this->common($payments, 'paid_on');
+        $payments
+            ->when(Side::tryFrom($this->wanted['side'] ?? ''), fn (Builder $query, Side $side) => $query->where('side', $side))
+            ->when(
+                ($this->wanted['state'] ?? '') === 'open',
+                fn (Builder $query) => $query->where('unallocated_minor', '>', 0)->where('is_void', false),
+            )
+            ->when(($this->wanted['state'] ?? '') === 'counted', fn (Builder $query) => $query->where('is_void', false))
+            ->when(
+                ($this->wanted['state'] ?? '') === 'reported',
+                fn (Builder $query) => $query->where('is_void', false)->whereIn('pay_by', PayBy::reported()),
+            );
+    }
+
+    /** @param  Builder<Document>|Builder<Payment>  $query */
+    private function common(Builder $query, string $day): void
+    {
+        foreach (['partyId' => 'party_id', 'currency' => 'currency'] as $wanted => $column) {
+            if (($this->wanted[$wanted] ?? null) !== null) {
+                $query->where($column, $this->wanted[$wanted]);
+            }
+        }
+        if (($this->wanted['from'] ?? '') !== '') {
+            $query->where($day, '>=', $this->wanted['from']);
+        }
+        if (($this->wanted['to'] ?? '') !== '') {
+            $query->where($day, '<=', $this->wanted['to']);
+        }
+        $q = trim($this->wanted['q'] ?? '');
+        if ($q !== '') {
+            $like = '%'.preg_replace('/[%_!]/', '!$0', $q).'%';
+            $query->where(
+                fn ($any) => $any
+                    ->whereRaw("reference like ? escape '!'", [$like])
+                    ->when($day === 'dated_on', fn ($numbered) => $numbered->orWhereRaw("number like ? escape '!'", [$like]))
+                    ->orWhereIn(
+                        'party_id',
+                        fn ($parties) => $parties
+                            ->select('id')
+                            ->from('parties')
+                            ->whereRaw("display_name like ? escape '!'", [$like]),
+                    ),
+            );
+        }
+    }
+}

@@ -1,0 +1,222 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Facts\Lists;
+
+use Almanac\Addresses\AddressUse as Purpose;
+use Almanac\Addresses\CountryNames;
+use Almanac\Calendar\Day;
+use Almanac\Lists\FieldType;
+use Almanac\Lists\Value;
+use Almanac\Reach\ContactKind;
+use Almanac\Records\OfficeList;
+use App\Facts\Records\RecordRow;
+use App\Models\Address;
+use App\Models\AddressUse;
+use App\Models\ContactPoint;
+use App\Models\DetailField;
+use App\Models\File;
+use App\Models\Party;
+use App\Models\PartyCode;
+use App\Models\Position;
+use Illuminate\Support\Collection;
+
+/** The part of the register by which records are found, the most telling first. */
+final class SearchedFields
+{
+    /** The relations of a party that they are read from. */
+    public const READS = [...RecordRow::READS, 'listItems', 'codes', 'files', 'vendorTerms', 'detailValues.field'];
+
+    /** @return Collection<string, PartyField> by key; made once, also for a whole run over many records */
+    public static function all(): Collection
+    {
+        return once(fn () => collect([...self::names(), ...self::reach(), ...self::places(), ...self::details(), self::files()])
+            ->keyBy(fn (PartyField $one) => $one->field->key));
+    }
+
+    /** @return list<PartyField> */
+    private static function names(): array
+    {
+        return [
+            PartyFields::ofColumn('name', 'Name', FieldType::Text, 'display_name')->searched(SearchColumn::Name, ''),
+            PartyFields::ofColumn('legal-name', 'Legal name', FieldType::Text, 'legal_name')->searched(SearchColumn::Also, 'legal name'),
+            PartyFields::ofColumn('preferred', 'Preferred name', FieldType::Text, 'preferred')->searched(SearchColumn::Also, 'called'),
+            PartyFields::ofColumn('payee-name', 'Name on payments', FieldType::Text, 'payee_name')
+                ->searched(SearchColumn::Also, 'paid as'),
+            PartyFields::ofColumn('number', 'Number', FieldType::Number, 'number')->searched(SearchColumn::Number, 'number'),
+            PartyFields::ofColumn('registration-number', 'Registration number', FieldType::Text, 'registration_number')
+                ->searched(SearchColumn::Number, 'registration number'),
+            PartyField::of(
+                'account-number',
+                'Our account number',
+                FieldType::Text,
+                fn (Party $party) => Value::text($party->vendorTerms->account_number ?? ''),
+                "(select fold(nullif(account_number, '')) from vendor_terms where party_id = parties.id)",
+            )->searched(SearchColumn::Number, 'account number'),
+            PartyField::of(
+                'codes',
+                'Numbers elsewhere',
+                FieldType::Choices,
+                fn (Party $party) => Value::choices(self::texts($party->codes, fn (PartyCode $code) => $code->value)),
+                self::several('select value as name from party_codes where party_id = parties.id order by rank'),
+            )->searched(SearchColumn::Number, 'number elsewhere'),
+            self::listed('types', 'Types', OfficeList::Types, 'type'),
+            self::listed('tags', 'Tags', OfficeList::Tags, 'tag'),
+            PartyField::of(
+                'works-at',
+                'Works at',
+                FieldType::Choices,
+                fn (Party $party) => Value::choices(self::employers($party)),
+                self::several(
+                    'select companies.display_name as name from positions join parties as companies on companies.id = company_id'
+                    .' where person_id = parties.id order by positions.id',
+                ),
+            )->searched(SearchColumn::WorksAt, 'works at'),
+        ];
+    }
+
+    /** @return list<PartyField> */
+    private static function reach(): array
+    {
+        $points = fn (Party $party, bool $isPhone) => $party->contactPoints->filter(
+            fn (ContactPoint $point) => ($point->kind === ContactKind::Phone) === $isPhone,
+        );
+
+        return [
+            self::ofLine('phone', 'Phone', 'row.phone', fn (RecordRow $row) => $row->phone)->searched(
+                SearchColumn::Phone,
+                'phone',
+                // As it is dialled at home and from abroad.
+                fn (Party $party) => array_merge([], ...$points($party, true)->map(fn (ContactPoint $point) => [
+                    $point->display($point->homeRegion()), $point->display(''),
+                ])->all()),
+            ),
+            self::ofLine('email', 'Email', 'row.email', fn (RecordRow $row) => $row->email)->searched(
+                SearchColumn::Email,
+                'email',
+                fn (Party $party) => self::texts($points($party, false), fn (ContactPoint $point) => $point->display('')),
+            ),
+        ];
+    }
+
+    /** @return list<PartyField> */
+    private static function places(): array
+    {
+        $part = fn (string $key, string $title, string $column) => PartyField::of(
+            $key,
+            $title,
+            FieldType::Text,
+            fn (Party $party, Day $today) => Value::text((string) $party->addressFor(Purpose::Postal, $today)?->address->getAttribute($column)),
+            "(select fold(nullif(json_extract(line, '$.address.$column'), '')) from record_lines where party_id = parties.id)",
+        );
+
+        return [
+            self::ofLine('place', 'Place', 'row.place', fn (RecordRow $row) => $row->place)->searched(
+                SearchColumn::Place,
+                'place',
+                fn (Party $party) => self::texts($party->addressUses, fn (AddressUse $use) => self::placeOf($use->address)),
+            ),
+            $part('country', 'Country', 'country'),
+            $part('region', 'State or region', 'region'),
+            $part('locality', 'City', 'locality'),
+            $part('postcode', 'Postcode', 'postcode'),
+            self::ofLine('position', 'Position', 'row.position', fn (RecordRow $row) => $row->position),
+        ];
+    }
+
+    /** @return list<PartyField> the firm’s own fields; what is secret is neither found nor asked by anybody without its right */
+    private static function details(): array
+    {
+        $fields = DetailField::query()->orderBy('sheet_id')->orderBy('rank')->orderBy('id')->get();
+
+        return array_values($fields->map(function (DetailField $detail): PartyField {
+            $key = "detail-{$detail->id}";
+            $text = fn (Party $party) => $party->detailValues->firstWhere('field_id', $detail->id)?->text($detail) ?? '';
+            $value = fn (Party $party) => $detail->kind->value($text($party));
+            if ($detail->isSecret()) {
+                return PartyField::ofPrivate($key, $detail->name, $detail->kind->type(), $value);
+            }
+            $sql = "(select sort from detail_values where party_id = parties.id and field_id = {$detail->id})";
+
+            return PartyField::of($key, $detail->name, $detail->kind->type(), $value, $sql)->searched(
+                SearchColumn::Also,
+                mb_strtolower($detail->name),
+                fn (Party $party) => [str_replace("\n", ' ', $text($party))],
+            );
+        })->all());
+    }
+
+    /** Those that everybody may open. */
+    private static function files(): PartyField
+    {
+        return PartyField::of(
+            'files',
+            'Files',
+            FieldType::Choices,
+            fn (Party $party) => Value::choices(self::texts($party->files->where('is_private', false), fn (File $file) => $file->name)),
+            self::several('select name from files where subject_id = parties.id and not is_private order by id desc'),
+        )->searched(SearchColumn::Also, 'file');
+    }
+
+    private static function listed(string $key, string $title, OfficeList $list, string $matched): PartyField
+    {
+        return PartyField::of(
+            $key,
+            $title,
+            FieldType::Choices,
+            fn (Party $party) => Value::choices($party->listed($list)),
+            self::several(
+                'select list_items.name from party_list_items join list_items on list_items.id = list_item_id'
+                ." where party_id = parties.id and list = '{$list->value}' order by list_items.name",
+            ),
+        )->searched(SearchColumn::Also, $matched);
+    }
+
+    /**
+     * A text that stands in the record's kept line.
+     *
+     * @param \Closure(RecordRow): string $of
+     */
+    private static function ofLine(string $key, string $title, string $path, \Closure $of): PartyField
+    {
+        return PartyField::of(
+            $key,
+            $title,
+            FieldType::Text,
+            fn (Party $party, Day $today) => Value::text($of(RecordRow::of($party, $today))),
+            "(select fold(nullif(json_extract(line, '$.$path'), '')) from record_lines where party_id = parties.id)",
+        );
+    }
+
+    private static function several(string $names): string
+    {
+        return "(select fold(group_concat(name, char(10))) from ($names))";
+    }
+
+    /** @return list<string> in an order that no change at the company's other people disturbs */
+    private static function employers(Party $party): array
+    {
+        return $party->isPerson() ? self::texts($party->heldPositions->sortBy('id'), fn (Position $held) => $held->company->display_name) : [];
+    }
+
+    private static function placeOf(Address $address): string
+    {
+        return implode(' ', array_filter([
+            $address->locality, $address->region, $address->postcode, CountryNames::of($address->country),
+        ]));
+    }
+
+    /**
+     * @template T
+     *
+     * @param Collection<int, T> $rows
+     * @param \Closure(T): string $text
+     *
+     * @return list<string>
+     */
+    private static function texts(Collection $rows, \Closure $text): array
+    {
+        return array_values($rows->map($text)->all());
+    }
+}

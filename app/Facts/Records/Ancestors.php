@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Facts\Records;
+
+use Almanac\Calendar\Day;
+use Almanac\Records\Inherited;
+use Almanac\Relations\RelationKind;
+use App\Models\Party;
+use App\Models\Position;
+use App\Models\Relation;
+
+/** From whom a record inherits what it has not of its own: the company where a person works, then its parent companies and head offices. */
+final class Ancestors
+{
+    private const MOST = 5;
+
+    /** @return list<Party> the nearest first */
+    public static function of(Party $party, Day $today): array
+    {
+        $next = $party->isPerson()
+            ? $party->heldPositions()->with('company')->get()->first(fn (Position $position) => $position->period()->includes($today))
+                ?->company
+            : self::parent($party, $today);
+
+        return self::from($party, $next, $today);
+    }
+
+    /**
+     * What a record has of its own, or takes over from the nearest above that has it.
+     *
+     * @template T
+     *
+     * @param T|null $own
+     * @param \Closure(Party): (T|null) $of
+     *
+     * @return Inherited<T>
+     */
+    public static function nearest(Party $party, mixed $own, \Closure $of, Day $today): Inherited
+    {
+        return Inherited::nearest(
+            $own,
+            $own !== null ? [] : array_map(fn (Party $company) => [$company->display_name, $of($company)], self::of($party, $today)),
+        );
+    }
+
+    /** @return list<Party> companies above a company; none above a person, who pays for nothing at work */
+    public static function companiesAbove(Party $party, Day $today): array
+    {
+        return $party->isPerson() ? [] : self::from($party, self::parent($party, $today), $today);
+    }
+
+    /**
+     * The companies that may inherit from one of these.
+     *
+     * @param array<int> $ids
+     *
+     * @return list<int>
+     */
+    public static function below(array $ids, Day $today): array
+    {
+        $known = array_fill_keys($ids, true);
+        $next = Party::query()->findMany($ids);
+        for ($step = 0; $step < self::MOST && count($next) > 0; $step++) {
+            $found = [];
+            foreach ($next as $company) {
+                foreach (Relation::of($company)->with('from', 'to')->get() as $relation) {
+                    $other = $relation->otherThan($company);
+                    if (self::isParent($relation, $other, $today) && ! isset($known[$other->id])) {
+                        $known[$other->id] = true;
+                        $found[] = $other;
+                    }
+                }
+            }
+            $next = $found;
+        }
+
+        return array_values(array_diff(array_keys($known), $ids));
+    }
+
+    /**
+     * Who takes over from them what companies have and people at work too: the companies below, and who works at any of them.
+     *
+     * @param array<int> $ids of companies
+     *
+     * @return list<int>
+     */
+    public static function heirs(array $ids, Day $today): array
+    {
+        $below = self::below($ids, $today);
+
+        return array_values(array_unique([...$below, ...self::peopleAt([...$ids, ...$below])]));
+    }
+
+    /**
+     * @param array<int> $companyIds
+     *
+     * @return list<int> who works, worked or will work there
+     */
+    public static function peopleAt(array $companyIds): array
+    {
+        return array_values(Position::query()->whereIn('company_id', $companyIds)->distinct()->pluck('person_id')->all());
+    }
+
+    /** @return list<Party> */
+    private static function from(Party $party, ?Party $next, Day $today): array
+    {
+        $above = [];
+        while ($next !== null && count($above) < self::MOST && ! in_array($next->id, [$party->id, ...array_column($above, 'id')], true)) {
+            $above[] = $next;
+            $next = self::parent($next, $today);
+        }
+
+        return $above;
+    }
+
+    private static function parent(Party $company, Day $today): ?Party
+    {
+        return Relation::of($company)->with('from', 'to')->get()
+            ->first(fn (Relation $relation) => self::isParent($relation, $company, $today))
+            ?->otherThan($company);
+    }
+
+    /** Whether the other end of it is what this company inherits from. */
+    private static function isParent(Relation $relation, Party $company, Day $today): bool
+    {
+        return in_array($relation->seenFrom($company)->kind, [RelationKind::ParentCompany, RelationKind::HeadOffice], true)
+            && $relation->period()->includes($today);
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Records;
+
+use Almanac\Lists\FieldType;
+use App\Facts\Lists\PartyField;
+use OpenApi\Attributes as OA;
+
+/** A column of a list. */
+#[OA\Schema(schema: 'Column')]
+final readonly class ColumnData
+{
+    private function __construct(
+        #[OA\Property(description: 'Of the field; a list is sorted by it.')]
+        public string $key,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property(description: 'Whether it holds figures, and so is sorted from the largest.')]
+        public bool $isFigure,
+        #[OA\Property(description: 'Whether sorting by it leaves out who has nothing there.')]
+        public bool $isPartial,
+    ) {
+    }
+
+    public static function of(PartyField $one): self
+    {
+        $isFigure = in_array($one->field->type, [FieldType::Amount, FieldType::Number], true);
+
+        return new self($one->field->key, $one->field->title, $isFigure, $one->balance !== '');
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Casts\Attribute;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Crypt;
+
+/**
+ * What a section of a subject was from one save of it to the next, in the shape that it is saved in.
+ *
+ * @property int $id
+ * @property int $subject_id
+ * @property string $section
+ * @property int $version of the section, from this save on; 0 for what it was before the first
+ * @property array<string, mixed> $state
+ * @property bool $is_private whether it is encrypted at rest
+ * @property int|null $cause_id the state of the section whose save changed this one too
+ * @property int|null $user_id
+ * @property Carbon $at
+ */
+final class SectionState extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['is_private' => 'boolean', 'at' => 'datetime'];
+    }
+
+    /** @return Attribute<array<string, mixed>, never> */
+    protected function state(): Attribute
+    {
+        return Attribute::get(function (string $kept): array {
+            /** @var array<string, mixed> */
+            return json_decode($this->is_private ? Crypt::decryptString($kept) : $kept, true, flags: JSON_THROW_ON_ERROR);
+        });
+    }
+
+    /** @param  array<string, mixed>  $state */
+    public function setState(array $state, bool $isPrivate): self
+    {
+        $json = json_encode($state, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+
+        return $this->forceFill(['is_private' => $isPrivate, 'state' => $isPrivate ? Crypt::encryptString($json) : $json]);
+    }
+
+    /** The one that this one followed. */
+    public function former(): ?self
+    {
+        return self::query()->where('subject_id', $this->subject_id)->where('section', $this->section)
+            ->where('version', '<', $this->version)->orderByDesc('version')->first();
+    }
+}

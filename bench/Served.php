@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench;
+
+/** The office behind a server, as `./almanac serve` starts it, and one who asks it. */
+final class Served
+{
+    private \CurlHandle $curl;
+
+    /** @param  resource  $process */
+    private function __construct(private $process, private readonly string $url, private readonly string $token)
+    {
+        $this->curl = curl_init();
+    }
+
+    /** @throws \RuntimeException when it does not start */
+    public static function start(string $token, string $today): self
+    {
+        $port = 8490;
+        $none = ['file', '/dev/null', 'w'];
+        $process = proc_open(
+            ['bin/serve-php', "127.0.0.1:$port", getenv('LARAVEL_STORAGE_PATH').'/framework/cache'],
+            [['file', '/dev/null', 'r'], $none, $none],
+            $pipes,
+            base_path(),
+            ['APP_URL' => "http://127.0.0.1:$port", 'ALMANAC_TODAY' => $today] + getenv(),
+        );
+        if ($process === false) {
+            throw new \RuntimeException('The server could not be started.');
+        }
+        $served = new self($process, "http://127.0.0.1:$port", $token);
+        for ($tries = 0; @file_get_contents($served->url.'/api/session') === false; $tries++) {
+            if ($tries > 200) {
+                throw new \RuntimeException('The server does not answer.');
+            }
+            usleep(50_000);
+        }
+
+        return $served;
+    }
+
+    public function stop(): void
+    {
+        $pid = proc_get_status($this->process)['pid'];
+        exec("pkill -KILL -P $pid; kill -KILL $pid");
+        proc_close($this->process);
+    }
+
+    /** @throws \RuntimeException when it is refused */
+    public function get(string $path): void
+    {
+        $this->ask($path, [CURLOPT_HTTPGET => true]);
+    }
+
+    /**
+     * @param array<string, mixed> $input
+     *
+     * @throws \RuntimeException when it is refused
+     */
+    public function send(string $method, string $path, array $input): void
+    {
+        $this->ask($path, [CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => json_encode($input, JSON_THROW_ON_ERROR)]);
+    }
+
+    /** @param  array<int, mixed>  $options */
+    private function ask(string $path, array $options): void
+    {
+        curl_reset($this->curl);
+        curl_setopt_array($this->curl, $options + [
+            CURLOPT_URL => $this->url.$path, CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "Authorization: Bearer $this->token"],
+        ]);
+        $answer = curl_exec($this->curl);
+        $status = curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE);
+        if ($status >= 300 || $status === 0) {
+            throw new \RuntimeException("$path answered $status: ".substr((string) $answer, 0, 300));
+        }
+    }
+}

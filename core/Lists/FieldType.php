@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Lists;
+
+/** What the values of a field are, and so what can be asked of them. */
+enum FieldType: string
+{
+    case Text = 'text';
+    case Number = 'number';
+    case Amount = 'amount';
+    case Day = 'day';
+    case YesNo = 'yes or no';
+    case Choice = 'choice';
+    case Choices = 'several choices';
+
+    /** @return list<Operator> */
+    public function operators(): array
+    {
+        return match ($this) {
+            self::Text => [Operator::Is, Operator::IsNot, Operator::Begins, Operator::Contains, Operator::Has, Operator::Lacks],
+            self::Number, self::Amount => [
+                Operator::Is, Operator::IsNot, Operator::Above, Operator::AtLeast, Operator::Below, Operator::AtMost, Operator::Between,
+                Operator::Has, Operator::Lacks,
+            ],
+            self::Day => [
+                Operator::Is, Operator::Below, Operator::Above, Operator::AtLeast, Operator::AtMost, Operator::Between,
+                Operator::Has, Operator::Lacks,
+            ],
+            self::YesNo => [Operator::Is],
+            self::Choice => [Operator::Is, Operator::IsNot, Operator::AnyOf, Operator::NoneOf, Operator::Has, Operator::Lacks],
+            self::Choices => [Operator::AnyOf, Operator::AllOf, Operator::NoneOf, Operator::Has, Operator::Lacks],
+        };
+    }
+
+    public function allows(Operator $operator): bool
+    {
+        return in_array($operator, $this->operators(), true);
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Lists;
+
+/** What a condition asks of a value. Of days, *above* is after and *below* is before. */
+enum Operator: string
+{
+    case Is = 'is';
+    case IsNot = 'is not';
+    case Begins = 'begins';
+    case Contains = 'contains';
+    case Above = 'above';
+    case AtLeast = 'at least';
+    case Below = 'below';
+    case AtMost = 'at most';
+    case Between = 'between';
+    case AnyOf = 'any of';
+    case AllOf = 'all of';
+    case NoneOf = 'none of';
+    case Has = 'has';
+    case Lacks = 'lacks';
+
+    /** How many operands it takes; null for one or more. */
+    public function operands(): ?int
+    {
+        return match ($this) {
+            self::Has, self::Lacks => 0,
+            self::Between => 2,
+            self::AnyOf, self::AllOf, self::NoneOf => null,
+            default => 1,
+        };
+    }
+
+    /** Whether it holds of everything that its opposite does not hold of: what has no value is included. */
+    public function isDenial(): bool
+    {
+        return $this === self::IsNot || $this === self::NoneOf || $this === self::Lacks;
+    }
+}

@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+
+/**
+ * What is looked up over many records, written with its cause by the same code and rebuilt by `almanac index`: what
+ * they owe, what they are found by, how lists show them, what they lack.
+ */
+return new class extends Migration
+{
+    private const SUMS = 'kind, state, is_open, currency, documents, total_minor, net_minor, open_minor';
+
+    public function up(): void
+    {
+        $this->createBooks();
+        $this->createSearch();
+        $this->sumDocuments();
+
+        // Words and numbers that stand in one field of a row, as rows to ask for.
+        $this->rows('contact_point_uses', 'contact_points', 'uses', 'contact_point_id', 'use', null);
+        $this->rows('address_use_purposes', 'address_uses', 'uses', 'address_use_id', 'purpose', null);
+        $this->rows('document_line_cost_centres', 'document_lines', 'cost_centre_ids', 'document_line_id', 'cost_centre_id', 'cost_centres');
+        foreach (['client_terms', 'vendor_terms'] as $terms) {
+            $this->rows("{$terms}_accounts", $terms, 'account_ids', "{$terms}_id", 'account_id', 'ledger_accounts');
+            $this->rows("{$terms}_cost_centres", $terms, 'cost_centre_ids', "{$terms}_id", 'cost_centre_id', 'cost_centres');
+        }
+    }
+
+    private function createBooks(): void
+    {
+        // What everybody owes and is owed, by side and currency; written by the core, and again when its day has come.
+        Schema::create('standings', function (Blueprint $table): void {
+            $table->foreignId('party_id')->constrained()->cascadeOnDelete();
+            $table->string('side', 10);
+            $table->char('currency', 3);
+            $table->bigInteger('open_minor');
+            $table->bigInteger('credits_minor');
+            $table->bigInteger('unallocated_minor');
+            $table->bigInteger('overdue_minor');
+            $table->date('oldest_due_on')->nullable();
+            $table->integer('days_to_pay_tenths')->nullable();
+            $table->date('stale_on')->nullable()->index();
+            $table->primary(['party_id', 'side', 'currency']);
+        });
+
+        // The same in one line a record and in the currency of the office, for lists.
+        Schema::create('balances', function (Blueprint $table): void {
+            $table->foreignId('party_id')->primary()->constrained()->cascadeOnDelete();
+            $table->boolean('is_in_use')->default(true);
+            $table->bigInteger('receivable_minor')->index();
+            $table->bigInteger('payable_minor')->index();
+            $table->bigInteger('overdue_minor')->index();
+            $table->integer('days_to_pay_tenths')->nullable()->index();
+            $table->boolean('is_over_limit')->default(false)->index();
+        });
+        foreach (['receivable_minor', 'payable_minor', 'overdue_minor'] as $column) {
+            DB::statement("CREATE INDEX balances_by_$column ON balances ($column, party_id) WHERE is_in_use = 1 AND $column <> 0");
+        }
+        DB::statement('CREATE INDEX balances_by_days ON balances (days_to_pay_tenths, party_id)'
+            .' WHERE is_in_use = 1 AND days_to_pay_tenths IS NOT NULL');
+
+        Schema::create('record_gaps', function (Blueprint $table): void {
+            $table->foreignId('party_id')->primary()->constrained()->cascadeOnDelete();
+            $table->unsignedInteger('gaps')->index();
+            $table->unsignedBigInteger('owner_id')->nullable();
+            $table->index(['owner_id', 'gaps']);
+        });
+    }
+
+    private function createSearch(): void
+    {
+        Schema::create('record_lines', function (Blueprint $table): void {
+            $table->foreignId('party_id')->primary()->constrained()->cascadeOnDelete();
+            $table->boolean('is_in_use');
+            $table->string('kind', 10);
+            $table->string('sort_key');
+            $table->date('stale_on')->nullable();
+            $table->text('line');
+        });
+        DB::statement('CREATE INDEX record_lines_filed ON record_lines (is_in_use, sort_key, party_id, kind)');
+        DB::statement('CREATE INDEX record_lines_all_filed ON record_lines (sort_key, party_id, is_in_use, kind)');
+        DB::statement('CREATE INDEX record_lines_stale ON record_lines (stale_on) WHERE stale_on IS NOT NULL');
+
+        // Two full-text indexes: whole words and their beginnings, and every run of three letters for parts of words,
+        // the figures of phones, and slips.
+        DB::statement(<<<'SQL'
+            CREATE VIRTUAL TABLE search_words USING fts5(
+                name, also, number, works_at, email, phone, place,
+                tokenize = "unicode61 remove_diacritics 2", prefix = '1 2 3'
+            )
+            SQL);
+        DB::statement('CREATE VIRTUAL TABLE search_letters USING fts5(name, figures, tokenize = "trigram")');
+        Schema::create('search_vocabulary', function (Blueprint $table): void {
+            $table->id();
+            $table->string('word')->unique();
+        });
+        // Only its index is kept; the words stand above.
+        DB::statement("CREATE VIRTUAL TABLE search_spellings USING fts5(word, content = '', tokenize = 'trigram')");
+
+        Schema::create('look_alike_keys', function (Blueprint $table): void {
+            $table->foreignId('party_id')->index()->constrained()->cascadeOnDelete();
+            $table->string('key');
+            $table->primary(['key', 'party_id']);
+        });
+        // Pairs that somebody has seen: added all the same, or found to be two different records.
+        Schema::create('look_alike_pairs', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('first_id')->constrained('parties')->cascadeOnDelete();
+            $table->foreignId('second_id')->index()->constrained('parties')->cascadeOnDelete();
+            $table->boolean('is_different')->default(false);
+            $table->foreignId('user_id')->constrained();
+            $table->timestamps();
+            $table->unique(['first_id', 'second_id']);
+        });
+    }
+
+    /**
+     * What all documents of a kind, a state and a currency come to, so that nobody adds up half a million of them for a
+     * page of fifty. Kept by the database itself with every row that comes, changes or goes, however it does.
+     */
+    private function sumDocuments(): void
+    {
+        Schema::create('document_sums', function (Blueprint $table): void {
+            $table->string('kind', 20);
+            $table->string('state', 20);
+            $table->boolean('is_open');
+            $table->char('currency', 3);
+            $table->bigInteger('documents');
+            $table->bigInteger('total_minor');
+            $table->bigInteger('net_minor');
+            $table->bigInteger('open_minor');
+            $table->primary(['kind', 'state', 'is_open', 'currency']);
+        });
+        DB::statement('CREATE TRIGGER document_added AFTER INSERT ON documents BEGIN '.$this->add('new', 1).' END');
+        DB::statement('CREATE TRIGGER document_removed AFTER DELETE ON documents BEGIN '.$this->add('old', -1).' END');
+        DB::statement('CREATE TRIGGER document_changed AFTER UPDATE OF kind, state, currency, total_minor, net_minor, open_minor'
+            .' ON documents BEGIN '.$this->add('old', -1).$this->add('new', 1).' END');
+    }
+
+    private function add(string $row, int $sign): string
+    {
+        return 'INSERT INTO document_sums ('.self::SUMS.") VALUES ($row.kind, $row.state, $row.open_minor > 0, $row.currency, $sign,"
+            ." $sign * $row.total_minor, $sign * $row.net_minor, $sign * $row.open_minor)"
+            .' ON CONFLICT (kind, state, is_open, currency) DO UPDATE SET documents = documents + excluded.documents,'
+            .' total_minor = total_minor + excluded.total_minor, net_minor = net_minor + excluded.net_minor,'
+            .' open_minor = open_minor + excluded.open_minor;';
+    }
+
+    /** @param  string|null  $of  the table that the values are numbers of; null where they are words */
+    private function rows(string $rows, string $table, string $column, string $owner, string $value, ?string $of): void
+    {
+        Schema::create($rows, function (Blueprint $made) use ($table, $owner, $value, $of): void {
+            $made->foreignId($owner)->constrained($table)->cascadeOnDelete();
+            $of === null ? $made->string($value, 30)->index() : $made->foreignId($value)->index()->constrained($of);
+            $made->primary([$owner, $value]);
+        });
+        $insert = "INSERT OR IGNORE INTO $rows ($owner, $value) SELECT new.id, value FROM json_each(new.$column);";
+        $isAny = "WHEN new.$column IS NOT NULL AND new.$column <> '[]'";
+        DB::statement("CREATE TRIGGER {$rows}_added AFTER INSERT ON $table $isAny BEGIN $insert END");
+        DB::statement("CREATE TRIGGER {$rows}_changed AFTER UPDATE OF $column ON $table BEGIN"
+            ." DELETE FROM $rows WHERE $owner = new.id; $insert END");
+    }
+};

@@ -1,0 +1,6 @@
+export * from './cache';
+export * from './access';
+export * from './office';
+export * from './records';
+export * from './today';
+export * from './ledger';

@@ -1,0 +1,6 @@
+import type { RecordData } from './sections';
+
+/** The addresses that a record uses today. */
+export function inForce(record: RecordData): RecordData['addresses']['addresses'] {
+    return record.addresses.addresses.filter(({ period }) => period.isInForce);
+}

@@ -1,0 +1,496 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Attack;
+
+use Almanac\Access\Role;
+use App\Console\ImportCommand;
+use App\Models\Allocation;
+use App\Models\BankDetail;
+use App\Models\Document;
+use App\Models\Import;
+use App\Models\LedgerAccount;
+use App\Models\Party;
+use App\Models\Payment;
+use App\Models\Position;
+use App\Models\TaxRate;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Process;
+use Tests\TestCase;
+
+/** Whatever is decided has one winner, however many decide at once; and a write that is sent five times with one key is done once. */
+final class RacesTest extends TestCase
+{
+    use ServedOffice;
+
+    public function test_every_post_of_the_contract_five_times_with_one_key_is_done_once(): void
+    {
+        $this->seedOffice();
+        $covered = [];
+        foreach ($this->posts() as [$pattern, $path, $input]) {
+            $covered[] = $pattern;
+            $key = bin2hex(random_bytes(8));
+            $acts = DB::table('acts')->where('user_id', $this->administrator->id)->count();
+            $answers = $this->atOnce(array_fill(0, 5, ['POST', $path, $input, $key]));
+            $said = "$path: ".substr($answers[0][1], 0, 400);
+            $this->assertContains($answers[0][0], [200, 201, 204], $said);
+            $this->assertCount(
+                1,
+                array_unique(array_column($answers, 1)),
+                "$path answers alike, but: ".json_encode($answers, JSON_INVALID_UTF8_SUBSTITUTE),
+            );
+            $this->assertSame(1, count(array_filter($answers, fn (array $answer) => ! $answer[2])), "$path was done once");
+            if ($path !== '/api/tokens') {
+                $this->assertGreaterThan(
+                    $acts,
+                    DB::table('acts')->where('user_id', $this->administrator->id)->count(),
+                    "$path says who did it",
+                );
+            }
+        }
+        $contract = json_decode((string) file_get_contents(base_path('docs/openapi.json')), true);
+        $posts = array_keys(array_filter((array) $contract['paths'], fn (array $operations) => isset($operations['post'])));
+        // They keep nothing, or open a session, or take a file; the last is raced below.
+        $apart = [
+            '/api/session',
+            '/api/setup',
+            '/api/look-alikes',
+            '/api/terms/preview',
+            '/api/parties/{id}/document-preview',
+            '/api/parties/{id}/payment-preview',
+            '/api/parties/{id}/files',
+            '/api/office/logo',
+            '/api/imports',
+            '/api/imports/{import}/take',
+        ];
+        $touched = array_filter($posts, fn (string $path) => str_contains($path, '/touched/'));
+        $this->assertSame([], array_values(array_diff($posts, $covered, $apart, $touched)), 'every one was sent');
+    }
+
+    public function test_money_is_used_and_taken_back_once(): void
+    {
+        $client = $this->addCompany('Penhallow', ['isClient' => true]);
+        $invoice = $this->issued($client, 'invoice', '100');
+        $this->pay($client, '60', [$invoice->id => '60'])->assertCreated();
+        $allocation = Allocation::query()->sole();
+        $this->assertSame(
+            [200 => 1],
+            array_intersect_key($this->race(20, 'DELETE', "/api/allocations/{$allocation->id}"), [200 => 0, 500 => 0]),
+        );
+        $this->assertSame([6000, 10000], [Payment::query()->sole()->unallocated_minor, $invoice->refresh()->open_minor]);
+        $payment = Payment::query()->sole();
+        $uses = ['allocations' => [['documentId' => $invoice->id, 'amount' => '60', 'discount' => '']]];
+        $this->assertSame([200 => 1, 422 => 9], $this->race(10, 'POST', "/api/payments/{$payment->id}/allocations", $uses));
+        $this->assertSame(
+            [200 => 1, 422 => 9],
+            $this->race(10, 'DELETE', "/api/payments/{$payment->id}", ['reason' => 'returned', 'amount' => '']),
+        );
+        $this->assertSame(10000, $invoice->refresh()->open_minor);
+    }
+
+    public function test_a_draft_is_issued_once_and_an_order_billed_as_far_as_it_goes(): void
+    {
+        $client = $this->addCompany('Penhallow', ['isClient' => true]);
+        $this->postJson("/api/parties/{$client->id}/documents", $this->documentInput('invoice', '5'))->assertCreated();
+        $draft = Document::query()->sole();
+        $this->assertSame(
+            [200 => 1, 422 => 9],
+            $this->race(10, 'POST', "/api/documents/{$draft->id}/issue", ['isConfirmed' => true, 'version' => $draft->version]),
+        );
+        $order = $this->issued($client, 'order', '100');
+        $this->assertSame(
+            [201 => 1, 422 => 9],
+            $this->race(10, 'POST', "/api/documents/{$order->id}/next", ['kind' => 'invoice', 'isConfirmed' => false]),
+        );
+        $this->assertSame(
+            [200 => 1, 422 => 9],
+            $this->race(10, 'DELETE', "/api/documents/{$order->id}", ['reason' => 'mistaken', 'amount' => '']),
+        );
+        // Twenty different drafts at once: numbers without a gap.
+        $drafts = array_map(
+            fn () => $this->postJson("/api/parties/{$client->id}/documents", $this->documentInput('quote', '5'))->json('row.id'),
+            range(1, 20),
+        );
+        $answers = $this->atOnce(
+            array_map(fn ($id): array => ['POST', "/api/documents/$id/issue", ['isConfirmed' => true, 'version' => 1]], $drafts),
+        );
+        $this->assertSame([200 => 20], array_count_values(array_column($answers, 0)));
+        $numbers = Document::query()->where('kind', 'quote')->orderBy('number')->pluck('number')->all();
+        $this->assertSame(array_map(fn (int $n) => sprintf('Q2026-%04d', $n), range(1, 20)), $numbers);
+    }
+
+    public function test_one_follows_and_one_confirms(): void
+    {
+        $company = $this->addCompany('Brass', ['isVendor' => true]);
+        $this->addPerson('Silas', 'Wren', ['companyId' => $company->id]);
+        $position = Position::query()->sole();
+        $followers = array_map(fn (int $n) => $this->addPerson('Ada', "Finch $n")->id, range(1, 10));
+        $answers = $this->atOnce(
+            array_map(
+                fn (int $id): array => [
+                    'POST',
+                    "/api/positions/{$position->id}/replace",
+                    ['successorId' => $id, 'since' => '', 'contactPointIds' => []],
+                ],
+                $followers,
+            ),
+        );
+        $this->assertSame(1, count(array_filter($answers, fn (array $answer) => $answer[0] === 200)));
+        $this->assertSame(2, Position::query()->count());
+
+        $this->actingAs($this->user(Role::Clerk))
+            ->postJson("/api/parties/{$company->id}/bank-details", [
+                'kind' => 'IBAN',
+                'iban' => 'DE89370400440532013000',
+                'bic' => '',
+                'routing' => '',
+                'sortCode' => '',
+                'account' => '',
+                'use' => 'checking',
+                'holder' => '',
+                'bankName' => '',
+            ])
+            ->assertCreated();
+        $detail = BankDetail::query()->sole();
+        $this->assertSame(
+            [200 => 1, 422 => 9],
+            $this->race(10, 'POST', "/api/parties/{$company->id}/bank-details/{$detail->id}/confirm", ['how' => 'in person']),
+        );
+    }
+
+    public function test_a_save_is_taken_back_once(): void
+    {
+        $company = $this->addCompany('Brass');
+        $this->saveSection($company, 'reach', ['contactPoints' => [$this->contact('email', 'a@b.example')]])->assertOk();
+        $this->saveSection($company, 'reach', ['contactPoints' => []], 1)->assertOk();
+        $this->assertSame(
+            [200 => 1, 409 => 9],
+            $this->race(10, 'POST', "/api/parties/{$company->id}/sections/reach/undo", ['version' => 2]),
+        );
+        $this->assertSame('a@b.example', $company->contactPoints()->sole()->value);
+    }
+
+    public function test_what_must_never_be_twice_is_not(): void
+    {
+        $this->asAdministrator();
+        $this->race(10, 'POST', '/api/accounts', ['code' => '4711', 'name' => 'Water', 'kind' => 'expense', 'isRetired' => false]);
+        $this->race(10, 'POST', '/api/tax-rates', [
+            'name' => 'VAT',
+            'percent' => '20',
+            'side' => 'client',
+            'since' => '',
+            'until' => '',
+            'isRetired' => false,
+        ]);
+        $party = $this->addCompany('Brass', ['isVendor' => true]);
+        $this->race(10, 'POST', "/api/parties/{$party->id}/opening", [
+            'side' => 'client',
+            'amount' => '5',
+            'currency' => 'USD',
+            'asOf' => '2026-08-01',
+        ]);
+        $this->race(10, 'POST', "/api/parties/{$party->id}/documents", $this->documentInput('bill', '5', ['number' => 'B-1']));
+        $this->race(10, 'POST', '/api/users', [
+            'name' => 'N',
+            'email' => 'n@b.example',
+            'role' => 'clerk',
+            'password' => 'long-enough-word-1',
+        ]);
+        $this->assertSame(
+            [1, 1, 1, 1, 1],
+            [
+                LedgerAccount::query()->where('code', '4711')->count(),
+                TaxRate::query()->where('name', 'VAT')->count(),
+                Document::query()->where('kind', 'opening-receivable')->count(),
+                Document::query()->where('number', 'B-1')->count(),
+                DB::table('users')->where('email', 'n@b.example')->count(),
+            ],
+        );
+    }
+
+    public function test_sheets_saved_at_once_answer_as_they_are_kept(): void
+    {
+        $this->asAdministrator();
+        $id = $this->postJson('/api/sheets', ['name' => 'Own', 'partyKind' => null, 'type' => '', 'isRetired' => false, 'fields' => []])
+            ->assertCreated()
+            ->json('0.id');
+        $field = fn (string $name) => [
+            'id' => null,
+            'name' => $name,
+            'kind' => 'text',
+            'options' => [],
+            'help' => '',
+            'requiredFor' => null,
+            'isRetired' => false,
+        ];
+        $answers = $this->atOnce(
+            array_map(
+                fn (int $n): array => [
+                    'PUT',
+                    "/api/sheets/$id",
+                    ['name' => "Own $n", 'partyKind' => null, 'type' => '', 'isRetired' => false, 'fields' => [$field("Field $n")]],
+                ],
+                range(1, 10),
+            ),
+        );
+        $this->assertNotContains(500, array_column($answers, 0));
+        foreach (
+            $this->atOnce(
+                array_map(
+                    fn (int $n): array => ['PUT', '/api/parties/'.$this->partyId().'/details', ['version' => 0, 'values' => []]],
+                    range(1, 10),
+                ),
+            ) as [$status]
+        ) {
+            $this->assertContains($status, [200, 409]);
+        }
+    }
+
+    public function test_the_same_file_taken_twice_at_once_is_taken_once(): void
+    {
+        Process::fake();
+        $this->addCompany('Brass', ['isVendor' => true]);
+        $csv = "kind,number,party,date,amount\n".implode('', array_map(fn (int $n) => "bill,B$n,Brass,2026-11-01,5\n", range(1, 30)));
+        $imports = [];
+        foreach ([1, 2] as $time) {
+            $imports[] = $id = $this->post(
+                '/api/imports',
+                ['file' => UploadedFile::fake()->createWithContent("$time.csv", $csv)],
+                ['Accept' => 'application/json'],
+            )
+                ->assertCreated()
+                ->json('id');
+            Artisan::call(ImportCommand::class, ['import' => $id]);
+            $this->postJson("/api/imports/$id/take")
+                ->assertOk()
+                ->assertJsonPath('state', 'taking');
+        }
+        $environment =
+            ['DB_DATABASE' => $this->database, 'LARAVEL_STORAGE_PATH' => storage_path(), 'ALMANAC_TODAY' => '2026-11-24'] + getenv();
+        $processes = array_map(
+            fn ($id) => proc_open(
+                [PHP_BINARY, 'artisan', 'almanac:import', (string) $id, '--take'],
+                [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
+                $pipes,
+                base_path(),
+                $environment,
+            ),
+            $imports,
+        );
+        array_map(fn ($process) => is_resource($process) ? proc_close($process) : 1, $processes);
+        $this->assertSame(30, Document::query()->count());
+        $this->assertEqualsCanonicalizing(['taken', 'checked'], Import::query()->pluck('state')->all());
+        $failed = Import::query()->where('state', 'checked')->sole();
+        $this->assertStringContainsString('Nothing was imported.', $failed->failure);
+        $this->deleteJson("/api/imports/{$failed->id}")->assertOk();
+        $this->assertSame(30, Document::query()->withoutGlobalScopes()->count());
+    }
+
+    public function test_a_content_that_two_records_have_outlives_one_of_them(): void
+    {
+        $parties = [$this->addCompany('One'), $this->addCompany('Two')];
+        for ($round = 0; $round < 5; $round++) {
+            $upload = fn (Party $party) => $this->post(
+                "/api/parties/{$party->id}/files",
+                ['file' => UploadedFile::fake()->createWithContent('a.txt', "Ring twice, round $round."), 'kind' => 'photo'],
+                ['Accept' => 'application/json'],
+            )->assertCreated();
+            $first = $upload($parties[0])->json('files.0.id');
+            // One is deleted by another process while the other record gets the same content.
+            $pid = pcntl_fork();
+            if ($pid === 0) {
+                $this->atOnce([['DELETE', "/api/files/$first"]]);
+                posix_kill((int) getmypid(), SIGKILL);
+            }
+            $second = $upload($parties[1])->json('files.0.id');
+            pcntl_waitpid($pid, $status);
+            [[$code, $content]] = $this->atOnce([['GET', "/api/files/$second"]]);
+            $this->assertSame([200, "Ring twice, round $round."], [$code, $content]);
+        }
+    }
+
+    private function partyId(): int
+    {
+        return Party::query()->first()->id ?? $this->addCompany('Brass')->id;
+    }
+
+    private function seedOffice(): void
+    {
+        $company = $this->addCompany('Brass', ['isClient' => true, 'isVendor' => true]);
+        $this->addPerson('Silas', 'Wren', ['companyId' => $company->id]);
+        $this->addPerson('Ada', 'Finch');
+        $this->saveSection($company, 'addresses', ['addresses' => [$this->address()]])->assertOk();
+        $this->saveSection($company, 'tax-numbers', [
+            'taxNumbers' => [['id' => null, 'kind' => 'EIN', 'country' => '', 'value' => '91-1144442']],
+        ])->assertOk();
+        $this->postJson('/api/parties/1/reminders', [
+            'text' => 'T',
+            'day' => '',
+            'time' => '',
+            'rule' => '',
+            'userId' => 1,
+        ])->assertCreated();
+        foreach (['quote', 'invoice', 'credit-note', 'invoice'] as $kind) {
+            $this->issued($company, $kind, '100', $kind === 'credit-note' ? ['terms' => ''] : []);
+        }
+        $this->postJson('/api/parties/1/documents', $this->documentInput('invoice', '5'))->assertCreated();
+        $this->pay($company, '500')->assertCreated();
+        $this->actingAs($this->user(Role::Clerk))
+            ->postJson('/api/parties/1/bank-details', [
+                'kind' => 'IBAN',
+                'iban' => 'DE89370400440532013000',
+                'bic' => '',
+                'routing' => '',
+                'sortCode' => '',
+                'account' => '',
+                'use' => 'checking',
+                'holder' => '',
+                'bankName' => '',
+            ])
+            ->assertCreated();
+        $this->asAdministrator();
+        $this->saveSection($company, 'reach', [
+            'contactPoints' => [$this->contact('email', 'a@b.example', ['uses' => ['invoices']])],
+        ])->assertOk();
+    }
+
+    /** @return list<array{string, string, array<string, mixed>}> path of the contract, path, input */
+    private function posts(): array
+    {
+        $use = ['allocations' => [['documentId' => 2, 'amount' => '1', 'discount' => '']]];
+        $account = [
+            'kind' => 'US account',
+            'iban' => '',
+            'bic' => '',
+            'routing' => '021000021',
+            'sortCode' => '',
+            'account' => '123456',
+            'use' => 'checking',
+            'holder' => '',
+            'bankName' => '',
+        ];
+
+        return [
+            ['/api/tokens', '/api/tokens', ['email' => 'maud@orreryvane.example', 'password' => self::PASSWORD, 'name' => 'N']],
+            ['/api/calendar', '/api/calendar', []],
+            [
+                '/api/users',
+                '/api/users',
+                ['name' => 'N', 'email' => 'new@b.example', 'role' => 'clerk', 'password' => 'long-enough-word-1'],
+            ],
+            ['/api/lists/{list}', '/api/lists/types', ['name' => 'New type', 'inverse' => '']],
+            [
+                '/api/terms',
+                '/api/terms',
+                ['name' => 'N', 'shorthand' => 'net 9', 'isClientDefault' => false, 'isVendorDefault' => false, 'isRetired' => false],
+            ],
+            [
+                '/api/sheets',
+                '/api/sheets',
+                [
+                    'name' => 'S',
+                    'partyKind' => null,
+                    'type' => '',
+                    'isRetired' => false,
+                    'fields' => [
+                        [
+                            'id' => null,
+                            'name' => 'Safe',
+                            'kind' => 'secret',
+                            'options' => [],
+                            'help' => '',
+                            'requiredFor' => null,
+                            'isRetired' => false,
+                        ],
+                    ],
+                ],
+            ],
+            [
+                '/api/tax-rates',
+                '/api/tax-rates',
+                ['name' => 'VAT', 'percent' => '20', 'side' => 'client', 'since' => '', 'until' => '', 'isRetired' => false],
+            ],
+            ['/api/accounts', '/api/accounts', ['code' => '4711', 'name' => 'Water', 'kind' => 'expense', 'isRetired' => false]],
+            ['/api/accounts/file', '/api/accounts/file', ['text' => "code,name,kind\n4712,Heat,expense\n"]],
+            ['/api/cost-centres', '/api/cost-centres', ['group' => 'Shop', 'name' => 'East', 'isRetired' => false]],
+            ['/api/currency-rates', '/api/currency-rates', ['currency' => 'EUR', 'day' => '', 'rate' => '1.1']],
+            [
+                '/api/holidays',
+                '/api/holidays',
+                [
+                    'text' => "BEGIN:VCALENDAR\nVERSION:2.0\nBEGIN:VEVENT\nUID:1\nDTSTART;VALUE=DATE:20261225\nSUMMARY:Christmas\nEND:VEVENT\nEND:VCALENDAR\n",
+                ],
+            ],
+            ['/api/parties', '/api/parties', ['kind' => 'company', 'name' => 'New', 'isClient' => true, 'isVendor' => false]],
+            ['/api/parties/{id}/sections/{section}/undo', '/api/parties/1/sections/reach/undo', ['version' => 1]],
+            [
+                '/api/parties/{id}/entries',
+                '/api/parties/1/entries',
+                ['kind' => 'call', 'day' => '', 'withPartyId' => null, 'text' => 'T', 'isPinned' => true],
+            ],
+            [
+                '/api/parties/{id}/cautions',
+                '/api/parties/1/cautions',
+                ['level' => 'note', 'use' => 'any', 'text' => 'T', 'since' => '', 'until' => ''],
+            ],
+            [
+                '/api/parties/{id}/reminders',
+                '/api/parties/1/reminders',
+                ['text' => 'T', 'day' => '', 'time' => '', 'rule' => '', 'userId' => 1],
+            ],
+            ['/api/reminders/{reminder}/done', '/api/reminders/1/done', ['day' => '2026-11-24']],
+            ['/api/positions/{position}/replace', '/api/positions/1/replace', ['successorId' => 3, 'since' => '', 'contactPointIds' => []]],
+            [
+                '/api/parties/{id}/addresses/{addressUse}/move',
+                '/api/parties/1/addresses/1/move',
+                [
+                    'since' => '+9',
+                    'everybody' => false,
+                    'country' => 'US',
+                    'lines' => '2 Street',
+                    'locality' => 'Putney',
+                    'region' => 'VT',
+                    'postcode' => '05346',
+                    'documentIds' => [],
+                ],
+            ],
+            ['/api/parties/{id}/reveal', '/api/parties/1/reveal', ['fieldId' => null, 'taxNumberId' => 1]],
+            ['/api/parties/{id}/bank-details', '/api/parties/1/bank-details', $account],
+            ['/api/parties/{id}/bank-details/{bankDetail}/confirm', '/api/parties/1/bank-details/1/confirm', ['how' => 'in person']],
+            ['/api/parties/{id}/bank-details/{bankDetail}/reveal', '/api/parties/1/bank-details/1/reveal', []],
+            [
+                '/api/parties/{id}/cards',
+                '/api/parties/1/cards',
+                ['number' => '4111111111111111', 'expires' => '04/28', 'holder' => '', 'postcode' => ''],
+            ],
+            [
+                '/api/parties/{id}/opening',
+                '/api/parties/2/opening',
+                ['side' => 'client', 'amount' => '5', 'currency' => 'USD', 'asOf' => '2026-08-01'],
+            ],
+            ['/api/parties/{id}/documents', '/api/parties/1/documents', $this->documentInput('invoice', '5')],
+            [
+                '/api/parties/{id}/payments',
+                '/api/parties/1/payments',
+                ['side' => 'client', 'day' => '', 'amount' => '5', 'currency' => 'USD', 'payBy' => 'cash', 'reference' => '', 'allocations' => []],
+            ],
+            [
+                '/api/parties/{id}/statement',
+                '/api/parties/1/statement',
+                ['side' => 'client', 'currency' => 'USD', 'from' => '', 'to' => ''],
+            ],
+            ['/api/parties/{id}/follow', '/api/parties/1/follow', ['documentIds' => [2], 'withTerms' => false]],
+            ['/api/documents/{document}/issue', '/api/documents/5/issue', ['isConfirmed' => true, 'version' => 1]],
+            ['/api/documents/{document}/copy', '/api/documents/2/copy', []],
+            ['/api/documents/{document}/revise', '/api/documents/1/revise', []],
+            ['/api/documents/{document}/next', '/api/documents/1/next', ['kind' => 'order', 'isConfirmed' => false]],
+            ['/api/documents/{document}/send', '/api/documents/2/send', ['to' => 'a@b.example', 'text' => '']],
+            ['/api/documents/{document}/write-off', '/api/documents/4/write-off', ['reason' => 'small', 'amount' => '1']],
+            ['/api/documents/{document}/allocations', '/api/documents/3/allocations', $use],
+            ['/api/payments/{payment}/allocations', '/api/payments/1/allocations', $use],
+        ];
+    }
+}

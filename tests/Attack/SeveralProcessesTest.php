@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Attack;
+
+use App\Actions\Ledger\ImportDocuments;
+use App\Models\Document;
+use App\Models\Import;
+use App\Models\Party;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Tests\TestCase;
+
+/** Several processes on one database file: saving at once, and being killed in the middle of it. */
+final class SeveralProcessesTest extends TestCase
+{
+    use OfficeInAFile;
+
+    public function test_two_who_save_at_once_never_lose_a_change(): void
+    {
+        $company = $this->addCompany('Brass');
+        $writers = [$this->start($company, 'One', 40), $this->start($company, 'Two', 40)];
+        $answers = array_map(function (array $writer): string {
+            $said = (string) stream_get_contents($writer[1]);
+            $this->assertSame(0, proc_close($writer[0]), $said);
+
+            return $said;
+        }, $writers);
+        $saved = substr_count(implode('', $answers), 'saved');
+        $this->assertSame(80, $saved + substr_count(implode('', $answers), 'refused'), 'each save was taken or refused, none got lost');
+        $this->assertTrueToItself($company, $saved);
+    }
+
+    public function test_a_killed_process_leaves_its_save_wholly_in_or_wholly_out(): void
+    {
+        $company = $this->addCompany('Brass');
+        $told = 0;
+        for ($n = 1; $n <= 6; $n++) {
+            [$process, $output] = $this->start($company, "Kill $n", 100_000);
+            $told += fgets($output) === "saved\n" ? 1 : 0;
+            usleep(random_int(1_000, 60_000));
+            proc_terminate($process, SIGKILL);
+            $told += substr_count((string) stream_get_contents($output), "saved\n");
+            proc_close($process);
+            $this->assertTrueToItself($company);
+            // A save that was told is there; one more may be that was cut off before it could be told.
+            $kept = (int) DB::table('section_versions')->where('subject_id', $company->id)->value('version');
+            $this->assertGreaterThanOrEqual($told, $kept);
+            $this->assertLessThanOrEqual($told + $n, $kept);
+            $this->assertGreaterThanOrEqual($n, $told);
+        }
+    }
+
+    public function test_a_killed_import_leaves_all_of_its_file_or_nothing(): void
+    {
+        $company = $this->addCompany('Brass');
+        $csv = "kind,number,party,date,amount\n";
+        for ($n = 1; $n <= 1500; $n++) {
+            $csv .= "invoice,K$n,{$company->number},2026-11-01,5\n";
+        }
+        $path = 'imports/killed-'.bin2hex(random_bytes(6));
+        Storage::put($path, $csv);
+        $import = Import::query()->create([
+            'name' => 'killed.csv',
+            'path' => $path,
+            'state' => 'checked',
+            'found' => 1500,
+            'user_id' => $this->administrator->id,
+        ]);
+        $kept = 0;
+        for ($n = 1; $n <= 2 && $kept === 0; $n++) {
+            $import->update(['state' => 'taking']);
+            $process = proc_open(
+                [PHP_BINARY, base_path('artisan'), 'almanac:import', (string) $import->id, '--take'],
+                [1 => ['pipe', 'w'], 2 => ['pipe', 'w']],
+                $pipes,
+                null,
+                ['DB_DATABASE' => $this->database] + getenv(),
+            );
+            // Only once it is at work, and then in the midst of it.
+            for ($wait = 0; $wait < 400 && ! Storage::exists("$path.progress"); $wait++) {
+                usleep(10_000);
+            }
+            usleep(random_int(1_000, 40_000));
+            if ($process !== false) {
+                proc_terminate($process, SIGKILL);
+                proc_close($process);
+            }
+            Storage::delete("$path.progress");
+            DB::purge();
+            $this->assertSame('ok', DB::selectOne('pragma integrity_check')->integrity_check);
+            $kept = Document::query()->count();
+            $this->assertContains($kept, [0, 1500], 'wholly in or wholly out');
+            $this->assertSame($kept, DB::table('document_lines')->count());
+            $this->assertSame($kept * 500, (int) DB::table('balances')->sum('receivable_minor'));
+        }
+        if ($kept === 0) {
+            $import->update(['state' => 'taking']);
+            $this->app->make(ImportDocuments::class)->take($import->refresh());
+        }
+        $this->assertSame(1500, Document::query()->count(), 'it begins again as if nothing had been');
+        Storage::delete($path);
+    }
+
+    /** The name, its parts, the version, the log and the index agree, so no save is half there. */
+    private function assertTrueToItself(Party $company, ?int $saves = null): void
+    {
+        DB::purge();
+        $this->assertSame('ok', DB::selectOne('pragma integrity_check')->integrity_check);
+        $company->refresh();
+        $this->assertSame($company->company_name.' Ltd', $company->legal_name);
+        $this->assertSame($company->company_name, $company->display_name);
+        $version = (int) DB::table('section_versions')->where('subject_id', $company->id)->value('version');
+        $this->assertSame($saves ?? $version, $version);
+        $this->assertSame($version, DB::table('changes')->where('subject_id', $company->id)->where('label', 'Name')->count());
+        $this->assertSame(
+            $company->company_name,
+            DB::table('changes')->where('subject_id', $company->id)->where('label', 'Name')->orderByDesc('id')->value('to'),
+        );
+        $this->assertStringContainsString(
+            mb_strtolower($company->company_name),
+            DB::table('search_words')->where('rowid', $company->id)->value('name'),
+        );
+    }
+
+    /** @return array{resource, resource} the process and what it prints */
+    private function start(Party $company, string $name, int $saves): array
+    {
+        $process = proc_open(
+            [PHP_BINARY, __DIR__.'/writer.php', $this->database, (string) $company->id, $name, (string) $saves],
+            [1 => ['pipe', 'w'], 2 => STDERR],
+            $pipes,
+        );
+        $this->assertIsResource($process);
+
+        return [$process, $pipes[1]];
+    }
+}
