@@ -1,8 +1,9 @@
-import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { QuietButton } from './Button';
 import { print, space } from './tokens';
 
+/** After this it goes with the next key or press: who looked away meanwhile still finds it. */
 const SECONDS_SHOWN = 12;
 
 interface Said {
@@ -37,9 +38,27 @@ export function StatusLine({ children }: { children: ReactNode }) {
     const [said, setSaid] = useState<Said>();
     const say = useCallback<Say>((text, undo) => setSaid(text === undefined ? undefined : { text, undo }), []);
 
+    const foot = useRef<HTMLDivElement>(null);
+
     useEffect(() => {
-        const timer = said === undefined ? undefined : setTimeout(() => setSaid(undefined), SECONDS_SHOWN * 1000);
-        return () => clearTimeout(timer);
+        if (said === undefined) {
+            return;
+        }
+        const done = new AbortController();
+        const take = (event: Event) => {
+            const isOnTheWayToUndo = event instanceof KeyboardEvent && event.key === 'Tab';
+            if (!isOnTheWayToUndo && !(event.target instanceof Node && foot.current?.contains(event.target))) {
+                setSaid(undefined);
+            }
+        };
+        const timer = setTimeout(() => {
+            document.addEventListener('keydown', take, { capture: true, signal: done.signal });
+            document.addEventListener('pointerdown', take, { capture: true, signal: done.signal });
+        }, SECONDS_SHOWN * 1000);
+        return () => {
+            clearTimeout(timer);
+            done.abort();
+        };
     }, [said]);
 
     const undo = useMemo(() => said?.undo && (() => {
@@ -50,7 +69,7 @@ export function StatusLine({ children }: { children: ReactNode }) {
     return (
         <StatusContext.Provider value={say}>
             {children}
-            <Foot role="status">
+            <Foot ref={foot} role="status">
                 {said && <span>{said.text}</span>}
                 {undo && <QuietButton onPress={undo}>Undo</QuietButton>}
             </Foot>
