@@ -119,7 +119,7 @@ final class BigOffice
             ];
         }
         if ($isPerson && mt_rand(1, 20) === 1 && $id > 600) {
-            $this->rows['relations'][] = ['from_id' => $id, 'to_id' => $id - 1, 'kind' => 'referred by', 'together' => 'each alone'];
+            $this->rows['relations'][] = ['from_id' => $id, 'to_id' => $id - 1, 'kind' => 'referred by', 'together' => 'alone'];
         }
         for ($n = 0; $n < self::DOCUMENTS_EACH; $n++) {
             $this->document($id, $day);

@@ -6,6 +6,7 @@ namespace App\Acts;
 
 use Almanac\Calendar\Day;
 use Almanac\Money\Money;
+use Almanac\Titled;
 use BackedEnum;
 use DateTimeInterface;
 use Illuminate\Database\Eloquent\Model;
@@ -73,6 +74,7 @@ final class ActLabels
     {
         $text = match (true) {
             $value === null || $value === '' => '',
+            ($titled = self::titled($model, $column, $value)) !== null => $titled->title(),
             $value instanceof BackedEnum => (string) $value->value,
             $value instanceof Day => $value->toText(),
             $value instanceof DateTimeInterface => $value->format('Y-m-d H:i'),
@@ -93,5 +95,16 @@ final class ActLabels
         $currency = $model->getAttributes()['currency'] ?? null;
 
         return is_string($currency) ? Money::ofMinor($minor, $currency)->toText() : (string) $minor;
+    }
+
+    private static function titled(Model $model, string $column, mixed $value): ?Titled
+    {
+        $cast = $model->getCasts()[$column] ?? '';
+
+        return match (true) {
+            $value instanceof Titled => $value,
+            is_string($value) && is_subclass_of($cast, Titled::class) => $cast::tryFrom($value),
+            default => null,
+        };
     }
 }

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Almanac\Banking\AccountKind;
+use Almanac\Banking\AccountUse;
 use Almanac\Banking\BankAccount;
+use Almanac\Banking\BankState;
+use Almanac\Banking\Confirmation;
 use App\Models\Values\Fingerprint;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -23,13 +26,13 @@ use Illuminate\Support\Carbon;
  * @property string $value encrypted: account, bank and use in one
  * @property string $masked
  * @property string $fingerprint
- * @property string $state
+ * @property BankState $state
  * @property int|null $replaces_id
  * @property int $user_id who entered it
  * @property int|null $decided_by_id
  * @property int|null $end_user_id who asked for its end
  * @property Carbon|null $decided_at
- * @property string $how it was confirmed
+ * @property Confirmation|null $how it was confirmed
  * @property string $remark
  * @property Carbon $created_at
  * @property-read User $user
@@ -39,30 +42,17 @@ use Illuminate\Support\Carbon;
  */
 final class BankDetail extends Model
 {
-    public const PAYEE = 'payee name';
-
-    public const ON_HOLD = 'on hold';
-
-    public const CONFIRMED = 'confirmed';
-
-    /** Somebody has asked for its end, and a second person has not agreed yet. */
-    public const ENDING = 'to be ended';
-
-    public const ENDED = 'ended';
+    public const PAYEE = 'payee';
 
     /** What waits for a second person. */
-    public const WAITING = [self::ON_HOLD, self::ENDING];
-
-    public const REFUSED = 'refused';
-
-    public const REPLACED = 'replaced';
+    public const WAITING = [BankState::OnHold, BankState::Ending];
 
     protected $guarded = [];
 
     protected $attributes = [
         'holder' => '',
         'bank_name' => '',
-        'how' => '',
+        'how' => null,
         'remark' => '',
         'replaces_id' => null,
         'decided_by_id' => null,
@@ -72,14 +62,14 @@ final class BankDetail extends Model
 
     protected function casts(): array
     {
-        return ['value' => 'encrypted', 'decided_at' => 'datetime'];
+        return ['value' => 'encrypted', 'decided_at' => 'datetime', 'state' => BankState::class, 'how' => Confirmation::class];
     }
 
     public function setAccount(BankAccount $account): void
     {
         $this->fill([
             'kind' => $account->kind->value,
-            'value' => implode('|', [$account->account, $account->bank, $account->use]),
+            'value' => implode('|', [$account->account, $account->bank, $account->use->value ?? '']),
             'masked' => $account->masked(),
             'fingerprint' => Fingerprint::of($account->identity()),
         ]);
@@ -92,10 +82,15 @@ final class BankDetail extends Model
 
         return match (AccountKind::tryFrom($this->kind)) {
             AccountKind::Iban => BankAccount::iban($account, $bank),
-            AccountKind::UsAccount => BankAccount::us($bank, $account, $use),
+            AccountKind::UsAccount => BankAccount::us($bank, $account, AccountUse::from($use)),
             AccountKind::UkAccount => BankAccount::uk($bank, $account),
             null => null,
         };
+    }
+
+    public function kindTitle(): string
+    {
+        return AccountKind::tryFrom($this->kind)?->title() ?? 'payee name';
     }
 
     /** @return BelongsTo<User, $this> */

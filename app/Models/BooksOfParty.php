@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Almanac\Banking\BankState;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Terms\Side;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -65,8 +66,8 @@ trait BooksOfParty
         $this->loadMissing('bankDetails');
         $names = $this->bankDetails->where('kind', BankDetail::PAYEE);
 
-        return $names->contains('state', BankDetail::ON_HOLD)
-            ? $names->firstWhere('state', BankDetail::CONFIRMED)->holder ?? ($this->legal_name ?: $this->display_name)
+        return $names->contains('state', BankState::OnHold)
+            ? $names->firstWhere('state', BankState::Confirmed)->holder ?? ($this->legal_name ?: $this->display_name)
             : $this->payee();
     }
 }

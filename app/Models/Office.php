@@ -72,7 +72,7 @@ final class Office extends Model
         'time_zone' => '',
         'month_first' => null,
         'decimal_comma' => null,
-        'ageing_by' => 'due date',
+        'ageing_by' => 'due-date',
         'warn_after' => 30,
         'late_rate' => '',
         'late_per_month' => false,

@@ -117,7 +117,7 @@ final class Party extends Model
         'form_on' => null,
         'form_by' => '',
         'form_file_id' => null,
-        'report_choice' => 'by the rule',
+        'report_choice' => 'by-rule',
         'is_attorney' => false,
         'company_name' => '',
         'legal_name' => '',

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Almanac\Addresses;
 
+use Almanac\Titled;
+
 /** How a party uses an address. */
-enum AddressUse: string
+enum AddressUse: string implements Titled
 {
     case Postal = 'postal';
     case Office = 'office';
@@ -15,4 +17,9 @@ enum AddressUse: string
     case Delivery = 'delivery';
     case ShipFrom = 'ship-from';
     case Reminders = 'reminders';
+
+    public function title(): string
+    {
+        return $this->value;
+    }
 }

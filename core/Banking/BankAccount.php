@@ -13,7 +13,7 @@ final readonly class BankAccount
         public AccountKind $kind,
         public string $account,
         public string $bank,
-        public string $use,
+        public ?AccountUse $use,
     ) {
     }
 
@@ -30,22 +30,18 @@ final readonly class BankAccount
             throw BankingRefused::otherCountry(substr($bic, 4, 2), substr($iban, 0, 2));
         }
 
-        return new self(AccountKind::Iban, $iban, $bic, '');
+        return new self(AccountKind::Iban, $iban, $bic, null);
     }
 
-    /**
-     * @param string $use checking or savings
-     *
-     * @throws BankingRefused when the routing number's check digit does not fit, or the account has not 4 to 17 digits
-     */
-    public static function us(string $routing, string $account, string $use): self
+    /** @throws BankingRefused when the routing number's check digit does not fit, or the account has not 4 to 17 digits */
+    public static function us(string $routing, string $account, AccountUse $use): self
     {
         $account = preg_replace('/[\s-]+/', '', $account) ?? '';
         if (preg_match('/^\d{4,17}$/', $account) !== 1) {
             throw $account === '' ? BankingRefused::empty('account number') : BankingRefused::shape('account number', '4 to 17 digits');
         }
 
-        return new self(AccountKind::UsAccount, $account, RoutingNumber::read($routing), $use === 'savings' ? 'savings' : 'checking');
+        return new self(AccountKind::UsAccount, $account, RoutingNumber::read($routing), $use);
     }
 
     /** @throws BankingRefused when the sort code has not six digits, or the account eight */
@@ -60,7 +56,7 @@ final readonly class BankAccount
             throw $account === '' ? BankingRefused::empty('account number') : BankingRefused::shape('account number', '55779911');
         }
 
-        return new self(AccountKind::UkAccount, $account, $code, '');
+        return new self(AccountKind::UkAccount, $account, $code, null);
     }
 
     /** What is compared to find the same account again. */
@@ -79,7 +75,7 @@ final readonly class BankAccount
     {
         return match ($this->kind) {
             AccountKind::Iban => trim(chunk_split($this->account, 4, ' ')).($this->bank === '' ? '' : ', BIC '.$this->bank),
-            AccountKind::UsAccount => "routing {$this->bank}, account {$this->account}, {$this->use}",
+            AccountKind::UsAccount => "routing {$this->bank}, account {$this->account}, {$this->use?->title()}",
             AccountKind::UkAccount => 'sort code '.implode('-', str_split($this->bank, 2)).", account {$this->account}",
         };
     }

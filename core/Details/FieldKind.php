@@ -8,20 +8,26 @@ use Almanac\Calendar\Day;
 use Almanac\Lists\FieldType;
 use Almanac\Lists\Value;
 use Almanac\Money\Money;
+use Almanac\Titled;
 use Brick\Math\BigDecimal;
 
 /** What a field of a detail sheet holds. */
-enum FieldKind: string
+enum FieldKind: string implements Titled
 {
     case Text = 'text';
-    case LongText = 'long text';
+    case LongText = 'long-text';
     case Number = 'number';
     case Date = 'date';
-    case YesNo = 'yes or no';
+    case YesNo = 'yes-or-no';
     case Choice = 'choice';
-    case Choices = 'several choices';
+    case Choices = 'several-choices';
     case Amount = 'amount';
     case Secret = 'secret';
+
+    public function title(): string
+    {
+        return strtr($this->value, '-', ' ');
+    }
 
     /** What of it is listed, asked and sorted by. */
     public function type(): FieldType

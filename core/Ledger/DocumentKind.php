@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace Almanac\Ledger;
 
 use Almanac\Terms\Side;
+use Almanac\Titled;
 
 /** The documents that pass between the office and those it deals with. */
-enum DocumentKind: string
+enum DocumentKind: string implements Titled
 {
     case Quote = 'quote';
     case Order = 'order';

@@ -4,10 +4,21 @@ declare(strict_types=1);
 
 namespace Almanac\Names;
 
+use Almanac\Titled;
+
 /** How two people at one address are written to. */
-enum TogetherAs: string
+enum TogetherAs: string implements Titled
 {
-    case Alone = 'each alone';
-    case Names = 'both names';
-    case Titles = 'Mr. and Mrs.';
+    case Alone = 'alone';
+    case Names = 'names';
+    case Titles = 'titles';
+
+    public function title(): string
+    {
+        return match ($this) {
+            self::Alone => 'each alone',
+            self::Names => 'both names',
+            self::Titles => 'Mr. and Mrs.',
+        };
+    }
 }

@@ -4,25 +4,34 @@ declare(strict_types=1);
 
 namespace Almanac\TaxIds;
 
+use Almanac\Titled;
+
 /** The numbers by which tax offices and registers know people and companies. */
-enum TaxIdKind: string
+enum TaxIdKind: string implements Titled
 {
     case Ein = 'EIN';
     case Ssn = 'SSN';
     case Itin = 'ITIN';
     case Atin = 'ATIN';
-    case Vat = 'VAT number';
-    case CaBusinessNumber = 'Canadian business number';
+    case Vat = 'VAT';
+    case CaBusinessNumber = 'CA-BN';
     case AuBusinessNumber = 'ABN';
-    case NzInlandRevenue = 'IRD number';
+    case NzInlandRevenue = 'IRD';
     case Lei = 'LEI';
     case Gln = 'GLN';
-    case Duns = 'DUNS number';
-    case Peppol = 'Peppol participant';
+    case Duns = 'DUNS';
+    case Peppol = 'Peppol';
 
     public function title(): string
     {
-        return $this->value;
+        return match ($this) {
+            self::Vat => 'VAT number',
+            self::CaBusinessNumber => 'Canadian business number',
+            self::NzInlandRevenue => 'IRD number',
+            self::Duns => 'DUNS number',
+            self::Peppol => 'Peppol participant',
+            default => $this->value,
+        };
     }
 
     /** Whether it says of which country it is by itself, or has none. */

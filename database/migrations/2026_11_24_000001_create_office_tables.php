@@ -60,7 +60,7 @@ return new class extends Migration
             $table->boolean('decimal_comma')->nullable();
             $table->string('time_zone')->default('');
             $table->boolean('keeps_us_holidays')->nullable();
-            $table->string('ageing_by', 20)->default('due date');
+            $table->string('ageing_by', 20)->default('due-date');
             $table->unsignedInteger('warn_after')->default(30);
             $table->string('late_rate', 12)->default('');
             $table->boolean('late_per_month')->default(false);

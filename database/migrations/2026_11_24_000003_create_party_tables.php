@@ -76,7 +76,7 @@ return new class extends Migration
             $table->date('form_on')->nullable();
             $table->string('form_by')->default('');
             $table->foreignId('form_file_id')->nullable()->index()->constrained('files')->nullOnDelete();
-            $table->string('report_choice', 12)->default('by the rule');
+            $table->string('report_choice', 12)->default('by-rule');
             $table->boolean('is_attorney')->default(false);
 
             $table->date('archived_on')->nullable();
@@ -155,7 +155,7 @@ return new class extends Migration
             $table->foreignId('to_id')->index()->constrained('parties');
             $table->string('kind', 20);
             $table->foreignId('list_item_id')->nullable()->index()->constrained();
-            $table->string('together', 20)->default('each alone');
+            $table->string('together', 20)->default('alone');
             $table->date('since')->nullable();
             $table->date('until')->nullable();
             $table->timestamps();

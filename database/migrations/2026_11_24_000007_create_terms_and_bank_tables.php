@@ -57,7 +57,7 @@ return new class extends Migration
             $table->foreignId('decided_by_id')->nullable()->constrained('users');
             $table->timestamp('decided_at')->nullable();
             $table->foreignId('end_user_id')->nullable()->constrained('users');
-            $table->string('how', 40)->default('');
+            $table->string('how', 20)->nullable();
             $table->string('remark')->default('');
             $table->timestamps();
         });

@@ -143,7 +143,7 @@ final class RacesTest extends TestCase
 
         $this->actingAs($this->user(Role::Clerk))
             ->postJson("/api/parties/{$company->id}/bank-details", [
-                'kind' => 'IBAN',
+                'kind' => 'iban',
                 'iban' => 'DE89370400440532013000',
                 'bic' => '',
                 'routing' => '',
@@ -157,7 +157,7 @@ final class RacesTest extends TestCase
         $detail = BankDetail::query()->sole();
         $this->assertSame(
             [200 => 1, 422 => 9],
-            $this->race(10, 'POST', "/api/parties/{$company->id}/bank-details/{$detail->id}/confirm", ['how' => 'in person']),
+            $this->race(10, 'POST', "/api/parties/{$company->id}/bank-details/{$detail->id}/confirm", ['how' => 'in-person']),
         );
     }
 
@@ -340,7 +340,7 @@ final class RacesTest extends TestCase
         $this->pay($company, '500')->assertCreated();
         $this->actingAs($this->user(Role::Clerk))
             ->postJson('/api/parties/1/bank-details', [
-                'kind' => 'IBAN',
+                'kind' => 'iban',
                 'iban' => 'DE89370400440532013000',
                 'bic' => '',
                 'routing' => '',
@@ -362,7 +362,7 @@ final class RacesTest extends TestCase
     {
         $use = ['allocations' => [['documentId' => 2, 'amount' => '1', 'discount' => '']]];
         $account = [
-            'kind' => 'US account',
+            'kind' => 'us',
             'iban' => '',
             'bic' => '',
             'routing' => '021000021',
@@ -459,7 +459,7 @@ final class RacesTest extends TestCase
             ],
             ['/api/parties/{id}/reveal', '/api/parties/1/reveal', ['fieldId' => null, 'taxNumberId' => 1]],
             ['/api/parties/{id}/bank-details', '/api/parties/1/bank-details', $account],
-            ['/api/parties/{id}/bank-details/{bankDetail}/confirm', '/api/parties/1/bank-details/1/confirm', ['how' => 'in person']],
+            ['/api/parties/{id}/bank-details/{bankDetail}/confirm', '/api/parties/1/bank-details/1/confirm', ['how' => 'in-person']],
             ['/api/parties/{id}/bank-details/{bankDetail}/reveal', '/api/parties/1/bank-details/1/reveal', []],
             [
                 '/api/parties/{id}/cards',

@@ -92,7 +92,8 @@ final class SeveralProcessesTest extends TestCase
             $this->assertSame('ok', DB::selectOne('pragma integrity_check')->integrity_check);
             $kept = Document::query()->count();
             $this->assertContains($kept, [0, 1500], 'wholly in or wholly out');
-            $this->assertSame($kept, DB::table('document_lines')->count());
+            // What is staged when it is killed counts nowhere, and is swept when it begins again.
+            $this->assertSame($kept, DB::table('document_lines')->whereIn('document_id', Document::query()->select('id'))->count());
             $this->assertSame($kept * 500, (int) DB::table('balances')->sum('receivable_minor'));
         }
         if ($kept === 0) {
@@ -100,6 +101,8 @@ final class SeveralProcessesTest extends TestCase
             $this->app->make(ImportDocuments::class)->take($import->refresh());
         }
         $this->assertSame(1500, Document::query()->count(), 'it begins again as if nothing had been');
+        $this->assertSame(1500, DB::table('documents')->count());
+        $this->assertSame(1500, DB::table('document_lines')->count());
         Storage::delete($path);
     }
 

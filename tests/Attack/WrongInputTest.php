@@ -119,7 +119,7 @@ final class WrongInputTest extends TestCase
             '/api/parties/1/relations',
             [
                 'version' => 0,
-                'relations' => [['id' => null, 'partyId' => 2, 'kind' => 'ward', 'together' => 'each alone', 'since' => '', 'until' => '']],
+                'relations' => [['id' => null, 'partyId' => 2, 'kind' => 'ward', 'together' => 'alone', 'since' => '', 'until' => '']],
             ],
         ];
         yield 'classification' => [
@@ -149,7 +149,7 @@ final class WrongInputTest extends TestCase
             [
                 'version' => 0,
                 'taxNumbers' => [
-                    ['id' => null, 'kind' => 'VAT number', 'country' => 'DE', 'value' => 'DE136695976'],
+                    ['id' => null, 'kind' => 'VAT', 'country' => 'DE', 'value' => 'DE136695976'],
                     ['id' => null, 'kind' => 'EIN', 'country' => '', 'value' => '91-1144442'],
                 ],
             ],

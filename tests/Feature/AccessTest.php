@@ -217,7 +217,7 @@ final class AccessTest extends TestCase
         $this->pay($company, '5', [$invoice->id => '5'])->assertCreated()->assertJsonPath('row.id', 1);
         $this->postJson("/api/documents/{$invoice->id}/send", ['to' => 'a@b.example', 'text' => ''])->assertOk();
         $this->postJson("/api/parties/{$company->id}/bank-details", [
-            'kind' => 'IBAN',
+            'kind' => 'iban',
             'iban' => 'DE89370400440532013000',
             'bic' => '',
             'routing' => '',

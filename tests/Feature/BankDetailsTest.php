@@ -34,7 +34,7 @@ final class BankDetailsTest extends TestCase
         $this->actingAs($this->clerk);
         $id = $this->add()
             ->assertCreated()
-            ->assertJsonPath('bank.current.0.state', 'on hold')
+            ->assertJsonPath('bank.current.0.state', 'on-hold')
             ->assertJsonPath('bank.current.0.masked', '•••• 3000')
             ->assertJsonPath('bank.current.0.mayBeConfirmed', false)
             ->assertJsonPath('readiness.1.checks.3.todo', 'Let a second person confirm the new bank details.')
@@ -87,7 +87,7 @@ final class BankDetailsTest extends TestCase
         $second = $this->actingAs($this->clerk)
             ->add(['iban' => 'CH9300762011623852957'])
             ->assertCreated()
-            ->assertJsonPath('bank.current.*.state', ['on hold', 'confirmed'])
+            ->assertJsonPath('bank.current.*.state', ['on-hold', 'confirmed'])
             ->json('bank.current.0.id');
         $this->add()
             ->assertUnprocessable()
@@ -109,7 +109,7 @@ final class BankDetailsTest extends TestCase
         $this->actingAs($this->clerk);
         $this->refuse($id, 'account closed')
             ->assertOk()
-            ->assertJsonPath('bank.current.0.state', 'to be ended')
+            ->assertJsonPath('bank.current.0.state', 'ending')
             ->assertJsonPath('bank.current.0.endText', 'its end was asked for by Clerk: account closed');
         $this->pay($this->vendor, '5', [], ['side' => 'vendor', 'payBy' => 'transfer'])->assertUnprocessable();
         $this->getJson("/api/parties/{$this->vendor->id}/document-defaults?kind=bill")
@@ -137,7 +137,7 @@ final class BankDetailsTest extends TestCase
                 'They have no confirmed bank details. Add them and have a second person confirm them, or pay in another way.',
             );
         $iban = $this->actingAs($this->clerk)->add()->json('bank.current.0.id');
-        $us = $this->add(['kind' => 'US account', 'routing' => '021000021', 'account' => '123456789'])->json('bank.current.0.id');
+        $us = $this->add(['kind' => 'us', 'routing' => '021000021', 'account' => '123456789'])->json('bank.current.0.id');
         $this->actingAs($this->approver);
         $this->confirm($iban)->assertOk();
         $pay()->assertUnprocessable();
@@ -177,7 +177,7 @@ final class BankDetailsTest extends TestCase
             'isVendor' => true,
         ])
             ->assertOk()
-            ->assertJsonPath('bank.current.0.kind', 'payee name')
+            ->assertJsonPath('bank.current.0.kind', 'payee')
             ->assertJsonPath('bank.current.0.masked', 'Lantern Holdings');
         $this->pay($this->vendor, '5', [], ['side' => 'vendor', 'payBy' => 'transfer'])
             ->assertUnprocessable()
@@ -213,7 +213,7 @@ final class BankDetailsTest extends TestCase
 
     public function test_a_number_with_letters_is_told_at_its_field(): void
     {
-        $this->add(['kind' => 'US account', 'routing' => '021000021', 'account' => '12E4'])
+        $this->add(['kind' => 'us', 'routing' => '021000021', 'account' => '12E4'])
             ->assertUnprocessable()
             ->assertJsonPath('errors.0', [
                 'field' => 'account',
@@ -261,7 +261,7 @@ final class BankDetailsTest extends TestCase
         return $this->postJson(
             "/api/parties/{$this->vendor->id}/bank-details",
             $more + [
-                'kind' => 'IBAN',
+                'kind' => 'iban',
                 'iban' => 'DE89 3704 0044 0532 0130 00',
                 'bic' => '',
                 'routing' => '',
@@ -287,7 +287,7 @@ final class BankDetailsTest extends TestCase
     private function confirm(mixed $id): TestResponse
     {
         return $this->postJson("/api/parties/{$this->vendor->id}/bank-details/".(is_int($id) ? $id : 0).'/confirm', [
-            'how' => 'called a number known before',
+            'how' => 'call',
         ]);
     }
 }

@@ -90,7 +90,7 @@ final class ContractTest extends TestCase
             1,
         )->assertOk();
         $this->postJson("/api/parties/{$company->id}/bank-details", [
-            'kind' => 'IBAN',
+            'kind' => 'iban',
             'iban' => 'DE89370400440532013000',
             'bic' => '',
             'routing' => '',
@@ -135,7 +135,7 @@ final class ContractTest extends TestCase
                 ['OfficeList', '/api/lists', '0'],
                 ['Sheet', '/api/sheets', '0'],
                 ['Today', '/api/today'],
-                ['KeptTerms', '/api/terms', '0'],
+                ['ListedTermsUses', '/api/terms', '0'],
                 ['Office', '/api/office'],
                 ['Reminder', '/api/reminders', '0'],
                 ['PersonName', '/api/names?typed=Silas+Wren'],

@@ -148,7 +148,7 @@ final class DetailsTest extends TestCase
     private function sheet(): array
     {
         $definition = $this->definition('Membership', [
-            ['Interests', 'several choices'],
+            ['Interests', 'several-choices'],
             ['Members since', 'date'],
             ['Dues', 'amount'],
             ['Safe', 'secret'],

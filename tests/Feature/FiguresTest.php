@@ -21,9 +21,9 @@ final class FiguresTest extends TestCase
         'EOM',
     ];
 
-    #[TestWith([1, 'due date'])]
-    #[TestWith([2, 'due date'])]
-    #[TestWith([3, 'document date'])]
+    #[TestWith([1, 'due-date'])]
+    #[TestWith([2, 'due-date'])]
+    #[TestWith([3, 'document-date'])]
     public function test_every_figure_of_random_books(int $seed, string $ageingBy): void
     {
         mt_srand($seed);

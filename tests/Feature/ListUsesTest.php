@@ -99,7 +99,7 @@ final class ListUsesTest extends TestCase
                         'id' => null,
                         'partyId' => $person->id,
                         'kind' => 'something',
-                        'together' => 'each alone',
+                        'together' => 'alone',
                         'since' => '',
                         'until' => '',
                     ],

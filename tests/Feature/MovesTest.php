@@ -137,7 +137,7 @@ final class MovesTest extends TestCase
             ->assertJsonPath('letter.envelope.0', 'Estate of Walter Larkin');
         $this->saveSection($walter, 'relations', [
             'relations' => [
-                ['id' => null, 'partyId' => $ada->id, 'kind' => 'executor', 'together' => 'each alone', 'since' => '', 'until' => ''],
+                ['id' => null, 'partyId' => $ada->id, 'kind' => 'executor', 'together' => 'alone', 'since' => '', 'until' => ''],
             ],
         ])
             ->assertJsonPath('letter.envelope', ['Estate of Walter Larkin', 'c/o Ms. Ada Finch', '9 Canal Street', 'BRATTLEBORO, VT 05301'])
@@ -153,8 +153,8 @@ final class MovesTest extends TestCase
         $relate = fn (string $together, int $version, ?int $id) => $this->saveSection($edith, 'relations', ['relations' => [
             ['id' => $id, 'partyId' => $walter->id, 'kind' => 'spouse', 'together' => $together, 'since' => '', 'until' => ''],
         ]], $version)->assertOk();
-        $id = $relate('each alone', 0, null)->assertJsonPath('letter.envelope.0', 'Mrs. Edith Larkin')->json('relations.relations.0.id');
-        $relate('Mr. and Mrs.', 1, $id)->assertJsonPath('letter.envelope.0', 'Mr. and Mrs. Walter Larkin');
+        $id = $relate('alone', 0, null)->assertJsonPath('letter.envelope.0', 'Mrs. Edith Larkin')->json('relations.relations.0.id');
+        $relate('titles', 1, $id)->assertJsonPath('letter.envelope.0', 'Mr. and Mrs. Walter Larkin');
         $this->getJson("/api/parties/{$walter->id}")
             ->assertJsonPath('letter.envelope.0', 'Mr. and Mrs. Walter Larkin')
             ->assertJsonPath('letter.salutation', 'Dear Mr. and Mrs. Larkin:');

@@ -77,7 +77,7 @@ final class OfficeListsTest extends TestCase
         $owner = $this->addPerson('Ada', 'Finch');
         $this->saveSection($shop, 'relations', [
             'relations' => [
-                ['id' => null, 'partyId' => $owner->id, 'kind' => 'landlord', 'together' => 'each alone', 'since' => '', 'until' => ''],
+                ['id' => null, 'partyId' => $owner->id, 'kind' => 'landlord', 'together' => 'alone', 'since' => '', 'until' => ''],
             ],
         ])->assertOk();
         $this->getJson("/api/parties/{$owner->id}")->assertJsonPath('relations.relations.0.kind', 'tenant');
@@ -88,7 +88,7 @@ final class OfficeListsTest extends TestCase
             'relations',
             [
                 'relations' => [
-                    ['id' => 1, 'partyId' => $shop->id, 'kind' => 'tenant', 'together' => 'each alone', 'since' => '1 May', 'until' => ''],
+                    ['id' => 1, 'partyId' => $shop->id, 'kind' => 'tenant', 'together' => 'alone', 'since' => '1 May', 'until' => ''],
                 ],
             ],
             1,

@@ -107,7 +107,7 @@ final class OneActTest extends TestCase
             'password' => 'long-enough-word-1',
         ])->assertCreated();
         $this->putJson('/api/books', [
-            'ageingBy' => 'document date',
+            'ageingBy' => 'document-date',
             'warnAfter' => 45,
             'lateRate' => '',
             'latePerMonth' => false,
@@ -135,7 +135,7 @@ final class OneActTest extends TestCase
                 'Password  -> •••• new',
                 'office Orrery & Vane changed',
                 'Warn after, days 30 -> 45',
-                'Ageing by due date -> document date',
+                'Ageing by due date -> document’s date',
                 'Total  -> USD 5.00',
                 'Date  -> 24 Nov 2026',
                 'document Invoice (draft) added',

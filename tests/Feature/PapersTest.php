@@ -252,7 +252,7 @@ final class PapersTest extends TestCase
         foreach (
             [
                 ['1500', '2026-01-02', 'cheque'],
-                ['600', '2026-06-01', 'direct debit'],
+                ['600', '2026-06-01', 'direct-debit'],
                 ['5000', '2026-06-02', 'card'],
                 ['650', '2025-12-31', 'cash'],
             ] as [$amount, $day, $by]
@@ -315,7 +315,7 @@ final class PapersTest extends TestCase
         $this->putJson("/api/parties/{$gone->id}/archive", ['reason' => 'x'])->assertOk();
         $german = $this->addCompany('Zahnrad');
         $this->saveSection($german, 'tax-numbers', [
-            'taxNumbers' => [['id' => null, 'kind' => 'VAT number', 'country' => 'DE', 'value' => 'DE136695976']],
+            'taxNumbers' => [['id' => null, 'kind' => 'VAT', 'country' => 'DE', 'value' => 'DE136695976']],
         ])->assertOk();
         $import = $this->handIn(
             'a.csv',

@@ -375,7 +375,7 @@ final class PaymentsTest extends TestCase
                         'id' => null,
                         'partyId' => $parent->id,
                         'kind' => 'parent company',
-                        'together' => 'each alone',
+                        'together' => 'alone',
                         'since' => '',
                         'until' => '',
                     ],

@@ -39,7 +39,7 @@ final class RandomBooksTest extends TestCase
             'id' => null,
             'partyId' => $parties[0]->id,
             'kind' => 'parent company',
-            'together' => 'each alone',
+            'together' => 'alone',
             'since' => '',
             'until' => '',
         ];
@@ -132,7 +132,7 @@ final class RandomBooksTest extends TestCase
             'id' => null,
             'partyId' => $other->id,
             'kind' => 'parent company',
-            'together' => 'each alone',
+            'together' => 'alone',
             'since' => '',
             'until' => '',
         ];

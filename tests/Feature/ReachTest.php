@@ -133,8 +133,8 @@ final class ReachTest extends TestCase
         $company = $this->addCompany('Brass');
         $this->saveSection($company, 'reach', ['contactPoints' => [
             $this->contact('email', 'a@b.example', ['uses' => ['invoices', 'invoices']]),
-            $this->contact('email', 'c@b.example', ['uses' => ['invoices', 'copies of statements']]),
-        ]])->assertOk()->assertJsonPath('reach.contactPoints.*.uses', [['invoices'], ['invoices', 'copies of statements']]);
+            $this->contact('email', 'c@b.example', ['uses' => ['invoices', 'statement-copies']]),
+        ]])->assertOk()->assertJsonPath('reach.contactPoints.*.uses', [['invoices'], ['invoices', 'statement-copies']]);
     }
 
     public function test_handles_and_profiles_are_kept_too(): void

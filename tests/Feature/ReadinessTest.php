@@ -30,7 +30,7 @@ final class ReadinessTest extends TestCase
             ->assertJsonPath('readiness.2.checks.1.todo', 'Ask for form W-9, and say when it came in.');
         $this->saveSection($company, 'tax-numbers', [
             'taxNumbers' => [['id' => TaxNumber::query()->value('id'), 'kind' => 'EIN', 'country' => '', 'value' => null]],
-            'formOn' => 'nov 3', 'formBy' => 'Iris Brandt', 'formFileId' => null, 'reportChoice' => 'by the rule', 'isAttorney' => false,
+            'formOn' => 'nov 3', 'formBy' => 'Iris Brandt', 'formFileId' => null, 'reportChoice' => 'by-rule', 'isAttorney' => false,
         ], 1)->assertOk()->assertJsonPath('readiness.*.passed', [5, 6, 4])->assertJsonPath('taxNumbers.formOnText', '3 Nov 2026');
         $this->getJson('/api/gaps')->assertJsonPath('total', 0);
 

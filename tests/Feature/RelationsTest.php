@@ -117,7 +117,7 @@ final class RelationsTest extends TestCase
                         'id' => null,
                         'partyId' => $one[0]->id,
                         'kind' => $one[1],
-                        'together' => 'each alone',
+                        'together' => 'alone',
                         'since' => '',
                         'until' => '',
                     ],

@@ -321,7 +321,7 @@ South Dome',
             ],
             (array) $record['relations'],
         );
-        $row = ['id' => null, 'partyId' => $with->id, 'kind' => 'next of kin', 'together' => 'each alone', 'since' => '', 'until' => ''];
+        $row = ['id' => null, 'partyId' => $with->id, 'kind' => 'next of kin', 'together' => 'alone', 'since' => '', 'until' => ''];
 
         return $this->saveSection($party, 'relations', ['relations' => [...$kept, $shares + $row]], $record['version']);
     }

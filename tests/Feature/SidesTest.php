@@ -25,7 +25,7 @@ final class SidesTest extends TestCase
                     'id' => null,
                     'partyId' => $parent->id,
                     'kind' => 'parent company',
-                    'together' => 'each alone',
+                    'together' => 'alone',
                     'since' => '',
                     'until' => '',
                 ],
@@ -166,7 +166,7 @@ final class SidesTest extends TestCase
         $this->postJson("/api/parties/{$client->id}/touched/identity", ['name' => ''] + $input)->assertUnprocessable();
         $this->postJson("/api/parties/{$client->id}/touched/tax-numbers", [
             'version' => 0,
-            'taxNumbers' => [['id' => null, 'kind' => 'VAT number', 'country' => 'DE', 'value' => 'DE136695976']],
+            'taxNumbers' => [['id' => null, 'kind' => 'VAT', 'country' => 'DE', 'value' => 'DE136695976']],
         ])
             ->assertOk()
             ->assertJsonPath('documents.0.what', 'tax number');
@@ -220,7 +220,7 @@ final class SidesTest extends TestCase
         $client = $this->addCompany('Penhallow', ['isClient' => true]);
         $invoice = $this->issued($client, 'invoice', '1000', ['date' => '2026-10-01']);
         $this->putJson('/api/books', [
-            'ageingBy' => 'document date',
+            'ageingBy' => 'document-date',
             'warnAfter' => 60,
             'lateRate' => '9',
             'latePerMonth' => false,
@@ -235,7 +235,7 @@ final class SidesTest extends TestCase
             $this->putJson(
                 '/api/books',
                 $wrong + [
-                    'ageingBy' => 'due date',
+                    'ageingBy' => 'due-date',
                     'warnAfter' => 30,
                     'lateRate' => '',
                     'latePerMonth' => false,
@@ -255,7 +255,7 @@ final class SidesTest extends TestCase
             'formOn' => '2026-11-03',
             'formBy' => 'Isolde Quill',
             'formFileId' => null,
-            'reportChoice' => 'by the rule',
+            'reportChoice' => 'by-rule',
             'isAttorney' => false,
         ];
         $this->saveSection($vendor, 'tax-numbers', ['formOn' => '2026-12-01'] + $form)

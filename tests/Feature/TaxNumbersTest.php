@@ -16,8 +16,8 @@ final class TaxNumbersTest extends TestCase
     public function test_a_number_is_encrypted_masked_and_told_on_request(): void
     {
         $party = $this->addCompany('Brass', ['isVendor' => true]);
-        $this->keep($party, [['EIN', '', '91-1144442'], ['VAT number', 'DE', 'de 136 695 976']])->assertOk()
-            ->assertJsonPath('taxNumbers.numbers.*.kind', ['EIN', 'VAT number'])
+        $this->keep($party, [['EIN', '', '91-1144442'], ['VAT', 'DE', 'de 136 695 976']])->assertOk()
+            ->assertJsonPath('taxNumbers.numbers.*.kind', ['EIN', 'VAT'])
             ->assertJsonPath('taxNumbers.numbers.*.masked', ['•••• 4442', '•••• 5976']);
         foreach ([DB::table('tax_numbers')->get(), DB::table('changes')->get(), DB::table('look_alike_keys')->get()] as $rows) {
             $this->assertStringNotContainsString('911144442', str_replace('-', '', (string) json_encode($rows)));
@@ -49,9 +49,9 @@ final class TaxNumbersTest extends TestCase
         $party = $this->addCompany('Brass');
         $this->keep($party, [
             ['EIN', '', '07-1234567'],
-            ['VAT number', 'DE', 'DE136695978'],
+            ['VAT', 'DE', 'DE136695978'],
             ['EIN', '', '91-1144442'],
-            ['VAT number', 'US', '1'],
+            ['VAT', 'US', '1'],
             ['SSN', '', ''],
         ])
             ->assertUnprocessable()

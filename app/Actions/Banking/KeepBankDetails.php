@@ -6,8 +6,10 @@ namespace App\Actions\Banking;
 
 use Almanac\Access\Permission;
 use Almanac\Banking\AccountKind;
+use Almanac\Banking\AccountUse;
 use Almanac\Banking\BankAccount;
 use Almanac\Banking\BankingRefused;
+use Almanac\Banking\BankState;
 use Almanac\Banking\CardNumber;
 use Almanac\Banking\Confirmation;
 use Almanac\Names\NamePart;
@@ -59,7 +61,7 @@ final readonly class KeepBankDetails
                 default => 'account',
             }, fn () => match ($kind) {
                 AccountKind::Iban => BankAccount::iban($input['iban'], $input['bic']),
-                AccountKind::UsAccount => BankAccount::us($input['routing'], $input['account'], $input['use']),
+                AccountKind::UsAccount => BankAccount::us($input['routing'], $input['account'], AccountUse::from($input['use'])),
                 AccountKind::UkAccount => BankAccount::uk($input['sortCode'], $input['account']),
             });
             $problems->throwIfAny();
@@ -68,7 +70,7 @@ final readonly class KeepBankDetails
             $same = $party
                 ->bankDetails()
                 ->where('fingerprint', $detail->fingerprint)
-                ->whereIn('state', [BankDetail::CONFIRMED, ...BankDetail::WAITING])
+                ->whereIn('state', [BankState::Confirmed, ...BankDetail::WAITING])
                 ->first();
             if ($same !== null) {
                 throw ValidationException::withMessages([
@@ -107,8 +109,8 @@ final readonly class KeepBankDetails
             $this->mustBeApprover($by);
             $detail->refresh();
             match ($detail->state) {
-                BankDetail::ON_HOLD => $this->putInForce($detail, $how, $by),
-                BankDetail::ENDING => $this->agreeToEnd($detail, $how, $by),
+                BankState::OnHold => $this->putInForce($detail, $how, $by),
+                BankState::Ending => $this->agreeToEnd($detail, $how, $by),
                 default => throw BankingRefused::notOnHold(),
             };
         });
@@ -125,27 +127,27 @@ final readonly class KeepBankDetails
     {
         DB::transaction(function () use ($detail, $reason, $by): void {
             $detail->refresh();
-            $began = $detail->state === BankDetail::ENDING ? $detail->end_user_id : $detail->user_id;
-            if ($detail->state !== BankDetail::CONFIRMED && $began !== $by->id) {
+            $began = $detail->state === BankState::Ending ? $detail->end_user_id : $detail->user_id;
+            if ($detail->state !== BankState::Confirmed && $began !== $by->id) {
                 $this->mustBeApprover($by);
             }
             $to = match ($detail->state) {
-                BankDetail::ON_HOLD => BankDetail::REFUSED,
-                BankDetail::CONFIRMED => BankDetail::ENDING,
-                BankDetail::ENDING => BankDetail::CONFIRMED,
+                BankState::OnHold => BankState::Refused,
+                BankState::Confirmed => BankState::Ending,
+                BankState::Ending => BankState::Confirmed,
                 default => throw BankingRefused::notOnHold(),
             };
             $detail->remark = Wording::line($reason, 200, 'Say why.');
-            if ($to === BankDetail::REFUSED) {
-                $this->decide($detail, $to, '', $by);
+            if ($to === BankState::Refused) {
+                $this->decide($detail, $to, null, $by);
             } else {
                 $from = $detail->state;
-                $detail->fill(['state' => $to, 'end_user_id' => $to === BankDetail::ENDING ? $by->id : null])->save();
+                $detail->fill(['state' => $to, 'end_user_id' => $to === BankState::Ending ? $by->id : null])->save();
                 $this->log(
                     $detail->party,
-                    ucfirst($detail->kind),
-                    "{$detail->masked}, $from",
-                    "{$detail->masked}, $to: {$detail->remark}",
+                    ucfirst($detail->kindTitle()),
+                    "{$detail->masked}, {$from->title()}",
+                    "{$detail->masked}, {$to->title()}: {$detail->remark}",
                     $by,
                 );
             }
@@ -159,9 +161,9 @@ final readonly class KeepBankDetails
         $detail->party
             ->bankDetails()
             ->where('kind', $detail->kind)
-            ->whereIn('state', [BankDetail::CONFIRMED, BankDetail::ENDING])
-            ->update(['state' => BankDetail::REPLACED]);
-        $this->decide($detail, BankDetail::CONFIRMED, $how->value, $by);
+            ->whereIn('state', [BankState::Confirmed, BankState::Ending])
+            ->update(['state' => BankState::Replaced]);
+        $this->decide($detail, BankState::Confirmed, $how, $by);
     }
 
     private function agreeToEnd(BankDetail $detail, Confirmation $how, User $by): void
@@ -169,7 +171,7 @@ final readonly class KeepBankDetails
         if ($detail->end_user_id === $by->id) {
             throw BankingRefused::ownEnd();
         }
-        $this->decide($detail, BankDetail::ENDED, $how->value, $by);
+        $this->decide($detail, BankState::Ended, $how, $by);
     }
 
     /**
@@ -213,34 +215,34 @@ final readonly class KeepBankDetails
 
     private function hold(Party $party, BankDetail $detail, User $by): void
     {
-        $before = $party->bankDetails()->where('kind', $detail->kind)->where('state', BankDetail::CONFIRMED)->first();
+        $before = $party->bankDetails()->where('kind', $detail->kind)->where('state', BankState::Confirmed)->first();
         // Whoever enters twice has corrected what was on hold.
         $party
             ->bankDetails()
             ->where('kind', $detail->kind)
-            ->where('state', BankDetail::ON_HOLD)
-            ->update(['state' => BankDetail::REFUSED, 'remark' => 'entered again']);
+            ->where('state', BankState::OnHold)
+            ->update(['state' => BankState::Refused, 'remark' => 'entered again']);
         $detail
             ->fill([
                 'party_id' => $party->id,
-                'state' => BankDetail::ON_HOLD,
+                'state' => BankState::OnHold,
                 'replaces_id' => $before?->id,
                 'user_id' => $by->id,
                 'created_at' => $this->clock->now(),
             ])
             ->save();
-        $this->log($party, ucfirst($detail->kind), $before->masked ?? '', $detail->masked.', on hold', $by);
+        $this->log($party, ucfirst($detail->kindTitle()), $before->masked ?? '', $detail->masked.', on hold', $by);
     }
 
-    private function decide(BankDetail $detail, string $state, string $how, User $by): void
+    private function decide(BankDetail $detail, BankState $state, ?Confirmation $how, User $by): void
     {
         $from = $detail->state;
         $detail->fill(['state' => $state, 'decided_by_id' => $by->id, 'decided_at' => $this->clock->now(), 'how' => $how])->save();
         $this->log(
             $detail->party,
-            ucfirst($detail->kind),
-            "{$detail->masked}, $from",
-            "{$detail->masked}, ".trim("$state: $how $detail->remark", ': '),
+            ucfirst($detail->kindTitle()),
+            "{$detail->masked}, {$from->title()}",
+            "{$detail->masked}, ".trim("{$state->title()}: {$how?->title()} {$detail->remark}", ': '),
             $by,
         );
     }

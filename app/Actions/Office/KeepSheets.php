@@ -91,7 +91,7 @@ final readonly class KeepSheets
         $kind = FieldKind::from($row['kind']);
         $at = "fields.$rank";
         if ($field->exists && $field->kind !== $kind && $this->isFilled($field)) {
-            $problems->add("$at.kind", FieldRefused::kindInUse($field->kind->value)->getMessage());
+            $problems->add("$at.kind", FieldRefused::kindInUse($field->kind->title())->getMessage());
         }
         $options = [];
         if ($kind->hasOptions()) {

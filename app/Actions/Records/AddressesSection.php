@@ -46,7 +46,7 @@ final readonly class AddressesSection implements Section
                 $use->attention === '' ? '' : 'to the attention of '.$use->attention,
                 $use->care_of === '' ? '' : 'in care of '.$use->care_of,
                 ...Formatter::onScreen($use->address->postal(), $home),
-                ...$use->uses->map(fn (Purpose $purpose) => 'for '.$purpose->value)->all(),
+                ...$use->uses->map(fn (Purpose $purpose) => 'for '.$purpose->title())->all(),
                 $use->is_primary ? 'primary' : '',
                 $use->period()->toText(),
                 $use->isLinked() ? 'same as '.$use->address->owner->display_name : '',

@@ -46,7 +46,7 @@ final readonly class ReachSection implements Section
                 $point->label,
                 $point->at() === '' ? '' : 'at '.$point->at(),
                 $point->is_primary ? 'primary' : '',
-                ...$point->uses->map(fn (ContactUse $use) => 'for '.$use->value)->all(),
+                ...$point->uses->map(fn (ContactUse $use) => 'for '.$use->title())->all(),
                 $point->source === null ? '' : 'same as '.$point->source->party->display_name,
             ])));
         }

@@ -46,7 +46,7 @@ final readonly class RelationsSection implements Section
         foreach ($party->relations() as $relation) {
             $facts['relation:'.$relation->id] = new LoggedFact('Relation', implode(', ', array_filter([
                 $relation->seenFrom($party)->name.': '.$relation->otherThan($party)->display_name,
-                $relation->together === TogetherAs::Alone ? '' : 'on an envelope: '.$relation->together->value,
+                $relation->together === TogetherAs::Alone ? '' : 'on an envelope: '.$relation->together->title(),
                 $relation->period()->toText(),
             ])));
         }

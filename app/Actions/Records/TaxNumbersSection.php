@@ -46,7 +46,7 @@ final readonly class TaxNumbersSection implements Section
                     ? ''
                     : trim('of '.$party->form_on->toText().($party->form_by === '' ? '' : ', signed by '.$party->form_by)),
             ),
-            'report' => new LoggedFact('In the tax report', $party->report_choice->value),
+            'report' => new LoggedFact('In the tax report', $party->report_choice->title()),
             'attorney' => new LoggedFact('Attorney', $party->is_attorney ? 'yes' : 'no'),
         ];
     }

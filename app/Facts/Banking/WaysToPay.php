@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Facts\Banking;
 
+use Almanac\Banking\BankState;
 use Almanac\Banking\WayToPay;
 use Almanac\Calendar\Day;
 use Almanac\Cautions\CautionUse;
@@ -26,7 +27,7 @@ final readonly class WaysToPay
         $isWaiting = fn (bool $isName) => $details->contains(
             fn (BankDetail $one) => in_array($one->state, BankDetail::WAITING, true) && ($one->kind === BankDetail::PAYEE) === $isName,
         );
-        $inForce = $details->filter(fn (BankDetail $one) => $one->state === BankDetail::CONFIRMED && $one->kind !== BankDetail::PAYEE);
+        $inForce = $details->filter(fn (BankDetail $one) => $one->state === BankState::Confirmed && $one->kind !== BankDetail::PAYEE);
         $isStopped = RecordFacts::of($party->load(RecordFacts::RELATIONS), $today)->isStoppedFor(CautionUse::Paying);
 
         return new self(new WayToPay($isStopped, $inForce->isNotEmpty(), $isWaiting(false), $isWaiting(true)), $inForce);

@@ -111,7 +111,7 @@ final readonly class AccountStatements
         foreach ($this->payments($party, $side, $currency)->orderBy('id')->get() as $payment) {
             $movements[] = [
                 $payment->paid_on,
-                trim('Payment by '.$payment->pay_by->words(Office::current()->country).' '.$payment->reference),
+                trim('Payment by '.$payment->pay_by->titleIn(Office::current()->country).' '.$payment->reference),
                 $payment->amount()->negated(),
             ];
         }

@@ -6,6 +6,7 @@ namespace App\Facts\Readiness;
 
 use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Addresses\PostalAddress;
+use Almanac\Banking\BankState;
 use Almanac\Calendar\Day;
 use Almanac\Cautions\CautionLevel;
 use Almanac\Cautions\CautionUse;
@@ -73,7 +74,7 @@ final class RecordFacts
             $party->balance->is_over_limit ?? false,
             $party->payee() !== '',
             $party->bankDetails->contains(
-                fn (BankDetail $detail) => $detail->state === BankDetail::CONFIRMED && $detail->kind !== BankDetail::PAYEE,
+                fn (BankDetail $detail) => $detail->state === BankState::Confirmed && $detail->kind !== BankDetail::PAYEE,
             ),
             $party->bankDetails->contains(fn (BankDetail $detail) => in_array($detail->state, BankDetail::WAITING, true)),
         );

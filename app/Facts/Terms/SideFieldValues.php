@@ -14,6 +14,7 @@ use Almanac\Names\NamePart;
 use Almanac\Records\WordingRefused;
 use Almanac\Refusal;
 use Almanac\Terms\SideField;
+use Almanac\Titled;
 use App\Models\CostCentre;
 use App\Models\LedgerAccount;
 use App\Models\Office;
@@ -64,8 +65,8 @@ final class SideFieldValues
     public static function text(SideField $field, mixed $value, string $currency): string
     {
         return match (true) {
-            $value instanceof TaxTreatment, $value instanceof CreditPolicy => $value->words(),
-            $value instanceof \BackedEnum => (string) $value->value,
+            $value instanceof PayBy => $value->titleIn(Office::current()->country),
+            $value instanceof Titled => $value->title(),
             $field === SideField::TaxRate && is_int($value) => ($rate = TaxRate::query()->find($value)) === null
                 ? ''
                 : $rate->name.', '.$rate->rate()->toText(),

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\OpenApi;
 
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Shape;
 use OpenApi\Analysis;
 use OpenApi\Annotations as OAA;
 use OpenApi\Attributes as OA;
 use OpenApi\Generator;
+use Symfony\Component\Finder\Finder;
 
 /** Builds docs/openapi.json from the attributes of the controllers, the requests and the data objects. */
 #[OA\Info(version: '1', description: 'The whole application speaks this API; scripts use it with a token.', title: 'Neat Almanac')]
@@ -24,10 +27,29 @@ final class Contract
     {
         $generator = (new Generator)->setVersion('3.0.0');
         $generator->addProcessor($this->requireEveryProperty(...));
+        $generator->addProcessor($this->addShapes(...));
         $contract =
             $generator->generate([app_path('Http')]) ?? throw new \LogicException('There are no attributes to build the contract from.');
 
         return $contract->toJson(JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n";
+    }
+
+    /** What the requests take in is described by their shapes. */
+    private function addShapes(Analysis $analysis): void
+    {
+        $shapes = [];
+        foreach ((new Finder)->files()->in(app_path('Http/Requests'))->name('*Request.php') as $file) {
+            $request = 'App\\Http\\Requests\\'.strtr($file->getRelativePathname(), ['/' => '\\', '.php' => '']);
+            if (is_subclass_of($request, ShapedRequest::class) && ! (new \ReflectionClass($request))->isAbstract()) {
+                $shapes += $request::shape()->all();
+            }
+        }
+        $components = $analysis->openapi?->components;
+        if (! $components instanceof OAA\Components) {
+            throw new \LogicException('There are no components to add the shapes to.');
+        }
+        $components->schemas = [...$components->schemas, ...array_map(fn (Shape $shape) => $shape->schema(), array_values($shapes))];
+        usort($components->schemas, fn (OAA\Schema $one, OAA\Schema $other) => $one->schema <=> $other->schema);
     }
 
     /** A data object always has all its properties, null or not; only what is sent in may leave some out. */

@@ -4,17 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 
 /** A request that brings one file. */
-abstract class UploadRequest extends FormRequest
+abstract class UploadRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
-    {
-        return ['file' => ['required', 'file', 'max:25600']];
-    }
+    /** Kilobytes. */
+    protected const MOST = 25_600;
 
     /** @return array<string, string> */
     public function messages(): array

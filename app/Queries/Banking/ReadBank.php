@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Banking;
 
 use Almanac\Access\Permission;
+use Almanac\Banking\BankState;
 use App\Http\Data\Banking\BankData;
 use App\Http\Data\Banking\BankDetailData;
 use App\Http\Data\Banking\CardData;
@@ -27,7 +28,7 @@ final readonly class ReadBank
         $mayApprove = $reader?->can(Permission::ApproveChanges->value) === true;
         $details = $party->bankDetails()->with('user', 'decidedBy', 'endUser')->get();
         $month = substr($this->clock->today()->toIso(), 0, 7);
-        $isCurrent = fn (BankDetail $detail) => in_array($detail->state, [BankDetail::CONFIRMED, ...BankDetail::WAITING], true);
+        $isCurrent = fn (BankDetail $detail) => in_array($detail->state, [BankState::Confirmed, ...BankDetail::WAITING], true);
         $data = fn (BankDetail $detail) => BankDetailData::of($detail, $mayApprove, (int) $reader?->getAuthIdentifier());
 
         return new BankData(

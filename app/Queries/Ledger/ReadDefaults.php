@@ -35,6 +35,8 @@ final readonly class ReadDefaults
         $ways = $kind->side() === Side::Vendor ? WaysToPay::of($party, $today) : null;
 
         return new DocumentDefaultsData(
+            $kind->value,
+            $kind->title(),
             $side->terms()->value[0] ?? '',
             $side->treatment()->value,
             $side->currency(),

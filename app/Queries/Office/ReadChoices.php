@@ -4,20 +4,19 @@ declare(strict_types=1);
 
 namespace App\Queries\Office;
 
-use Almanac\Addresses\AddressUse;
 use Almanac\Addresses\Layouts;
-use Almanac\Reach\ContactUse;
 use Almanac\Records\OfficeList;
-use Almanac\TaxIds\TaxIdKind;
 use Almanac\TaxIds\VatNumbers;
 use App\Http\Data\Office\AddressLayoutData;
 use App\Http\Data\Office\ChoicesData;
 use App\Http\Data\Office\ColleagueData;
 use App\Http\Data\Office\NamedCodeData;
 use App\Http\Data\Office\OfferedData;
+use App\Http\Data\Office\TitlesData;
 use App\Http\Data\Terms\ListedTermsData;
 use App\Models\ListedTerms;
 use App\Models\ListItem;
+use App\Models\Office;
 use App\Models\User;
 use Symfony\Component\Intl\Countries;
 use Symfony\Component\Intl\Languages;
@@ -30,16 +29,14 @@ final class ReadChoices
         return new ChoicesData(
             NamedCodeData::list(Countries::getNames('en')),
             array_map(AddressLayoutData::of(...), [...Layouts::countries(), '']),
-            array_column(AddressUse::cases(), 'value'),
-            array_column(ContactUse::cases(), 'value'),
             $this->lists(),
             NamedCodeData::list(Languages::getNames('en')),
-            array_column(TaxIdKind::cases(), 'value'),
             NamedCodeData::list(array_intersect_key(Countries::getNames('en'), array_flip(VatNumbers::countries()))),
             array_values(
                 User::query()->whereNull('retired_at')->orderBy('name')->get()->map(fn (User $user) => ColleagueData::of($user))->all(),
             ),
             array_values(ListedTerms::query()->orderBy('id')->get()->map(fn (ListedTerms $listed) => ListedTermsData::of($listed))->all()),
+            TitlesData::in(Office::current()->country),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders\Demo;
 
+use Almanac\Banking\BankState;
 use Almanac\Banking\Confirmation;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\DocumentState;
@@ -79,7 +80,7 @@ final readonly class DemoBooks
     private const BILLS = [
         ['foundry', 33, 400, 'Brass castings', '1480', 25, '5000', 15, 'check'],
         ['timber', 52, 395, 'Quartered oak', '620', 12, '5100', 16, 'cheque'],
-        ['courier', 28, 402, 'Carriage of instruments', '145', 4, '5300', 47, 'direct debit'],
+        ['courier', 28, 402, 'Carriage of instruments', '145', 4, '5300', 47, 'direct-debit'],
         ['isolde', 61, 380, 'Gilding of hands and numerals', '880', 30, '5200', 3, 'transfer'],
         ['regula', 88, 370, 'Dial painting', '1150', 40, '5200', 33, 'transfer'],
         ['bellfounder', 110, 350, 'Bell recast', '2300', 90, '5000', 40, 'transfer'],
@@ -162,7 +163,7 @@ final readonly class DemoBooks
             'isRetired' => false,
         ]);
         $this->settings->settings([
-            'ageingBy' => 'due date',
+            'ageingBy' => 'due-date',
             'warnAfter' => 30,
             'lateRate' => '9',
             'latePerMonth' => false,
@@ -196,7 +197,7 @@ final readonly class DemoBooks
             ['regula', 'vendor', ['currency' => 'CHF']],
             ['bellfounder', 'vendor', ['currency' => 'GBP', 'account-number' => 'ORR-12']],
             ['leather', 'vendor', ['currency' => 'CAD', 'pay-by' => 'card']],
-            ['courier', 'vendor', ['pay-by' => 'direct debit', 'account-number' => 'OV-5520']],
+            ['courier', 'vendor', ['pay-by' => 'direct-debit', 'account-number' => 'OV-5520']],
         ] as [$key, $side, $fields]) {
             $party = $parties[$key];
             $kept = $party->fresh(['clientTerms', 'vendorTerms']);
@@ -234,23 +235,23 @@ final readonly class DemoBooks
                 [
                     'gearcutter',
                     [
-                        'kind' => 'IBAN',
+                        'kind' => 'iban',
                         'iban' => 'DE89 3704 0044 0532 0130 00',
                         'bic' => 'COBADEFFXXX',
                         'holder' => 'Zahnrad Lindqvist GmbH',
                     ],
                 ],
-                ['regula', ['kind' => 'IBAN', 'iban' => 'CH93 0076 2011 6238 5295 7', 'holder' => 'Regula']],
+                ['regula', ['kind' => 'iban', 'iban' => 'CH93 0076 2011 6238 5295 7', 'holder' => 'Regula']],
                 [
                     'bellfounder',
                     [
-                        'kind' => 'UK account',
+                        'kind' => 'uk',
                         'sortCode' => '20-00-00',
                         'account' => '55779911',
                         'holder' => 'Tarn & Whitlow Bellfounders Ltd',
                     ],
                 ],
-                ['isolde', ['kind' => 'US account', 'routing' => '123456780', 'account' => '000123456789', 'holder' => 'Quill Gilding']],
+                ['isolde', ['kind' => 'us', 'routing' => '123456780', 'account' => '000123456789', 'holder' => 'Quill Gilding']],
             ] as [$key, $input]
         ) {
             $this->bank->add($parties[$key], $input + $blank, $users[1]);
@@ -259,7 +260,7 @@ final readonly class DemoBooks
         // A change that waits to be confirmed.
         $this->bank->add(
             $parties['foundry'],
-            ['kind' => 'US account', 'routing' => '011399991', 'account' => '1111222233330000', 'holder' => 'Brass Lantern Foundry LLC'] +
+            ['kind' => 'us', 'routing' => '011399991', 'account' => '1111222233330000', 'holder' => 'Brass Lantern Foundry LLC'] +
                 $blank,
             $users[1],
         );
@@ -303,7 +304,7 @@ final readonly class DemoBooks
                     'formOn' => $signed === '' ? '' : $this->daysAgo(290),
                     'formBy' => $signed,
                     'formFileId' => null,
-                    'reportChoice' => 'by the rule',
+                    'reportChoice' => 'by-rule',
                     'isAttorney' => false,
                 ],
                 SectionVersions::of($party, SectionName::TaxNumbers),
@@ -507,7 +508,7 @@ final readonly class DemoBooks
 
     private function held(Party $party): BankDetail
     {
-        return $party->bankDetails()->where('state', BankDetail::ON_HOLD)->firstOrFail();
+        return $party->bankDetails()->where('state', BankState::OnHold)->firstOrFail();
     }
 
     private function rate(string $name): int

@@ -126,7 +126,7 @@ final class DemoOffice
                     'id' => null,
                     'partyId' => $this->parties['walter']->id,
                     'kind' => 'spouse',
-                    'together' => 'both names',
+                    'together' => 'names',
                     'since' => '',
                     'until' => '',
                 ],

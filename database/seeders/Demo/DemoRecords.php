@@ -203,12 +203,12 @@ final class DemoRecords
     public const SHEETS = [
         ['Works and keys', 'company', [
             ['Keeper of the key', 'text', [], 'Whom to ring before a visit', null],
-            ['Clocks and instruments', 'several choices', ['tower clock', 'barometers', 'telescope', 'chimes'], '', null],
+            ['Clocks and instruments', 'several-choices', ['tower clock', 'barometers', 'telescope', 'chimes'], '', null],
             ['Insured for', 'amount', [], '', null],
             ['Alarm code', 'secret', [], 'Said to nobody outside the office', null],
         ]],
         ['About them', 'person', [
-            ['Interests', 'several choices', ['astronomy', 'bells', 'horology', 'music'], 'For invitations', null],
+            ['Interests', 'several-choices', ['astronomy', 'bells', 'horology', 'music'], 'For invitations', null],
             ['Likes to be called', 'choice', ['in the morning', 'in the afternoon', 'not at all'], '', null],
         ]],
     ];
@@ -229,7 +229,7 @@ final class DemoRecords
     public const TAX_NUMBERS = [
         ['foundry', 'EIN', '', '91-5550142'],
         ['isolde', 'EIN', '', '91-5550155'],
-        ['gearcutter', 'VAT number', 'DE', 'DE999999995'],
+        ['gearcutter', 'VAT', 'DE', 'DE999999995'],
     ];
 
     public const BIRTH_DATES = ['edith' => '3 Feb 1948', 'walter' => '19 Oct 1944'];

@@ -1990,103 +1990,6 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        /** @description A token for a script: all but the token itself. */
-        KeptToken: {
-            id: number;
-            /** @description What it is for. */
-            name: string;
-            /** @description Whose it is. */
-            userName: string;
-            isMine: boolean;
-            /** @description For reading. */
-            madeText: string;
-            /** @description For reading; empty while it has not been used. */
-            usedText: string;
-            /** @description Its last day, for reading. */
-            endsText: string;
-            hasEnded: boolean;
-        };
-        /** @description Who is signed in, and to which office. */
-        Session: {
-            /** @description True while nobody can sign in yet, and the first administrator is asked for. */
-            needsSetup: boolean;
-            userId: number | null;
-            userName: string | null;
-            userEmail: string | null;
-            /** @enum {string|null} */
-            role: "administrator" | "clerk" | "approver" | "reader" | null;
-            mayChangeRecords: boolean;
-            /** @description Birth dates and secret details. */
-            maySeePrivate: boolean;
-            mayRunOffice: boolean;
-            officeName: string | null;
-            officeCountry: string | null;
-            /** @description ISO 4217; empty while nobody is signed in. */
-            officeCurrency: string;
-            /**
-             * Format: date
-             * @description The day that counts as today.
-             */
-            today: string;
-            /** @description Of the IANA database: moments are told by it. */
-            zone: string;
-        };
-        /** @description A token with which a script uses the same API. It is shown once. */
-        Token: {
-            token: string;
-        };
-        /** @description The section "Bank and cards". */
-        Bank: {
-            /** @description In force, and on hold. */
-            current: components["schemas"]["BankDetail"][];
-            /** @description What was before, the newest first. */
-            history: components["schemas"]["BankDetail"][];
-            cards: components["schemas"]["Card"][];
-        };
-        /** @description One version of bank details. */
-        BankDetail: {
-            id: number;
-            /** @enum {string} */
-            kind: "IBAN" | "US account" | "UK account" | "payee name";
-            /** @description Its last signs. */
-            masked: string;
-            holder: string;
-            bankName: string;
-            /** @enum {string} */
-            state: "on hold" | "confirmed" | "to be ended" | "ended" | "refused" | "replaced";
-            enteredBy: string;
-            enteredText: string;
-            /** @description As in confirmed on 3 Nov 2026 by Cordelia Vane: called a number known before; empty while it is on hold. */
-            decidedText: string;
-            /** @description Whether whoever reads this may agree to it: an approver, and not who began it. */
-            mayBeConfirmed: boolean;
-            /** @description Whether whoever reads this may refuse it, ask for its end, or keep it in force. */
-            mayBeRefused: boolean;
-            /** @description Who asked for its end, and why; empty where nobody did. */
-            endText: string;
-        };
-        /** @description A payment card, of which only what may be shown is kept. */
-        Card: {
-            id: number;
-            brand: string;
-            lastFour: string;
-            /** @description As in 04/2028. */
-            expires: string;
-            isExpired: boolean;
-            holder: string;
-            postcode: string;
-        };
-        /** @description A way in which nothing may be paid now, and why. */
-        ClosedWay: {
-            way: string;
-            why: string;
-        };
-        /** @description An account in force that a transfer can go to. */
-        PayTo: {
-            id: number;
-            /** @description Kind and masked number. */
-            text: string;
-        };
         /** @description An entry of the chart of accounts. */
         Account: {
             id: number;
@@ -2096,97 +1999,122 @@ export interface components {
             kind: "income" | "expense" | "asset" | "liability" | "equity";
             isRetired: boolean;
         };
-        /** @description What the office has set for its books: rates, accounts, cost centres, currencies, and how it counts. */
-        Books: {
-            /** @description Of the office: ISO 4217. */
-            currency: string;
-            /** @description The office’s own, and those it has a rate for. */
-            currencies: string[];
-            taxRates: components["schemas"]["TaxRate"][];
-            accounts: components["schemas"]["Account"][];
-            costCentres: components["schemas"]["CostCentre"][];
-            /** @description By currency, the latest first. */
-            rates: components["schemas"]["CurrencyRate"][];
-            /** @description Those read in, from today on. */
-            holidays: components["schemas"]["Holiday"][];
-            keepsUsHolidays: boolean;
-            /** @enum {string} */
-            ageingBy: "due date" | "document date";
-            /** @description Days after which an open document is worth a warning. */
-            warnAfter: number;
-            /** @description Percent of interest on what is late; empty for none. */
-            lateRate: string;
-            /** @description For each month begun, rather than a year. */
-            latePerMonth: boolean;
-            clientDefaults: components["schemas"]["SideField"][];
-            vendorDefaults: components["schemas"]["SideField"][];
-        };
-        /** @description A department, location or region. */
-        CostCentre: {
-            id: number;
-            group: string;
+        AccountInput: {
+            code: string;
             name: string;
+            /** @enum {string} */
+            kind: "income" | "expense" | "asset" | "liability" | "equity";
             isRetired: boolean;
         };
-        /** @description What a currency is worth from a day on. */
-        CurrencyRate: {
+        /** @description Something that somebody did. */
+        Act: {
             id: number;
-            currency: string;
-            dayText: string;
-            /** @description Units of the office’s own currency for one. */
-            rate: string;
-        };
-        /** @description A holiday that was read in. */
-        Holiday: {
-            dayText: string;
+            /** Format: date-time */
+            at: string;
+            by: string;
+            what: string;
+            /** @description The kind of thing it was done to. */
+            subject: string;
+            subjectId: number | null;
             name: string;
+            differences: {
+                label: string;
+                from: string;
+                to: string;
+            }[];
         };
-        /** @description A rate of tax, for a time. */
-        TaxRate: {
+        /** @description A page of the log of the office. */
+        ActPage: {
+            /** @description The newest first. */
+            acts: components["schemas"]["Act"][];
+            /** @description To go on from; null at the end. */
+            before: number | null;
+        };
+        /** @description An address as a party uses it. */
+        Address: {
             id: number;
-            name: string;
-            /** @description As in 19. */
-            percent: string;
-            /** @enum {string} */
-            side: "client" | "vendor";
-            /** @description To be changed; empty for no beginning. */
+            addressId: number;
+            sameAs: components["schemas"]["PartyLink"] | null;
+            /** @description Who else uses it, now or later, while this one does. */
+            sharedWith: components["schemas"]["PartyLink"][];
+            country: string;
+            /** @description Street, building, floor: one to a line. */
+            lines: string;
+            locality: string;
+            region: string;
+            postcode: string;
+            /** @description For a map. */
+            countryName: string;
+            /** @description For a map; empty where the region has no code. */
+            regionName: string;
+            /** @description A desk or a person whom post is for. */
+            attention: string;
+            /** @description Who takes it in for them. */
+            careOf: string;
+            uses: ("postal" | "office" | "home" | "billing" | "remit-to" | "delivery" | "ship-from" | "reminders")[];
+            isPrimary: boolean;
+            period: components["schemas"]["Period"];
+            /** @description The lines as they are laid out in its country. */
+            text: string[];
+            /** @description Parts without which post does not arrive. */
+            missing: string[];
+            /** @description As it stands on an envelope. */
+            envelope: string[];
+            /** @description As it prints on a label of 8 lines of 41 characters. */
+            label: string[];
+        };
+        AddressInput: {
+            /** @description Null for a new one. */
+            id: number | null;
+            /** @description An address to be used by link, instead of one typed here. */
+            linkedAddressId: number | null;
+            /** @description ISO 3166-1 alpha-2. */
+            country: string;
+            lines: string;
+            locality: string;
+            region: string;
+            postcode: string;
+            /** @description A desk or a person whom post is for. */
+            attention: string;
+            /** @description Who takes it in for them. */
+            careOf: string;
+            uses: ("postal" | "office" | "home" | "billing" | "remit-to" | "delivery" | "ship-from" | "reminders")[];
+            isPrimary: boolean;
+            /** @description A date as people type it, or empty. */
             since: string;
             until: string;
-            /** @description For reading: name, percent and time. */
-            text: string;
-            isRetired: boolean;
         };
-        /** @description A file on a record. */
-        File: {
-            id: number;
-            party: components["schemas"]["PartyLink"];
-            name: string;
-            /** @enum {string} */
-            kind: "contract" | "certificate" | "form" | "photo" | "letter" | "other";
-            /** @description For reading: 1.2 MB. */
-            sizeText: string;
-            /** @description As it is typed again; empty when it does not expire. */
-            expiresOn: string;
-            isExpired: boolean;
-            /** @description Only for those who may see private values. */
-            isPrivate: boolean;
-            isPicture: boolean;
-            /** @description A browser shows it. */
-            canBeShown: boolean;
-            /** @description For reading. */
-            addedText: string;
+        /** @description How an address of a country is typed. The layout with an empty country is every other country's. */
+        AddressLayout: {
+            country: string;
+            order: ("lines" | "locality" | "region" | "postcode")[];
+            required: string[];
+            localityName: string;
+            regionName: string;
+            postcodeName: string;
+            postcodeExample: string;
+            regions: components["schemas"]["NamedCode"][];
         };
-        /** @description A record that answers what was typed, and why. */
-        FindResult: {
-            party: components["schemas"]["PartyRow"];
-            reasons: string[];
-            /** @description What is open with them in the office’s currency, for reading; empty for nothing. */
-            owed: string;
+        /** @description A whole address, taken apart. */
+        AddressParts: {
+            country: string;
+            lines: string;
+            locality: string;
+            region: string;
+            postcode: string;
+            /** @description Parts to be looked at. */
+            doubtful: string[];
         };
-        /** @description The answer to one keystroke: which text it answers, and the records, the best first. */
-        Found: {
-            typed: string;
-            results: components["schemas"]["FindResult"][];
+        /** @description The section "Addresses". */
+        Addresses: {
+            version: number;
+            addresses: components["schemas"]["Address"][];
+        };
+        AddressesInput: {
+            /** @description That has been seen. */
+            version: number;
+            follow?: components["schemas"]["FollowInput"] | null;
+            addresses: components["schemas"]["AddressInput"][];
         };
         /** @description What stands against issuing a document. */
         Against: {
@@ -2216,6 +2144,311 @@ export interface components {
             reason: string;
             by: string;
         };
+        AllocationInput: {
+            documentId: number;
+            amount: string;
+            /** @description For early payment; empty for none. */
+            discount: string;
+        };
+        AllocationsInput: {
+            allocations: components["schemas"]["AllocationInput"][];
+        };
+        /** @description Since when and why a record is out of use. */
+        Archive: {
+            onText: string;
+            reason: string;
+        };
+        ArchiveInput: {
+            reason: string;
+        };
+        /** @description The section "Bank and cards". */
+        Bank: {
+            /** @description In force, and on hold. */
+            current: components["schemas"]["BankDetail"][];
+            /** @description What was before, the newest first. */
+            history: components["schemas"]["BankDetail"][];
+            cards: components["schemas"]["Card"][];
+        };
+        /** @description One version of bank details. */
+        BankDetail: {
+            id: number;
+            /** @enum {string} */
+            kind: "iban" | "us" | "uk" | "payee";
+            /** @description As in UK account. */
+            kindTitle: string;
+            /** @description Its last signs. */
+            masked: string;
+            holder: string;
+            bankName: string;
+            /** @enum {string} */
+            state: "on-hold" | "confirmed" | "ending" | "ended" | "refused" | "replaced";
+            stateTitle: string;
+            enteredBy: string;
+            enteredText: string;
+            /** @description As in confirmed on 3 Nov 2026 by Cordelia Vane: called a number known before; empty while it is on hold. */
+            decidedText: string;
+            /** @description Whether whoever reads this may agree to it: an approver, and not who began it. */
+            mayBeConfirmed: boolean;
+            /** @description Whether whoever reads this may refuse it, ask for its end, or keep it in force. */
+            mayBeRefused: boolean;
+            /** @description Who asked for its end, and why; empty where nobody did. */
+            endText: string;
+        };
+        BankDetailInput: {
+            /** @enum {string} */
+            kind: "iban" | "us" | "uk";
+            iban: string;
+            bic: string;
+            routing: string;
+            sortCode: string;
+            account: string;
+            /** @enum {string} */
+            use: "checking" | "savings";
+            /** @description In whose name the account is. */
+            holder: string;
+            bankName: string;
+        };
+        /** @description What the office has set for its books: rates, accounts, cost centres, currencies, and how it counts. */
+        Books: {
+            /** @description Of the office: ISO 4217. */
+            currency: string;
+            /** @description The office’s own, and those it has a rate for. */
+            currencies: string[];
+            taxRates: components["schemas"]["TaxRate"][];
+            accounts: components["schemas"]["Account"][];
+            costCentres: components["schemas"]["CostCentre"][];
+            /** @description By currency, the latest first. */
+            rates: components["schemas"]["CurrencyRate"][];
+            /** @description Those read in, from today on. */
+            holidays: components["schemas"]["Holiday"][];
+            keepsUsHolidays: boolean;
+            /** @enum {string} */
+            ageingBy: "due-date" | "document-date";
+            /** @description Days after which an open document is worth a warning. */
+            warnAfter: number;
+            /** @description Percent of interest on what is late; empty for none. */
+            lateRate: string;
+            /** @description For each month begun, rather than a year. */
+            latePerMonth: boolean;
+            clientDefaults: components["schemas"]["SideField"][];
+            vendorDefaults: components["schemas"]["SideField"][];
+        };
+        BooksInput: {
+            /** @enum {string} */
+            ageingBy: "due-date" | "document-date";
+            warnAfter: number;
+            lateRate: string;
+            latePerMonth: boolean;
+            keepsUsHolidays: boolean;
+        };
+        CalendarAddress: {
+            /** @description For a calendar program; told only this once. */
+            address: string;
+        };
+        /** @description A payment card, of which only what may be shown is kept. */
+        Card: {
+            id: number;
+            brand: string;
+            lastFour: string;
+            /** @description As in 04/2028. */
+            expires: string;
+            isExpired: boolean;
+            holder: string;
+            postcode: string;
+        };
+        CardInput: {
+            /** @description Checked, handed to the vault, and not kept. */
+            number: string;
+            /** @description As in 04/28. */
+            expires: string;
+            holder: string;
+            /** @description Of the billing address. */
+            postcode: string;
+        };
+        /** @description A caution in force today. */
+        Caution: {
+            id: number;
+            /** @enum {string} */
+            level: "note" | "stop";
+            /** @enum {string} */
+            use: "any" | "billing" | "paying" | "writing";
+            text: string;
+            periodText: string;
+            by: string;
+            /** @description Whether whoever asks may lift it. */
+            mayLift: boolean;
+        };
+        CautionInput: {
+            /** @enum {string} */
+            level: "note" | "stop";
+            /** @enum {string} */
+            use: "any" | "billing" | "paying" | "writing";
+            text: string;
+            /** @description A date as people type it, or empty. */
+            since: string;
+            until: string;
+        };
+        /** @description One line of the change log. */
+        Change: {
+            id: number;
+            section: string;
+            label: string;
+            from: string;
+            to: string;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            entry: components["schemas"]["LogEntry"] | null;
+        };
+        /** @description A stretch of the change log, the newest first. */
+        Changes: {
+            changes: components["schemas"]["Change"][];
+            /** @description Pass it as "before" for the next stretch; null at the end. */
+            before: number | null;
+        };
+        /** @description One thing a record needs for a purpose. */
+        Check: {
+            name: string;
+            /** @enum {string} */
+            state: "passed" | "missing" | "doubtful";
+            /** @description What to do; empty when it passed. */
+            todo: string;
+            /** @description The section of the record page where it is done. */
+            section: string;
+        };
+        /** @description What the fields of a record offer to choose from. */
+        Choices: {
+            countries: components["schemas"]["NamedCode"][];
+            layouts: components["schemas"]["AddressLayout"][];
+            /** @description The office’s own lists, without what is retired. */
+            lists: components["schemas"]["Offered"][];
+            /** @description ISO 639. */
+            languages: components["schemas"]["NamedCode"][];
+            /** @description Whose VAT numbers are known: ISO 3166-1 alpha-2. */
+            vatCountries: components["schemas"]["NamedCode"][];
+            colleagues: components["schemas"]["Colleague"][];
+            terms: components["schemas"]["ListedTerms"][];
+            titles: components["schemas"]["Titles"];
+        };
+        /** @description The section "Classification". */
+        Classification: {
+            version: number;
+            types: string[];
+            tags: string[];
+            owner: components["schemas"]["InheritedColleague"];
+            accountManager: components["schemas"]["InheritedColleague"];
+            buyer: components["schemas"]["InheritedColleague"];
+            source: string;
+            /** @description ISO 639; empty for the office’s own. */
+            language: string;
+            languageName: string;
+            /** @description 1 to 5, the best; it never leaves the office. */
+            grade: number | null;
+            codes: components["schemas"]["Code"][];
+        };
+        ClassificationInput: {
+            /** @description That has been seen. */
+            version: number;
+            follow?: components["schemas"]["FollowInput"] | null;
+            types: string[];
+            /** @description A new one is put into the office’s list. */
+            tags: string[];
+            ownerId: number | null;
+            /** @description Null takes it over from the company. */
+            accountManagerId: number | null;
+            buyerId: number | null;
+            source: string;
+            /** @description ISO 639, or empty. */
+            language: string;
+            /** @description 1 to 5. */
+            grade: number | null;
+            codes: components["schemas"]["CodeInput"][];
+        };
+        /** @description A way in which nothing may be paid now, and why. */
+        ClosedWay: {
+            way: string;
+            why: string;
+        };
+        /** @description A number or an id by which the record is known somewhere else. */
+        Code: {
+            id: number;
+            system: string;
+            value: string;
+        };
+        CodeInput: {
+            /** @description Null for a new one. */
+            id: number | null;
+            system: string;
+            value: string;
+        };
+        /** @description Somebody at the office, to be chosen. */
+        Colleague: {
+            id: number;
+            name: string;
+        };
+        /** @description A column of a list. */
+        Column: {
+            /** @description Of the field; a list is sorted by it. */
+            key: string;
+            title: string;
+            /** @description Whether it holds figures, and so is sorted from the largest. */
+            isFigure: boolean;
+            /** @description Whether sorting by it leaves out who has nothing there. */
+            isPartial: boolean;
+        };
+        ConfirmInput: {
+            /** @enum {string} */
+            how: "call" | "letter" | "in-person";
+        };
+        ContactPoint: {
+            id: number;
+            /** @enum {string} */
+            kind: "phone" | "email" | "website" | "handle" | "profile";
+            /** @description As somebody typed it. */
+            value: string;
+            /** @description For reading. */
+            display: string;
+            /** @description To call, write or open it; empty for what no address leads to. */
+            uri: string;
+            label: string;
+            uses: ("invoices" | "invoice-copies" | "statements" | "statement-copies" | "remittances" | "orders")[];
+            isPrimary: boolean;
+            /** @description Taken, but in no range known to be in use. */
+            isUnusual: boolean;
+            sameAs: components["schemas"]["PartyLink"] | null;
+            /** @description Which of theirs it is then. */
+            sameAsId: number | null;
+            /** @description The address at which they are reached so, of several. */
+            addressUseId: number | null;
+            /** @description That address, in short. */
+            atText: string;
+        };
+        ContactPointInput: {
+            /** @description Null for a new one. */
+            id: number | null;
+            /** @enum {string} */
+            kind: "phone" | "email" | "website" | "handle" | "profile";
+            value: string;
+            label: string;
+            uses: ("invoices" | "invoice-copies" | "statements" | "statement-copies" | "remittances" | "orders")[];
+            isPrimary: boolean;
+            /** @description The address at which they are reached so, of several. */
+            addressUseId: number | null;
+            /** @description The one of another record that it is used from by link, as long as it is the same there; null for one of its own. */
+            sameAsId: number | null;
+        };
+        /** @description A department, location or region. */
+        CostCentre: {
+            id: number;
+            group: string;
+            name: string;
+            isRetired: boolean;
+        };
+        CostCentreInput: {
+            group: string;
+            name: string;
+            isRetired: boolean;
+        };
         /** @description A credit limit, and how much of it is used. */
         Credit: {
             limit: components["schemas"]["Money"];
@@ -2226,12 +2459,48 @@ export interface components {
             /** @description What happens at the limit. */
             policyWords: string;
         };
+        /** @description What a currency is worth from a day on. */
+        CurrencyRate: {
+            id: number;
+            currency: string;
+            dayText: string;
+            /** @description Units of the office’s own currency for one. */
+            rate: string;
+        };
+        CurrencyRateInput: {
+            currency: string;
+            /** @description Empty for today. */
+            day: string;
+            rate: string;
+        };
         /** @description How long documents took to be paid. */
         DaysToPay: {
             /** @description Days from the date of the document, to one decimal. */
             days: string;
             /** @description Days beyond the terms. */
             beyond: string;
+            sentence: string;
+        };
+        /** @description The section "Details": the firm's own fields. */
+        Details: {
+            version: number;
+            sheets: components["schemas"]["RecordSheet"][];
+        };
+        DetailsInput: {
+            /** @description That has been seen. */
+            version: number;
+            follow?: components["schemas"]["FollowInput"] | null;
+            values: components["schemas"]["FieldValueInput"][];
+        };
+        /** @description A discount for early payment, as it stands for one document. */
+        DiscountOffer: {
+            /** @description As in "2%". */
+            percent: string;
+            /** Format: date */
+            lastDay: string;
+            lastDayText: string;
+            /** @description Percent a year on 365 days, as in "37.24"; null when waiting gains no time. */
+            costPerYear: string | null;
             sentence: string;
         };
         /** @description A whole document. */
@@ -2260,7 +2529,7 @@ export interface components {
             /** @description The newest first. */
             events: components["schemas"]["DocumentEvent"][];
             /** @description Kinds that it can be turned into without typing it again. */
-            canBecome: string[];
+            canBecome: ("quote" | "order" | "invoice" | "credit-note" | "purchase-order" | "bill" | "credit-received" | "opening-receivable" | "opening-payable")[];
             /** @description An issued quote, of which a new revision can be written. */
             canBeRevised: boolean;
             canBeSent: boolean;
@@ -2279,6 +2548,10 @@ export interface components {
         };
         /** @description What a new document for a party begins with. */
         DocumentDefaults: {
+            /** @enum {string} */
+            kind: "quote" | "order" | "invoice" | "credit-note" | "purchase-order" | "bill" | "credit-received" | "opening-receivable" | "opening-payable";
+            /** @description As in Credit note. */
+            kindTitle: string;
             terms: string;
             /** @enum {string} */
             treatment: "exclusive" | "inclusive" | "none";
@@ -2292,7 +2565,8 @@ export interface components {
             side: "client" | "vendor";
             costCentreIds: number[];
             discount: string;
-            payBy: string;
+            /** @enum {string} */
+            payBy: "transfer" | "cheque" | "card" | "cash" | "direct-debit";
             copy: components["schemas"]["PartyCopy"];
             use: components["schemas"]["DocumentUse"];
             /** @description Of a vendor: the accounts in force that a transfer can go to. */
@@ -2306,6 +2580,30 @@ export interface components {
             by: string;
             /** Format: date-time */
             at: string;
+        };
+        DocumentInput: {
+            /** @enum {string} */
+            kind: "quote" | "order" | "invoice" | "credit-note" | "purchase-order" | "bill" | "credit-received";
+            /** @description Of a draft that is changed: the one that was read. */
+            version?: number;
+            /** @description Empty for today. */
+            date: string;
+            /** @description Empty for as the terms have it. */
+            due: string;
+            /** @description Shorthand. */
+            terms: string;
+            /** @enum {string} */
+            treatment: "exclusive" | "inclusive" | "none";
+            currency: string;
+            /** @description Theirs, on what comes from them. */
+            number: string;
+            reference: string;
+            note: string;
+            /** @description Of a quote; empty for no end. */
+            validUntil?: string;
+            lines: components["schemas"]["DocumentLineInput"][];
+            /** @description Of a new one: whether it is issued at once. */
+            issues?: boolean;
         };
         /** @description One line of a document. */
         DocumentLine: {
@@ -2326,6 +2624,19 @@ export interface components {
             /** @description The line of a quote or an order that it takes from. */
             sourceLineId: number | null;
             amount: components["schemas"]["Money"];
+        };
+        DocumentLineInput: {
+            text: string;
+            /** @description Empty for one. */
+            quantity: string;
+            price: string;
+            /** @description Percent; empty for none. */
+            discount: string;
+            taxRateId: number | null;
+            accountId: number | null;
+            costCentreIds: number[];
+            /** @description The line of a quote or an order that it takes from. */
+            sourceLineId?: number | null;
         };
         /** @description Another document of the same chain. */
         DocumentLink: {
@@ -2352,13 +2663,14 @@ export interface components {
         /** @description A document in a list. Load the party. */
         DocumentRow: {
             id: number;
-            kind: string;
+            /** @enum {string} */
+            kind: "quote" | "order" | "invoice" | "credit-note" | "purchase-order" | "bill" | "credit-received" | "opening-receivable" | "opening-payable";
             /** @description As in Credit note. */
             kindTitle: string;
             /** @enum {string} */
             side: "client" | "vendor";
             /** @enum {string} */
-            state: "draft" | "issued" | "part-paid" | "settled" | "void";
+            state: "draft" | "issued" | "part-paid" | "settled" | "void" | "staged";
             stateWords: string;
             /** @description Empty while it is a draft. */
             number: string;
@@ -2373,6 +2685,27 @@ export interface components {
             net: components["schemas"]["Money"];
             reference: string;
         };
+        /** @description What stands against a document. */
+        DocumentUse: {
+            /** @description Cautions that forbid it. */
+            stops: string[];
+            /** @description Cautions to be read. */
+            notes: string[];
+            /**
+             * @description What the office does when the limit would be passed; null when it would not.
+             * @enum {string|null}
+             */
+            policy: "tell" | "ask" | "stop" | null;
+            /** @description The figures of the credit limit; empty without one. */
+            creditSentence: string;
+        };
+        DoneInput: {
+            /**
+             * Format: date
+             * @description The day it was due when it was seen; one that has gone on since is left alone.
+             */
+            day: string;
+        };
         /** @description A document that stands out: the oldest, or the next to be due. */
         DueDocument: {
             id: number;
@@ -2381,6 +2714,174 @@ export interface components {
             /** @description As in 25 days late, or in 6 days. */
             when: string;
             open: components["schemas"]["Money"];
+        };
+        /** @description What is due on one day. */
+        DuePart: {
+            /** @description As in "30%". */
+            percent: string;
+            /** Format: date */
+            due: string;
+            dueText: string;
+            sentence: string;
+        };
+        /** @description A caution that ends soon. */
+        EndingCaution: {
+            id: number;
+            party: components["schemas"]["PartyLink"];
+            /** @enum {string} */
+            level: "note" | "stop";
+            text: string;
+            untilText: string;
+        };
+        FieldValueInput: {
+            fieldId: number;
+            /** @description As somebody types it, several choices on a line each; null leaves it as it is. */
+            value: string | null;
+        };
+        /** @description A file on a record. */
+        File: {
+            id: number;
+            party: components["schemas"]["PartyLink"];
+            name: string;
+            /** @enum {string} */
+            kind: "contract" | "certificate" | "form" | "photo" | "letter" | "other";
+            /** @description For reading: 1.2 MB. */
+            sizeText: string;
+            /** @description As it is typed again; empty when it does not expire. */
+            expiresOn: string;
+            isExpired: boolean;
+            /** @description Only for those who may see private values. */
+            isPrivate: boolean;
+            isPicture: boolean;
+            /** @description A browser shows it. */
+            canBeShown: boolean;
+            /** @description For reading. */
+            addedText: string;
+        };
+        FileInput: {
+            name: string;
+            /** @enum {string} */
+            kind: "contract" | "certificate" | "form" | "photo" | "letter" | "other";
+            /** @description A date as people type it; empty when it does not. */
+            expiresOn: string;
+            /** @description Only for those who may see private values. */
+            isPrivate: boolean;
+        };
+        FileUpload: {
+            /** Format: binary */
+            file: string;
+            /** @enum {string} */
+            kind: "contract" | "certificate" | "form" | "photo" | "letter" | "other";
+        };
+        /** @description A record that answers what was typed, and why. */
+        FindResult: {
+            party: components["schemas"]["PartyRow"];
+            reasons: string[];
+            /** @description What is open with them in the office’s currency, for reading; empty for nothing. */
+            owed: string;
+        };
+        FollowInput: {
+            documentIds: number[];
+            /** @description Whether they are due as the terms of the record have it now. */
+            withTerms: boolean;
+        };
+        /** @description The answer to one keystroke: which text it answers, and the records, the best first. */
+        Found: {
+            typed: string;
+            results: components["schemas"]["FindResult"][];
+        };
+        /** @description A page of the worklist of gaps. */
+        GapPage: {
+            total: number;
+            page: number;
+            pages: number;
+            rows: components["schemas"]["GapRow"][];
+        };
+        /** @description A record in the worklist of gaps. */
+        GapRow: {
+            party: components["schemas"]["PartyRow"];
+            readiness: components["schemas"]["Readiness"][];
+            /** @description What they owe and are owed together, for reading; empty for nothing. */
+            atStake: string;
+        };
+        /** @description Something that happened with a record. */
+        Happening: {
+            /** Format: date-time */
+            at: string;
+            /** @description Empty where nobody is known. */
+            by: string;
+            /** @description As in Invoice I2026-0041: issued. */
+            text: string;
+        };
+        /** @description A holiday that was read in. */
+        Holiday: {
+            dayText: string;
+            name: string;
+        };
+        /** @description The section "Name and roles". The parts of a person's name are empty for a company, and the other way round. */
+        Identity: {
+            version: number;
+            prefix: string;
+            given: string;
+            middle: string;
+            family: string;
+            suffix: string;
+            preferred: string;
+            pronouns: string;
+            postNominals: string;
+            name: string;
+            legal: string;
+            isClient: boolean;
+            isVendor: boolean;
+            /** @description On first-name terms. */
+            isInformal: boolean;
+            isDeceased: boolean;
+            /** @description As it is typed again when it is edited; empty when it is not known. */
+            deceasedOn: string;
+            /** @description A birth date is kept; it is private, and told when it is asked for. */
+            hasBirthDate: boolean;
+            /** @description In whole years today, or on the day of death. */
+            age: number | null;
+            /** @description Of a company: the name on a payment, when it is another. */
+            payee: string;
+            legalForm: string;
+            registrationNumber: string;
+            industry: string;
+        };
+        IdentityInput: {
+            /** @description That has been seen. */
+            version: number;
+            follow?: components["schemas"]["FollowInput"] | null;
+            prefix?: string;
+            given?: string;
+            middle?: string;
+            family?: string;
+            suffix?: string;
+            preferred?: string;
+            pronouns?: string;
+            postNominals?: string;
+            /** @description Of a company. */
+            name?: string;
+            /** @description Of a company. */
+            legal?: string;
+            isClient: boolean;
+            isVendor: boolean;
+            /** @description Of a person: on first-name terms. */
+            isInformal?: boolean;
+            /** @description Of a person. */
+            isDeceased?: boolean;
+            /** @description A date as people type it, or empty when it is not known. */
+            deceasedOn?: string;
+            /** @description Of a person: null leaves it as it is. */
+            birthDate?: string | null;
+            /** @description Of a company: the name on a payment, when it is another. */
+            payee?: string;
+            /** @description Of a company. */
+            legalForm?: string;
+            /** @description Of a company. */
+            registrationNumber?: string;
+            /** @description Of a company. */
+            industry?: string;
         };
         /** @description A file of documents that is being read in. */
         Import: {
@@ -2407,6 +2908,26 @@ export interface components {
             field: string;
             message: string;
         };
+        ImportUpload: {
+            /**
+             * Format: binary
+             * @description CSV, or a UBL 2.1 invoice or credit note; at most 25 MB.
+             */
+            file: string;
+        };
+        /** @description A colleague whom the record has of its own, or takes over from its company. */
+        InheritedColleague: {
+            own: components["schemas"]["Colleague"] | null;
+            inForce: components["schemas"]["Colleague"] | null;
+            /** @description The record it is taken over from; empty for its own. */
+            from: string;
+        };
+        IssueInput: {
+            /** @description Whether somebody was asked about the credit limit, and said yes. */
+            isConfirmed: boolean;
+            /** @description The one that was read. */
+            version: number;
+        };
         /** @description A statement on paper that is made behind the screen. */
         Job: {
             id: number;
@@ -2424,145 +2945,44 @@ export interface components {
             /** @description Why it came to nothing. */
             failure: string;
         };
+        /** @description A token for a script: all but the token itself. */
+        KeptToken: {
+            id: number;
+            /** @description What it is for. */
+            name: string;
+            /** @description Whose it is. */
+            userName: string;
+            isMine: boolean;
+            /** @description For reading. */
+            madeText: string;
+            /** @description For reading; empty while it has not been used. */
+            usedText: string;
+            /** @description Its last day, for reading. */
+            endsText: string;
+            hasEnded: boolean;
+        };
         /** @description How many documents of one kind and state there are. */
         KindCount: {
-            kind: string;
+            /** @enum {string} */
+            kind: "quote" | "order" | "invoice" | "credit-note" | "purchase-order" | "bill" | "credit-received" | "opening-receivable" | "opening-payable";
             kindTitle: string;
             state: string;
             stateWords: string;
             count: number;
         };
-        /** @description An exact amount. */
-        Money: {
-            /** @description As in 1250.00. */
-            amount: string;
-            /** @description ISO 4217. */
-            currency: string;
-            /** @description For reading, as in 1,250.00. */
-            text: string;
-            /**
-             * @description Whether it is below zero, zero, or above.
-             * @enum {integer}
-             */
-            sign: -1 | 0 | 1;
-        };
-        /** @description A document that money can be used on, and the discount it gives on a day. */
-        OpenDocument: {
-            row: components["schemas"]["DocumentRow"];
-            discount: components["schemas"]["Money"] | null;
-            afterDiscount: components["schemas"]["Money"] | null;
-            /** @description What is proposed to be used on it, the oldest first; empty for nothing. */
-            proposed: string;
-        };
-        /** @description The details of the party that a document carries. */
-        PartyCopy: {
-            name: string;
-            payee: string;
-            address: string[];
-            taxNumber: string;
-        };
-        /** @description A payment, and what it was used on. */
-        Payment: {
-            row: components["schemas"]["PaymentRow"];
-            allocations: components["schemas"]["Allocation"][];
-            by: string;
-        };
-        /** @description A page of payments. */
-        PaymentPage: {
-            total: number;
-            page: number;
-            pages: number;
-            rows: components["schemas"]["PaymentRow"][];
-            sums: components["schemas"]["LedgerSum"][];
-        };
-        /** @description What money can be used on, how it is proposed to be used, and what stays over. */
-        PaymentPreview: {
-            documents: components["schemas"]["OpenDocument"][];
-            used: components["schemas"]["Money"];
-            left: components["schemas"]["Money"] | null;
-            /** @description More is used than there is, by what is left. */
-            isTooMuch: boolean;
-        };
-        /** @description A payment in a list. Load the party. */
-        PaymentRow: {
-            id: number;
-            /** @enum {string} */
-            side: "client" | "vendor";
-            party: components["schemas"]["PartyLink"];
-            dayText: string;
-            amount: components["schemas"]["Money"];
-            unallocated: components["schemas"]["Money"];
-            payBy: string;
-            reference: string;
-            /** @description Ours with the vendor, as it was told them. */
-            accountNumber: string;
-            /** @description Theirs that a transfer went to, masked; empty where none did. */
-            toAccount: string;
-            isVoid: boolean;
-            voidReason: string;
-        };
-        /** @description What is still missing or wrong in something that is being written. */
-        PreviewProblem: {
-            field: string;
-            message: string;
-        };
-        /** @description The documents of a record: how many there are of each kind, and the newest. */
-        RecordDocuments: {
-            counts: components["schemas"]["KindCount"][];
-            newest: components["schemas"]["DocumentRow"][];
-            /** @description Drafts and open documents, which carry details that can change. */
-            live: number;
-        };
-        /** @description How a party stands on one side in one currency. */
-        SideStanding: {
-            /** @enum {string} */
-            side: "client" | "vendor";
-            currency: string;
-            open: components["schemas"]["Money"];
-            credits: components["schemas"]["Money"];
-            unallocated: components["schemas"]["Money"];
-            balance: components["schemas"]["Money"];
-            overdue: components["schemas"]["Money"];
-            /** @description They add up to what is open. */
-            ageing: components["schemas"]["AgeingBucket"][];
-            oldest: components["schemas"]["DueDocument"] | null;
-            nextDue: components["schemas"]["DueDocument"] | null;
-            daysToPay: components["schemas"]["DaysToPay"] | null;
-            /** @description A warning that something has been open for long; empty without one. */
-            warning: string;
-            /** @description In the office’s currency, with the rate’s day, where it is another; empty where not. */
-            inHome: string;
-            turnover: components["schemas"]["Money"];
-            paid: components["schemas"]["Money"];
-        };
-        /** @description How a party stands: the computed margin of a record. */
-        Standing: {
-            sides: components["schemas"]["SideStanding"][];
-            net: components["schemas"]["Money"] | null;
-            credit: components["schemas"]["Credit"] | null;
-            taxYear: components["schemas"]["TaxYear"] | null;
-        };
-        /** @description A statement of account on one side in one currency, and what is open at its end. */
-        Statement: {
-            currency: string;
-            /** @description As in 1 Jan 2026 to 24 Nov 2026. */
-            period: string;
-            toText: string;
-            opening: components["schemas"]["Money"];
-            lines: components["schemas"]["StatementLine"][];
-            closing: components["schemas"]["Money"];
-            /** @description What is open today. */
-            open: components["schemas"]["DocumentRow"][];
-            ageing: components["schemas"]["AgeingBucket"][];
-            /** @description Too long to be put on paper while somebody waits. */
-            isLong: boolean;
-        };
-        /** @description One line of a statement. */
-        StatementLine: {
-            dayText: string;
-            what: string;
-            amount: components["schemas"]["Money"];
-            balance: components["schemas"]["Money"];
+        /** @description An address that is in the book already, to be used by link or as a copy. */
+        KnownAddress: {
+            addressId: number;
+            country: string;
+            /** @description Street, building, floor: one to a line. */
+            lines: string;
+            locality: string;
+            region: string;
+            postcode: string;
+            /** @description The lines as they are laid out in its country. */
+            text: string[];
+            /** @description Who is there; the one whose address it is first. */
+            usedBy: components["schemas"]["PartyLink"][];
         };
         /** @description What a list comes to in one currency. */
         LedgerSum: {
@@ -2570,72 +2990,93 @@ export interface components {
             open: components["schemas"]["Money"];
             net: components["schemas"]["Money"];
         };
-        /** @description What is taxed at one rate. */
-        TaxGroup: {
-            /** @description As in 19%. */
-            rate: string;
-            taxable: components["schemas"]["Money"];
-            tax: components["schemas"]["Money"];
+        /** @description How a letter is addressed today. */
+        Letter: {
+            /** @description What stands on the envelope; empty without an address. */
+            envelope: string[];
+            /** @description Whether the lines print whole on a label. */
+            fits: boolean;
+            /** @description How it begins; null for somebody who has died and has nobody to stand in. */
+            salutation: string | null;
+            also: components["schemas"]["PartyLink"] | null;
         };
-        /** @description The vendors that are reported for a year: those above the threshold first, then by what they were paid. */
-        TaxReport: {
-            year: number;
-            threshold: components["schemas"]["Money"];
-            rows: components["schemas"]["TaxReportRow"][];
-            /** @description Of those above the threshold, how many lack something. */
-            lacking: number;
+        ListItem: {
+            id: number;
+            name: string;
+            /** @description How it is told from the other end, where that differs. */
+            inverse: string;
+            isRetired: boolean;
+            /** @description In how many places it is used. */
+            uses: number;
         };
-        /** @description A vendor in the tax report. */
-        TaxReportRow: {
-            party: components["schemas"]["PartyLink"];
-            /** @description Kind and last signs; empty while there is none. */
-            number: string;
-            /** @description When form W-9 came in; empty while it has not. */
-            formText: string;
-            year: components["schemas"]["TaxYear"];
+        ListItemInput: {
+            name: string;
+            /** @description How it is told from the other end; empty when that is the same. */
+            inverse: string;
+            /** @description Of an entry that is there. */
+            isRetired?: boolean;
         };
-        /** @description What a vendor was paid in a calendar year, as the tax report counts it. */
-        TaxYear: {
-            year: number;
-            isReportable: boolean;
-            why: string;
-            paid: components["schemas"]["Money"];
-            threshold: components["schemas"]["Money"];
-            isAbove: boolean;
-            /** @description Warnings such as a missing number. */
-            missing: string[];
+        /** @description An entry of the office's list of payment terms. */
+        ListedTerms: {
+            id: number;
+            name: string;
+            shorthand: string;
+            isClientDefault: boolean;
+            isVendorDefault: boolean;
+            /** @description Kept where they are used, and offered no more. */
+            isRetired: boolean;
         };
-        /** @description What the lines come to. */
-        Totals: {
-            net: components["schemas"]["Money"];
-            taxes: components["schemas"]["TaxGroup"][];
-            gross: components["schemas"]["Money"];
+        ListedTermsInput: {
+            name: string;
+            /** @description As the trade writes them. */
+            shorthand: string;
+            /** @description What clients have who have none of their own. */
+            isClientDefault: boolean;
+            isVendorDefault: boolean;
+            /** @description Kept where they are used, and offered no more. */
+            isRetired: boolean;
         };
-        /** @description A document that carries details which are about to change. */
-        TouchedDocument: {
-            row: components["schemas"]["DocumentRow"];
-            /** @description What of it is old then, as in name, address. */
-            what: string;
+        /** @description Payment terms of the list, and how often they are used. */
+        ListedTermsUses: {
+            terms: components["schemas"]["ListedTerms"];
+            /** @description On how many sides of records. */
+            uses: number;
         };
-        /** @description What a change of details touches. */
-        TouchedDocuments: {
-            /** @description As in 3 open invoices and 1 draft show the old address; empty when nothing is touched. */
-            sentence: string;
-            documents: components["schemas"]["TouchedDocument"][];
+        /** @description What the clock shows where they are. */
+        LocalTime: {
+            /** @description For reading: Tue 15:30. */
+            text: string;
+            /** @description By whose time: Zurich. */
+            place: string;
+            /** @description From 9 to 17 there. */
+            isWorkingHours: boolean;
         };
-        /** @description What stands against a document. */
-        DocumentUse: {
-            /** @description Cautions that forbid it. */
-            stops: string[];
-            /** @description Cautions to be read. */
-            notes: string[];
+        /** @description A note, call, email, meeting or letter. */
+        LogEntry: {
+            id: number;
+            /** @enum {string} */
+            kind: "note" | "call" | "email" | "meeting" | "letter";
+            dayText: string;
+            with: components["schemas"]["PartyLink"] | null;
+            text: string;
+            isPinned: boolean;
+            by: string;
+        };
+        LogEntryInput: {
+            /** @enum {string} */
+            kind: "note" | "call" | "email" | "meeting" | "letter";
+            /** @description A date as people type it; empty means today. */
+            day: string;
+            withPartyId: number | null;
+            text: string;
+            isPinned: boolean;
+        };
+        LogoUpload: {
             /**
-             * @description What the office does when the limit would be passed; null when it would not.
-             * @enum {string|null}
+             * Format: binary
+             * @description PNG, JPEG, GIF or WebP; at most 5 MB.
              */
-            policy: "tell" | "ask" | "stop" | null;
-            /** @description The figures of the credit limit; empty without one. */
-            creditSentence: string;
+            file: string;
         };
         /** @description A kept record that may be the same, with the reasons. */
         LookAlike: {
@@ -2652,105 +3093,62 @@ export interface components {
             /** @description Who added the second all the same. */
             by: string;
         };
-        /** @description A caution in force today. */
-        Caution: {
-            id: number;
+        LookAlikesInput: {
             /** @enum {string} */
-            level: "note" | "stop";
-            /** @enum {string} */
-            use: "any" | "billing" | "paying" | "writing";
-            text: string;
-            periodText: string;
-            by: string;
-            /** @description Whether whoever asks may lift it. */
-            mayLift: boolean;
-        };
-        /** @description A note, call, email, meeting or letter. */
-        LogEntry: {
-            id: number;
-            /** @enum {string} */
-            kind: "note" | "call" | "email" | "meeting" | "letter";
-            dayText: string;
-            with: components["schemas"]["PartyLink"] | null;
-            text: string;
-            isPinned: boolean;
-            by: string;
-        };
-        /** @description Something that somebody did. */
-        Act: {
-            id: number;
-            /** Format: date-time */
-            at: string;
-            by: string;
-            what: string;
-            /** @description The kind of thing it was done to. */
-            subject: string;
-            subjectId: number | null;
+            kind: "person" | "company";
+            given: string;
+            family: string;
+            /** @description Of a company. */
             name: string;
-            differences: {
-                label: string;
-                from: string;
-                to: string;
-            }[];
+            /** @description As they are typed. */
+            phones: string[];
+            emails: string[];
+            taxNumbers: components["schemas"]["TypedTaxNumber"][];
+            /** @description The record that is being edited. */
+            exceptId: number | null;
         };
-        /** @description A page of the log of the office. */
-        ActPage: {
-            /** @description The newest first. */
-            acts: components["schemas"]["Act"][];
-            /** @description To go on from; null at the end. */
-            before: number | null;
+        /** @description An exact amount. */
+        Money: {
+            /** @description As in 1250.00. */
+            amount: string;
+            /** @description ISO 4217. */
+            currency: string;
+            /** @description For reading, as in 1,250.00. */
+            text: string;
+            /**
+             * @description Whether it is below zero, zero, or above.
+             * @enum {integer}
+             */
+            sign: -1 | 0 | 1;
         };
-        /** @description How an address of a country is typed. The layout with an empty country is every other country's. */
-        AddressLayout: {
+        MoveInput: {
+            /** @description The first day at the new address, as people type it; empty for today. */
+            since: string;
+            /** @description Whether all who use the old address move. */
+            everybody: boolean;
+            /** @description ISO 3166-1 alpha-2. */
             country: string;
-            order: ("lines" | "locality" | "region" | "postcode")[];
-            required: string[];
-            localityName: string;
-            regionName: string;
-            postcodeName: string;
-            postcodeExample: string;
-            regions: components["schemas"]["NamedCode"][];
+            lines: string;
+            locality: string;
+            region: string;
+            postcode: string;
+            /** @description Drafts and open documents that take the new address. */
+            documentIds: number[];
         };
-        /** @description What the fields of a record offer to choose from. */
-        Choices: {
-            countries: components["schemas"]["NamedCode"][];
-            layouts: components["schemas"]["AddressLayout"][];
-            addressUses: string[];
-            contactUses: string[];
-            /** @description The office’s own lists, without what is retired. */
-            lists: components["schemas"]["Offered"][];
-            /** @description ISO 639. */
-            languages: components["schemas"]["NamedCode"][];
-            taxNumberKinds: string[];
-            /** @description Whose VAT numbers are known: ISO 3166-1 alpha-2. */
-            vatCountries: components["schemas"]["NamedCode"][];
-            colleagues: components["schemas"]["Colleague"][];
-            terms: components["schemas"]["ListedTerms"][];
-        };
-        /** @description Somebody at the office, to be chosen. */
-        Colleague: {
-            id: number;
-            name: string;
-        };
-        /** @description Payment terms of the list, and how often they are used. */
-        KeptTerms: {
-            terms: components["schemas"]["ListedTerms"];
-            /** @description On how many sides of records. */
-            uses: number;
-        };
-        ListItem: {
-            id: number;
-            name: string;
-            /** @description How it is told from the other end, where that differs. */
-            inverse: string;
-            isRetired: boolean;
-            /** @description In how many places it is used. */
-            uses: number;
-        };
-        /** @description A code of a standard, and its name in English. */
+        /** @description A code of a standard, or of our own, and its name in English. */
         NamedCode: {
             code: string;
             name: string;
+        };
+        NamedValueInput: {
+            name: string;
+            value: string | null;
+        };
+        NewPersonInput: {
+            /** @description In one run; it is taken apart. */
+            name: string;
+            /** @description Of the position. */
+            title: string;
         };
         /** @description What one of the office's lists offers. */
         Offered: {
@@ -2784,6 +3182,25 @@ export interface components {
             /** @description Of amounts that are typed without one: ISO 4217, by the country. */
             currency: string;
         };
+        OfficeInput: {
+            name: string;
+            /** @description ISO 3166-1 alpha-2. */
+            country: string;
+            lines: string;
+            locality: string;
+            region: string;
+            postcode: string;
+            /** @description Whether 3/4 is typed for March 4. */
+            monthFirst: boolean;
+            /** @description Whether 12,50 is typed for twelve and a half; null for as the country does. */
+            decimalComma: boolean | null;
+            /** @description Of the IANA database; empty for that of the address. */
+            timeZone: string;
+            phone: string;
+            email: string;
+            /** @description What papers say of how to pay the office: its bank, its account. */
+            howToPay: string;
+        };
         /** @description One of the lists that the office keeps for itself. */
         OfficeList: {
             list: string;
@@ -2791,289 +3208,21 @@ export interface components {
             hasInverse: boolean;
             items: components["schemas"]["ListItem"][];
         };
-        /** @description A detail sheet as the office defines it. */
-        Sheet: {
-            id: number;
-            name: string;
-            /**
-             * @description Null for people and companies alike.
-             * @enum {string|null}
-             */
-            partyKind: "person" | "company" | null;
-            /** @description Only for records of that type; empty for all. */
-            type: string;
-            isRetired: boolean;
-            fields: components["schemas"]["SheetField"][];
+        /** @description A document that money can be used on, and the discount it gives on a day. */
+        OpenDocument: {
+            row: components["schemas"]["DocumentRow"];
+            discount: components["schemas"]["Money"] | null;
+            afterDiscount: components["schemas"]["Money"] | null;
+            /** @description What is proposed to be used on it, the oldest first; empty for nothing. */
+            proposed: string;
         };
-        SheetField: {
-            id: number;
-            name: string;
+        OpeningInput: {
             /** @enum {string} */
-            kind: "text" | "long text" | "number" | "date" | "yes or no" | "choice" | "several choices" | "amount" | "secret";
-            options: string[];
-            help: string;
-            /**
-             * @description What a record is not ready for without it.
-             * @enum {string|null}
-             */
-            requiredFor: "write-to" | "bill" | "pay" | "tax-report" | null;
-            isRetired: boolean;
-            /** @description How many records have filled it in. */
-            uses: number;
-        };
-        /** @description Somebody who signs in. */
-        User: {
-            id: number;
-            name: string;
-            email: string;
-            /** @enum {string} */
-            role: "administrator" | "clerk" | "approver" | "reader";
-            /** @description No longer at the office: cannot sign in, and stays in the log. */
-            isRetired: boolean;
-        };
-        /** @description One thing a record needs for a purpose. */
-        Check: {
-            name: string;
-            /** @enum {string} */
-            state: "passed" | "missing" | "doubtful";
-            /** @description What to do; empty when it passed. */
-            todo: string;
-            /** @description The section of the record page where it is done. */
-            section: string;
-        };
-        /** @description A page of the worklist of gaps. */
-        GapPage: {
-            total: number;
-            page: number;
-            pages: number;
-            rows: components["schemas"]["GapRow"][];
-        };
-        /** @description A record in the worklist of gaps. */
-        GapRow: {
-            party: components["schemas"]["PartyRow"];
-            readiness: components["schemas"]["Readiness"][];
-            /** @description What they owe and are owed together, for reading; empty for nothing. */
-            atStake: string;
-        };
-        /** @description What a record still lacks for one purpose. */
-        Readiness: {
-            /** @enum {string} */
-            purpose: "write-to" | "bill" | "pay" | "tax-report";
-            /** @description As in "to bill". */
-            words: string;
-            passed: number;
-            applicable: number;
-            checks: components["schemas"]["Check"][];
-        };
-        /** @description An address as a party uses it. */
-        Address: {
-            id: number;
-            addressId: number;
-            sameAs: components["schemas"]["PartyLink"] | null;
-            /** @description Who else uses it, now or later, while this one does. */
-            sharedWith: components["schemas"]["PartyLink"][];
-            country: string;
-            /** @description Street, building, floor: one to a line. */
-            lines: string;
-            locality: string;
-            region: string;
-            postcode: string;
-            /** @description For a map. */
-            countryName: string;
-            /** @description For a map; empty where the region has no code. */
-            regionName: string;
-            /** @description A desk or a person whom post is for. */
-            attention: string;
-            /** @description Who takes it in for them. */
-            careOf: string;
-            uses: string[];
-            isPrimary: boolean;
-            period: components["schemas"]["Period"];
-            /** @description The lines as they are laid out in its country. */
-            text: string[];
-            /** @description Parts without which post does not arrive. */
-            missing: string[];
-            /** @description As it stands on an envelope. */
-            envelope: string[];
-            /** @description As it prints on a label of 8 lines of 41 characters. */
-            label: string[];
-        };
-        /** @description A whole address, taken apart. */
-        AddressParts: {
-            country: string;
-            lines: string;
-            locality: string;
-            region: string;
-            postcode: string;
-            /** @description Parts to be looked at. */
-            doubtful: string[];
-        };
-        /** @description The section "Addresses". */
-        Addresses: {
-            version: number;
-            addresses: components["schemas"]["Address"][];
-        };
-        /** @description Since when and why a record is out of use. */
-        Archive: {
-            onText: string;
-            reason: string;
-        };
-        /** @description One line of the change log. */
-        Change: {
-            id: number;
-            section: string;
-            label: string;
-            from: string;
-            to: string;
-            by: string;
-            /** Format: date-time */
-            at: string;
-            entry: components["schemas"]["LogEntry"] | null;
-        };
-        /** @description A stretch of the change log, the newest first. */
-        Changes: {
-            changes: components["schemas"]["Change"][];
-            /** @description Pass it as "before" for the next stretch; null at the end. */
-            before: number | null;
-        };
-        /** @description The section "Classification". */
-        Classification: {
-            version: number;
-            types: string[];
-            tags: string[];
-            owner: components["schemas"]["InheritedColleague"];
-            accountManager: components["schemas"]["InheritedColleague"];
-            buyer: components["schemas"]["InheritedColleague"];
-            source: string;
-            /** @description ISO 639; empty for the office’s own. */
-            language: string;
-            languageName: string;
-            /** @description 1 to 5, the best; it never leaves the office. */
-            grade: number | null;
-            codes: components["schemas"]["Code"][];
-        };
-        /** @description A number or an id by which the record is known somewhere else. */
-        Code: {
-            id: number;
-            system: string;
-            value: string;
-        };
-        /** @description A column of a list. */
-        Column: {
-            /** @description Of the field; a list is sorted by it. */
-            key: string;
-            title: string;
-            /** @description Whether it holds figures, and so is sorted from the largest. */
-            isFigure: boolean;
-            /** @description Whether sorting by it leaves out who has nothing there. */
-            isPartial: boolean;
-        };
-        ContactPoint: {
-            id: number;
-            /** @enum {string} */
-            kind: "phone" | "email" | "website" | "handle" | "profile";
-            /** @description As somebody typed it. */
-            value: string;
-            /** @description For reading. */
-            display: string;
-            /** @description To call, write or open it; empty for what no address leads to. */
-            uri: string;
-            label: string;
-            uses: string[];
-            isPrimary: boolean;
-            /** @description Taken, but in no range known to be in use. */
-            isUnusual: boolean;
-            sameAs: components["schemas"]["PartyLink"] | null;
-            /** @description Which of theirs it is then. */
-            sameAsId: number | null;
-            /** @description The address at which they are reached so, of several. */
-            addressUseId: number | null;
-            /** @description That address, in short. */
-            atText: string;
-        };
-        /** @description The section "Details": the firm's own fields. */
-        Details: {
-            version: number;
-            sheets: components["schemas"]["RecordSheet"][];
-        };
-        /** @description Something that happened with a record. */
-        Happening: {
-            /** Format: date-time */
-            at: string;
-            /** @description Empty where nobody is known. */
-            by: string;
-            /** @description As in Invoice I2026-0041: issued. */
-            text: string;
-        };
-        /** @description The section "Name and roles". The parts of a person's name are empty for a company, and the other way round. */
-        Identity: {
-            version: number;
-            prefix: string;
-            given: string;
-            middle: string;
-            family: string;
-            suffix: string;
-            preferred: string;
-            pronouns: string;
-            postNominals: string;
-            name: string;
-            legal: string;
-            isClient: boolean;
-            isVendor: boolean;
-            /** @description On first-name terms. */
-            isInformal: boolean;
-            isDeceased: boolean;
-            /** @description As it is typed again when it is edited; empty when it is not known. */
-            deceasedOn: string;
-            /** @description A birth date is kept; it is private, and told when it is asked for. */
-            hasBirthDate: boolean;
-            /** @description In whole years today, or on the day of death. */
-            age: number | null;
-            /** @description Of a company: the name on a payment, when it is another. */
-            payee: string;
-            legalForm: string;
-            registrationNumber: string;
-            industry: string;
-        };
-        /** @description A colleague whom the record has of its own, or takes over from its company. */
-        InheritedColleague: {
-            own: components["schemas"]["Colleague"] | null;
-            inForce: components["schemas"]["Colleague"] | null;
-            /** @description The record it is taken over from; empty for its own. */
-            from: string;
-        };
-        /** @description An address that is in the book already, to be used by link or as a copy. */
-        KnownAddress: {
-            addressId: number;
-            country: string;
-            /** @description Street, building, floor: one to a line. */
-            lines: string;
-            locality: string;
-            region: string;
-            postcode: string;
-            /** @description The lines as they are laid out in its country. */
-            text: string[];
-            /** @description Who is there; the one whose address it is first. */
-            usedBy: components["schemas"]["PartyLink"][];
-        };
-        /** @description How a letter is addressed today. */
-        Letter: {
-            /** @description What stands on the envelope; empty without an address. */
-            envelope: string[];
-            /** @description Whether the lines print whole on a label. */
-            fits: boolean;
-            /** @description How it begins; null for somebody who has died and has nobody to stand in. */
-            salutation: string | null;
-            also: components["schemas"]["PartyLink"] | null;
-        };
-        /** @description What the clock shows where they are. */
-        LocalTime: {
-            /** @description For reading: Tue 15:30. */
-            text: string;
-            /** @description By whose time: Zurich. */
-            place: string;
-            /** @description From 9 to 17 there. */
-            isWorkingHours: boolean;
+            side: "client" | "vendor";
+            amount: string;
+            currency: string;
+            /** @description The day it was owed, and ages from. */
+            asOf: string;
         };
         /** @description What a record of a list owes and is owed, in the currency of the office. */
         PartyBalance: {
@@ -3085,6 +3234,39 @@ export interface components {
             /** @description Days that clients take to pay, to one decimal; empty where none has paid lately. */
             daysToPay: string;
             isOverLimit: boolean;
+        };
+        /** @description The details of the party that a document carries. */
+        PartyCopy: {
+            name: string;
+            payee: string;
+            address: string[];
+            taxNumber: string;
+        };
+        PartyInput: {
+            /** @enum {string} */
+            kind: "person" | "company";
+            prefix?: string;
+            given?: string;
+            middle?: string;
+            family?: string;
+            suffix?: string;
+            preferred?: string;
+            pronouns?: string;
+            postNominals?: string;
+            /** @description Of a company. */
+            name?: string;
+            /** @description Of a company. */
+            legal?: string;
+            isClient: boolean;
+            isVendor: boolean;
+            /** @description The company at which a person gets a position. */
+            companyId?: number | null;
+            /** @description Of a person: a company that is added on the way. */
+            companyName?: string;
+            /** @description Of a company: who works there, added with it. */
+            people?: components["schemas"]["NewPersonInput"][];
+            /** @description The title of that position. */
+            title?: string;
         };
         /** @description Enough of a party to name it and to open it. */
         PartyLink: {
@@ -3122,6 +3304,91 @@ export interface components {
             phone: string;
             email: string;
         };
+        PasswordInput: {
+            /** @description The one that holds now. */
+            current: string;
+            password: string;
+        };
+        /** @description An account in force that a transfer can go to. */
+        PayTo: {
+            id: number;
+            /** @description Kind and masked number. */
+            text: string;
+        };
+        /** @description A payment, and what it was used on. */
+        Payment: {
+            row: components["schemas"]["PaymentRow"];
+            allocations: components["schemas"]["Allocation"][];
+            by: string;
+        };
+        PaymentInput: {
+            /**
+             * @description Money from a client, or to a vendor.
+             * @enum {string}
+             */
+            side: "client" | "vendor";
+            /** @description Empty for today. */
+            day: string;
+            amount: string;
+            currency: string;
+            /** @enum {string} */
+            payBy: "transfer" | "cheque" | "card" | "cash" | "direct-debit";
+            reference: string;
+            /** @description The account a transfer goes to; without it, the usual one of those in force. */
+            bankDetailId?: number | null;
+            /** @description The document that it is for before all others. */
+            firstId?: number | null;
+            /** @description What stays over is kept unallocated. Null for the document it is for, then the oldest first. */
+            allocations: components["schemas"]["AllocationInput"][] | null;
+        };
+        /** @description A page of payments. */
+        PaymentPage: {
+            total: number;
+            page: number;
+            pages: number;
+            rows: components["schemas"]["PaymentRow"][];
+            sums: components["schemas"]["LedgerSum"][];
+        };
+        /** @description What money can be used on, how it is proposed to be used, and what stays over. */
+        PaymentPreview: {
+            documents: components["schemas"]["OpenDocument"][];
+            used: components["schemas"]["Money"];
+            left: components["schemas"]["Money"] | null;
+            /** @description More is used than there is, by what is left. */
+            isTooMuch: boolean;
+        };
+        PaymentPreviewInput: {
+            /** @enum {string} */
+            side: "client" | "vendor";
+            /** @description Empty for today. */
+            day: string;
+            /** @description Empty while it is not typed yet. */
+            amount: string;
+            currency: string;
+            /** @description The document that it is for before all others. */
+            firstId: number | null;
+            /** @description Null for what is proposed. */
+            allocations: components["schemas"]["AllocationInput"][] | null;
+        };
+        /** @description A payment in a list. Load the party. */
+        PaymentRow: {
+            id: number;
+            /** @enum {string} */
+            side: "client" | "vendor";
+            party: components["schemas"]["PartyLink"];
+            dayText: string;
+            amount: components["schemas"]["Money"];
+            unallocated: components["schemas"]["Money"];
+            /** @enum {string} */
+            payBy: "transfer" | "cheque" | "card" | "cash" | "direct-debit";
+            reference: string;
+            /** @description Ours with the vendor, as it was told them. */
+            accountNumber: string;
+            /** @description Theirs that a transfer went to, masked; empty where none did. */
+            toAccount: string;
+            isVoid: boolean;
+            voidReason: string;
+        };
         /** @description From when until when something holds; either end may be open. */
         Period: {
             /** Format: date */
@@ -3148,6 +3415,9 @@ export interface components {
             /** @description Parts that somebody should look at. */
             doubtful: ("given" | "middle" | "family")[];
         };
+        PinInput: {
+            isPinned: boolean;
+        };
         /** @description A position, seen from one of its ends. */
         Position: {
             id: number;
@@ -3161,16 +3431,99 @@ export interface components {
             isPrimary: boolean;
             period: components["schemas"]["Period"];
         };
+        PositionInput: {
+            /** @description Null for a new one. */
+            id: number | null;
+            /** @description The company of a person, or the person at a company. */
+            partyId: number;
+            title: string;
+            department: string;
+            duties: string[];
+            /** @description Those of the duties that this person is the first to be asked about. */
+            firstFor: string[];
+            isPrimary: boolean;
+            /** @description A date as people type it, or empty. */
+            since: string;
+            until: string;
+        };
         /** @description The section "People" of a company, or "Positions" of a person. */
         Positions: {
             version: number;
             positions: components["schemas"]["Position"][];
+        };
+        PositionsInput: {
+            /** @description That has been seen. */
+            version: number;
+            follow?: components["schemas"]["FollowInput"] | null;
+            positions: components["schemas"]["PositionInput"][];
+        };
+        PreviewInput: {
+            /** @description Shorthand, such as 2/10 net 30. */
+            terms: string;
+            /** @description A date as people type it. */
+            documentDate: string;
+        };
+        /** @description What is still missing or wrong in something that is being written. */
+        PreviewProblem: {
+            field: string;
+            message: string;
+        };
+        /** @description Problem details by RFC 9457. */
+        Problem: {
+            /** @description The shape of every error, as the contract shows it. */
+            type: string;
+            title: string;
+            status: number;
+            detail: string;
+            /** @description With status 422: what is wrong, each at its field. */
+            errors?: {
+                field: string;
+                message: string;
+            }[];
+            /** @description With status 409: the version that is kept now. */
+            version?: number;
+            savedBy?: string | null;
+            /** Format: date-time */
+            savedAt?: string | null;
+            /** @description With status 409: what is kept now, and what was about to be saved. */
+            differences?: {
+                label: string;
+                theirs: string;
+                yours: string;
+            }[];
+        };
+        PutOffInput: {
+            /** @description A date as people type it. */
+            day: string;
+            /** @description Empty leaves it. */
+            time: string;
         };
         /** @description The section "Reach". */
         Reach: {
             version: number;
             contactPoints: components["schemas"]["ContactPoint"][];
             localTime: components["schemas"]["LocalTime"] | null;
+        };
+        ReachInput: {
+            /** @description That has been seen. */
+            version: number;
+            follow?: components["schemas"]["FollowInput"] | null;
+            contactPoints: components["schemas"]["ContactPointInput"][];
+        };
+        /** @description What a record still lacks for one purpose. */
+        Readiness: {
+            /** @enum {string} */
+            purpose: "write-to" | "bill" | "pay" | "tax-report";
+            /** @description As in "to bill". */
+            words: string;
+            passed: number;
+            applicable: number;
+            checks: components["schemas"]["Check"][];
+        };
+        ReasonInput: {
+            reason: string;
+            /** @description What of it is written off; empty for all that is open. */
+            amount: string;
         };
         /** @description A whole record, section by section. */
         Record: {
@@ -3202,12 +3555,19 @@ export interface components {
             added: components["schemas"]["Happening"] | null;
             lastHappening: components["schemas"]["Happening"] | null;
         };
+        /** @description The documents of a record: how many there are of each kind, and the newest. */
+        RecordDocuments: {
+            counts: components["schemas"]["KindCount"][];
+            newest: components["schemas"]["DocumentRow"][];
+            /** @description Drafts and open documents, which carry details that can change. */
+            live: number;
+        };
         /** @description A field of a detail sheet, with what the record holds in it. */
         RecordField: {
             id: number;
             name: string;
             /** @enum {string} */
-            kind: "text" | "long text" | "number" | "date" | "yes or no" | "choice" | "several choices" | "amount" | "secret";
+            kind: "text" | "long-text" | "number" | "date" | "yes-or-no" | "choice" | "several-choices" | "amount" | "secret";
             options: string[];
             help: string;
             /** @description False for what is kept and no longer asked for. */
@@ -3234,9 +3594,33 @@ export interface components {
              * @description Of spouses: how they are written to.
              * @enum {string}
              */
-            together: "each alone" | "both names" | "Mr. and Mrs.";
+            together: "alone" | "names" | "titles";
             party: components["schemas"]["PartyRow"];
             period: components["schemas"]["Period"];
+        };
+        RelationInput: {
+            /** @description Null for a new one. */
+            id: number | null;
+            partyId: number;
+            /** @description What the other is to this one. */
+            kind: string;
+            /**
+             * @description Of spouses: how they are written to.
+             * @enum {string}
+             */
+            together: "alone" | "names" | "titles";
+            /** @description A date as people type it, or empty. */
+            since: string;
+            until: string;
+            /**
+             * @description Whose address both use from now on: each their own, this one the other’s by link, or the other this one’s.
+             * @enum {string}
+             */
+            address?: "own" | "theirs" | "ours";
+            /** @description Which of the addresses; null for the one that post goes to. */
+            addressId?: number | null;
+            /** @enum {string} */
+            phone?: "own" | "theirs" | "ours";
         };
         /** @description The section "Relations". */
         Relations: {
@@ -3245,73 +3629,11 @@ export interface components {
             kinds: string[];
             relations: components["schemas"]["Relation"][];
         };
-        /** @description A private value, told to somebody who may see it. */
-        Revealed: {
-            /** @description Empty when none is kept. */
-            value: string;
-        };
-        /** @description One thing that is set for a side, by itself or by inheritance. */
-        SideField: {
-            name: string;
-            title: string;
-            /** @description Its own, to be changed; null when it is inherited. */
-            own: string | null;
-            /** @description What is inherited, to begin an own one with. */
-            inherited: string;
-            /** @description What holds, for reading. */
-            text: string;
-            /** @description From whom it is inherited; empty when it is its own, or nothing holds. */
-            from: string;
-        };
-        /** @description The section "When we bill them" or "When we pay them". */
-        SideTerms: {
+        RelationsInput: {
+            /** @description That has been seen. */
             version: number;
-            /** @description The entry of the office’s list that was chosen, if one was. */
-            listedId: number | null;
-            /** @description What was typed instead, if it was. */
-            shorthand: string | null;
-            /** @enum {string} */
-            source: "own" | "office" | "parent" | "none";
-            /** @description From whom they are inherited; empty when they are its own. */
-            from: string;
-            /** @description Its name in the office’s list, or empty. */
-            name: string;
-            /** @description The shorthand in force, or empty when the office has no default. */
-            inForce: string;
-            today: components["schemas"]["TermsPreview"] | null;
-            fields: components["schemas"]["SideField"][];
-        };
-        /** @description A tax number, of which only the last signs are told. */
-        TaxNumber: {
-            id: number;
-            kind: string;
-            /** @description ISO 3166-1 alpha-2, of a VAT number. */
-            country: string;
-            /** @description Its last signs. */
-            masked: string;
-        };
-        /** @description The section "Tax numbers". */
-        TaxNumbers: {
-            version: number;
-            numbers: components["schemas"]["TaxNumber"][];
-            /** @description The day form W-9 came in, to be changed; empty while it has not. */
-            formOn: string;
-            /** @description The same for reading. */
-            formOnText: string;
-            /** @description Who signed it. */
-            formBy: string;
-            /** @description The file of the record that it is. */
-            formFileId: number | null;
-            /** @enum {string} */
-            reportChoice: "by the rule" | "always" | "never";
-            isAttorney: boolean;
-            /** @description Whether what they are paid goes into the tax report. */
-            isReportable: boolean;
-            why: string;
-        };
-        CalendarAddress: {
-            /** @description For a calendar program; told only this once. */
-            address: string;
+            follow?: components["schemas"]["FollowInput"] | null;
+            relations: components["schemas"]["RelationInput"][];
         };
         /** @description Something to do at a time, for a record. */
         Reminder: {
@@ -3331,40 +3653,358 @@ export interface components {
             /** @description Its time has come. */
             isDue: boolean;
         };
-        /** @description A discount for early payment, as it stands for one document. */
-        DiscountOffer: {
-            /** @description As in "2%". */
-            percent: string;
-            /** Format: date */
-            lastDay: string;
-            lastDayText: string;
-            /** @description Percent a year on 365 days, as in "37.24"; null when waiting gains no time. */
-            costPerYear: string | null;
-            sentence: string;
+        ReminderInput: {
+            text: string;
+            /** @description A date as people type it; empty for today. */
+            day: string;
+            /** @description As people type it; empty for nine in the morning. */
+            time: string;
+            /** @description A rule of RFC 5545, or words such as “every week”; empty for once. */
+            rule: string;
+            /** @description For whom. */
+            userId: number;
         };
-        /** @description What is due on one day. */
-        DuePart: {
-            /** @description As in "30%". */
-            percent: string;
-            /** Format: date */
-            due: string;
-            dueText: string;
-            sentence: string;
+        ReplaceInput: {
+            /** @description The person who follows. */
+            successorId: number;
+            /** @description The first day, as people type it; empty for today. */
+            since: string;
+            /** @description Phones and mailboxes that are handed over. */
+            contactPointIds: number[];
         };
-        /** @description An entry of the office's list of payment terms. */
-        ListedTerms: {
+        RevealInput: {
+            /** @description A secret of a detail sheet; null for none. */
+            fieldId: number | null;
+            /** @description A tax number; null, and the other null too, for the birth date. */
+            taxNumberId: number | null;
+        };
+        /** @description A private value, told to somebody who may see it. */
+        Revealed: {
+            /** @description Empty when none is kept. */
+            value: string;
+        };
+        SendInput: {
+            /** @description Addresses, with commas between; empty for where such documents go. */
+            to: string;
+            text: string;
+        };
+        /** @description Who is signed in, and to which office. */
+        Session: {
+            /** @description True while nobody can sign in yet, and the first administrator is asked for. */
+            needsSetup: boolean;
+            userId: number | null;
+            userName: string | null;
+            userEmail: string | null;
+            /** @enum {string|null} */
+            role: "administrator" | "clerk" | "approver" | "reader" | null;
+            mayChangeRecords: boolean;
+            /** @description Birth dates and secret details. */
+            maySeePrivate: boolean;
+            mayRunOffice: boolean;
+            officeName: string | null;
+            officeCountry: string | null;
+            /** @description ISO 4217; empty while nobody is signed in. */
+            officeCurrency: string;
+            /**
+             * Format: date
+             * @description The day that counts as today.
+             */
+            today: string;
+            /** @description Of the IANA database: moments are told by it. */
+            zone: string;
+        };
+        SetUpInput: {
+            officeName: string;
+            /** @description ISO 3166-1 alpha-2. */
+            country: string;
+            name: string;
+            email: string;
+            password: string;
+        };
+        /** @description A detail sheet as the office defines it. */
+        Sheet: {
             id: number;
             name: string;
-            shorthand: string;
-            isClientDefault: boolean;
-            isVendorDefault: boolean;
-            /** @description Kept where they are used, and offered no more. */
+            /**
+             * @description Null for people and companies alike.
+             * @enum {string|null}
+             */
+            partyKind: "person" | "company" | null;
+            /** @description Only for records of that type; empty for all. */
+            type: string;
             isRetired: boolean;
+            fields: components["schemas"]["SheetField"][];
+        };
+        SheetField: {
+            id: number;
+            name: string;
+            /** @enum {string} */
+            kind: "text" | "long-text" | "number" | "date" | "yes-or-no" | "choice" | "several-choices" | "amount" | "secret";
+            options: string[];
+            help: string;
+            /**
+             * @description What a record is not ready for without it.
+             * @enum {string|null}
+             */
+            requiredFor: "write-to" | "bill" | "pay" | "tax-report" | null;
+            isRetired: boolean;
+            /** @description How many records have filled it in. */
+            uses: number;
+        };
+        SheetFieldInput: {
+            /** @description Null for a new one. */
+            id: number | null;
+            name: string;
+            /** @enum {string} */
+            kind: "text" | "long-text" | "number" | "date" | "yes-or-no" | "choice" | "several-choices" | "amount" | "secret";
+            options: string[];
+            help: string;
+            /** @enum {string|null} */
+            requiredFor: "write-to" | "bill" | "pay" | "tax-report" | null;
+            isRetired: boolean;
+        };
+        SheetInput: {
+            name: string;
+            /**
+             * @description Null for people and companies alike.
+             * @enum {string|null}
+             */
+            partyKind: "person" | "company" | null;
+            /** @description Only for records of that type; empty for all. */
+            type: string;
+            isRetired: boolean;
+            /** @description In their order. One that is left out is retired when records have filled it in. */
+            fields: components["schemas"]["SheetFieldInput"][];
+        };
+        SideDefaultsInput: {
+            /** @enum {string} */
+            side: "client" | "vendor";
+            fields: components["schemas"]["NamedValueInput"][];
+        };
+        /** @description One thing that is set for a side, by itself or by inheritance. */
+        SideField: {
+            name: string;
+            title: string;
+            /** @description Its own, to be changed; null when it is inherited. */
+            own: string | null;
+            /** @description What is inherited, to begin an own one with. */
+            inherited: string;
+            /** @description What holds, for reading. */
+            text: string;
+            /** @description From whom it is inherited; empty when it is its own, or nothing holds. */
+            from: string;
+        };
+        /** @description How a party stands on one side in one currency. */
+        SideStanding: {
+            /** @enum {string} */
+            side: "client" | "vendor";
+            currency: string;
+            open: components["schemas"]["Money"];
+            credits: components["schemas"]["Money"];
+            unallocated: components["schemas"]["Money"];
+            balance: components["schemas"]["Money"];
+            overdue: components["schemas"]["Money"];
+            /** @description They add up to what is open. */
+            ageing: components["schemas"]["AgeingBucket"][];
+            oldest: components["schemas"]["DueDocument"] | null;
+            nextDue: components["schemas"]["DueDocument"] | null;
+            daysToPay: components["schemas"]["DaysToPay"] | null;
+            /** @description A warning that something has been open for long; empty without one. */
+            warning: string;
+            /** @description In the office’s currency, with the rate’s day, where it is another; empty where not. */
+            inHome: string;
+            turnover: components["schemas"]["Money"];
+            paid: components["schemas"]["Money"];
+        };
+        /** @description The section "When we bill them" or "When we pay them". */
+        SideTerms: {
+            version: number;
+            /** @description The entry of the office’s list that was chosen, if one was. */
+            listedId: number | null;
+            /** @description What was typed instead, if it was. */
+            shorthand: string | null;
+            /** @enum {string} */
+            source: "own" | "office" | "parent" | "none";
+            /** @description From whom they are inherited; empty when they are its own. */
+            from: string;
+            /** @description Its name in the office’s list, or empty. */
+            name: string;
+            /** @description The shorthand in force, or empty when the office has no default. */
+            inForce: string;
+            today: components["schemas"]["TermsPreview"] | null;
+            fields: components["schemas"]["SideField"][];
+        };
+        SignInInput: {
+            email: string;
+            password: string;
+        };
+        /** @description How a party stands: the computed margin of a record. */
+        Standing: {
+            sides: components["schemas"]["SideStanding"][];
+            net: components["schemas"]["Money"] | null;
+            credit: components["schemas"]["Credit"] | null;
+            taxYear: components["schemas"]["TaxYear"] | null;
+        };
+        /** @description A statement of account on one side in one currency, and what is open at its end. */
+        Statement: {
+            currency: string;
+            /** @description As in 1 Jan 2026 to 24 Nov 2026. */
+            period: string;
+            toText: string;
+            opening: components["schemas"]["Money"];
+            lines: components["schemas"]["StatementLine"][];
+            closing: components["schemas"]["Money"];
+            /** @description What is open today. */
+            open: components["schemas"]["DocumentRow"][];
+            ageing: components["schemas"]["AgeingBucket"][];
+            /** @description Too long to be put on paper while somebody waits. */
+            isLong: boolean;
+        };
+        StatementInput: {
+            /** @enum {string} */
+            side: "client" | "vendor";
+            currency: string;
+            /** @description A date as people type it; empty for the beginning. */
+            from?: string;
+            /** @description Empty for today. */
+            to?: string;
+            format?: string;
+        };
+        /** @description One line of a statement. */
+        StatementLine: {
+            dayText: string;
+            what: string;
+            amount: components["schemas"]["Money"];
+            balance: components["schemas"]["Money"];
+        };
+        /** @description What is taxed at one rate. */
+        TaxGroup: {
+            /** @description As in 19%. */
+            rate: string;
+            taxable: components["schemas"]["Money"];
+            tax: components["schemas"]["Money"];
+        };
+        /** @description A tax number, of which only the last signs are told. */
+        TaxNumber: {
+            id: number;
+            /** @enum {string} */
+            kind: "EIN" | "SSN" | "ITIN" | "ATIN" | "VAT" | "CA-BN" | "ABN" | "IRD" | "LEI" | "GLN" | "DUNS" | "Peppol";
+            /** @description As in VAT number. */
+            kindTitle: string;
+            /** @description ISO 3166-1 alpha-2, of a VAT number. */
+            country: string;
+            /** @description Its last signs. */
+            masked: string;
+        };
+        TaxNumberInput: {
+            /** @description Null for a new one. */
+            id: number | null;
+            /** @enum {string} */
+            kind: "EIN" | "SSN" | "ITIN" | "ATIN" | "VAT" | "CA-BN" | "ABN" | "IRD" | "LEI" | "GLN" | "DUNS" | "Peppol";
+            /** @description ISO 3166-1 alpha-2, of a VAT number. */
+            country: string;
+            /** @description As it is typed; null leaves it as it is. */
+            value: string | null;
+        };
+        /** @description The section "Tax numbers". */
+        TaxNumbers: {
+            version: number;
+            numbers: components["schemas"]["TaxNumber"][];
+            /** @description The day form W-9 came in, to be changed; empty while it has not. */
+            formOn: string;
+            /** @description The same for reading. */
+            formOnText: string;
+            /** @description Who signed it. */
+            formBy: string;
+            /** @description The file of the record that it is. */
+            formFileId: number | null;
+            /** @enum {string} */
+            reportChoice: "by-rule" | "always" | "never";
+            isAttorney: boolean;
+            /** @description Whether what they are paid goes into the tax report. */
+            isReportable: boolean;
+            why: string;
+        };
+        TaxNumbersInput: {
+            /** @description That has been seen. */
+            version: number;
+            follow?: components["schemas"]["FollowInput"] | null;
+            taxNumbers: components["schemas"]["TaxNumberInput"][];
+            /** @description When form W-9 came in; empty while it has not. With it go the four that follow; without it they stay as they are. */
+            formOn?: string;
+            formBy?: string;
+            formFileId?: number | null;
+            /** @enum {string} */
+            reportChoice?: "by-rule" | "always" | "never";
+            isAttorney?: boolean;
+        };
+        /** @description A rate of tax, for a time. */
+        TaxRate: {
+            id: number;
+            name: string;
+            /** @description As in 19. */
+            percent: string;
+            /** @enum {string} */
+            side: "client" | "vendor";
+            /** @description To be changed; empty for no beginning. */
+            since: string;
+            until: string;
+            /** @description For reading: name, percent and time. */
+            text: string;
+            isRetired: boolean;
+        };
+        TaxRateInput: {
+            name: string;
+            percent: string;
+            /** @enum {string} */
+            side: "client" | "vendor";
+            since: string;
+            until: string;
+            isRetired: boolean;
+        };
+        /** @description The vendors that are reported for a year: those above the threshold first, then by what they were paid. */
+        TaxReport: {
+            year: number;
+            threshold: components["schemas"]["Money"];
+            rows: components["schemas"]["TaxReportRow"][];
+            /** @description Of those above the threshold, how many lack something. */
+            lacking: number;
+        };
+        /** @description A vendor in the tax report. */
+        TaxReportRow: {
+            party: components["schemas"]["PartyLink"];
+            /** @description Kind and last signs; empty while there is none. */
+            number: string;
+            /** @description When form W-9 came in; empty while it has not. */
+            formText: string;
+            year: components["schemas"]["TaxYear"];
+        };
+        /** @description What a vendor was paid in a calendar year, as the tax report counts it. */
+        TaxYear: {
+            year: number;
+            isReportable: boolean;
+            why: string;
+            paid: components["schemas"]["Money"];
+            threshold: components["schemas"]["Money"];
+            isAbove: boolean;
+            /** @description Warnings such as a missing number. */
+            missing: string[];
         };
         /** @description What terms that are being typed mean so far, or what is missing. */
         TermsAnswer: {
             preview: components["schemas"]["TermsPreview"] | null;
             problems: components["schemas"]["PreviewProblem"][];
+        };
+        TermsInput: {
+            /** @description That has been seen. */
+            version: number;
+            follow?: components["schemas"]["FollowInput"] | null;
+            /** @description An entry of the office’s list. With neither, the office’s default holds. */
+            listedId: number | null;
+            /** @description Terms as they are typed, such as 2/10 net 30. */
+            shorthand: string | null;
+            /** @description What else is the party’s own; null lets it be inherited. What is not told stays as it is. */
+            fields?: components["schemas"]["NamedValueInput"][];
         };
         /** @description Payment terms applied to a document of one date. */
         TermsPreview: {
@@ -3384,14 +4024,112 @@ export interface components {
             /** @description How the date, or the dates, came about. */
             sentence: string;
         };
-        /** @description A caution that ends soon. */
-        EndingCaution: {
-            id: number;
-            party: components["schemas"]["PartyLink"];
-            /** @enum {string} */
-            level: "note" | "stop";
+        TextInput: {
+            /** @description What stands in the file. */
             text: string;
-            untilText: string;
+        };
+        /** @description What stands to choose from wherever there are a few of a kind: each by its code, with its title. */
+        Titles: {
+            addressUses: {
+                /** @enum {string} */
+                code: "postal" | "office" | "home" | "billing" | "remit-to" | "delivery" | "ship-from" | "reminders";
+                name: string;
+            }[];
+            contactUses: {
+                /** @enum {string} */
+                code: "invoices" | "invoice-copies" | "statements" | "statement-copies" | "remittances" | "orders";
+                name: string;
+            }[];
+            taxNumberKinds: {
+                /** @enum {string} */
+                code: "EIN" | "SSN" | "ITIN" | "ATIN" | "VAT" | "CA-BN" | "ABN" | "IRD" | "LEI" | "GLN" | "DUNS" | "Peppol";
+                name: string;
+            }[];
+            reportChoices: {
+                /** @enum {string} */
+                code: "by-rule" | "always" | "never";
+                name: string;
+            }[];
+            together: {
+                /** @enum {string} */
+                code: "alone" | "names" | "titles";
+                name: string;
+            }[];
+            cautionLevels: {
+                /** @enum {string} */
+                code: "note" | "stop";
+                name: string;
+            }[];
+            cautionUses: {
+                /** @enum {string} */
+                code: "any" | "billing" | "paying" | "writing";
+                name: string;
+            }[];
+            entryKinds: {
+                /** @enum {string} */
+                code: "note" | "call" | "email" | "meeting" | "letter";
+                name: string;
+            }[];
+            fileKinds: {
+                /** @enum {string} */
+                code: "contract" | "certificate" | "form" | "photo" | "letter" | "other";
+                name: string;
+            }[];
+            bankAccountKinds: {
+                /** @enum {string} */
+                code: "iban" | "us" | "uk";
+                name: string;
+            }[];
+            bankAccountUses: {
+                /** @enum {string} */
+                code: "checking" | "savings";
+                name: string;
+            }[];
+            confirmations: {
+                /** @enum {string} */
+                code: "call" | "letter" | "in-person";
+                name: string;
+            }[];
+            waysToPay: {
+                /** @enum {string} */
+                code: "transfer" | "cheque" | "card" | "cash" | "direct-debit";
+                name: string;
+            }[];
+            documentKinds: {
+                /** @enum {string} */
+                code: "quote" | "order" | "invoice" | "credit-note" | "purchase-order" | "bill" | "credit-received" | "opening-receivable" | "opening-payable";
+                name: string;
+            }[];
+            treatments: {
+                /** @enum {string} */
+                code: "exclusive" | "inclusive" | "none";
+                name: string;
+            }[];
+            deliveries: {
+                /** @enum {string} */
+                code: "email" | "post" | "portal" | "e-invoice";
+                name: string;
+            }[];
+            creditPolicies: {
+                /** @enum {string} */
+                code: "tell" | "ask" | "stop";
+                name: string;
+            }[];
+            ageingBy: {
+                /** @enum {string} */
+                code: "due-date" | "document-date";
+                name: string;
+            }[];
+            accountKinds: {
+                /** @enum {string} */
+                code: "income" | "expense" | "asset" | "liability" | "equity";
+                name: string;
+            }[];
+            fieldKinds: {
+                /** @enum {string} */
+                code: "text" | "long-text" | "number" | "date" | "yes-or-no" | "choice" | "several-choices" | "amount" | "secret";
+                name: string;
+            }[];
         };
         /** @description What needs doing, for whoever asks. */
         Today: {
@@ -3420,6 +4158,24 @@ export interface components {
             /** @description Clients over their credit limit. */
             overLimit: components["schemas"]["PartyLink"][];
         };
+        /** @description A token with which a script uses the same API. It is shown once. */
+        Token: {
+            token: string;
+        };
+        TokenInput: {
+            email: string;
+            password: string;
+            /** @description What the token is for. */
+            name: string;
+            /** @description For how many days it holds; 90 without it. */
+            days?: number;
+        };
+        /** @description What the lines come to. */
+        Totals: {
+            net: components["schemas"]["Money"];
+            taxes: components["schemas"]["TaxGroup"][];
+            gross: components["schemas"]["Money"];
+        };
         /** @description A record that somebody changed lately. */
         Touched: {
             party: components["schemas"]["PartyRow"];
@@ -3428,383 +4184,47 @@ export interface components {
             /** Format: date-time */
             at: string;
         };
-        /** @description Problem details by RFC 9457. */
-        Problem: {
-            /** @description The shape of every error, as the contract shows it. */
-            type: string;
-            title: string;
-            status: number;
-            detail: string;
-            /** @description With status 422: what is wrong, each at its field. */
-            errors?: {
-                field: string;
-                message: string;
-            }[];
-            /** @description With status 409: the version that is kept now. */
-            version?: number;
-            savedBy?: string | null;
-            /** Format: date-time */
-            savedAt?: string | null;
-            /** @description With status 409: what is kept now, and what was about to be saved. */
-            differences?: {
-                label: string;
-                theirs: string;
-                yours: string;
-            }[];
+        /** @description A document that carries details which are about to change. */
+        TouchedDocument: {
+            row: components["schemas"]["DocumentRow"];
+            /** @description What of it is old then, as in name, address. */
+            what: string;
         };
-        PasswordInput: {
-            /** @description The one that holds now. */
-            current: string;
-            password: string;
-        };
-        SetUpInput: {
-            officeName: string;
-            /** @description ISO 3166-1 alpha-2. */
-            country: string;
-            name: string;
-            email: string;
-            password: string;
-        };
-        SignInInput: {
-            email: string;
-            password: string;
-        };
-        TokenInput: WithRequired<components["schemas"]["SignInInput"], "email" | "password"> & {
-            email: string;
-            password: string;
-            /** @description What the token is for. */
-            name: string;
-            /** @description For how many days it holds; 90 without it, 366 at the most. */
-            days?: number;
-        };
-        BankDetailInput: {
-            /** @enum {string} */
-            kind: "IBAN" | "US account" | "UK account";
-            iban: string;
-            bic: string;
-            routing: string;
-            sortCode: string;
-            account: string;
-            /** @enum {string} */
-            use: "checking" | "savings";
-            /** @description In whose name the account is. */
-            holder: string;
-            bankName: string;
-        };
-        CardInput: {
-            /** @description Checked, handed to the vault, and not kept. */
-            number: string;
-            /** @description As in 04/28. */
-            expires: string;
-            holder: string;
-            /** @description Of the billing address. */
-            postcode: string;
-        };
-        ConfirmInput: {
-            /** @enum {string} */
-            how: "called a number known before" | "by letter" | "in person";
-        };
-        AccountInput: {
-            code: string;
-            name: string;
-            /** @enum {string} */
-            kind: "income" | "expense" | "asset" | "liability" | "equity";
-            isRetired: boolean;
-        };
-        BooksInput: {
-            /** @enum {string} */
-            ageingBy: "due date" | "document date";
-            warnAfter: number;
-            lateRate: string;
-            latePerMonth: boolean;
-            keepsUsHolidays: boolean;
-        };
-        CostCentreInput: {
-            group: string;
-            name: string;
-            isRetired: boolean;
-        };
-        CurrencyRateInput: {
-            currency: string;
-            /** @description Empty for today. */
-            day: string;
-            rate: string;
-        };
-        SideDefaultsInput: {
-            /** @enum {string} */
-            side: "client" | "vendor";
-            fields: {
-                name: string;
-                value: string | null;
-            }[];
-        };
-        TaxRateInput: {
-            name: string;
-            percent: string;
-            /** @enum {string} */
-            side: "client" | "vendor";
-            since: string;
-            until: string;
-            isRetired: boolean;
-        };
-        TextInput: {
-            /** @description What stands in the file. */
-            text: string;
-        };
-        FileUpload: {
-            /** Format: binary */
-            file: string;
-            /** @enum {string} */
-            kind: "contract" | "certificate" | "form" | "photo" | "letter" | "other";
-        };
-        FileInput: {
-            name: string;
-            /** @enum {string} */
-            kind: "contract" | "certificate" | "form" | "photo" | "letter" | "other";
-            /** @description A date as people type it; empty when it does not. */
-            expiresOn: string;
-            /** @description Only for those who may see private values. */
-            isPrivate: boolean;
-        };
-        AllocationsInput: {
-            allocations: components["schemas"]["AllocationInput"][];
-        };
-        DocumentLineInput: {
-            text: string;
-            /** @description Empty for one. */
-            quantity: string;
-            price: string;
-            /** @description Percent; empty for none. */
-            discount: string;
-            taxRateId: number | null;
-            accountId: number | null;
-            costCentreIds: number[];
-            /** @description The line of a quote or an order that it takes from. */
-            sourceLineId?: number | null;
-        };
-        DocumentInput: {
-            kind: string;
-            /** @description Of a draft that is changed: the one that was read. */
-            version?: number;
-            /** @description Empty for today. */
-            date: string;
-            /** @description Empty for as the terms have it. */
-            due: string;
-            /** @description Shorthand. */
-            terms: string;
-            /** @enum {string} */
-            treatment: "exclusive" | "inclusive" | "none";
-            currency: string;
-            /** @description Theirs, on what comes from them. */
-            number: string;
-            reference: string;
-            note: string;
-            /** @description Of a quote; empty for no end. */
-            validUntil?: string;
-            lines: components["schemas"]["DocumentLineInput"][];
-            /** @description Of a new one: whether it is issued at once. */
-            issues?: boolean;
-        };
-        FollowInput: {
-            documentIds: number[];
-            /** @description Whether they are due as the terms of the record have it now. */
-            withTerms: boolean;
-        };
-        ImportUpload: {
-            /**
-             * Format: binary
-             * @description CSV, or a UBL 2.1 invoice or credit note; at most 25 MB.
-             */
-            file: string;
-        };
-        IssueInput: {
-            /** @description Whether somebody was asked about the credit limit, and said yes. */
-            isConfirmed: boolean;
-            /** @description The one that was read. */
-            version: number;
-        };
-        OpeningInput: {
-            /** @enum {string} */
-            side: "client" | "vendor";
-            amount: string;
-            currency: string;
-            /** @description The day it was owed, and ages from. */
-            asOf: string;
-        };
-        PaymentPreviewInput: {
-            /** @enum {string} */
-            side: "client" | "vendor";
-            /** @description Empty for today. */
-            day: string;
-            /** @description Empty while it is not typed yet. */
-            amount: string;
-            currency: string;
-            /** @description The document that it is for before all others. */
-            firstId: number | null;
-            /** @description Null for what is proposed. */
-            allocations: components["schemas"]["AllocationInput"][] | null;
-        };
-        AllocationInput: {
-            documentId: number;
-            amount: string;
-            /** @description For early payment; empty for none. */
-            discount: string;
-        };
-        PaymentInput: {
-            /**
-             * @description Money from a client, or to a vendor.
-             * @enum {string}
-             */
-            side: "client" | "vendor";
-            /** @description Empty for today. */
-            day: string;
-            amount: string;
-            currency: string;
-            payBy: string;
-            reference: string;
-            /** @description The account a transfer goes to; without it, the usual one of those in force. */
-            bankDetailId?: number | null;
-            /** @description The document that it is for before all others. */
-            firstId?: number | null;
-            /** @description What stays over is kept unallocated. Null for the document it is for, then the oldest first. */
-            allocations: components["schemas"]["AllocationInput"][] | null;
-        };
-        ReasonInput: {
-            reason: string;
-            /** @description What of it is written off; empty for all that is open. */
-            amount: string;
-        };
-        SendInput: {
-            /** @description Addresses, with commas between; empty for where such documents go. */
-            to: string;
-            text: string;
-        };
-        StatementInput: {
-            /**
-             * @description For which side and time a statement is asked.
-             * @enum {string}
-             */
-            side: "client" | "vendor";
-            currency: string;
-            /** @description A date as people type it; empty for the beginning. */
-            from: string;
-            /** @description Empty for today. */
-            to: string;
+        /** @description What a change of details touches. */
+        TouchedDocuments: {
+            /** @description As in 3 open invoices and 1 draft show the old address; empty when nothing is touched. */
+            sentence: string;
+            documents: components["schemas"]["TouchedDocument"][];
         };
         TurnInput: {
-            /** @description What it becomes. */
-            kind: string;
+            /**
+             * @description What it becomes.
+             * @enum {string}
+             */
+            kind: "quote" | "order" | "invoice" | "credit-note" | "purchase-order" | "bill" | "credit-received" | "opening-receivable" | "opening-payable";
             /** @description Whether somebody was asked when nothing is left of it, and said yes. */
             isConfirmed: boolean;
         };
-        LookAlikesInput: {
-            /** @enum {string} */
-            kind: "person" | "company";
-            given: string;
-            family: string;
-            /** @description Of a company. */
-            name: string;
-            /** @description As they are typed. */
-            phones: string[];
-            emails: string[];
-            taxNumbers: components["schemas"]["TypedTaxNumber"][];
-            /** @description The record that is being edited. */
-            exceptId: number | null;
-        };
         TypedTaxNumber: {
-            kind: string;
+            /** @enum {string} */
+            kind: "EIN" | "SSN" | "ITIN" | "ATIN" | "VAT" | "CA-BN" | "ABN" | "IRD" | "LEI" | "GLN" | "DUNS" | "Peppol";
             country: string;
             /** @description As it is typed. */
             value: string;
         };
-        CautionInput: {
-            /** @enum {string} */
-            level: "note" | "stop";
-            /** @enum {string} */
-            use: "any" | "billing" | "paying" | "writing";
-            text: string;
-            /** @description A date as people type it, or empty. */
-            since: string;
-            until: string;
+        UndoInput: {
+            /** @description That the save made which is taken back. */
+            version: number;
+            follow?: components["schemas"]["FollowInput"] | null;
         };
-        LogEntryInput: {
-            /** @enum {string} */
-            kind: "note" | "call" | "email" | "meeting" | "letter";
-            /** @description A date as people type it; empty means today. */
-            day: string;
-            withPartyId: number | null;
-            text: string;
-            isPinned: boolean;
-        };
-        PinInput: {
-            isPinned: boolean;
-        };
-        ListItemInput: {
+        /** @description Somebody who signs in. */
+        User: {
+            id: number;
             name: string;
-            /** @description How it is told from the other end; empty when that is the same. */
-            inverse: string;
-            /** @description Of an entry that is there. */
-            isRetired?: boolean;
-        };
-        ListedTermsInput: {
-            name: string;
-            /** @description As the trade writes them. */
-            shorthand: string;
-            /** @description What clients have who have none of their own. */
-            isClientDefault: boolean;
-            isVendorDefault: boolean;
-            /** @description Kept where they are used, and offered no more. */
-            isRetired: boolean;
-        };
-        LogoUpload: {
-            /**
-             * Format: binary
-             * @description PNG, JPEG, GIF or WebP; at most 5 MB.
-             */
-            file: string;
-        };
-        OfficeInput: {
-            name: string;
-            /** @description ISO 3166-1 alpha-2. */
-            country: string;
-            lines: string;
-            locality: string;
-            region: string;
-            postcode: string;
-            /** @description Whether 3/4 is typed for March 4. */
-            monthFirst: boolean;
-            /** @description Whether 12,50 is typed for twelve and a half; null for as the country does. */
-            decimalComma: boolean | null;
-            /** @description Of the IANA database; empty for that of the address. */
-            timeZone: string;
-            phone: string;
             email: string;
-            /** @description What papers say of how to pay the office: its bank, its account. */
-            howToPay: string;
-        };
-        SheetInput: {
-            name: string;
-            /**
-             * @description Null for people and companies alike.
-             * @enum {string|null}
-             */
-            partyKind: "person" | "company" | null;
-            /** @description Only for records of that type; empty for all. */
-            type: string;
-            isRetired: boolean;
-            /** @description In their order. One that is left out is retired when records have filled it in. */
-            fields: components["schemas"]["SheetFieldInput"][];
-        };
-        SheetFieldInput: {
-            /** @description Null for a new one. */
-            id: number | null;
-            name: string;
             /** @enum {string} */
-            kind: "text" | "long text" | "number" | "date" | "yes or no" | "choice" | "several choices" | "amount" | "secret";
-            options: string[];
-            help: string;
-            /** @enum {string|null} */
-            requiredFor: "write-to" | "bill" | "pay" | "tax-report" | null;
+            role: "administrator" | "clerk" | "approver" | "reader";
+            /** @description No longer at the office: cannot sign in, and stays in the log. */
             isRetired: boolean;
         };
         UserInput: {
@@ -3817,294 +4237,6 @@ export interface components {
             password: string;
             /** @description Of a user who is there. */
             isRetired?: boolean;
-        };
-        PartyInput: {
-            /** @enum {string} */
-            kind: "person" | "company";
-            prefix?: string;
-            given?: string;
-            middle?: string;
-            family?: string;
-            suffix?: string;
-            preferred?: string;
-            pronouns?: string;
-            postNominals?: string;
-            /** @description Of a company. */
-            name?: string;
-            /** @description Of a company. */
-            legal?: string;
-            isClient: boolean;
-            isVendor: boolean;
-            /** @description The company at which a person gets a position. */
-            companyId?: number | null;
-            /** @description Of a person: a company that is added on the way. */
-            companyName?: string;
-            /** @description Of a company: who works there, added with it. */
-            people?: components["schemas"]["NewPersonInput"][];
-            /** @description The title of that position. */
-            title?: string;
-        };
-        NewPersonInput: {
-            /** @description In one run; it is taken apart. */
-            name: string;
-            /** @description Of the position. */
-            title: string;
-        };
-        AddressesInput: {
-            version: number;
-            follow?: components["schemas"]["FollowInput"] | null;
-            addresses: components["schemas"]["AddressInput"][];
-        };
-        AddressInput: {
-            /** @description Null for a new one. */
-            id: number | null;
-            /** @description An address to be used by link, instead of one typed here. */
-            linkedAddressId: number | null;
-            /** @description ISO 3166-1 alpha-2. */
-            country: string;
-            lines: string;
-            locality: string;
-            region: string;
-            postcode: string;
-            /** @description A desk or a person whom post is for. */
-            attention: string;
-            /** @description Who takes it in for them. */
-            careOf: string;
-            uses: string[];
-            isPrimary: boolean;
-            /** @description A date as people type it, or empty. */
-            since: string;
-            until: string;
-        };
-        ArchiveInput: {
-            reason: string;
-        };
-        ClassificationInput: {
-            version: number;
-            types: string[];
-            /** @description A new one is put into the office’s list. */
-            tags: string[];
-            ownerId: number | null;
-            /** @description Null takes it over from the company. */
-            accountManagerId: number | null;
-            buyerId: number | null;
-            source: string;
-            /** @description ISO 639, or empty. */
-            language: string;
-            /** @description 1 to 5. */
-            grade: number | null;
-            codes: components["schemas"]["CodeInput"][];
-        };
-        CodeInput: {
-            /** @description Null for a new one. */
-            id: number | null;
-            system: string;
-            value: string;
-        };
-        DetailsInput: {
-            version: number;
-            values: components["schemas"]["FieldValueInput"][];
-        };
-        FieldValueInput: {
-            fieldId: number;
-            /** @description As somebody types it, several choices on a line each; null leaves it as it is. */
-            value: string | null;
-        };
-        IdentityInput: {
-            version: number;
-            follow?: components["schemas"]["FollowInput"] | null;
-            prefix?: string;
-            given?: string;
-            middle?: string;
-            family?: string;
-            suffix?: string;
-            preferred?: string;
-            pronouns?: string;
-            postNominals?: string;
-            /** @description Of a company. */
-            name?: string;
-            /** @description Of a company. */
-            legal?: string;
-            isClient: boolean;
-            isVendor: boolean;
-            /** @description Of a person: on first-name terms. */
-            isInformal?: boolean;
-            /** @description Of a person. */
-            isDeceased?: boolean;
-            /** @description A date as people type it, or empty when it is not known. */
-            deceasedOn?: string;
-            /** @description Of a person: null leaves it as it is. */
-            birthDate?: string | null;
-            /** @description Of a company: the name on a payment, when it is another. */
-            payee?: string;
-            /** @description Of a company. */
-            legalForm?: string;
-            /** @description Of a company. */
-            registrationNumber?: string;
-            /** @description Of a company. */
-            industry?: string;
-        };
-        MoveInput: {
-            /** @description The first day at the new address, as people type it; empty for today. */
-            since: string;
-            /** @description Whether all who use the old address move. */
-            everybody: boolean;
-            /** @description ISO 3166-1 alpha-2. */
-            country: string;
-            lines: string;
-            locality: string;
-            region: string;
-            postcode: string;
-            /** @description Drafts and open documents that take the new address. */
-            documentIds: number[];
-        };
-        PositionsInput: {
-            version: number;
-            positions: components["schemas"]["PositionInput"][];
-        };
-        PositionInput: {
-            /** @description Null for a new one. */
-            id: number | null;
-            /** @description The company of a person, or the person at a company. */
-            partyId: number;
-            title: string;
-            department: string;
-            duties: string[];
-            /** @description Those of the duties that this person is the first to be asked about. */
-            firstFor: string[];
-            isPrimary: boolean;
-            /** @description A date as people type it, or empty. */
-            since: string;
-            until: string;
-        };
-        ReachInput: {
-            version: number;
-            contactPoints: components["schemas"]["ContactPointInput"][];
-        };
-        ContactPointInput: {
-            /** @description Null for a new one. */
-            id: number | null;
-            /** @enum {string} */
-            kind: "phone" | "email" | "website" | "handle" | "profile";
-            value: string;
-            label: string;
-            uses: string[];
-            isPrimary: boolean;
-            /** @description The address at which they are reached so, of several. */
-            addressUseId: number | null;
-            /** @description The one of another record that it is used from by link, as long as it is the same there; null for one of its own. */
-            sameAsId: number | null;
-        };
-        RelationsInput: {
-            version: number;
-            relations: components["schemas"]["RelationInput"][];
-        };
-        RelationInput: {
-            /** @description Null for a new one. */
-            id: number | null;
-            partyId: number;
-            /** @description What the other is to this one. */
-            kind: string;
-            /**
-             * @description Of spouses: how they are written to.
-             * @enum {string}
-             */
-            together: "each alone" | "both names" | "Mr. and Mrs.";
-            /** @description A date as people type it, or empty. */
-            since: string;
-            until: string;
-            /**
-             * @description Whose address both use from now on: each their own, this one the other’s by link, or the other this one’s.
-             * @enum {string}
-             */
-            address?: "own" | "theirs" | "ours";
-            /** @description Which of the addresses; null for the one that post goes to. */
-            addressId?: number | null;
-            /** @enum {string} */
-            phone?: "own" | "theirs" | "ours";
-        };
-        ReplaceInput: {
-            /** @description The person who follows. */
-            successorId: number;
-            /** @description The first day, as people type it; empty for today. */
-            since: string;
-            /** @description Phones and mailboxes that are handed over. */
-            contactPointIds: number[];
-        };
-        RevealInput: {
-            /** @description A secret of a detail sheet; null for none. */
-            fieldId: number | null;
-            /** @description A tax number; null, and the other null too, for the birth date. */
-            taxNumberId: number | null;
-        };
-        TaxNumbersInput: {
-            version: number;
-            follow?: components["schemas"]["FollowInput"] | null;
-            taxNumbers: components["schemas"]["TaxNumberInput"][];
-            /** @description When form W-9 came in; empty while it has not. With it go the four that follow; without it they stay as they are. */
-            formOn?: string;
-            formBy?: string;
-            formFileId?: number | null;
-            /** @enum {string} */
-            reportChoice?: "by the rule" | "always" | "never";
-            isAttorney?: boolean;
-        };
-        TaxNumberInput: {
-            /** @description Null for a new one. */
-            id: number | null;
-            kind: string;
-            /** @description ISO 3166-1 alpha-2, of a VAT number. */
-            country: string;
-            /** @description As it is typed; null leaves it as it is. */
-            value: string | null;
-        };
-        TermsInput: {
-            version: number;
-            follow?: components["schemas"]["FollowInput"] | null;
-            /** @description An entry of the office’s list. With neither, the office’s default holds. */
-            listedId: number | null;
-            /** @description Terms as they are typed, such as 2/10 net 30. */
-            shorthand: string | null;
-            /** @description What else is the party’s own; null lets it be inherited. What is not told stays as it is. */
-            fields?: {
-                name: string;
-                value: string | null;
-            }[];
-        };
-        UndoInput: {
-            /** @description That the save made which is taken back. */
-            version: number;
-            follow?: components["schemas"]["FollowInput"] | null;
-        };
-        DoneInput: {
-            /**
-             * Format: date
-             * @description The day it was due when it was seen; one that has gone on since is left alone.
-             */
-            day: string;
-        };
-        PutOffInput: {
-            /** @description A date as people type it. */
-            day: string;
-            /** @description Empty leaves it. */
-            time: string;
-        };
-        ReminderInput: {
-            text: string;
-            /** @description A date as people type it; empty for today. */
-            day: string;
-            /** @description As people type it; empty for nine in the morning. */
-            time: string;
-            /** @description A rule of RFC 5545, or words such as “every week”; empty for once. */
-            rule: string;
-            /** @description For whom. */
-            userId: number;
-        };
-        PreviewInput: {
-            /** @description Shorthand, such as 2/10 net 30. */
-            terms: string;
-            /** @description A date as people type it. */
-            documentDate: string;
         };
     };
     responses: never;
@@ -7364,7 +7496,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KeptTerms"][];
+                    "application/json": components["schemas"]["ListedTermsUses"][];
                 };
             };
         };
@@ -7388,7 +7520,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KeptTerms"][];
+                    "application/json": components["schemas"]["ListedTermsUses"][];
                 };
             };
             /** @description Refused */
@@ -7423,7 +7555,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KeptTerms"][];
+                    "application/json": components["schemas"]["ListedTermsUses"][];
                 };
             };
             /** @description Refused */
@@ -8632,6 +8764,3 @@ export interface operations {
         };
     };
 }
-type WithRequired<T, K extends keyof T> = T & {
-    [P in K]-?: T[P];
-};

@@ -7,7 +7,7 @@ import { QuietButton } from '../ui/Button';
 import { ChooseOne, type Option } from '../ui/Choose';
 import { Field } from '../ui/Field';
 import { TagPicker } from '../ui/TagPicker';
-import { TREATMENTS, WAYS_TO_PAY } from './sideWords';
+import { useTitles } from './titles';
 import { Quiet, Small } from '../ui/Text';
 import { narrow, space } from '../ui/tokens';
 
@@ -22,12 +22,20 @@ const Grid = styled.div`
     ${narrow} { grid-template-columns: minmax(0, 1fr); }
 `;
 
-const FIXED: Record<string, Option[]> = {
-    treatment: TREATMENTS,
-    delivery: ['email', 'post', 'portal', 'e-invoice'].map((id) => ({ id, name: id })),
-    'credit-policy': [{ id: 'tell', name: 'warn, and go on' }, { id: 'ask', name: 'ask before going on' }, { id: 'stop', name: 'stop' }],
-    'pay-by': WAYS_TO_PAY,
-};
+/** The fields that are one of a few. */
+function useFixed(name: string): Option[] | undefined {
+    const treatments = useTitles('treatments');
+    const deliveries = useTitles('deliveries');
+    const policies = useTitles('creditPolicies');
+    const ways = useTitles('waysToPay');
+    const fixed: Record<string, Option[]> = {
+        treatment: treatments,
+        delivery: deliveries,
+        'credit-policy': policies,
+        'pay-by': ways,
+    };
+    return fixed[name];
+}
 
 interface Props {
     side: Side;
@@ -113,7 +121,7 @@ interface ControlProps {
 }
 
 function Control({ side, field: { name, title }, value, books, problem, onChange }: ControlProps) {
-    const fixed = FIXED[name];
+    const fixed = useFixed(name);
     if (fixed !== undefined) {
         return <ChooseOne label={title} options={fixed} value={value} onChange={onChange} problem={problem} />;
     }

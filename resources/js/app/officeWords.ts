@@ -14,9 +14,3 @@ const BRITISH = {
 export function useOfficeWords(): typeof AMERICAN {
     return useSession().officeCountry === 'US' ? AMERICAN : BRITISH;
 }
-
-/** How a way to pay is written here; the contract says cheque. */
-export function usePayWords(): (way: string) => string {
-    const { check } = useOfficeWords();
-    return (way) => way === 'cheque' ? check : way;
-}

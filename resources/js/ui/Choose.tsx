@@ -6,9 +6,14 @@ import styled from 'styled-components';
 import { FieldLabel, Problem } from './Field';
 import { field, space, type } from './tokens';
 
-export interface Option {
-    id: string;
+export interface Option<T extends string = string> {
+    id: T;
     name: string;
+}
+
+/** Words that are their own names. */
+export function asOptions<T extends string>(words: readonly T[]): Option<T>[] {
+    return words.map((word) => ({ id: word, name: word }));
 }
 
 const SelectRoot = styled(Select)<{ $width?: string }>`
@@ -56,21 +61,21 @@ export const PanelItem = styled(ListBoxItem)`
     &[data-selected] { font-weight: 600; }
 `;
 
-interface ChooseOneProps {
+interface ChooseOneProps<T extends string> {
     label: string;
-    options: Option[];
-    value: string;
-    onChange: (id: string) => void;
+    options: readonly Option<T>[];
+    value: T | '';
+    onChange: (id: T) => void;
     problem?: string | undefined;
     width?: string;
 }
 
 /** One of a list; typing letters goes to it. */
-export function ChooseOne({ label, options, value, onChange, problem, width }: ChooseOneProps) {
+export function ChooseOne<T extends string>({ label, options, value, onChange, problem, width }: ChooseOneProps<T>) {
     return (
         <SelectRoot
             selectedKey={value === '' ? null : value}
-            onSelectionChange={(key) => onChange(String(key))}
+            onSelectionChange={(key) => onChange(key as T)}
             isInvalid={problem !== undefined}
             validationBehavior="aria"
             placeholder="Choose"
@@ -139,21 +144,21 @@ export function Tick({ children, isSelected, onChange }: TickProps) {
     );
 }
 
-interface ChooseSeveralProps {
+interface ChooseSeveralProps<T extends string> {
     label: string;
-    options: string[];
-    value: string[];
-    onChange: (value: string[]) => void;
+    options: readonly Option<T>[];
+    value: T[];
+    onChange: (value: T[]) => void;
 }
 
 /** Any number of a few words. */
-export function ChooseSeveral({ label, options, value, onChange }: ChooseSeveralProps) {
+export function ChooseSeveral<T extends string>({ label, options, value, onChange }: ChooseSeveralProps<T>) {
     return (
-        <Group value={value} onChange={onChange}>
+        <Group value={value} onChange={(chosen) => onChange(chosen as T[])}>
             <GroupLabel>{label}</GroupLabel>
-            {options.map((option) => (
-                <CheckRoot key={option} value={option}>
-                    {({ isSelected }) => <><Box isSelected={isSelected} />{option}</>}
+            {options.map(({ id, name }) => (
+                <CheckRoot key={id} value={id}>
+                    {({ isSelected }) => <><Box isSelected={isSelected} />{name}</>}
                 </CheckRoot>
             ))}
         </Group>

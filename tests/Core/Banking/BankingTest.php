@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Banking;
 
+use Almanac\Banking\AccountUse;
 use Almanac\Banking\BankAccount;
 use Almanac\Banking\BankingRefused;
 use Almanac\Banking\CardNumber;
@@ -69,20 +70,20 @@ final class BankingTest extends TestCase
     {
         $this->assertSame(
             'routing 021000021, account 000123456789, savings',
-            BankAccount::us('021 000 021', '0001-2345-6789', 'savings')->display(),
+            BankAccount::us('021 000 021', '0001-2345-6789', AccountUse::Savings)->display(),
         );
         $this->assertSame(
             'That cannot be the routing number: its check digits do not match. Compare it with the paper.',
-            $this->refusal(fn () => BankAccount::us('021000022', '1234', '')),
+            $this->refusal(fn () => BankAccount::us('021000022', '1234', AccountUse::Checking)),
         );
         $this->assertSame(
             'That cannot be the routing number: its check digits do not match. Compare it with the paper.',
-            $this->refusal(fn () => BankAccount::us('500000005', '1234', '')),
+            $this->refusal(fn () => BankAccount::us('500000005', '1234', AccountUse::Checking)),
             'no district begins with 50',
         );
         $this->assertSame(
             'That is not a valid account number: it is written like 4 to 17 digits.',
-            $this->refusal(fn () => BankAccount::us('021000021', '123', '')),
+            $this->refusal(fn () => BankAccount::us('021000021', '123', AccountUse::Checking)),
         );
         $this->assertSame('sort code 20-00-00, account 55779911', BankAccount::uk('200000', '55779911')->display());
         $this->assertSame(

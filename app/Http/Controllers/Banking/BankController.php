@@ -90,7 +90,7 @@ final readonly class BankController
         $log->handle(
             $party,
             SectionName::Bank,
-            Difference::between([], ['one' => new LoggedFact(ucfirst($bankDetail->kind), 'shown, though private')]),
+            Difference::between([], ['one' => new LoggedFact(ucfirst($bankDetail->kindTitle()), 'shown, though private')]),
             $user,
         );
 

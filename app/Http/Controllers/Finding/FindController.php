@@ -31,7 +31,7 @@ final readonly class FindController
                     in: 'query',
                     schema: new OA\Schema(type: 'boolean'),
                 ),
-                new OA\Parameter(name: 'kind', in: 'query', schema: new OA\Schema(type: 'string', enum: ['person', 'company'])),
+                new OA\Parameter(name: 'kind', in: 'query', schema: new OA\Schema(type: 'string', enum: PartyKind::class)),
             ],
             responses: [
                 new OA\Response(

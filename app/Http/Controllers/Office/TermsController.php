@@ -28,7 +28,7 @@ final readonly class TermsController
                 new OA\Response(
                     response: 200,
                     description: 'The list',
-                    content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/KeptTerms')),
+                    content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/ListedTermsUses')),
                 ),
             ],
         ),
@@ -49,7 +49,7 @@ final readonly class TermsController
                 new OA\Response(
                     response: 201,
                     description: 'Added; the list',
-                    content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/KeptTerms')),
+                    content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/ListedTermsUses')),
                 ),
                 new OA\Response(
                     response: 'default',
@@ -76,7 +76,7 @@ final readonly class TermsController
                 new OA\Response(
                     response: 200,
                     description: 'Saved; the list',
-                    content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/KeptTerms')),
+                    content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: '#/components/schemas/ListedTermsUses')),
                 ),
                 new OA\Response(
                     response: 'default',

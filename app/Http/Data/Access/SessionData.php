@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data\Access;
 
 use Almanac\Access\Permission;
+use Almanac\Access\Role;
 use App\Models\Office;
 use App\Models\User;
 use OpenApi\Attributes as OA;
@@ -22,7 +23,7 @@ final readonly class SessionData
         public ?string $userName,
         #[OA\Property(nullable: true)]
         public ?string $userEmail,
-        #[OA\Property(nullable: true, enum: ['administrator', 'clerk', 'approver', 'reader'])]
+        #[OA\Property(nullable: true, enum: Role::class)]
         public ?string $role,
         #[OA\Property]
         public bool $mayChangeRecords,

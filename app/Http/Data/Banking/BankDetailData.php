@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Banking;
 
+use Almanac\Banking\BankState;
 use App\Models\BankDetail;
 use App\Models\Office;
 use OpenApi\Attributes as OA;
@@ -14,11 +15,13 @@ final readonly class BankDetailData
 {
     private function __construct(
         #[OA\Property] public int $id,
-        #[OA\Property(enum: ['IBAN', 'US account', 'UK account', 'payee name'])] public string $kind,
+        #[OA\Property(enum: ['iban', 'us', 'uk', BankDetail::PAYEE])] public string $kind,
+        #[OA\Property(description: 'As in UK account.')] public string $kindTitle,
         #[OA\Property(description: 'Its last signs.')] public string $masked,
         #[OA\Property] public string $holder,
         #[OA\Property] public string $bankName,
-        #[OA\Property(enum: ['on hold', 'confirmed', 'to be ended', 'ended', 'refused', 'replaced'])] public string $state,
+        #[OA\Property(enum: BankState::class)] public string $state,
+        #[OA\Property] public string $stateTitle,
         #[OA\Property] public string $enteredBy,
         #[OA\Property] public string $enteredText,
         #[
@@ -38,7 +41,7 @@ final readonly class BankDetailData
 
     public static function of(BankDetail $detail, bool $mayApprove, int $readerId): self
     {
-        $isEnding = $detail->state === BankDetail::ENDING;
+        $isEnding = $detail->state === BankState::Ending;
         $isSettled = $detail->decidedBy !== null && ! $isEnding;
         $began = $isEnding ? $detail->end_user_id : $detail->user_id;
         $isWaiting = in_array($detail->state, BankDetail::WAITING, true);
@@ -46,26 +49,28 @@ final readonly class BankDetailData
         return new self(
             $detail->id,
             $detail->kind,
+            $detail->kindTitle(),
             $detail->masked,
             $detail->holder,
             $detail->bank_name,
-            $detail->state,
+            $detail->state->value,
+            $detail->state->title(),
             $detail->user->name,
             Office::dayOf($detail->created_at),
             $isSettled
                 ? trim(
                     sprintf(
                         '%s on %s by %s: %s',
-                        $detail->state,
+                        $detail->state->title(),
                         $detail->decided_at === null ? '' : Office::dayOf($detail->decided_at),
                         $detail->decidedBy->name,
-                        trim($detail->how.' '.$detail->remark),
+                        trim($detail->how?->title().' '.$detail->remark),
                     ),
                     ': ',
                 )
                 : '',
             $isWaiting && $mayApprove && $began !== $readerId,
-            $isWaiting ? $mayApprove || $began === $readerId : $detail->state === BankDetail::CONFIRMED,
+            $isWaiting ? $mayApprove || $began === $readerId : $detail->state === BankState::Confirmed,
             $isEnding ? trim('its end was asked for by '.($detail->endUser->name ?? '').': '.$detail->remark, ': ') : '',
         );
     }

@@ -21,6 +21,6 @@ final readonly class PayToData
 
     public static function of(BankDetail $detail): self
     {
-        return new self($detail->id, "{$detail->kind} {$detail->masked}");
+        return new self($detail->id, "{$detail->kindTitle()} {$detail->masked}");
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Books;
 
+use Almanac\Ledger\AccountKind;
 use App\Models\LedgerAccount;
 use OpenApi\Attributes as OA;
 
@@ -18,7 +19,7 @@ final readonly class AccountData
         public string $code,
         #[OA\Property]
         public string $name,
-        #[OA\Property(enum: ['income', 'expense', 'asset', 'liability', 'equity'])]
+        #[OA\Property(enum: AccountKind::class)]
         public string $kind,
         #[OA\Property]
         public bool $isRetired,

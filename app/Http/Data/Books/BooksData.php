@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Books;
 
+use Almanac\Ledger\AgeingBy;
 use App\Http\Data\Records\SideFieldData;
 use OpenApi\Attributes as OA;
 
@@ -38,7 +39,7 @@ final readonly class BooksData
         public array $holidays,
         #[OA\Property]
         public bool $keepsUsHolidays,
-        #[OA\Property(enum: ['due date', 'document date'])]
+        #[OA\Property(enum: AgeingBy::class)]
         public string $ageingBy,
         #[OA\Property(description: 'Days after which an open document is worth a warning.')]
         public int $warnAfter,

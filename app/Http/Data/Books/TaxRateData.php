@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Books;
 
+use Almanac\Terms\Side;
 use App\Models\TaxRate;
 use OpenApi\Attributes as OA;
 
@@ -18,7 +19,7 @@ final readonly class TaxRateData
         public string $name,
         #[OA\Property(description: 'As in 19.')]
         public string $percent,
-        #[OA\Property(enum: ['client', 'vendor'])]
+        #[OA\Property(enum: Side::class)]
         public string $side,
         #[OA\Property(description: 'To be changed; empty for no beginning.')]
         public string $since,

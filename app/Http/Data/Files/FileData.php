@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data\Files;
 
 use Almanac\Calendar\Day;
+use Almanac\Files\FileKind;
 use Almanac\Files\FileType;
 use App\Http\Data\Records\PartyLinkData;
 use App\Models\File;
@@ -21,7 +22,7 @@ final readonly class FileData
         public PartyLinkData $party,
         #[OA\Property]
         public string $name,
-        #[OA\Property(enum: ['contract', 'certificate', 'form', 'photo', 'letter', 'other'])]
+        #[OA\Property(enum: FileKind::class)]
         public string $kind,
         #[OA\Property(description: 'For reading: 1.2 MB.')]
         public string $sizeText,

@@ -14,7 +14,7 @@ use OpenApi\Attributes as OA;
 final readonly class AgeingBucketData
 {
     private function __construct(
-        #[OA\Property(enum: ['not-due', '1-30', '31-60', '61-90', 'over-90'])]
+        #[OA\Property(enum: AgeingBucket::class)]
         public string $bucket,
         #[OA\Property]
         public string $title,

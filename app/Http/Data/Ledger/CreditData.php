@@ -37,7 +37,7 @@ final readonly class CreditData
                 MoneyData::of($credit->left),
                 $credit->isOver(),
                 $credit->sentence(),
-                $credit->policy->words(),
+                $credit->policy->title(),
             );
     }
 }

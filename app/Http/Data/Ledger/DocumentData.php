@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Ledger;
 
+use Almanac\Ledger\DocumentKind;
+use Almanac\Ledger\TaxTreatment;
 use App\Http\Data\Terms\DiscountOfferData;
 use OpenApi\Attributes as OA;
 
@@ -31,7 +33,7 @@ final readonly class DocumentData
         public string $dueSentence,
         #[OA\Property]
         public string $terms,
-        #[OA\Property(enum: ['exclusive', 'inclusive', 'none'])]
+        #[OA\Property(enum: TaxTreatment::class)]
         public string $treatment,
         #[OA\Property]
         public string $currency,
@@ -60,7 +62,12 @@ final readonly class DocumentData
         public array $allocations,
         #[OA\Property(description: 'The newest first.', items: new OA\Items(ref: '#/components/schemas/DocumentEvent'))]
         public array $events,
-        #[OA\Property(description: 'Kinds that it can be turned into without typing it again.', items: new OA\Items(type: 'string'))]
+        #[
+            OA\Property(
+                description: 'Kinds that it can be turned into without typing it again.',
+                items: new OA\Items(type: 'string', enum: DocumentKind::class),
+            ),
+        ]
         public array $canBecome,
         #[OA\Property(description: 'An issued quote, of which a new revision can be written.')]
         public bool $canBeRevised,

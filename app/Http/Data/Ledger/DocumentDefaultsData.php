@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Ledger;
 
+use Almanac\Banking\PayBy;
+use Almanac\Ledger\DocumentKind;
+use Almanac\Ledger\TaxTreatment;
+use Almanac\Terms\Side;
 use App\Http\Data\Banking\ClosedWayData;
 use App\Http\Data\Banking\PayToData;
 use OpenApi\Attributes as OA;
@@ -19,9 +23,13 @@ final readonly class DocumentDefaultsData
      * @param list<ClosedWayData> $closedWays
      */
     public function __construct(
+        #[OA\Property(enum: DocumentKind::class)]
+        public string $kind,
+        #[OA\Property(description: 'As in Credit note.')]
+        public string $kindTitle,
         #[OA\Property]
         public string $terms,
-        #[OA\Property(enum: ['exclusive', 'inclusive', 'none'])]
+        #[OA\Property(enum: TaxTreatment::class)]
         public string $treatment,
         #[OA\Property]
         public string $currency,
@@ -33,10 +41,11 @@ final readonly class DocumentDefaultsData
         public ?int $accountId,
         #[OA\Property(description: 'All that are usual, the first of which it begins with.', items: new OA\Items(type: 'integer'))]
         public array $accountIds,
-        #[OA\Property(enum: ['client', 'vendor'])] public string $side,
+        #[OA\Property(enum: Side::class)] public string $side,
         #[OA\Property(items: new OA\Items(type: 'integer'))] public array $costCentreIds,
         #[OA\Property] public string $discount,
-        #[OA\Property] public string $payBy,
+        #[OA\Property(enum: PayBy::class)]
+        public string $payBy,
         #[OA\Property(ref: '#/components/schemas/PartyCopy')] public PartyCopyData $copy,
         #[OA\Property(ref: '#/components/schemas/DocumentUse')] public UseData $use,
         #[

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Data\Ledger;
 
 use Almanac\Calendar\Day;
+use Almanac\Ledger\DocumentKind;
+use Almanac\Ledger\DocumentState;
+use Almanac\Terms\Side;
 use App\Http\Data\Records\PartyLinkData;
 use App\Models\Document;
 use OpenApi\Attributes as OA;
@@ -15,10 +18,11 @@ final readonly class DocumentRowData
 {
     private function __construct(
         #[OA\Property] public int $id,
-        #[OA\Property] public string $kind,
+        #[OA\Property(enum: DocumentKind::class)]
+        public string $kind,
         #[OA\Property(description: 'As in Credit note.')] public string $kindTitle,
-        #[OA\Property(enum: ['client', 'vendor'])] public string $side,
-        #[OA\Property(enum: ['draft', 'issued', 'part-paid', 'settled', 'void'])] public string $state,
+        #[OA\Property(enum: Side::class)] public string $side,
+        #[OA\Property(enum: DocumentState::class)] public string $state,
         #[OA\Property] public string $stateWords,
         #[OA\Property(description: 'Empty while it is a draft.')] public string $number,
         #[OA\Property(ref: '#/components/schemas/PartyLink')] public PartyLinkData $party,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Ledger;
 
+use Almanac\Ledger\DocumentKind;
 use OpenApi\Attributes as OA;
 
 /** How many documents of one kind and state there are. */
@@ -11,7 +12,7 @@ use OpenApi\Attributes as OA;
 final readonly class KindCountData
 {
     public function __construct(
-        #[OA\Property]
+        #[OA\Property(enum: DocumentKind::class)]
         public string $kind,
         #[OA\Property]
         public string $kindTitle,

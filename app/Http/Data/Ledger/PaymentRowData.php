@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Ledger;
 
+use Almanac\Banking\PayBy;
+use Almanac\Terms\Side;
 use App\Http\Data\Records\PartyLinkData;
 use App\Models\Payment;
 use OpenApi\Attributes as OA;
@@ -15,7 +17,7 @@ final readonly class PaymentRowData
     private function __construct(
         #[OA\Property]
         public int $id,
-        #[OA\Property(enum: ['client', 'vendor'])]
+        #[OA\Property(enum: Side::class)]
         public string $side,
         #[OA\Property(ref: '#/components/schemas/PartyLink')]
         public PartyLinkData $party,
@@ -25,7 +27,7 @@ final readonly class PaymentRowData
         public MoneyData $amount,
         #[OA\Property(ref: '#/components/schemas/Money')]
         public MoneyData $unallocated,
-        #[OA\Property]
+        #[OA\Property(enum: PayBy::class)]
         public string $payBy,
         #[OA\Property]
         public string $reference,
@@ -52,7 +54,7 @@ final readonly class PaymentRowData
             $payment->pay_by->value,
             $payment->reference,
             $payment->account_number,
-            trim(($payment->bankDetail->kind ?? '').' '.($payment->bankDetail->masked ?? '')),
+            trim($payment->bankDetail?->kindTitle().' '.($payment->bankDetail->masked ?? '')),
             $payment->is_void,
             $payment->void_reason,
         );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Ledger;
 
+use Almanac\Terms\Side;
 use OpenApi\Attributes as OA;
 
 /** How a party stands on one side in one currency. */
@@ -12,7 +13,7 @@ final readonly class SideStandingData
 {
     /** @param  list<AgeingBucketData>  $ageing */
     public function __construct(
-        #[OA\Property(enum: ['client', 'vendor'])]
+        #[OA\Property(enum: Side::class)]
         public string $side,
         #[OA\Property]
         public string $currency,

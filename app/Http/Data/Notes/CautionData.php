@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Notes;
 
+use Almanac\Cautions\CautionLevel;
+use Almanac\Cautions\CautionUse;
 use App\Models\Caution;
 use App\Models\User;
 use OpenApi\Attributes as OA;
@@ -15,9 +17,9 @@ final readonly class CautionData
     private function __construct(
         #[OA\Property]
         public int $id,
-        #[OA\Property(enum: ['note', 'stop'])]
+        #[OA\Property(enum: CautionLevel::class)]
         public string $level,
-        #[OA\Property(enum: ['any', 'billing', 'paying', 'writing'])]
+        #[OA\Property(enum: CautionUse::class)]
         public string $use,
         #[OA\Property]
         public string $text,

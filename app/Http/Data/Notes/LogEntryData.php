@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Notes;
 
+use Almanac\Records\LogKind;
 use App\Http\Data\Records\PartyLinkData;
 use App\Models\LogEntry;
 use OpenApi\Attributes as OA;
@@ -15,7 +16,7 @@ final readonly class LogEntryData
     private function __construct(
         #[OA\Property]
         public int $id,
-        #[OA\Property(enum: ['note', 'call', 'email', 'meeting', 'letter'])]
+        #[OA\Property(enum: LogKind::class)]
         public string $kind,
         #[OA\Property]
         public string $dayText,

@@ -14,11 +14,8 @@ final readonly class ChoicesData
     /**
      * @param list<NamedCodeData> $countries
      * @param list<AddressLayoutData> $layouts
-     * @param list<string> $addressUses
-     * @param list<string> $contactUses
      * @param list<OfferedData> $lists
      * @param list<NamedCodeData> $languages
-     * @param list<string> $taxNumberKinds
      * @param list<NamedCodeData> $vatCountries
      * @param list<ColleagueData> $colleagues
      * @param list<ListedTermsData> $terms
@@ -26,8 +23,6 @@ final readonly class ChoicesData
     public function __construct(
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/NamedCode'))] public array $countries,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/AddressLayout'))] public array $layouts,
-        #[OA\Property(items: new OA\Items(type: 'string'))] public array $addressUses,
-        #[OA\Property(items: new OA\Items(type: 'string'))] public array $contactUses,
         #[
             OA\Property(
                 description: 'The office’s own lists, without what is retired.',
@@ -36,7 +31,6 @@ final readonly class ChoicesData
         ]
         public array $lists,
         #[OA\Property(description: 'ISO 639.', items: new OA\Items(ref: '#/components/schemas/NamedCode'))] public array $languages,
-        #[OA\Property(items: new OA\Items(type: 'string'))] public array $taxNumberKinds,
         #[
             OA\Property(
                 description: 'Whose VAT numbers are known: ISO 3166-1 alpha-2.',
@@ -48,6 +42,8 @@ final readonly class ChoicesData
         public array $colleagues,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/ListedTerms'))]
         public array $terms,
+        #[OA\Property(ref: '#/components/schemas/Titles')]
+        public TitlesData $titles,
     ) {
     }
 }

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Office;
 
+use Almanac\Titled;
 use OpenApi\Attributes as OA;
 
-/** A code of a standard, and its name in English. */
+/** A code of a standard, or of our own, and its name in English. */
 #[OA\Schema(schema: 'NamedCode')]
 final readonly class NamedCodeData
 {
@@ -16,6 +17,22 @@ final readonly class NamedCodeData
         #[OA\Property]
         public string $name,
     ) {
+    }
+
+    /**
+     * @template T of Titled
+     *
+     * @param list<T> $cases
+     * @param (\Closure(T): string)|null $title where it is not the usual one
+     *
+     * @return list<self>
+     */
+    public static function titled(array $cases, ?\Closure $title = null): array
+    {
+        return array_map(
+            fn (Titled $case) => new self((string) $case->value, $title === null ? $case->title() : $title($case)),
+            $cases,
+        );
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Office;
 
+use Almanac\Records\PartyKind;
 use App\Models\DetailField;
 use App\Models\DetailSheet;
 use OpenApi\Attributes as OA;
@@ -18,7 +19,7 @@ final readonly class SheetData
         public int $id,
         #[OA\Property]
         public string $name,
-        #[OA\Property(description: 'Null for people and companies alike.', enum: ['person', 'company'], nullable: true)]
+        #[OA\Property(description: 'Null for people and companies alike.', enum: PartyKind::class, nullable: true)]
         public ?string $partyKind,
         #[OA\Property(description: 'Only for records of that type; empty for all.')]
         public string $type,

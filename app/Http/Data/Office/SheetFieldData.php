@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Office;
 
+use Almanac\Details\FieldKind;
+use Almanac\Readiness\Purpose;
 use App\Models\DetailField;
 use OpenApi\Attributes as OA;
 
@@ -16,14 +18,14 @@ final readonly class SheetFieldData
         public int $id,
         #[OA\Property]
         public string $name,
-        #[OA\Property(enum: ['text', 'long text', 'number', 'date', 'yes or no', 'choice', 'several choices', 'amount', 'secret'])]
+        #[OA\Property(enum: FieldKind::class)]
         public string $kind,
         #[OA\Property(items: new OA\Items(type: 'string'))] public array $options,
         #[OA\Property] public string $help,
         #[
             OA\Property(
                 description: 'What a record is not ready for without it.',
-                enum: ['write-to', 'bill', 'pay', 'tax-report'],
+                enum: Purpose::class,
                 nullable: true,
             ),
         ]

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Office;
 
+use Almanac\Access\Role;
 use App\Models\User;
 use OpenApi\Attributes as OA;
 
@@ -18,7 +19,7 @@ final readonly class UserData
         public string $name,
         #[OA\Property]
         public string $email,
-        #[OA\Property(enum: ['administrator', 'clerk', 'approver', 'reader'])]
+        #[OA\Property(enum: Role::class)]
         public string $role,
         #[OA\Property(description: 'No longer at the office: cannot sign in, and stays in the log.')]
         public bool $isRetired,

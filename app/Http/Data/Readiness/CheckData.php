@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data\Readiness;
 
 use Almanac\Readiness\Check;
+use Almanac\Readiness\CheckState;
 use OpenApi\Attributes as OA;
 
 /** One thing a record needs for a purpose. */
@@ -14,7 +15,7 @@ final readonly class CheckData
     private function __construct(
         #[OA\Property]
         public string $name,
-        #[OA\Property(enum: ['passed', 'missing', 'doubtful'])]
+        #[OA\Property(enum: CheckState::class)]
         public string $state,
         #[OA\Property(description: 'What to do; empty when it passed.')]
         public string $todo,

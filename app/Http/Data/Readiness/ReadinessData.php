@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Readiness;
 
+use Almanac\Readiness\Purpose;
 use Almanac\Readiness\Readiness;
 use OpenApi\Attributes as OA;
 
@@ -13,7 +14,7 @@ final readonly class ReadinessData
 {
     /** @param  list<CheckData>  $checks */
     private function __construct(
-        #[OA\Property(enum: ['write-to', 'bill', 'pay', 'tax-report'])]
+        #[OA\Property(enum: Purpose::class)]
         public string $purpose,
         #[OA\Property(description: 'As in "to bill".')]
         public string $words,

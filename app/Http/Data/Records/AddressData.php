@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
+use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Addresses\CountryNames;
 use Almanac\Addresses\Formatter;
 use Almanac\Calendar\Day;
@@ -58,7 +59,7 @@ final readonly class AddressData
         public string $attention,
         #[OA\Property(description: 'Who takes it in for them.')]
         public string $careOf,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
+        #[OA\Property(items: new OA\Items(type: 'string', enum: Purpose::class))]
         public array $uses,
         #[OA\Property]
         public bool $isPrimary,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
+use Almanac\Reach\ContactKind;
+use Almanac\Reach\ContactUse;
 use App\Models\ContactPoint;
 use OpenApi\Attributes as OA;
 
@@ -14,7 +16,7 @@ final readonly class ContactPointData
     private function __construct(
         #[OA\Property]
         public int $id,
-        #[OA\Property(enum: ['phone', 'email', 'website', 'handle', 'profile'])]
+        #[OA\Property(enum: ContactKind::class)]
         public string $kind,
         #[OA\Property(description: 'As somebody typed it.')]
         public string $value,
@@ -24,7 +26,7 @@ final readonly class ContactPointData
         public string $uri,
         #[OA\Property]
         public string $label,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
+        #[OA\Property(items: new OA\Items(type: 'string', enum: ContactUse::class))]
         public array $uses,
         #[OA\Property]
         public bool $isPrimary,

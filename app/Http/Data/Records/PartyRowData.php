@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data\Records;
 
 use Almanac\Calendar\Day;
+use Almanac\Records\PartyKind;
 use App\Facts\Records\RecordRow;
 use App\Models\Party;
 use OpenApi\Attributes as OA;
@@ -18,7 +19,7 @@ final readonly class PartyRowData
     private function __construct(
         #[OA\Property]
         public int $id,
-        #[OA\Property(enum: ['person', 'company'])]
+        #[OA\Property(enum: PartyKind::class)]
         public string $kind,
         #[OA\Property]
         public int $number,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
+use Almanac\Details\FieldKind;
 use Almanac\Details\FieldReader;
 use App\Facts\Details\Sheets;
 use App\Models\DetailField;
@@ -19,7 +20,7 @@ final readonly class RecordFieldData
         public int $id,
         #[OA\Property]
         public string $name,
-        #[OA\Property(enum: ['text', 'long text', 'number', 'date', 'yes or no', 'choice', 'several choices', 'amount', 'secret'])]
+        #[OA\Property(enum: FieldKind::class)]
         public string $kind,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $options,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data\Records;
 
 use Almanac\Calendar\Day;
+use Almanac\Names\TogetherAs;
 use App\Facts\Records\RecordRow;
 use App\Models\Party;
 use App\Models\Relation;
@@ -19,7 +20,7 @@ final readonly class RelationData
         public int $id,
         #[OA\Property(description: 'What the other is to this one.')]
         public string $kind,
-        #[OA\Property(description: 'Of spouses: how they are written to.', enum: ['each alone', 'both names', 'Mr. and Mrs.'])]
+        #[OA\Property(description: 'Of spouses: how they are written to.', enum: TogetherAs::class)]
         public string $together,
         #[OA\Property(ref: '#/components/schemas/PartyRow')]
         public PartyRowData $party,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
+use Almanac\TaxIds\TaxIdKind;
 use App\Models\TaxNumber;
 use OpenApi\Attributes as OA;
 
@@ -14,8 +15,10 @@ final readonly class TaxNumberData
     private function __construct(
         #[OA\Property]
         public int $id,
-        #[OA\Property]
+        #[OA\Property(enum: TaxIdKind::class)]
         public string $kind,
+        #[OA\Property(description: 'As in VAT number.')]
+        public string $kindTitle,
         #[OA\Property(description: 'ISO 3166-1 alpha-2, of a VAT number.')]
         public string $country,
         #[OA\Property(description: 'Its last signs.')]
@@ -25,6 +28,6 @@ final readonly class TaxNumberData
 
     public static function of(TaxNumber $number): self
     {
-        return new self($number->id, $number->kind->value, $number->country, $number->masked);
+        return new self($number->id, $number->kind->value, $number->kind->title(), $number->country, $number->masked);
     }
 }

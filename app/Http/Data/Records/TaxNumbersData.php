@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
+use Almanac\TaxIds\ReportChoice;
 use OpenApi\Attributes as OA;
 
 /** The section "Tax numbers". */
@@ -24,7 +25,7 @@ final readonly class TaxNumbersData
         public string $formBy,
         #[OA\Property(description: 'The file of the record that it is.', nullable: true)]
         public ?int $formFileId,
-        #[OA\Property(enum: ['by the rule', 'always', 'never'])]
+        #[OA\Property(enum: ReportChoice::class)]
         public string $reportChoice,
         #[OA\Property]
         public bool $isAttorney,

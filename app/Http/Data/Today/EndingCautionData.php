@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Today;
 
+use Almanac\Cautions\CautionLevel;
 use App\Http\Data\Records\PartyLinkData;
 use App\Models\Caution;
 use OpenApi\Attributes as OA;
@@ -17,7 +18,7 @@ final readonly class EndingCautionData
         public int $id,
         #[OA\Property(ref: '#/components/schemas/PartyLink')]
         public PartyLinkData $party,
-        #[OA\Property(enum: ['note', 'stop'])]
+        #[OA\Property(enum: CautionLevel::class)]
         public string $level,
         #[OA\Property]
         public string $text,

@@ -5,24 +5,28 @@ declare(strict_types=1);
 namespace App\Http\Requests\Access;
 
 use App\Http\Requests\Rules\GoodPassword;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 use App\Models\User;
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'PasswordInput', required: ['current', 'password'], properties: [
-    new OA\Property('current', description: 'The one that holds now.', type: 'string'),
-    new OA\Property('password', type: 'string', minLength: 12),
-])]
-final class PasswordRequest extends FormRequest
+final class PasswordRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
+    {
+        return Shape::named('PasswordInput', [
+            'current' => Input::text(200)->filled()->says('The one that holds now.'),
+            'password' => Input::text(200)->filled(),
+        ]);
+    }
+
+    protected function furtherRules(): array
     {
         $user = $this->user();
 
         return [
-            'current' => ['bail', 'required', 'string', 'current_password:sanctum'],
-            'password' => ['required', 'string', new GoodPassword($user instanceof User ? [$user->email, $user->name] : [])],
+            'current' => ['current_password:sanctum'],
+            'password' => [new GoodPassword($user instanceof User ? [$user->email, $user->name] : [])],
         ];
     }
 

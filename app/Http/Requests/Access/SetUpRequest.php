@@ -5,34 +5,28 @@ declare(strict_types=1);
 namespace App\Http\Requests\Access;
 
 use App\Http\Requests\Rules\GoodPassword;
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 use Symfony\Component\Intl\Countries;
 
-#[OA\Schema(schema: 'SetUpInput', required: ['officeName', 'country', 'name', 'email', 'password'], properties: [
-    new OA\Property('officeName', type: 'string'),
-    new OA\Property('country', description: 'ISO 3166-1 alpha-2.', type: 'string'),
-    new OA\Property('name', type: 'string'),
-    new OA\Property('email', type: 'string'),
-    new OA\Property('password', type: 'string', minLength: 12),
-])]
-final class SetUpRequest extends FormRequest
+final class SetUpRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'officeName' => ['required', 'string', 'max:200'],
-            'country' => ['required', Rule::in(Countries::getCountryCodes())],
-            'name' => ['required', 'string', 'max:200'],
-            'email' => ['required', 'email:rfc', 'max:254'],
-            'password' => [
-                'required',
-                'string',
-                new GoodPassword(array_values(array_filter($this->only('email', 'name'), is_string(...)))),
-            ],
-        ];
+        return Shape::named('SetUpInput', [
+            'officeName' => Input::text(200)->filled(),
+            'country' => Input::text(2)->filled('US')->also(Rule::in(Countries::getCountryCodes()))->says('ISO 3166-1 alpha-2.'),
+            'name' => Input::text(200)->filled(),
+            'email' => Input::text(254)->filled('maud@orreryvane.example')->also('email:rfc'),
+            'password' => Input::text(200)->filled('a wheel within a wheel'),
+        ]);
+    }
+
+    protected function furtherRules(): array
+    {
+        return ['password' => [new GoodPassword(array_values(array_filter($this->only('email', 'name'), is_string(...))))]];
     }
 
     /** @return array<string, string> */

@@ -4,22 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Access;
 
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'SignInInput', required: ['email', 'password'], properties: [
-    new OA\Property('email', type: 'string'),
-    new OA\Property('password', type: 'string'),
-])]
-class SignInRequest extends FormRequest
+class SignInRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'email' => ['required', 'string', 'max:254'],
-            'password' => ['required', 'string', 'max:200'],
-        ];
+        return Shape::named('SignInInput', [
+            'email' => Input::text(254)->filled(),
+            'password' => Input::text(200)->filled(),
+        ]);
     }
 
     /** @return array<string, string> */

@@ -5,14 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Requests\Access;
 
 use App\Actions\Access\KeepAccess;
-use OpenApi\Attributes as OA;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'TokenInput', required: ['email', 'password', 'name'], properties: [
-    new OA\Property('email', type: 'string'),
-    new OA\Property('password', type: 'string'),
-    new OA\Property('name', description: 'What the token is for.', type: 'string'),
-    new OA\Property('days', description: 'For how many days it holds; 90 without it, 366 at the most.', type: 'integer'),
-])]
 final class TokenRequest extends SignInRequest
 {
     private const USUAL_DAYS = 90;
@@ -22,12 +17,11 @@ final class TokenRequest extends SignInRequest
         return $this->integer('days', self::USUAL_DAYS);
     }
 
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            ...parent::rules(),
-            'name' => ['required', 'string', 'max:80'],
-            'days' => ['integer:strict', 'between:1,'.KeepAccess::MOST_DAYS],
-        ];
+        return parent::shape()->and('TokenInput', [
+            'name' => Input::text(80)->filled()->says('What the token is for.'),
+            'days' => Input::whole(1, KeepAccess::MOST_DAYS)->optional()->says('For how many days it holds; 90 without it.'),
+        ]);
     }
 }

@@ -5,41 +5,25 @@ declare(strict_types=1);
 namespace App\Http\Requests\Banking;
 
 use Almanac\Banking\AccountKind;
-use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
+use Almanac\Banking\AccountUse;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[
-    OA\Schema(
-        schema: 'BankDetailInput',
-        required: ['kind', 'iban', 'bic', 'routing', 'sortCode', 'account', 'use', 'holder', 'bankName'],
-        properties: [
-            new OA\Property('kind', type: 'string', enum: ['IBAN', 'US account', 'UK account']),
-            new OA\Property('iban', type: 'string'),
-            new OA\Property('bic', type: 'string'),
-            new OA\Property('routing', type: 'string'),
-            new OA\Property('sortCode', type: 'string'),
-            new OA\Property('account', type: 'string'),
-            new OA\Property('use', type: 'string', enum: ['checking', 'savings']),
-            new OA\Property('holder', description: 'In whose name the account is.', type: 'string'),
-            new OA\Property('bankName', type: 'string'),
-        ],
-    ),
-]
-final class BankDetailRequest extends FormRequest
+final class BankDetailRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'kind' => ['required', Rule::enum(AccountKind::class)],
-            'iban' => ['present', 'string', 'max:200'],
-            'bic' => ['present', 'string', 'max:200'],
-            'routing' => ['present', 'string', 'max:200'],
-            'sortCode' => ['present', 'string', 'max:200'],
-            'account' => ['present', 'string', 'max:200'],
-            'use' => ['required', Rule::in(['checking', 'savings'])],
-            'holder' => ['present', 'string', 'max:200'], 'bankName' => ['present', 'string', 'max:200'],
-        ];
+        return Shape::named('BankDetailInput', [
+            'kind' => Input::oneOf(AccountKind::class),
+            'iban' => Input::text(200),
+            'bic' => Input::text(200),
+            'routing' => Input::text(200),
+            'sortCode' => Input::text(200),
+            'account' => Input::text(200),
+            'use' => Input::oneOf(AccountUse::class),
+            'holder' => Input::text(200)->says('In whose name the account is.'),
+            'bankName' => Input::text(200),
+        ]);
     }
 }

@@ -4,25 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Banking;
 
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'CardInput', required: ['number', 'expires', 'holder', 'postcode'], properties: [
-    new OA\Property('number', description: 'Checked, handed to the vault, and not kept.', type: 'string'),
-    new OA\Property('expires', description: 'As in 04/28.', type: 'string'),
-    new OA\Property('holder', type: 'string'),
-    new OA\Property('postcode', description: 'Of the billing address.', type: 'string'),
-])]
-final class CardRequest extends FormRequest
+final class CardRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'number' => ['present', 'string', 'max:200'],
-            'expires' => ['present', 'string', 'max:200'],
-            'holder' => ['present', 'string', 'max:200'],
-            'postcode' => ['present', 'string', 'max:200'],
-        ];
+        return Shape::named('CardInput', [
+            'number' => Input::text(200)->says('Checked, handed to the vault, and not kept.'),
+            'expires' => Input::text(200)->says('As in 04/28.'),
+            'holder' => Input::text(200),
+            'postcode' => Input::text(200)->says('Of the billing address.'),
+        ]);
     }
 }

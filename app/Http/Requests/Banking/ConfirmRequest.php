@@ -5,19 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Requests\Banking;
 
 use Almanac\Banking\Confirmation;
-use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'ConfirmInput', required: ['how'], properties: [
-    new OA\Property('how', type: 'string', enum: ['called a number known before', 'by letter', 'in person']),
-])]
-final class ConfirmRequest extends FormRequest
+final class ConfirmRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return ['how' => ['required', Rule::enum(Confirmation::class)]];
+        return Shape::named('ConfirmInput', [
+            'how' => Input::oneOf(Confirmation::class),
+        ]);
     }
 
     /** @return array<string, string> */

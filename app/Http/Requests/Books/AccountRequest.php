@@ -5,32 +5,19 @@ declare(strict_types=1);
 namespace App\Http\Requests\Books;
 
 use Almanac\Ledger\AccountKind;
-use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[
-    OA\Schema(
-        schema: 'AccountInput',
-        required: ['code', 'name', 'kind', 'isRetired'],
-        properties: [
-            new OA\Property('code', type: 'string'),
-            new OA\Property('name', type: 'string'),
-            new OA\Property('kind', type: 'string', enum: ['income', 'expense', 'asset', 'liability', 'equity']),
-            new OA\Property('isRetired', type: 'boolean'),
-        ],
-    ),
-]
-final class AccountRequest extends FormRequest
+final class AccountRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'code' => ['present', 'string', 'max:300'],
-            'name' => ['present', 'string', 'max:300'],
-            'kind' => ['required', Rule::enum(AccountKind::class)],
-            'isRetired' => ['required', 'boolean:strict'],
-        ];
+        return Shape::named('AccountInput', [
+            'code' => Input::text(300),
+            'name' => Input::text(300),
+            'kind' => Input::oneOf(AccountKind::class),
+            'isRetired' => Input::flag(),
+        ]);
     }
 }

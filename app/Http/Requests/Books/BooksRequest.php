@@ -5,34 +5,20 @@ declare(strict_types=1);
 namespace App\Http\Requests\Books;
 
 use Almanac\Ledger\AgeingBy;
-use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[
-    OA\Schema(
-        schema: 'BooksInput',
-        required: ['ageingBy', 'warnAfter', 'lateRate', 'latePerMonth', 'keepsUsHolidays'],
-        properties: [
-            new OA\Property('ageingBy', type: 'string', enum: ['due date', 'document date']),
-            new OA\Property('warnAfter', type: 'integer'),
-            new OA\Property('lateRate', type: 'string'),
-            new OA\Property('latePerMonth', type: 'boolean'),
-            new OA\Property('keepsUsHolidays', type: 'boolean'),
-        ],
-    ),
-]
-final class BooksRequest extends FormRequest
+final class BooksRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'ageingBy' => ['required', Rule::enum(AgeingBy::class)],
-            'warnAfter' => ['required', 'integer'],
-            'lateRate' => ['present', 'string', 'max:300'],
-            'latePerMonth' => ['required', 'boolean:strict'],
-            'keepsUsHolidays' => ['required', 'boolean:strict'],
-        ];
+        return Shape::named('BooksInput', [
+            'ageingBy' => Input::oneOf(AgeingBy::class),
+            'warnAfter' => Input::id(),
+            'lateRate' => Input::text(300),
+            'latePerMonth' => Input::flag(),
+            'keepsUsHolidays' => Input::flag(),
+        ]);
     }
 }

@@ -4,21 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Books;
 
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'CostCentreInput', required: ['group', 'name', 'isRetired'], properties: [
-    new OA\Property('group', type: 'string'), new OA\Property('name', type: 'string'), new OA\Property('isRetired', type: 'boolean'),
-])]
-final class CostCentreRequest extends FormRequest
+final class CostCentreRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'group' => ['present', 'string', 'max:300'],
-            'name' => ['present', 'string', 'max:300'],
-            'isRetired' => ['required', 'boolean:strict'],
-        ];
+        return Shape::named('CostCentreInput', [
+            'group' => Input::text(300),
+            'name' => Input::text(300),
+            'isRetired' => Input::flag(),
+        ]);
     }
 }

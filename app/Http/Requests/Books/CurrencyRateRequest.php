@@ -4,29 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Books;
 
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[
-    OA\Schema(
-        schema: 'CurrencyRateInput',
-        required: ['currency', 'day', 'rate'],
-        properties: [
-            new OA\Property('currency', type: 'string'),
-            new OA\Property('day', description: 'Empty for today.', type: 'string'),
-            new OA\Property('rate', type: 'string'),
-        ],
-    ),
-]
-final class CurrencyRateRequest extends FormRequest
+final class CurrencyRateRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'currency' => ['present', 'string', 'max:300'],
-            'day' => ['present', 'string', 'max:300'],
-            'rate' => ['present', 'string', 'max:300'],
-        ];
+        return Shape::named('CurrencyRateInput', [
+            'currency' => Input::text(300),
+            'day' => Input::text(300)->says('Empty for today.'),
+            'rate' => Input::text(300),
+        ]);
     }
 }

@@ -5,36 +5,21 @@ declare(strict_types=1);
 namespace App\Http\Requests\Books;
 
 use Almanac\Terms\Side;
-use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[
-    OA\Schema(
-        schema: 'TaxRateInput',
-        required: ['name', 'percent', 'side', 'since', 'until', 'isRetired'],
-        properties: [
-            new OA\Property('name', type: 'string'),
-            new OA\Property('percent', type: 'string'),
-            new OA\Property('side', type: 'string', enum: ['client', 'vendor']),
-            new OA\Property('since', type: 'string'),
-            new OA\Property('until', type: 'string'),
-            new OA\Property('isRetired', type: 'boolean'),
-        ],
-    ),
-]
-final class TaxRateRequest extends FormRequest
+final class TaxRateRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'name' => ['present', 'string', 'max:300'],
-            'percent' => ['present', 'string', 'max:300'],
-            'since' => ['present', 'string', 'max:300'],
-            'until' => ['present', 'string', 'max:300'],
-            'side' => ['required', Rule::enum(Side::class)],
-            'isRetired' => ['required', 'boolean:strict'],
-        ];
+        return Shape::named('TaxRateInput', [
+            'name' => Input::text(300),
+            'percent' => Input::text(300),
+            'side' => Input::oneOf(Side::class),
+            'since' => Input::text(300),
+            'until' => Input::text(300),
+            'isRetired' => Input::flag(),
+        ]);
     }
 }

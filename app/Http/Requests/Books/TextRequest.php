@@ -4,19 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Books;
 
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'TextInput', required: ['text'], properties: [
-    new OA\Property('text', description: 'What stands in the file.', type: 'string'),
-])]
-final class TextRequest extends FormRequest
+final class TextRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'text' => ['required', 'string', 'max:2000000'],
-        ];
+        return Shape::named('TextInput', [
+            'text' => Input::text(2000000)->filled()->says('What stands in the file.'),
+        ]);
     }
 }

@@ -6,20 +6,15 @@ namespace App\Http\Requests\Files;
 
 use Almanac\Files\FileKind;
 use App\Http\Requests\UploadRequest;
-use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'FileUpload', required: ['file', 'kind'], properties: [
-    new OA\Property('file', type: 'string', format: 'binary'),
-    new OA\Property('kind', type: 'string', enum: ['contract', 'certificate', 'form', 'photo', 'letter', 'other']),
-])]
 final class AddFileRequest extends UploadRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
         // How large it may be is said by what keeps it.
-        return ['file' => ['required', 'file'], 'kind' => ['required', Rule::enum(FileKind::class)]];
+        return Shape::named('FileUpload', ['file' => Input::file(), 'kind' => Input::oneOf(FileKind::class)]);
     }
 
     public function kind(): FileKind

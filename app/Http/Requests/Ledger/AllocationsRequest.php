@@ -4,30 +4,24 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Ledger;
 
-use App\Http\Requests\Rules\ItemList;
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'AllocationsInput', required: ['allocations'], properties: [
-    new OA\Property('allocations', type: 'array', items: new OA\Items(ref: '#/components/schemas/AllocationInput')),
-])]
-final class AllocationsRequest extends FormRequest
+final class AllocationsRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public static function ofAllocations(): array
+    public static function shape(): Shape
     {
-        return [
-            'allocations' => ['present', new ItemList, 'max:500'],
-            'allocations.*.documentId' => ['required', 'integer:strict'],
-            'allocations.*.amount' => ['present', 'string', 'max:1000'],
-            'allocations.*.discount' => ['present', 'string', 'max:1000'],
-        ];
+        return Shape::named('AllocationsInput', ['allocations' => self::part()]);
     }
 
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function part(): Input
     {
-        return self::ofAllocations();
+        return Input::listOf(Shape::named('AllocationInput', [
+            'documentId' => Input::id(),
+            'amount' => Input::text(),
+            'discount' => Input::text()->says('For early payment; empty for none.'),
+        ]), 500);
     }
 
     /** @return list<array{documentId: int, amount: string, discount: string}> */

@@ -4,24 +4,33 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Ledger;
 
-use App\Http\Requests\Rules\ItemList;
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Actions\Records\Following;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'FollowInput', required: ['documentIds', 'withTerms'], properties: [
-    new OA\Property('documentIds', type: 'array', items: new OA\Items(type: 'integer')),
-    new OA\Property('withTerms', description: 'Whether they are due as the terms of the record have it now.', type: 'boolean'),
-])]
-final class FollowRequest extends FormRequest
+/** Which documents take over what is saved, or was. */
+final class FollowRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'documentIds' => ['present', new ItemList(), 'max:5000'],
-            'documentIds.*' => ['integer:strict'],
-            'withTerms' => ['required', 'boolean:strict'],
-        ];
+        return Shape::named('FollowInput', [
+            'documentIds' => Input::listOf(Input::id(), 5000),
+            'withTerms' => Input::flag()->says('Whether they are due as the terms of the record have it now.'),
+        ]);
+    }
+
+    /** As part of another request. */
+    public static function part(string $says): Input
+    {
+        return Input::of(self::shape())->orNull()->optional()->says($says);
+    }
+
+    /** What stands at that part; null for none. */
+    public static function read(mixed $input): ?Following
+    {
+        /** @var array{documentIds: list<int>, withTerms: bool}|null $input */
+        return $input === null ? null : new Following($input['documentIds'], $input['withTerms']);
     }
 
     /** @return list<int> */

@@ -5,13 +5,18 @@ declare(strict_types=1);
 namespace App\Http\Requests\Ledger;
 
 use App\Http\Requests\UploadRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'ImportUpload', required: ['file'], properties: [
-    new OA\Property('file', description: 'CSV, or a UBL 2.1 invoice or credit note; at most 25 MB.', type: 'string', format: 'binary'),
-])]
 final class ImportRequest extends UploadRequest
 {
+    public static function shape(): Shape
+    {
+        return Shape::named('ImportUpload', [
+            'file' => Input::file(self::MOST)->says('CSV, or a UBL 2.1 invoice or credit note; at most 25 MB.'),
+        ]);
+    }
+
     /** @return array<string, string> */
     public function messages(): array
     {

@@ -4,21 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Ledger;
 
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'IssueInput', required: ['isConfirmed', 'version'], properties: [
-    new OA\Property('isConfirmed', description: 'Whether somebody was asked about the credit limit, and said yes.', type: 'boolean'),
-    new OA\Property('version', description: 'The one that was read.', type: 'integer'),
-])]
-final class IssueRequest extends FormRequest
+final class IssueRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'isConfirmed' => ['required', 'boolean:strict'],
-            'version' => ['required', 'integer:strict'],
-        ];
+        return Shape::named('IssueInput', [
+            'isConfirmed' => Input::flag()->says('Whether somebody was asked about the credit limit, and said yes.'),
+            'version' => Input::id()->says('The one that was read.'),
+        ]);
     }
 }

@@ -5,26 +5,19 @@ declare(strict_types=1);
 namespace App\Http\Requests\Ledger;
 
 use Almanac\Terms\Side;
-use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'OpeningInput', required: ['side', 'amount', 'currency', 'asOf'], properties: [
-    new OA\Property('side', type: 'string', enum: ['client', 'vendor']),
-    new OA\Property('amount', type: 'string'),
-    new OA\Property('currency', type: 'string'),
-    new OA\Property('asOf', description: 'The day it was owed, and ages from.', type: 'string'),
-])]
-final class OpeningRequest extends FormRequest
+final class OpeningRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'side' => ['required', Rule::enum(Side::class)],
-            'amount' => ['present', 'string', 'max:1000'],
-            'currency' => ['present', 'string', 'max:1000'],
-            'asOf' => ['present', 'string', 'max:1000'],
-        ];
+        return Shape::named('OpeningInput', [
+            'side' => Input::oneOf(Side::class),
+            'amount' => Input::text(),
+            'currency' => Input::text(),
+            'asOf' => Input::text()->says('The day it was owed, and ages from.'),
+        ]);
     }
 }

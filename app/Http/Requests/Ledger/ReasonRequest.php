@@ -4,22 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Ledger;
 
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'ReasonInput', required: ['reason', 'amount'], properties: [
-    new OA\Property('reason', type: 'string'),
-    new OA\Property('amount', description: 'What of it is written off; empty for all that is open.', type: 'string'),
-])]
-final class ReasonRequest extends FormRequest
+final class ReasonRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'reason' => ['required', 'string', 'max:300'],
-            'amount' => ['present', 'string', 'max:1000'],
-        ];
+        return Shape::named('ReasonInput', [
+            'reason' => Input::text(300)->filled(),
+            'amount' => Input::text()->says('What of it is written off; empty for all that is open.'),
+        ]);
     }
 
     /** @return array<string, string> */

@@ -4,21 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Ledger;
 
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'SendInput', required: ['to', 'text'], properties: [
-    new OA\Property('to', description: 'Addresses, with commas between; empty for where such documents go.', type: 'string'),
-    new OA\Property('text', type: 'string'),
-])]
-final class SendRequest extends FormRequest
+final class SendRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'to' => ['present', 'string', 'max:1000'],
-            'text' => ['present', 'string', 'max:5000'],
-        ];
+        return Shape::named('SendInput', [
+            'to' => Input::text()->says('Addresses, with commas between; empty for where such documents go.'),
+            'text' => Input::text(5000),
+        ]);
     }
 }

@@ -5,29 +5,23 @@ declare(strict_types=1);
 namespace App\Http\Requests\Ledger;
 
 use Almanac\Terms\Side;
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 
 /** For which side and time a statement is asked. */
-#[OA\Schema(schema: 'StatementInput', required: ['side', 'currency', 'from', 'to'], properties: [
-    new OA\Property('side', type: 'string', enum: ['client', 'vendor']),
-    new OA\Property('currency', type: 'string'),
-    new OA\Property('from', description: 'A date as people type it; empty for the beginning.', type: 'string'),
-    new OA\Property('to', description: 'Empty for today.', type: 'string'),
-])]
-final class StatementRequest extends FormRequest
+final class StatementRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'side' => ['required', Rule::enum(Side::class)],
-            'currency' => ['required', 'string', 'size:3'],
-            'from' => ['nullable', 'string', 'max:40'],
-            'to' => ['nullable', 'string', 'max:40'],
-            'format' => ['nullable', Rule::in(['json', 'pdf', 'csv'])],
-        ];
+        return Shape::named('StatementInput', [
+            'side' => Input::oneOf(Side::class),
+            'currency' => Input::text(3)->filled('USD')->also('size:3'),
+            'from' => Input::text(40)->optional()->says('A date as people type it; empty for the beginning.'),
+            'to' => Input::text(40)->optional()->says('Empty for today.'),
+            'format' => Input::text(4)->optional()->also(Rule::in(['json', 'pdf', 'csv'])),
+        ]);
     }
 
     /** @return array{side: string, currency: string, from: string, to: string} */

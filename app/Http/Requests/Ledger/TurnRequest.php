@@ -5,22 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Requests\Ledger;
 
 use Almanac\Ledger\DocumentKind;
-use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'TurnInput', required: ['kind', 'isConfirmed'], properties: [
-    new OA\Property('kind', description: 'What it becomes.', type: 'string'),
-    new OA\Property('isConfirmed', description: 'Whether somebody was asked when nothing is left of it, and said yes.', type: 'boolean'),
-])]
-final class TurnRequest extends FormRequest
+final class TurnRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'kind' => ['required', Rule::in(array_column(DocumentKind::cases(), 'value'))],
-            'isConfirmed' => ['required', 'boolean:strict'],
-        ];
+        return Shape::named('TurnInput', [
+            'kind' => Input::oneOf(DocumentKind::class)->says('What it becomes.'),
+            'isConfirmed' => Input::flag()->says('Whether somebody was asked when nothing is left of it, and said yes.'),
+        ]);
     }
 }

@@ -8,65 +8,34 @@ use Almanac\Access\Permission;
 use Almanac\LookAlikes\Likeness;
 use Almanac\Reach\EmailAddress;
 use Almanac\Reach\PhoneNumber;
+use Almanac\Records\PartyKind;
 use Almanac\Refusal;
 use Almanac\TaxIds\TaxId;
 use Almanac\TaxIds\TaxIdKind;
-use App\Http\Requests\Rules\IdOrNull;
-use App\Http\Requests\Rules\ItemList;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 use App\Models\Office;
 use App\Models\TaxNumber;
-use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 
-#[
-    OA\Schema(
-        schema: 'LookAlikesInput',
-        required: ['kind', 'given', 'family', 'name', 'phones', 'emails', 'taxNumbers', 'exceptId'],
-        properties: [
-            new OA\Property('kind', type: 'string', enum: ['person', 'company']),
-            new OA\Property('given', type: 'string'),
-            new OA\Property('family', type: 'string'),
-            new OA\Property('name', description: 'Of a company.', type: 'string'),
-            new OA\Property('phones', description: 'As they are typed.', type: 'array', items: new OA\Items(type: 'string')),
-            new OA\Property('emails', type: 'array', items: new OA\Items(type: 'string')),
-            new OA\Property('taxNumbers', type: 'array', items: new OA\Items(ref: '#/components/schemas/TypedTaxNumber')),
-            new OA\Property('exceptId', description: 'The record that is being edited.', type: 'integer', nullable: true),
-        ],
-    ),
-]
-#[
-    OA\Schema(
-        schema: 'TypedTaxNumber',
-        required: ['kind', 'country', 'value'],
-        properties: [
-            new OA\Property('kind', type: 'string'),
-            new OA\Property('country', type: 'string'),
-            new OA\Property('value', description: 'As it is typed.', type: 'string'),
-        ],
-    ),
-]
-final class LookAlikesRequest extends FormRequest
+final class LookAlikesRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'kind' => ['required', Rule::in(['person', 'company'])],
-            'given' => ['present', 'string', 'max:1000'],
-            'family' => ['present', 'string', 'max:1000'],
-            'name' => ['present', 'string', 'max:1000'],
-            'phones' => ['present', new ItemList, 'max:50'],
-            'phones.*' => ['string', 'max:200'],
-            'emails' => ['present', new ItemList, 'max:50'],
-            'emails.*' => ['string', 'max:300'],
-            'taxNumbers' => ['present', new ItemList, 'max:20'],
-            'taxNumbers.*' => ['array'],
-            'taxNumbers.*.kind' => ['required', Rule::enum(TaxIdKind::class)],
-            'taxNumbers.*.country' => ['present', 'string', 'max:10'],
-            'taxNumbers.*.value' => ['present', 'string', 'max:200'],
-            'exceptId' => ['present', new IdOrNull],
-        ];
+        return Shape::named('LookAlikesInput', [
+            'kind' => Input::oneOf(PartyKind::class),
+            'given' => Input::text(),
+            'family' => Input::text(),
+            'name' => Input::text()->says('Of a company.'),
+            'phones' => Input::listOf(Input::text(200), 50)->says('As they are typed.'),
+            'emails' => Input::listOf(Input::text(300), 50),
+            'taxNumbers' => Input::listOf(Shape::named('TypedTaxNumber', [
+                'kind' => Input::oneOf(TaxIdKind::class),
+                'country' => Input::text(10),
+                'value' => Input::text(200)->says('As it is typed.'),
+            ]), 20),
+            'exceptId' => Input::id()->orNull()->says('The record that is being edited.'),
+        ]);
     }
 
     /** Whether private numbers are asked about. */

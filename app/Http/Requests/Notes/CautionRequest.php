@@ -6,28 +6,20 @@ namespace App\Http\Requests\Notes;
 
 use Almanac\Cautions\CautionLevel;
 use Almanac\Cautions\CautionUse;
-use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'CautionInput', required: ['level', 'use', 'text', 'since', 'until'], properties: [
-    new OA\Property('level', type: 'string', enum: ['note', 'stop']),
-    new OA\Property('use', type: 'string', enum: ['any', 'billing', 'paying', 'writing']),
-    new OA\Property('text', type: 'string'),
-    new OA\Property('since', description: 'A date as people type it, or empty.', type: 'string'),
-    new OA\Property('until', type: 'string'),
-])]
-final class CautionRequest extends FormRequest
+final class CautionRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'level' => ['required', Rule::enum(CautionLevel::class)],
-            'use' => ['required', Rule::enum(CautionUse::class)],
-            'text' => ['present', 'string', 'max:2000'],
-            'since' => ['present', 'string', 'max:60'],
-            'until' => ['present', 'string', 'max:60'],
-        ];
+        return Shape::named('CautionInput', [
+            'level' => Input::oneOf(CautionLevel::class),
+            'use' => Input::oneOf(CautionUse::class),
+            'text' => Input::text(2000),
+            'since' => Input::text(60)->says('A date as people type it, or empty.'),
+            'until' => Input::text(60),
+        ]);
     }
 }

@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Notes;
 
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'PinInput', required: ['isPinned'], properties: [new OA\Property('isPinned', type: 'boolean')])]
-final class PinRequest extends FormRequest
+final class PinRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return ['isPinned' => ['required', 'boolean:strict']];
+        return Shape::named('PinInput', [
+            'isPinned' => Input::flag(),
+        ]);
     }
 }

@@ -4,23 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Office;
 
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'ListItemInput', required: ['name', 'inverse'], properties: [
-    new OA\Property('name', type: 'string'),
-    new OA\Property('inverse', description: 'How it is told from the other end; empty when that is the same.', type: 'string'),
-    new OA\Property('isRetired', description: 'Of an entry that is there.', type: 'boolean'),
-])]
-final class ListItemRequest extends FormRequest
+final class ListItemRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'name' => ['present', 'string', 'max:1000'],
-            'inverse' => ['present', 'string', 'max:1000'],
-            'isRetired' => [$this->isMethod('POST') ? 'sometimes' : 'required', 'boolean:strict'],
-        ];
+        return Shape::named('ListItemInput', [
+            'name' => Input::text(),
+            'inverse' => Input::text()->says('How it is told from the other end; empty when that is the same.'),
+            'isRetired' => Input::flag()->optional()->says('Of an entry that is there.'),
+        ]);
     }
 }

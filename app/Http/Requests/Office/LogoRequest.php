@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Requests\Office;
 
 use App\Http\Requests\UploadRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'LogoUpload', required: ['file'], properties: [
-    new OA\Property('file', description: 'PNG, JPEG, GIF or WebP; at most 5 MB.', type: 'string', format: 'binary'),
-])]
 final class LogoRequest extends UploadRequest
 {
+    public static function shape(): Shape
+    {
+        return Shape::named('LogoUpload', ['file' => Input::file(self::MOST)->says('PNG, JPEG, GIF or WebP; at most 5 MB.')]);
+    }
 }

@@ -4,68 +4,30 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Office;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 use Symfony\Component\Intl\Countries;
 
-#[
-    OA\Schema(
-        schema: 'OfficeInput',
-        required: [
-            'name',
-            'country',
-            'lines',
-            'locality',
-            'region',
-            'postcode',
-            'monthFirst',
-            'decimalComma',
-            'timeZone',
-            'phone',
-            'email',
-            'howToPay',
-        ],
-        properties: [
-            new OA\Property('name', type: 'string'),
-            new OA\Property('country', description: 'ISO 3166-1 alpha-2.', type: 'string'),
-            new OA\Property('lines', type: 'string'),
-            new OA\Property('locality', type: 'string'),
-            new OA\Property('region', type: 'string'),
-            new OA\Property('postcode', type: 'string'),
-            new OA\Property('monthFirst', description: 'Whether 3/4 is typed for March 4.', type: 'boolean'),
-            new OA\Property(
-                'decimalComma',
-                description: 'Whether 12,50 is typed for twelve and a half; null for as the country does.',
-                type: 'boolean',
-                nullable: true,
-            ),
-            new OA\Property('timeZone', description: 'Of the IANA database; empty for that of the address.', type: 'string'),
-            new OA\Property('phone', type: 'string'),
-            new OA\Property('email', type: 'string'),
-            new OA\Property('howToPay', description: 'What papers say of how to pay the office: its bank, its account.', type: 'string'),
-        ],
-    ),
-]
-final class OfficeRequest extends FormRequest
+final class OfficeRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'name' => ['required', 'string', 'max:200'],
-            'country' => ['required', Rule::in(Countries::getCountryCodes())],
-            'lines' => ['present', 'string', 'max:1000'],
-            'locality' => ['present', 'string', 'max:1000'],
-            'region' => ['present', 'string', 'max:1000'],
-            'postcode' => ['present', 'string', 'max:1000'],
-            'monthFirst' => ['required', 'boolean:strict'],
-            'decimalComma' => ['present', 'nullable', 'boolean:strict'],
-            'timeZone' => ['present', 'string', Rule::in(['', ...\DateTimeZone::listIdentifiers()])],
-            'phone' => ['present', 'string', 'max:100'],
-            'email' => ['present', 'string', 'max:254'],
-            'howToPay' => ['present', 'string', 'max:1000'],
-        ];
+        return Shape::named('OfficeInput', [
+            'name' => Input::text(200)->filled(),
+            'country' => Input::text(2)->filled('US')->also(Rule::in(Countries::getCountryCodes()))->says('ISO 3166-1 alpha-2.'),
+            'lines' => Input::text(),
+            'locality' => Input::text(),
+            'region' => Input::text(),
+            'postcode' => Input::text(),
+            'monthFirst' => Input::flag()->says('Whether 3/4 is typed for March 4.'),
+            'decimalComma' => Input::flag()->orNull()->says('Whether 12,50 is typed for twelve and a half; null for as the country does.'),
+            'timeZone' => Input::text(64)->also(Rule::in(['', ...\DateTimeZone::listIdentifiers()]))->says('Of the IANA database; empty for that of the address.'),
+            'phone' => Input::text(100),
+            'email' => Input::text(254),
+            'howToPay' => Input::text()->says('What papers say of how to pay the office: its bank, its account.'),
+        ]);
     }
 
     /** @return array<string, string> */

@@ -6,43 +6,37 @@ namespace App\Http\Requests\Office;
 
 use Almanac\Access\Role;
 use App\Http\Requests\Rules\GoodPassword;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 use App\Models\User;
-use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Validation\Rule;
-use OpenApi\Attributes as OA;
 
-#[OA\Schema(schema: 'UserInput', required: ['name', 'role', 'password'], properties: [
-    new OA\Property('name', type: 'string'),
-    new OA\Property('email', description: 'Of a new user; it cannot be changed.', type: 'string'),
-    new OA\Property('role', type: 'string', enum: ['administrator', 'clerk', 'approver', 'reader']),
-    new OA\Property('password', description: 'Empty leaves it as it is.', type: 'string'),
-    new OA\Property('isRetired', description: 'Of a user who is there.', type: 'boolean'),
-])]
-final class UserRequest extends FormRequest
+final class UserRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
+    {
+        return Shape::named('UserInput', [
+            'name' => Input::text(200)->filled(),
+            'email' => Input::text(254)->filled('maud@orreryvane.example')->also('email:rfc')->optional()->says('Of a new user; it cannot be changed.'),
+            'role' => Input::oneOf(Role::class),
+            'password' => Input::text(200)->says('Empty leaves it as it is.'),
+            'isRetired' => Input::flag()->optional()->says('Of a user who is there.'),
+        ]);
+    }
+
+    protected function furtherRules(): array
     {
         $isNew = $this->isMethod('POST');
         $user = $this->route('user');
-        $user = $user instanceof User ? $user : null;
+        $own = [$user instanceof User ? $user->email : $this->input('email'), $this->input('name')];
 
         return [
-            'name' => ['required', 'string', 'max:200'],
-            'email' => [$isNew ? 'required' : 'sometimes', 'email:rfc', 'max:254'],
-            'role' => ['required', Rule::enum(Role::class)],
+            'email' => $isNew ? ['required'] : [],
             'password' => [
-                $isNew ? 'required' : 'present',
-                'string',
-                ...$isNew || $this->input('password') !== ''
-                    ? [
-                        new GoodPassword(
-                            array_values(array_filter([$user->email ?? $this->input('email'), $this->input('name')], is_string(...))),
-                        ),
-                    ]
-                    : [],
+                ...$isNew ? ['required'] : [],
+                ...$isNew || $this->input('password') !== '' ? [new GoodPassword(array_values(array_filter($own, is_string(...))))] : [],
             ],
-            'isRetired' => [$isNew ? 'sometimes' : 'required', 'boolean:strict'],
+            'isRetired' => $isNew ? [] : ['required'],
         ];
     }
 

@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Records;
 
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'ArchiveInput', required: ['reason'], properties: [new OA\Property('reason', type: 'string')])]
-final class ArchiveRequest extends FormRequest
+final class ArchiveRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return ['reason' => ['present', 'string', 'max:1000']];
+        return Shape::named('ArchiveInput', [
+            'reason' => Input::text(),
+        ]);
     }
 }

@@ -4,43 +4,24 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Records;
 
-use App\Http\Requests\Rules\ItemList;
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[
-    OA\Schema(
-        schema: 'MoveInput',
-        required: ['since', 'everybody', 'country', 'lines', 'locality', 'region', 'postcode', 'documentIds'],
-        properties: [
-            new OA\Property('since', description: 'The first day at the new address, as people type it; empty for today.', type: 'string'),
-            new OA\Property('everybody', description: 'Whether all who use the old address move.', type: 'boolean'),
-            new OA\Property('country', description: 'ISO 3166-1 alpha-2.', type: 'string'),
-            new OA\Property('lines', type: 'string'),
-            new OA\Property('locality', type: 'string'),
-            new OA\Property('region', type: 'string'),
-            new OA\Property('postcode', type: 'string'),
-            new OA\Property(
-                'documentIds',
-                description: 'Drafts and open documents that take the new address.',
-                type: 'array',
-                items: new OA\Items(type: 'integer'),
-            ),
-        ],
-    ),
-]
-final class MoveRequest extends FormRequest
+final class MoveRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        $text = ['present', 'string', 'max:1000'];
-
-        return [
-            'since' => $text, 'everybody' => ['required', 'boolean:strict'],
-            'documentIds' => ['present', new ItemList, 'max:5000'], 'documentIds.*' => ['integer:strict'],
-            'country' => $text, 'lines' => $text, 'locality' => $text, 'region' => $text, 'postcode' => $text,
-        ];
+        return Shape::named('MoveInput', [
+            'since' => Input::text()->says('The first day at the new address, as people type it; empty for today.'),
+            'everybody' => Input::flag()->says('Whether all who use the old address move.'),
+            'country' => Input::text()->says('ISO 3166-1 alpha-2.'),
+            'lines' => Input::text(),
+            'locality' => Input::text(),
+            'region' => Input::text(),
+            'postcode' => Input::text(),
+            'documentIds' => Input::listOf(Input::id(), 5000)->says('Drafts and open documents that take the new address.'),
+        ]);
     }
 
     /** @return array{since: string, everybody: bool, country: string, lines: string, locality: string, region: string, postcode: string} */

@@ -4,36 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Records;
 
-use App\Http\Requests\Rules\ItemList;
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[
-    OA\Schema(
-        schema: 'ReplaceInput',
-        required: ['successorId', 'since', 'contactPointIds'],
-        properties: [
-            new OA\Property('successorId', description: 'The person who follows.', type: 'integer'),
-            new OA\Property('since', description: 'The first day, as people type it; empty for today.', type: 'string'),
-            new OA\Property(
-                'contactPointIds',
-                description: 'Phones and mailboxes that are handed over.',
-                type: 'array',
-                items: new OA\Items(type: 'integer'),
-            ),
-        ],
-    ),
-]
-final class ReplaceRequest extends FormRequest
+final class ReplaceRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'successorId' => ['required', 'integer:strict'],
-            'since' => ['present', 'string', 'max:100'],
-            'contactPointIds' => ['present', new ItemList, 'max:50'],
-            'contactPointIds.*' => ['required', 'integer:strict'],
-        ];
+        return Shape::named('ReplaceInput', [
+            'successorId' => Input::id()->says('The person who follows.'),
+            'since' => Input::text(100)->says('The first day, as people type it; empty for today.'),
+            'contactPointIds' => Input::listOf(Input::id(), 50)->says('Phones and mailboxes that are handed over.'),
+        ]);
     }
 }

@@ -4,31 +4,18 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Records;
 
-use App\Http\Requests\Rules\IdOrNull;
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[
-    OA\Schema(
-        schema: 'RevealInput',
-        required: ['fieldId', 'taxNumberId'],
-        properties: [
-            new OA\Property('fieldId', description: 'A secret of a detail sheet; null for none.', type: 'integer', nullable: true),
-            new OA\Property(
-                'taxNumberId',
-                description: 'A tax number; null, and the other null too, for the birth date.',
-                type: 'integer',
-                nullable: true,
-            ),
-        ],
-    ),
-]
-final class RevealRequest extends FormRequest
+final class RevealRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return ['fieldId' => ['present', new IdOrNull], 'taxNumberId' => ['present', new IdOrNull]];
+        return Shape::named('RevealInput', [
+            'fieldId' => Input::id()->orNull()->says('A secret of a detail sheet; null for none.'),
+            'taxNumberId' => Input::id()->orNull()->says('A tax number; null, and the other null too, for the birth date.'),
+        ]);
     }
 
     public function fieldId(): ?int

@@ -5,21 +5,25 @@ declare(strict_types=1);
 namespace App\Http\Requests\Records;
 
 use App\Actions\Records\Following;
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\Requests\Ledger\FollowRequest;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
 /** A section to be saved, and the version of it that the person who saves has seen. */
-abstract class SectionRequest extends FormRequest
+abstract class SectionRequest extends ShapedRequest
 {
-    /** Long enough for anything typed in one line; the core has its own, narrower limits. */
-    protected const LINE = 'max:1000';
+    /** What the section itself is made of. */
+    abstract protected static function sectionShape(): Shape;
 
-    /** @return array<string, mixed> */
-    abstract protected function sectionRules(): array;
-
-    /** @return array<string, mixed> */
-    final public function rules(): array
+    final public static function shape(): Shape
     {
-        return ['version' => ['required', 'integer', 'min:0'], ...FollowingRules::RULES, ...$this->sectionRules()];
+        $section = static::sectionShape();
+
+        return Shape::named($section->name, [
+            'version' => Input::whole(0)->says('That has been seen.'),
+            'follow' => FollowRequest::part('The documents that take over what is saved.'),
+        ])->and($section->name, $section->inputs);
     }
 
     /** @return array<string, mixed> */
@@ -31,17 +35,11 @@ abstract class SectionRequest extends FormRequest
     /** The documents that take over what is saved; null for none. */
     public function following(): ?Following
     {
-        return FollowingRules::read($this->validated('follow'));
+        return FollowRequest::read($this->validated('follow'));
     }
 
     public function version(): int
     {
         return $this->integer('version');
-    }
-
-    /** @return list<string> */
-    protected static function text(): array
-    {
-        return ['present', 'string', self::LINE];
     }
 }

@@ -5,30 +5,19 @@ declare(strict_types=1);
 namespace App\Http\Requests\Records;
 
 use App\Actions\Records\Following;
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\Ledger\FollowRequest;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[
-    OA\Schema(
-        schema: 'UndoInput',
-        required: ['version'],
-        properties: [
-            new OA\Property('version', description: 'That the save made which is taken back.', type: 'integer'),
-            new OA\Property(
-                'follow',
-                ref: '#/components/schemas/FollowInput',
-                description: 'The documents that take over what is so again.',
-                nullable: true,
-            ),
-        ],
-    ),
-]
-final class UndoRequest extends FormRequest
+final class UndoRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return ['version' => ['required', 'integer:strict', 'min:1']] + FollowingRules::RULES;
+        return Shape::named('UndoInput', [
+            'version' => Input::whole(1)->says('That the save made which is taken back.'),
+            'follow' => FollowRequest::part('The documents that take over what is so again.'),
+        ]);
     }
 
     public function version(): int
@@ -38,6 +27,6 @@ final class UndoRequest extends FormRequest
 
     public function following(): ?Following
     {
-        return FollowingRules::read($this->validated('follow'));
+        return FollowRequest::read($this->validated('follow'));
     }
 }

@@ -5,29 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Requests\Reminders;
 
 use Almanac\Calendar\Day;
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[
-    OA\Schema(
-        schema: 'DoneInput',
-        required: ['day'],
-        properties: [
-            new OA\Property(
-                'day',
-                description: 'The day it was due when it was seen; one that has gone on since is left alone.',
-                type: 'string',
-                format: 'date',
-            ),
-        ],
-    ),
-]
-final class DoneRequest extends FormRequest
+final class DoneRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return ['day' => ['required', 'string', 'date_format:Y-m-d']];
+        return Shape::named('DoneInput', [
+            'day' => Input::isoDay()->says('The day it was due when it was seen; one that has gone on since is left alone.'),
+        ]);
     }
 
     public function day(): Day

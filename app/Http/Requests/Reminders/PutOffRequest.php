@@ -4,18 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Reminders;
 
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'PutOffInput', required: ['day', 'time'], properties: [
-    new OA\Property('day', description: 'A date as people type it.', type: 'string'),
-    new OA\Property('time', description: 'Empty leaves it.', type: 'string'),
-])]
-final class PutOffRequest extends FormRequest
+final class PutOffRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return ['day' => ['present', 'string', 'max:100'], 'time' => ['present', 'string', 'max:100']];
+        return Shape::named('PutOffInput', [
+            'day' => Input::text(100)->says('A date as people type it.'),
+            'time' => Input::text(100)->says('Empty leaves it.'),
+        ]);
     }
 }

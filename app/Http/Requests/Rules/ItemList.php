@@ -12,9 +12,14 @@ final class ItemList implements ValidationRule
 {
     public bool $implicit = true;
 
+    public function __construct(private readonly bool $orNull = false)
+    {
+    }
+
     public function validate(string $attribute, mixed $value, Closure $fail): void
     {
-        if (! is_array($value) || ! array_is_list($value)) {
+        $isList = is_array($value) && array_is_list($value);
+        if (! $isList && ! ($this->orNull && $value === null)) {
             $fail('This must be a list.');
         }
     }

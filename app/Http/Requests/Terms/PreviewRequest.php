@@ -4,21 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Terms;
 
-use Illuminate\Foundation\Http\FormRequest;
-use OpenApi\Attributes as OA;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
-#[OA\Schema(schema: 'PreviewInput', required: ['terms', 'documentDate'], properties: [
-    new OA\Property('terms', description: 'Shorthand, such as 2/10 net 30.', type: 'string'),
-    new OA\Property('documentDate', description: 'A date as people type it.', type: 'string'),
-])]
-final class PreviewRequest extends FormRequest
+final class PreviewRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'terms' => ['present', 'string', 'max:300'],
-            'documentDate' => ['present', 'string', 'max:60'],
-        ];
+        return Shape::named('PreviewInput', [
+            'terms' => Input::text(300)->says('Shorthand, such as 2/10 net 30.'),
+            'documentDate' => Input::text(60)->says('A date as people type it.'),
+        ]);
     }
 }

@@ -5,6 +5,7 @@ import { forgetLedger } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
 import { AskWhy } from '../../app/AskWhy';
 import { documentName } from '../../app/DocumentTable';
+import { titleOf, useTitles } from '../../app/titles';
 import { Button, ButtonLink, MainButton, MainLink } from '../../ui/Button';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
@@ -14,12 +15,11 @@ import { useSay } from '../../ui/StatusLine';
 import { Notice, Row } from '../../ui/Text';
 import { Allocate } from './Allocate';
 import { tryToIssue, type Against } from './issue';
-import { KIND_NAMES } from './WriteDocument';
 
 type Doc = Schemas['Document'];
 type Asks = 'void' | 'write-off' | 'send' | 'use';
 
-const TURN: Record<string, string> = {
+const TURN: Partial<Record<Doc['canBecome'][number], string>> = {
     order: 'Make the order',
     invoice: 'Make the invoice',
     bill: 'Enter the bill',
@@ -34,9 +34,11 @@ export function DocumentActions({ document, onEdit }: { document: Doc; onEdit: (
     const navigate = useNavigate();
     const given = useLocation().state as Against | null;
     const [against, setAgainst] = useState<Against | null>(given);
-    const [again, setAgain] = useState<{ kind: string; message: string }>();
+    const [again, setAgain] = useState<{ kind: Doc['canBecome'][number]; message: string }>();
     const [asks, setAsks] = useState<Asks>();
     const say = useSay();
+    const kinds = useTitles('documentKinds');
+    const nameOf = (kind: string) => titleOf(kinds, kind).toLowerCase();
     const isDraft = row.state === 'draft';
     const isTheirs = row.kind === 'bill' || row.kind === 'credit-received';
     const isOwed = row.dueText !== '' && !isDraft;
@@ -68,7 +70,7 @@ export function DocumentActions({ document, onEdit }: { document: Doc; onEdit: (
         forgetLedger();
         await navigate(`/documents/${made.row.id}`);
     };
-    const turn = async (kind: string, isConfirmed = false) => {
+    const turn = async (kind: Doc['canBecome'][number], isConfirmed = false) => {
         try {
             await open(ask(api.POST('/api/documents/{document}/next', { ...path, body: { kind, isConfirmed } })));
         } catch (error) {
@@ -98,12 +100,12 @@ export function DocumentActions({ document, onEdit }: { document: Doc; onEdit: (
     ) : isCredit && isOpen ? (
         <MainButton onPress={() => setAsks('use')}>Use it on documents</MainButton>
     ) : (
-        next !== undefined && <MainButton onPress={() => void turn(next)}>{TURN[next] ?? KIND_NAMES[next]}</MainButton>
+        next !== undefined && <MainButton onPress={() => void turn(next)}>{TURN[next] ?? nameOf(next)}</MainButton>
     );
     const more = [
         ...canBecome
             .filter((kind) => kind !== next)
-            .map((kind) => ({ id: kind, name: TURN[kind] ?? KIND_NAMES[kind] ?? kind, onChoose: () => void turn(kind) })),
+            .map((kind) => ({ id: kind, name: TURN[kind] ?? nameOf(kind), onChoose: () => void turn(kind) })),
         ...(document.canBeRevised
             ? [
                   {

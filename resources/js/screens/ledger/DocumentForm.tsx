@@ -6,7 +6,7 @@ import { api, ask, type Schemas } from '../../api/client';
 import { booksQuery } from '../../api/queries';
 import { useQuiet } from '../../api/useQuiet';
 import { useOfficeWords } from '../../app/officeWords';
-import { TREATMENTS } from '../../app/sideWords';
+import { useTitles } from '../../app/titles';
 import { Button, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
@@ -84,6 +84,7 @@ interface Props {
 
 /** The fields of a document, and what they come to. */
 export function DocumentFields({ draft, onChange, problems, partyId, blank, isTheirs, usualAccounts = [] }: Props) {
+    const treatments = useTitles('treatments');
     const { data: books } = useQuery(booksQuery);
     const words = useOfficeWords();
     const [wasAdded, setAdded] = useState(false);
@@ -164,9 +165,9 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
                 <ChooseOne
                     label="Tax"
                     width="190px"
-                    options={TREATMENTS}
+                    options={treatments}
                     value={draft.treatment}
-                    onChange={(treatment) => set({ treatment: treatment as Draft['treatment'] })}
+                    onChange={(treatment) => set({ treatment })}
                 />
                 <Field
                     label={side === 'client' ? 'Their reference' : 'Our reference'}

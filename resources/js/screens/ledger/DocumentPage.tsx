@@ -7,7 +7,7 @@ import { documentQuery, forgetLedger, isMissing, keepAnswer } from '../../api/qu
 import { useSession } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
 import { documentName, DueText } from '../../app/DocumentTable';
-import { TREATMENTS } from '../../app/sideWords';
+import { titleOf, useTitles } from '../../app/titles';
 import { Unread } from '../../app/Unread';
 import { useTitle } from '../../app/useTitle';
 import { Button, ButtonLink, MainButton, QuietButton } from '../../ui/Button';
@@ -91,6 +91,7 @@ function One({ document }: { document: Doc }) {
 }
 
 function Body({ document }: { document: Doc }) {
+    const treatments = useTitles('treatments');
     const { row, lines, totals, copy } = document;
     const hasDiscount = lines.some(({ discount }) => discount !== '0');
     return (
@@ -136,7 +137,7 @@ function Body({ document }: { document: Doc }) {
                     )}
                     <div>
                         <dt>Tax</dt>
-                        <dd>{TREATMENTS.find(({ id }) => id === document.treatment)?.name}</dd>
+                        <dd>{titleOf(treatments, document.treatment)}</dd>
                     </div>
                 </Facts>
             </Row>
@@ -264,7 +265,8 @@ function OldDetails({ document }: { document: Doc }) {
 function Edit({ document, onClose }: { document: Doc; onClose: () => void }) {
     const { row } = document;
     const [draft, setDraft] = useState<Draft>(() => ({
-        kind: row.kind,
+        // A draft is never an opening balance.
+        kind: row.kind as Draft['kind'],
         date: document.date,
         due: document.due,
         terms: document.terms,

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { documentsQuery, paymentsQuery, recordQuery, type LedgerWanted } from '../../api/queries';
 import { DocumentTable } from '../../app/DocumentTable';
-import { usePayWords } from '../../app/officeWords';
+import { titleOf, useTitles } from '../../app/titles';
 import { Unread } from '../../app/Unread';
 import { useTitle } from '../../app/useTitle';
 import { ButtonLink, QuietButton } from '../../ui/Button';
@@ -201,7 +201,7 @@ function Documents({ wanted, page, onGo }: ListProps) {
 }
 
 function Payments({ wanted, page, onGo }: ListProps) {
-    const pay = usePayWords();
+    const ways = useTitles('waysToPay');
     const { data, error, refetch } = useQuery({ ...paymentsQuery(wanted, page), placeholderData: keepPreviousData });
     const body = useRowKeys<HTMLDivElement>();
     if (error !== null) {
@@ -239,7 +239,7 @@ function Payments({ wanted, page, onGo }: ListProps) {
                                             <Link to={`/records/${row.party.id}`}>{row.party.name}</Link>
                                         </td>
                                         <td>
-                                            {pay(row.payBy)}
+                                            {titleOf(ways, row.payBy)}
                                             {row.isVoid && (
                                                 <>
                                                     {' '}

@@ -5,7 +5,7 @@ import { api, ask } from '../../api/client';
 import { forgetLedger, paymentQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { AskWhy } from '../../app/AskWhy';
-import { usePayWords } from '../../app/officeWords';
+import { titleOf, useTitles } from '../../app/titles';
 import { Unread } from '../../app/Unread';
 import { useTitle } from '../../app/useTitle';
 import { Button } from '../../ui/Button';
@@ -23,7 +23,7 @@ export function PaymentPage() {
     const { mayChangeRecords } = useSession();
     const [asks, setAsks] = useState<'void' | 'use'>();
     const say = useSay();
-    const pay = usePayWords();
+    const ways = useTitles('waysToPay');
     useTitle('Payment');
     if (error !== null || data === undefined) {
         return (
@@ -57,7 +57,7 @@ export function PaymentPage() {
                     </div>
                     <div>
                         <dt>How</dt>
-                        <dd>{pay(row.payBy)}</dd>
+                        <dd>{titleOf(ways, row.payBy)}</dd>
                     </div>
                     {row.reference !== '' && (
                         <div>

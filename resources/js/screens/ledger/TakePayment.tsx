@@ -4,8 +4,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
 import { booksQuery, documentDefaultsQuery, forgetLedger, recordQuery } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
-import { usePayWords } from '../../app/officeWords';
-import { WAYS_TO_PAY } from '../../app/sideWords';
+import { useTitles } from '../../app/titles';
 import { Unread } from '../../app/Unread';
 import { useTitle } from '../../app/useTitle';
 import { Button, MainButton } from '../../ui/Button';
@@ -49,7 +48,7 @@ export function TakePayment() {
 function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'client' | 'vendor'; defaults: Schemas['DocumentDefaults'] }) {
     const [search] = useSearchParams();
     const { data: books } = useQuery(booksQuery);
-    const pay = usePayWords();
+    const ways = useTitles('waysToPay');
     const [draft, setDraft] = useState({
         day: '',
         amount: undefined as string | undefined,
@@ -130,7 +129,7 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
                 <ChooseOne
                     label="How"
                     width="150px"
-                    options={WAYS_TO_PAY.map(({ id }) => ({ id, name: pay(id) }))}
+                    options={ways}
                     value={draft.payBy}
                     onChange={(payBy) => set({ payBy })}
                     problem={problems.payBy}

@@ -13,23 +13,14 @@ import { useSay } from '../../ui/StatusLine';
 import { Notice, Quiet, Row, Stack, Title } from '../../ui/Text';
 import { bodyOf, DocumentFields, lineKey, UseNotes, type Draft } from './DocumentForm';
 
-export const KIND_NAMES: Record<string, string> = {
-    quote: 'quote',
-    order: 'order',
-    invoice: 'invoice',
-    'credit-note': 'credit note',
-    'purchase-order': 'purchase order',
-    bill: 'bill',
-    'credit-received': 'credit note received',
-};
-
 /** A new document for a record, begun from what is set for them. */
 export function WriteDocument() {
     const { id, kind = 'invoice' } = useParams();
     const partyId = Number(id);
     const { data: record, error, refetch } = useQuery(recordQuery(partyId));
     const { data: defaults, error: unset, refetch: again } = useQuery({ ...documentDefaultsQuery(partyId, kind), gcTime: 0 });
-    useTitle(`New ${KIND_NAMES[kind] ?? kind}`);
+    const name = defaults?.kindTitle.toLowerCase() ?? 'document';
+    useTitle(`New ${name}`);
     const failure = error ?? unset;
 
     return (
@@ -38,21 +29,23 @@ export function WriteDocument() {
             {record !== undefined && defaults !== undefined && (
                 <Stack $gap="large" $stretch>
                     <Row>
-                        <Title>New {KIND_NAMES[kind]}</Title>
+                        <Title>New {name}</Title>
                         <span>
                             {defaults.side === 'client' ? 'for' : kind === 'purchase-order' ? 'to' : 'from'}{' '}
                             <Link to={`/records/${partyId}`}>{record.party.displayName}</Link>
                         </span>
                     </Row>
                     <UseNotes use={defaults.use} />
-                    <NewForm partyId={partyId} kind={kind} defaults={defaults} />
+                    <NewForm partyId={partyId} defaults={defaults} />
                 </Stack>
             )}
         </Sheet>
     );
 }
 
-function NewForm({ partyId, kind, defaults }: { partyId: number; kind: string; defaults: Schemas['DocumentDefaults'] }) {
+function NewForm({ partyId, defaults }: { partyId: number; defaults: Schemas['DocumentDefaults'] }) {
+    // No opening balance is written so.
+    const kind = defaults.kind as Draft['kind'];
     const blank = () => ({
         key: lineKey(),
         text: '',
@@ -126,7 +119,9 @@ function NewForm({ partyId, kind, defaults }: { partyId: number; kind: string; d
                 </Notice>
             )}
             <Row $gap="small">
-                <MainButton isDisabled={isBusy} onPress={() => void save(true)}>Save and {act} this {KIND_NAMES[kind]}</MainButton>
+                <MainButton isDisabled={isBusy} onPress={() => void save(true)}>
+                    Save and {act} this {defaults.kindTitle.toLowerCase()}
+                </MainButton>
                 <Button isDisabled={isBusy} onPress={() => void save(false)}>Save as a draft</Button>
                 <Button onPress={leave}>Cancel</Button>
                 <Quiet>Ctrl+Enter saves and {act}s</Quiet>

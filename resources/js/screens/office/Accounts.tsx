@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
+import { useTitles } from '../../app/titles';
 import { Button, ButtonLink, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { DropPlace } from '../../ui/DropPlace';
@@ -8,7 +9,6 @@ import { Form } from '../../ui/Form';
 import { FieldRow, Notice, Quiet, Row, Small } from '../../ui/Text';
 import { BookItems, BookSection, useKeep } from './BooksSection';
 
-const ACCOUNT_KINDS = ['income', 'expense', 'asset', 'liability', 'equity'].map((id) => ({ id, name: id }));
 
 /** The accounts that lines are booked to. */
 export function Accounts({ books }: { books: Schemas['Books'] }) {
@@ -71,6 +71,7 @@ export function Accounts({ books }: { books: Schemas['Books'] }) {
 }
 
 function AccountForm({ account, onClose }: { account: Schemas['Account'] | undefined; onClose: () => void }) {
+    const kinds = useTitles('accountKinds');
     const { code = '', name = '', kind = 'income', isRetired = false } = account ?? {};
     const [draft, setDraft] = useState<Schemas['AccountInput']>({ code, name, kind, isRetired });
     const { keep, problems, message } = useKeep();
@@ -106,7 +107,7 @@ function AccountForm({ account, onClose }: { account: Schemas['Account'] | undef
                 <ChooseOne
                     label="Kind"
                     width="140px"
-                    options={ACCOUNT_KINDS}
+                    options={kinds}
                     value={draft.kind}
                     onChange={(id) => set({ kind: id as 'income' })}
                 />

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { booksQuery } from '../../api/queries';
 import { SideFields } from '../../app/SideFields';
+import { useTitles } from '../../app/titles';
 import { MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { DropPlace } from '../../ui/DropPlace';
@@ -33,6 +34,7 @@ export function BooksSettings() {
 }
 
 function Counting({ books }: { books: Schemas['Books'] }) {
+    const ageing = useTitles('ageingBy');
     const { ageingBy, warnAfter, lateRate, latePerMonth, keepsUsHolidays } = books;
     const [draft, setDraft] = useState({ ageingBy, warnAfter: String(warnAfter), lateRate, latePerMonth, keepsUsHolidays });
     const { keep, problems, message } = useKeep();
@@ -53,12 +55,9 @@ function Counting({ books }: { books: Schemas['Books'] }) {
                     <ChooseOne
                         label="Age is counted from the"
                         width="180px"
-                        options={[
-                            { id: 'due date', name: 'due date' },
-                            { id: 'document date', name: 'document’s date' },
-                        ]}
+                        options={ageing}
                         value={draft.ageingBy}
-                        onChange={(by) => set({ ageingBy: by as Schemas['Books']['ageingBy'] })}
+                        onChange={(ageingBy) => set({ ageingBy })}
                     />
                     <Field
                         label="Warn when open for more days than"

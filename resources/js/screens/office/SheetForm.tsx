@@ -3,6 +3,7 @@ import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { useListed } from '../../api/useListed';
 import { useSaving } from '../../api/useSaving';
+import { useTitles } from '../../app/titles';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { AddRow } from '../../ui/AddRow';
 import { ChooseOne, Tick } from '../../ui/Choose';
@@ -15,10 +16,6 @@ type Sheet = Schemas['Sheet'];
 type FieldInput = Schemas['SheetFieldInput'];
 type Draft = Omit<Schemas['SheetInput'], 'fields'> & { fields: (FieldInput & { key: string; uses: number })[] };
 
-const KINDS = ['text', 'long text', 'number', 'date', 'yes or no', 'choice', 'several choices', 'amount', 'secret'].map((id) => ({
-    id,
-    name: id,
-}));
 const REQUIRED = [
     { id: 'none', name: 'nothing' },
     { id: 'write-to', name: 'writing to them' },
@@ -53,6 +50,7 @@ interface Props {
 
 /** Defines one detail sheet: whom it is for, and its fields in their order. */
 export function SheetForm({ sheet, onSaved, onClose }: Props) {
+    const kinds = useTitles('fieldKinds');
     const [draft, setDraft] = useState(() => draftOf(sheet));
     const { run, problems, message, failure } = useSaving();
     const form = useRef<HTMLFormElement>(null);
@@ -132,7 +130,7 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
                             <ChooseOne
                                 label="Holds"
                                 width="150px"
-                                options={KINDS}
+                                options={kinds}
                                 value={field.kind}
                                 onChange={(kind) => setField(index, { kind: kind as FieldInput['kind'] })}
                                 problem={problemAt('kind')}
@@ -167,7 +165,7 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
                                 )}
                             </Row>
                         </FieldRow>
-                        {(field.kind === 'choice' || field.kind === 'several choices') && (
+                        {(field.kind === 'choice' || field.kind === 'several-choices') && (
                             <Field
                                 label="Choices, one per line"
                                 lines={4}

@@ -13,7 +13,7 @@ import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Heading, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { narrow, space } from '../../ui/tokens';
 
-type Kept = Schemas['KeptTerms'];
+type Listed = Schemas['ListedTermsUses'];
 
 const Items = styled.ul`
     display: grid;
@@ -43,8 +43,8 @@ const Items = styled.ul`
 /** The office's list of payment terms. */
 export function TermsList() {
     const { data: list } = useQuery(termsQuery);
-    const [edited, setEdited] = useState<Kept | 'new'>();
-    const keep = (saved: Kept[]) => {
+    const [edited, setEdited] = useState<Listed | 'new'>();
+    const keep = (saved: Listed[]) => {
         keepAnswer(termsQuery.queryKey, saved);
         forgetChoices();
         setEdited(undefined);
@@ -54,24 +54,24 @@ export function TermsList() {
         <Stack as="section" data-section aria-label="Payment terms" $stretch>
             <Heading>Payment terms</Heading>
             <Items>
-                {list?.map((kept) => (
-                    <li key={kept.terms.id}>
-                        <span>{kept.terms.name}</span>
+                {list?.map((listed) => (
+                    <li key={listed.terms.id}>
+                        <span>{listed.terms.name}</span>
                         <span>
-                            {kept.terms.shorthand}
+                            {listed.terms.shorthand}
                             <Small>
                                 {[
-                                    kept.terms.isClientDefault && 'by default when we bill',
-                                    kept.terms.isVendorDefault && 'by default when we pay',
-                                    kept.terms.isRetired && 'retired',
+                                    listed.terms.isClientDefault && 'by default when we bill',
+                                    listed.terms.isVendorDefault && 'by default when we pay',
+                                    listed.terms.isRetired && 'retired',
                                 ]
                                     .filter(Boolean)
                                     .map((note) => ` · ${note}`)
                                     .join('')}
                             </Small>
                         </span>
-                        <Small>{kept.uses === 0 ? 'not used' : kept.uses === 1 ? 'used once' : `used ${kept.uses} times`}</Small>
-                        <QuietButton aria-label={`Change the terms ${kept.terms.name}`} onPress={() => setEdited(kept)}>Change</QuietButton>
+                        <Small>{listed.uses === 0 ? 'not used' : listed.uses === 1 ? 'used once' : `used ${listed.uses} times`}</Small>
+                        <QuietButton aria-label={`Change the terms ${listed.terms.name}`} onPress={() => setEdited(listed)}>Change</QuietButton>
                     </li>
                 ))}
             </Items>
@@ -84,7 +84,7 @@ export function TermsList() {
             ) : (
                 <TermsForm
                     key={edited === 'new' ? 'new' : edited.terms.id}
-                    kept={edited === 'new' ? undefined : edited}
+                    listed={edited === 'new' ? undefined : edited}
                     onSaved={keep}
                     onClose={() => setEdited(undefined)}
                 />
@@ -93,8 +93,8 @@ export function TermsList() {
     );
 }
 
-function TermsForm({ kept, onSaved, onClose }: { kept: Kept | undefined; onSaved: (list: Kept[]) => void; onClose: () => void }) {
-    const { name: named = '', shorthand = '', isClientDefault = false, isVendorDefault = false, isRetired = false } = kept?.terms ?? {};
+function TermsForm({ listed, onSaved, onClose }: { listed: Listed | undefined; onSaved: (list: Listed[]) => void; onClose: () => void }) {
+    const { name: named = '', shorthand = '', isClientDefault = false, isVendorDefault = false, isRetired = false } = listed?.terms ?? {};
     const [draft, setDraft] = useState<Schemas['ListedTermsInput']>({
         name: named,
         shorthand,
@@ -110,16 +110,16 @@ function TermsForm({ kept, onSaved, onClose }: { kept: Kept | undefined; onSaved
     const save = (event: FormEvent) => {
         event.preventDefault();
         return run(async () => {
-            onSaved(await ask(kept === undefined
+            onSaved(await ask(listed === undefined
                 ? api.POST('/api/terms', { body: draft })
-                : api.PUT('/api/terms/{terms}', { params: { path: { terms: kept.terms.id } }, body: draft })));
+                : api.PUT('/api/terms/{terms}', { params: { path: { terms: listed.terms.id } }, body: draft })));
             say(`${draft.name} saved.`);
         });
     };
 
     return (
         <Form
-            aria-label={kept === undefined ? 'New payment terms' : `The terms ${named}`}
+            aria-label={listed === undefined ? 'New payment terms' : `The terms ${named}`}
             onSubmit={(event) => void save(event)}
             onLeave={onClose}
         >
@@ -142,13 +142,13 @@ function TermsForm({ kept, onSaved, onClose }: { kept: Kept | undefined; onSaved
                 <Tick isSelected={draft.isVendorDefault} onChange={(isDefault) => set({ isVendorDefault: isDefault })}>
                     by default when we pay
                 </Tick>
-                {kept !== undefined && (
+                {listed !== undefined && (
                     <Tick isSelected={draft.isRetired} onChange={(retired) => set({ isRetired: retired })}>
                         retired: offered no more
                     </Tick>
                 )}
             </FieldRow>
-            {kept !== undefined && kept.uses > 0 && <Quiet>Changing the terms changes them for every record that uses them.</Quiet>}
+            {listed !== undefined && listed.uses > 0 && <Quiet>Changing the terms changes them for every record that uses them.</Quiet>}
             {(wrong ?? message) !== undefined && <Notice tone="stop" title="Not saved">{wrong ?? message}</Notice>}
             <Row $gap="small">
                 <MainButton type="submit">Save these terms</MainButton>

@@ -1,6 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
 import { X } from 'lucide-react';
-import { choicesQuery } from '../../api/queries';
+import { useTitles } from '../../app/titles';
 import { Button, QuietButton } from '../../ui/Button';
 import { ChooseSeveral, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
@@ -21,7 +20,7 @@ interface Props {
 
 /** One address, typed in the order of its country or used by link, with its uses and dates. */
 export function AddressFields({ partyId, row, sharedWith, problemAt, hasOthers, onChange, onMakePrimary, onRemove }: Props) {
-    const { data: choices } = useQuery(choicesQuery);
+    const uses = useTitles('addressUses');
 
     return (
         <FieldGroup aria-label={row.linkedAddressId === null ? 'Address' : `Address, same as ${row.linkedTo}`}>
@@ -64,7 +63,7 @@ export function AddressFields({ partyId, row, sharedWith, problemAt, hasOthers, 
                     problem={problemAt('careOf')}
                 />
             </FieldRow>
-            <ChooseSeveral label="Use for" options={choices?.addressUses ?? []} value={row.uses} onChange={(uses) => onChange({ uses })} />
+            <ChooseSeveral label="Use for" options={uses} value={row.uses} onChange={(uses) => onChange({ uses })} />
             <FieldRow $foot>
                 <Field
                     label="Since"

@@ -3,6 +3,7 @@ import { api, ask, type Schemas } from '../../api/client';
 import { useSession } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
 import { AskWhy } from '../../app/AskWhy';
+import { useTitles, type CodeOf } from '../../app/titles';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
@@ -17,7 +18,6 @@ import { useRecordAction } from './useRecordAction';
 
 type Detail = Schemas['BankDetail'];
 
-const HOW = ['called a number known before', 'by letter', 'in person'] as const;
 
 /** Does something to the record and says so at the foot of the page. */
 function useSaid() {
@@ -99,8 +99,8 @@ export function BankSection({ record }: { record: RecordData }) {
                         {history.map((detail) => (
                             <p key={detail.id}>
                                 <Small>
-                                    {detail.kind} {detail.masked}, entered by {detail.enteredBy} on {detail.enteredText};{' '}
-                                    {detail.decidedText || detail.state}
+                                    {detail.kindTitle} {detail.masked}, entered by {detail.enteredBy} on {detail.enteredText};{' '}
+                                    {detail.decidedText || detail.stateTitle}
                                 </Small>
                             </p>
                         ))}
@@ -121,8 +121,8 @@ function OneDetail({ record, detail, mayEdit }: { record: RecordData; detail: De
     const [shown, setShown] = useState<string>();
     const [asks, setAsks] = useState<'confirm' | 'refuse'>();
     const path = { params: { path: { id: record.party.id, bankDetail: detail.id } } };
-    const isHeld = detail.state === 'on hold';
-    const isEnding = detail.state === 'to be ended';
+    const isHeld = detail.state === 'on-hold';
+    const isEnding = detail.state === 'ending';
     const deed = isHeld ? 'Refuse' : isEnding ? 'Keep' : 'End';
     const reveal = async () => {
         try {
@@ -135,23 +135,23 @@ function OneDetail({ record, detail, mayEdit }: { record: RecordData; detail: De
         <Stack $gap="tight">
             <Row $gap="small">
                 <span>
-                    {detail.kind} <strong>{shown ?? detail.masked}</strong>
+                    {detail.kindTitle} <strong>{shown ?? detail.masked}</strong>
                 </span>
-                {detail.holder !== '' && detail.kind !== 'payee name' && (
+                {detail.holder !== '' && detail.kind !== 'payee' && (
                     <Small>
                         in the name of {detail.holder}
                         {detail.bankName !== '' && `, ${detail.bankName}`}
                     </Small>
                 )}
-                {isHeld || isEnding ? <Mark tone="stop">{detail.state}</Mark> : <Mark tone="fine">confirmed</Mark>}
-                {maySeePrivate && detail.kind !== 'payee name' && shown === undefined && (
-                    <QuietButton aria-label={`Show the ${detail.kind} ${detail.masked}`} onPress={() => void reveal()}>
+                {isHeld || isEnding ? <Mark tone="stop">{detail.stateTitle}</Mark> : <Mark tone="fine">confirmed</Mark>}
+                {maySeePrivate && detail.kind !== 'payee' && shown === undefined && (
+                    <QuietButton aria-label={`Show the ${detail.kindTitle} ${detail.masked}`} onPress={() => void reveal()}>
                         Show
                     </QuietButton>
                 )}
                 {detail.mayBeConfirmed && <Button onPress={() => setAsks('confirm')}>{isEnding ? 'Agree to the end' : 'Confirm'}</Button>}
                 {mayEdit && detail.mayBeRefused && (
-                    <QuietButton aria-label={`${deed} ${detail.kind} ${detail.masked}`} onPress={() => setAsks('refuse')}>
+                    <QuietButton aria-label={`${deed} ${detail.kindTitle} ${detail.masked}`} onPress={() => setAsks('refuse')}>
                         {deed}
                     </QuietButton>
                 )}
@@ -182,11 +182,12 @@ function OneDetail({ record, detail, mayEdit }: { record: RecordData; detail: De
 }
 
 function Confirm({ record, detail, onClose }: { record: RecordData; detail: Detail; onClose: () => void }) {
-    const [how, setHow] = useState('');
+    const confirmations = useTitles('confirmations');
+    const [how, setHow] = useState<CodeOf<'confirmations'> | ''>('');
     const act = useSaid();
     const { run, problems, message } = useSaving();
     return (
-        <Dialog title={detail.state === 'to be ended' ? 'Agree to the end of bank details' : 'Confirm new bank details'} onClose={onClose}>
+        <Dialog title={detail.state === 'ending' ? 'Agree to the end of bank details' : 'Confirm new bank details'} onClose={onClose}>
             <Form
                 onSubmit={(event) => {
                     event.preventDefault();
@@ -196,7 +197,8 @@ function Confirm({ record, detail, onClose }: { record: RecordData; detail: Deta
                                 ask(
                                     api.POST('/api/parties/{id}/bank-details/{bankDetail}/confirm', {
                                         params: { path: { id: record.party.id, bankDetail: detail.id } },
-                                        body: { how: how as (typeof HOW)[number] },
+                                        // Left empty, the server says what is missing.
+                                        body: { how: how as CodeOf<'confirmations'> },
                                     }),
                                 ),
                             'Confirmed.',
@@ -211,13 +213,13 @@ function Confirm({ record, detail, onClose }: { record: RecordData; detail: Deta
                 </p>
                 <ChooseOne
                     label="How"
-                    options={HOW.map((id) => ({ id, name: id }))}
+                    options={confirmations}
                     value={how}
                     onChange={setHow}
                     problem={problems.how ?? message}
                 />
                 <DialogButtons>
-                    <MainButton type="submit">{detail.state === 'to be ended' ? 'Agree to the end' : 'Confirm them'}</MainButton>
+                    <MainButton type="submit">{detail.state === 'ending' ? 'Agree to the end' : 'Confirm them'}</MainButton>
                     <Button onPress={onClose}>Cancel</Button>
                 </DialogButtons>
             </Form>
@@ -225,12 +227,13 @@ function Confirm({ record, detail, onClose }: { record: RecordData; detail: Deta
     );
 }
 
-const KINDS = ['IBAN', 'US account', 'UK account'] as const;
 
 function AddAccount({ record, onClose }: { record: RecordData; onClose: () => void }) {
+    const kinds = useTitles('bankAccountKinds');
+    const uses = useTitles('bankAccountUses');
     const country = record.addresses.addresses[0]?.country ?? 'US';
     const [draft, setDraft] = useState<Schemas['BankDetailInput']>({
-        kind: country === 'US' ? 'US account' : country === 'GB' ? 'UK account' : 'IBAN',
+        kind: country === 'US' ? 'us' : country === 'GB' ? 'uk' : 'iban',
         iban: '',
         bic: '',
         routing: '',
@@ -263,11 +266,11 @@ function AddAccount({ record, onClose }: { record: RecordData; onClose: () => vo
                     <ChooseOne
                         label="Kind"
                         width="150px"
-                        options={KINDS.map((id) => ({ id, name: id }))}
+                        options={kinds}
                         value={draft.kind}
-                        onChange={(kind) => set({ kind: kind as typeof draft.kind })}
+                        onChange={(kind) => set({ kind })}
                     />
-                    {draft.kind === 'IBAN' && (
+                    {draft.kind === 'iban' && (
                         <Field
                             label="IBAN"
                             autoFocus
@@ -277,8 +280,8 @@ function AddAccount({ record, onClose }: { record: RecordData; onClose: () => vo
                             problem={problems.iban}
                         />
                     )}
-                    {draft.kind === 'IBAN' && <Field label="BIC" width="140px" value={draft.bic} onChange={(bic) => set({ bic })} />}
-                    {draft.kind === 'US account' && (
+                    {draft.kind === 'iban' && <Field label="BIC" width="140px" value={draft.bic} onChange={(bic) => set({ bic })} />}
+                    {draft.kind === 'us' && (
                         <Field
                             label="Routing number"
                             autoFocus
@@ -287,7 +290,7 @@ function AddAccount({ record, onClose }: { record: RecordData; onClose: () => vo
                             onChange={(routing) => set({ routing })}
                         />
                     )}
-                    {draft.kind === 'UK account' && (
+                    {draft.kind === 'uk' && (
                         <Field
                             label="Sort code"
                             autoFocus
@@ -296,7 +299,7 @@ function AddAccount({ record, onClose }: { record: RecordData; onClose: () => vo
                             onChange={(sortCode) => set({ sortCode })}
                         />
                     )}
-                    {draft.kind !== 'IBAN' && (
+                    {draft.kind !== 'iban' && (
                         <Field
                             label="Account number"
                             width="180px"
@@ -305,13 +308,13 @@ function AddAccount({ record, onClose }: { record: RecordData; onClose: () => vo
                             problem={problems.account}
                         />
                     )}
-                    {draft.kind === 'US account' && (
+                    {draft.kind === 'us' && (
                         <ChooseOne
                             label="Used as"
                             width="130px"
-                            options={['checking', 'savings'].map((id) => ({ id, name: id }))}
+                            options={uses}
                             value={draft.use}
-                            onChange={(use) => set({ use: use as typeof draft.use })}
+                            onChange={(use) => set({ use })}
                         />
                     )}
                 </FieldRow>

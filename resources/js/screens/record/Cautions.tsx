@@ -2,6 +2,7 @@ import { useState, type FormEvent, type ReactNode } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { useSession } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
+import { useTitles } from '../../app/titles';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
@@ -16,13 +17,6 @@ import { useRecordAction } from './useRecordAction';
 type Caution = Schemas['Caution'];
 type Input = Schemas['CautionInput'];
 
-const LEVELS = [{ id: 'note', name: 'note: to be read' }, { id: 'stop', name: 'stop: do not go on' }];
-const USES = [
-    { id: 'any', name: 'any use' },
-    { id: 'billing', name: 'when billing' },
-    { id: 'paying', name: 'when paying' },
-    { id: 'writing', name: 'when writing' },
-];
 const BLANK: Input = { level: 'note', use: 'any', text: '', since: '', until: '' };
 
 /** A caution as everybody sees it. */
@@ -68,6 +62,8 @@ export function Cautions({ record }: { record: RecordData }) {
 
 /** Puts a caution on the record, shown meanwhile as colleagues will see it. */
 export function CautionDialog({ record, onClose }: { record: RecordData; onClose: () => void }) {
+    const levels = useTitles('cautionLevels');
+    const uses = useTitles('cautionUses');
     const [draft, setDraft] = useState(BLANK);
     const { run, problems, message } = useSaving();
     const { userName } = useSession();
@@ -98,14 +94,14 @@ export function CautionDialog({ record, onClose }: { record: RecordData; onClose
                     <ChooseOne
                         label="How serious it is"
                         width="190px"
-                        options={LEVELS}
+                        options={levels}
                         value={draft.level}
                         onChange={(level) => set({ level: level as Input['level'] })}
                     />
                     <ChooseOne
                         label="When to show it"
                         width="160px"
-                        options={USES}
+                        options={uses}
                         value={draft.use}
                         onChange={(use) => set({ use: use as Input['use'] })}
                     />

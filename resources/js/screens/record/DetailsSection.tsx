@@ -1,5 +1,5 @@
 import { useSession } from '../../api/session';
-import { ChooseOne, ChooseSeveral } from '../../ui/Choose';
+import { asOptions, ChooseOne, ChooseSeveral } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Facts, FieldGroup, Paragraphs, Quiet, Small, SubHeading } from '../../ui/Text';
 import { PrivateField, PrivateValue } from './PrivateValue';
@@ -137,17 +137,17 @@ function OneField({ field, value, problem, onChange }: OneFieldProps) {
             ) : (
                 <Quiet>{field.name}: private</Quiet>
             );
-        case 'several choices':
+        case 'several-choices':
             return (
                 <ChooseSeveral
                     label={field.name}
-                    options={[...new Set([...field.options, ...text.split('\n').filter((one) => one !== '')])]}
+                    options={asOptions([...new Set([...field.options, ...text.split('\n').filter((one) => one !== '')])])}
                     value={text.split('\n').filter((one) => one !== '')}
                     onChange={(chosen) => onChange(chosen.join('\n'))}
                 />
             );
         case 'choice':
-        case 'yes or no': {
+        case 'yes-or-no': {
             const options = field.kind === 'choice' ? [...new Set([...field.options, text].filter((one) => one !== ''))] : ['yes', 'no'];
             return (
                 <ChooseOne
@@ -169,7 +169,7 @@ function OneField({ field, value, problem, onChange }: OneFieldProps) {
                     problem={problem}
                     {...hint}
                     {...sized}
-                    {...(field.kind === 'long text' ? { lines: 3 } : {})}
+                    {...(field.kind === 'long-text' ? { lines: 3 } : {})}
                 />
             );
     }

@@ -1,6 +1,7 @@
 import { useState, type FormEvent } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { useSaving } from '../../api/useSaving';
+import { useTitles } from '../../app/titles';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
@@ -10,12 +11,12 @@ import { FieldRow, Notice, Quiet, Row } from '../../ui/Text';
 import { RecordPicker } from './RecordPicker';
 import { useRecordAction } from './useRecordAction';
 
-const KINDS = ['note', 'call', 'email', 'meeting', 'letter'].map((id) => ({ id, name: id }));
 
 type Kind = Schemas['LogEntryInput']['kind'];
 
 /** Writes a note, a call, an email, a meeting or a letter into the log. */
 export function EntryForm({ id, onClose }: { id: number; onClose: () => void }) {
+    const kinds = useTitles('entryKinds');
     const [kind, setKind] = useState<Kind>('note');
     const [day, setDay] = useState('');
     const [text, setText] = useState('');
@@ -47,7 +48,7 @@ export function EntryForm({ id, onClose }: { id: number; onClose: () => void }) 
         >
             <Field label="What happened" lines={3} autoFocus value={text} onChange={setText} problem={problems.text} />
             <FieldRow>
-                <ChooseOne label="Kind" width="130px" options={KINDS} value={kind} onChange={(chosen) => setKind(chosen as Kind)} />
+                <ChooseOne label="Kind" width="130px" options={kinds} value={kind} onChange={setKind} />
                 <Field label="On" width="150px" placeholder="today" value={day} onChange={setDay} problem={problems.day} />
             </FieldRow>
             {withParty === undefined ? (

@@ -7,6 +7,7 @@ import { useSession } from '../../api/session';
 import { useEnsureSignedIn } from '../../api/signIn';
 import { useSaving } from '../../api/useSaving';
 import { upload } from '../../api/upload';
+import { useTitles } from '../../app/titles';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
@@ -24,7 +25,6 @@ import { useRecordAction } from './useRecordAction';
 type FileData = Schemas['File'];
 type Kind = FileData['kind'];
 
-const KINDS: Kind[] = ['contract', 'certificate', 'form', 'photo', 'letter', 'other'];
 
 const Line = styled.div`
     display: grid;
@@ -158,6 +158,7 @@ function FileLine({ record, file }: { record: RecordData; file: FileData }) {
 }
 
 function FileDialog({ file, onClose }: { file: FileData; onClose: () => void }) {
+    const kinds = useTitles('fileKinds');
     const [draft, setDraft] = useState<Schemas['FileInput']>({
         name: file.name,
         kind: file.kind,
@@ -189,7 +190,7 @@ function FileDialog({ file, onClose }: { file: FileData; onClose: () => void }) 
                     <ChooseOne
                         label="What it is"
                         width="160px"
-                        options={KINDS.map((id) => ({ id, name: id }))}
+                        options={kinds}
                         value={draft.kind}
                         onChange={(kind) => set({ kind: kind as Kind })}
                     />

@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import { useListed } from '../../api/useListed';
 import { Button } from '../../ui/Button';
-import { ChooseSeveral, Tick } from '../../ui/Choose';
+import { asOptions, ChooseSeveral, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { FieldGroup, FieldRow, Mark } from '../../ui/Text';
 import type { PositionRow } from './sections';
@@ -43,14 +43,14 @@ export function PositionFields({ row, isAtCompany, shared, problemAt, onChange, 
             </FieldRow>
             <ChooseSeveral
                 label="Duties"
-                options={duties}
+                options={asOptions(duties)}
                 value={row.duties}
                 onChange={(chosen) => onChange({ duties: chosen, firstFor: row.firstFor.filter((duty) => chosen.includes(duty)) })}
             />
             {shared.length > 0 && (
                 <ChooseSeveral
                     label="First to ask about"
-                    options={shared}
+                    options={asOptions(shared)}
                     value={row.firstFor}
                     onChange={(firstFor) => onChange({ firstFor })}
                 />

@@ -2,10 +2,11 @@ import { useQuery } from '@tanstack/react-query';
 import { AtSign, Contact, Globe, Mail, Phone, X } from 'lucide-react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { choicesQuery, holdersQuery } from '../../api/queries';
+import { holdersQuery } from '../../api/queries';
 import { useListed } from '../../api/useListed';
 import { useLookAlikes } from '../../api/useLookAlikes';
 import { useQuiet } from '../../api/useQuiet';
+import { useTitles } from '../../app/titles';
 import { AlikeNotice } from '../../ui/AlikeNotice';
 import { AddRow } from '../../ui/AddRow';
 import { QuietButton } from '../../ui/Button';
@@ -161,7 +162,7 @@ interface FieldsProps {
 }
 
 function ReachFields({ partyId, offices, rows, problems, onChange }: FieldsProps) {
-    const { data: choices } = useQuery(choicesQuery);
+    const uses = useTitles('contactUses');
     const labels = {
         phone: useListed('phone-labels'), email: useListed('email-labels'), website: useListed('website-labels'),
         handle: useListed('handle-labels'), profile: useListed('handle-labels'),
@@ -222,7 +223,7 @@ function ReachFields({ partyId, offices, rows, problems, onChange }: FieldsProps
                             {row.kind === 'email' && (
                                 <ChooseSeveral
                                     label="Use for"
-                                    options={choices?.contactUses ?? []}
+                                    options={uses}
                                     value={row.uses}
                                     onChange={(uses) => change(index, { uses })}
                                 />

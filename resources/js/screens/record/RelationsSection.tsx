@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { addPersonByName } from '../../api/addByName';
 import type { Schemas } from '../../api/client';
 import { likelyRelationsQuery } from '../../api/queries';
+import { useTitles } from '../../app/titles';
 import { Button } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
@@ -40,8 +41,6 @@ export function RelationsSection({ record }: { record: RecordData }) {
     );
 }
 
-const TOGETHER = ['each alone', 'both names', 'Mr. and Mrs.'].map((id) => ({ id, name: id }));
-
 interface ListProps {
     record: RecordData;
     rows: RelationRow[];
@@ -50,6 +49,7 @@ interface ListProps {
 }
 
 function RelationList({ record, rows, problems, onChange }: ListProps) {
+    const together = useTitles('together');
     const say = useSay();
     const { data: likely } = useQuery(likelyRelationsQuery(record.party.id));
     const kinds = record.relations.kinds.map((id) => ({ id, name: id }));
@@ -72,7 +72,7 @@ function RelationList({ record, rows, problems, onChange }: ListProps) {
                 partyId: party.id,
                 partyName: party.displayName,
                 kind: record.relations.kinds[0] ?? '',
-                together: 'each alone',
+                together: 'alone',
                 address: 'own',
                 addressId: null,
                 phone: 'own',
@@ -115,9 +115,9 @@ function RelationList({ record, rows, problems, onChange }: ListProps) {
                                 <ChooseOne
                                     label="On an envelope"
                                     width="150px"
-                                    options={TOGETHER}
+                                    options={together}
                                     value={row.together}
-                                    onChange={(together) => change(index, { together: together as RelationRow['together'] })}
+                                    onChange={(chosen) => change(index, { together: chosen })}
                                 />
                             )}
                             <Field

@@ -3,6 +3,7 @@ import { X } from 'lucide-react';
 import { choicesQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useLookAlikes } from '../../api/useLookAlikes';
+import { titleOf, useTitles } from '../../app/titles';
 import { AlikeNotice } from '../../ui/AlikeNotice';
 import { AddRow } from '../../ui/AddRow';
 import { QuietButton } from '../../ui/Button';
@@ -15,14 +16,13 @@ import { SectionFrame } from './SectionFrame';
 import { newKey, taxNumbersSpec, type RecordData, type TaxDraft, type TaxNumberRow } from './sections';
 import { useSection } from './useSection';
 
-const VAT = 'VAT number';
+const VAT = 'VAT';
 
 /** A row that was offered and not filled in is not sent. */
 function tidy(draft: TaxDraft): TaxDraft {
     return { ...draft, numbers: draft.numbers.filter(({ id, value }) => id !== null || (value ?? '').trim() !== '') };
 }
 
-const CHOICES = [{ id: 'by the rule', name: 'by the rule' }, { id: 'always', name: 'always' }, { id: 'never', name: 'never' }];
 const NO_FILE = 'none';
 
 /** The numbers by which tax offices and registers know them; only the last signs are shown. */
@@ -94,6 +94,7 @@ interface FieldsProps {
 
 function Fields({ rows, problems, onChange }: FieldsProps) {
     const { data: choices } = useQuery(choicesQuery);
+    const kinds = useTitles('taxNumberKinds');
     const { officeCountry } = useSession();
     const change = (index: number, part: Partial<TaxNumberRow>) =>
         onChange(rows.map((row, at) => (at === index ? { ...row, ...part } : row)));
@@ -109,12 +110,12 @@ function Fields({ rows, problems, onChange }: FieldsProps) {
     return (
         <Stack $wide>
             {rows.map((row, index) => (
-                <FieldGroup key={row.key} aria-label={row.masked === '' ? `Number ${index + 1}` : `${row.kind} ${row.masked}`}>
+                <FieldGroup key={row.key} aria-label={row.masked === '' ? `Number ${index + 1}` : `${titleOf(kinds, row.kind)} ${row.masked}`}>
                     <FieldRow $foot>
                         <ChooseOne
                             label="Kind"
                             width="230px"
-                            options={(choices?.taxNumberKinds ?? []).map((id) => ({ id, name: id }))}
+                            options={kinds}
                             value={row.kind}
                             onChange={(kind) => change(index, { kind, country: kind === VAT ? row.country : '' })}
                         />
@@ -127,7 +128,7 @@ function Fields({ rows, problems, onChange }: FieldsProps) {
                                 onChange={(country) => change(index, { country })}
                             />
                         )}
-                        <QuietButton aria-label={`Remove the ${row.kind}`} onPress={() => onChange(rows.filter((_, at) => at !== index))}>
+                        <QuietButton aria-label={`Remove the ${titleOf(kinds, row.kind)}`} onPress={() => onChange(rows.filter((_, at) => at !== index))}>
                             <X size={16} aria-hidden />
                         </QuietButton>
                     </FieldRow>
@@ -156,6 +157,7 @@ interface FormProps {
 
 /** When form W-9 came in, and whether what they are paid is reported. */
 function FormFields({ record, draft, problems, onChange }: FormProps) {
+    const reportChoices = useTitles('reportChoices');
     return (
         <Stack $wide>
             <FieldRow>
@@ -188,7 +190,7 @@ function FormFields({ record, draft, problems, onChange }: FormProps) {
                 <ChooseOne
                     label="In the tax report"
                     width="180px"
-                    options={CHOICES}
+                    options={reportChoices}
                     value={draft.reportChoice}
                     onChange={(choice) => onChange({ ...draft, reportChoice: choice as TaxDraft['reportChoice'] })}
                 />

@@ -8,8 +8,8 @@ use App\Http\Data\Terms\ListedTermsData;
 use OpenApi\Attributes as OA;
 
 /** Payment terms of the list, and how often they are used. */
-#[OA\Schema(schema: 'KeptTerms')]
-final readonly class KeptTermsData
+#[OA\Schema(schema: 'ListedTermsUses')]
+final readonly class ListedTermsUsesData
 {
     public function __construct(
         #[OA\Property(ref: '#/components/schemas/ListedTerms')]

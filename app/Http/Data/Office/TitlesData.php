@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Office;
+
+use Almanac\Addresses\AddressUse;
+use Almanac\Banking\AccountKind;
+use Almanac\Banking\AccountUse;
+use Almanac\Banking\Confirmation;
+use Almanac\Banking\PayBy;
+use Almanac\Cautions\CautionLevel;
+use Almanac\Cautions\CautionUse;
+use Almanac\Details\FieldKind;
+use Almanac\Files\FileKind;
+use Almanac\Ledger\AccountKind as LedgerAccountKind;
+use Almanac\Ledger\AgeingBy;
+use Almanac\Ledger\CreditPolicy;
+use Almanac\Ledger\Delivery;
+use Almanac\Ledger\DocumentKind;
+use Almanac\Ledger\TaxTreatment;
+use Almanac\Names\TogetherAs;
+use Almanac\Reach\ContactUse;
+use Almanac\Records\LogKind;
+use Almanac\TaxIds\ReportChoice;
+use Almanac\TaxIds\TaxIdKind;
+use App\Http\OpenApi\TitledCodes;
+use OpenApi\Attributes as OA;
+
+/** What stands to choose from wherever there are a few of a kind: each by its code, with its title. */
+#[OA\Schema(schema: 'Titles')]
+final readonly class TitlesData
+{
+    /**
+     * @param list<NamedCodeData> $addressUses
+     * @param list<NamedCodeData> $contactUses
+     * @param list<NamedCodeData> $taxNumberKinds
+     * @param list<NamedCodeData> $reportChoices
+     * @param list<NamedCodeData> $together
+     * @param list<NamedCodeData> $cautionLevels
+     * @param list<NamedCodeData> $cautionUses
+     * @param list<NamedCodeData> $entryKinds
+     * @param list<NamedCodeData> $fileKinds
+     * @param list<NamedCodeData> $bankAccountKinds
+     * @param list<NamedCodeData> $bankAccountUses
+     * @param list<NamedCodeData> $confirmations
+     * @param list<NamedCodeData> $waysToPay
+     * @param list<NamedCodeData> $documentKinds
+     * @param list<NamedCodeData> $treatments
+     * @param list<NamedCodeData> $deliveries
+     * @param list<NamedCodeData> $creditPolicies
+     * @param list<NamedCodeData> $ageingBy
+     * @param list<NamedCodeData> $accountKinds
+     * @param list<NamedCodeData> $fieldKinds
+     */
+    private function __construct(
+        #[OA\Property(items: new TitledCodes(AddressUse::class))] public array $addressUses,
+        #[OA\Property(items: new TitledCodes(ContactUse::class))] public array $contactUses,
+        #[OA\Property(items: new TitledCodes(TaxIdKind::class))] public array $taxNumberKinds,
+        #[OA\Property(items: new TitledCodes(ReportChoice::class))] public array $reportChoices,
+        #[OA\Property(items: new TitledCodes(TogetherAs::class))] public array $together,
+        #[OA\Property(items: new TitledCodes(CautionLevel::class))] public array $cautionLevels,
+        #[OA\Property(items: new TitledCodes(CautionUse::class))] public array $cautionUses,
+        #[OA\Property(items: new TitledCodes(LogKind::class))] public array $entryKinds,
+        #[OA\Property(items: new TitledCodes(FileKind::class))] public array $fileKinds,
+        #[OA\Property(items: new TitledCodes(AccountKind::class))] public array $bankAccountKinds,
+        #[OA\Property(items: new TitledCodes(AccountUse::class))] public array $bankAccountUses,
+        #[OA\Property(items: new TitledCodes(Confirmation::class))] public array $confirmations,
+        #[OA\Property(items: new TitledCodes(PayBy::class))] public array $waysToPay,
+        #[OA\Property(items: new TitledCodes(DocumentKind::class))] public array $documentKinds,
+        #[OA\Property(items: new TitledCodes(TaxTreatment::class))] public array $treatments,
+        #[OA\Property(items: new TitledCodes(Delivery::class))] public array $deliveries,
+        #[OA\Property(items: new TitledCodes(CreditPolicy::class))] public array $creditPolicies,
+        #[OA\Property(items: new TitledCodes(AgeingBy::class))] public array $ageingBy,
+        #[OA\Property(items: new TitledCodes(LedgerAccountKind::class))] public array $accountKinds,
+        #[OA\Property(items: new TitledCodes(FieldKind::class))] public array $fieldKinds,
+    ) {
+    }
+
+    /** @param  string  $country of the office: ISO 3166-1 alpha-2 */
+    public static function in(string $country): self
+    {
+        return new self(
+            NamedCodeData::titled(AddressUse::cases()),
+            NamedCodeData::titled(ContactUse::cases()),
+            NamedCodeData::titled(TaxIdKind::cases()),
+            NamedCodeData::titled(ReportChoice::cases()),
+            NamedCodeData::titled(TogetherAs::cases()),
+            NamedCodeData::titled(CautionLevel::cases()),
+            NamedCodeData::titled(CautionUse::cases()),
+            NamedCodeData::titled(LogKind::cases()),
+            NamedCodeData::titled(FileKind::cases()),
+            NamedCodeData::titled(AccountKind::cases()),
+            NamedCodeData::titled(AccountUse::cases()),
+            NamedCodeData::titled(Confirmation::cases()),
+            NamedCodeData::titled(PayBy::cases(), fn (PayBy $way) => $way->titleIn($country)),
+            NamedCodeData::titled(DocumentKind::cases()),
+            NamedCodeData::titled(TaxTreatment::cases()),
+            NamedCodeData::titled(Delivery::cases()),
+            NamedCodeData::titled(CreditPolicy::cases()),
+            NamedCodeData::titled(AgeingBy::cases()),
+            NamedCodeData::titled(LedgerAccountKind::cases()),
+            NamedCodeData::titled(FieldKind::cases()),
+        );
+    }
+}

@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Shapes;
+
+use App\Http\Requests\Rules\ItemList;
+use App\Http\Requests\Rules\OneOfOrNull;
+use App\Http\Requests\Rules\OrNull;
+use BackedEnum;
+use Illuminate\Validation\Rule;
+use OpenApi\Attributes as OA;
+
+/** One thing that is sent in: what it has to be, said once, for whoever checks it, describes it or tries it. */
+final readonly class Input
+{
+    /** Characters: long enough for anything typed in one line; the core has its own, narrower limits. */
+    private const LINE = 1000;
+
+    private const REF = '#/components/schemas/';
+
+    /**
+     * @param list<mixed> $checks of a value that is there
+     * @param list<mixed> $orNull of a value that is there, or null; empty when null never will do
+     * @param array<string, mixed> $property what an OA\Property is made of
+     * @param mixed $sample something that passes
+     * @param self|Shape|null $within of a list: what it is a list of
+     */
+    private function __construct(
+        private array $checks,
+        private array $orNull,
+        private array $property,
+        private mixed $sample,
+        private self|Shape|null $within = null,
+        private bool $mayBeEmpty = false,
+        private bool $mayBeMissing = false,
+        private bool $mayBeNull = false,
+    ) {
+    }
+
+    /** @param  int  $most  characters */
+    public static function text(int $most = self::LINE): self
+    {
+        return new self(['string', "max:$most"], ['nullable', 'string', "max:$most"], ['type' => 'string'], '', mayBeEmpty: true);
+    }
+
+    /** A day in the form of ISO 8601. */
+    public static function isoDay(): self
+    {
+        return new self(['string', 'date_format:Y-m-d'], [], ['type' => 'string', 'format' => 'date'], '2026-11-24');
+    }
+
+    public static function flag(): self
+    {
+        return new self(['boolean:strict'], [new OrNull('bool')], ['type' => 'boolean'], false);
+    }
+
+    /** The number of something that is kept. */
+    public static function id(): self
+    {
+        return new self(['integer:strict'], [new OrNull('int')], ['type' => 'integer'], 1);
+    }
+
+    public static function whole(int $least, ?int $most = null): self
+    {
+        return new self(
+            ['integer:strict', "min:$least", ...$most === null ? [] : ["max:$most"]],
+            [],
+            ['type' => 'integer', 'minimum' => $least, ...$most === null ? [] : ['maximum' => $most]],
+            $least,
+        );
+    }
+
+    /**
+     * @param class-string<BackedEnum> $of
+     * @param list<BackedEnum> $only those that may be chosen; empty for all
+     */
+    public static function oneOf(string $of, array $only = []): self
+    {
+        $codes = array_map(fn (BackedEnum $case) => (string) $case->value, $only === [] ? $of::cases() : $only);
+
+        return new self(
+            [$only === [] ? Rule::enum($of) : Rule::in($codes)],
+            [new OneOfOrNull($of)],
+            ['type' => 'string', 'enum' => $codes],
+            $codes[0],
+        );
+    }
+
+    /** @param  int  $most  entries */
+    public static function listOf(self|Shape $item, int $most): self
+    {
+        $items = $item instanceof Shape ? ['ref' => self::REF.$item->name] : $item->property;
+
+        return new self(
+            [new ItemList, "max:$most"],
+            [new ItemList(orNull: true), "max:$most"],
+            ['type' => 'array', 'items' => new OA\Items(...$items)],
+            [],
+            within: $item,
+            mayBeEmpty: true,
+        );
+    }
+
+    /** @param  int|null  $most  kilobytes; null when what keeps it says how large it may be */
+    public static function file(?int $most = null): self
+    {
+        return new self(['file', ...$most === null ? [] : ["max:$most"]], [], ['type' => 'string', 'format' => 'binary'], null);
+    }
+
+    public static function of(Shape $shape): self
+    {
+        return new self(['array'], ['nullable', 'array'], ['ref' => self::REF.$shape->name], $shape->sample(), within: $shape);
+    }
+
+    public function optional(): self
+    {
+        return $this->with(mayBeMissing: true);
+    }
+
+    public function orNull(): self
+    {
+        if ($this->orNull === []) {
+            throw new \LogicException('Null will not do for this.');
+        }
+
+        return $this->with(mayBeNull: true);
+    }
+
+    /** Of a text or a list: not an empty one. */
+    public function filled(mixed $sample = 'x'): self
+    {
+        return $this->with(mayBeEmpty: false, sample: $sample);
+    }
+
+    /** What else is checked of a value that is there. */
+    public function also(mixed ...$checks): self
+    {
+        return $this->with(checks: [...$this->checks, ...array_values($checks)]);
+    }
+
+    public function says(string $description): self
+    {
+        return $this->with(property: [...$this->property, 'description' => $description]);
+    }
+
+    public function isRequired(): bool
+    {
+        return ! $this->mayBeMissing;
+    }
+
+    public function sample(): mixed
+    {
+        return $this->mayBeNull ? null : $this->sample;
+    }
+
+    public function property(string $name): OA\Property
+    {
+        return new OA\Property($name, ...$this->property, ...$this->mayBeNull ? ['nullable' => true] : []);
+    }
+
+    public function within(): ?Shape
+    {
+        return $this->within instanceof self ? $this->within->within() : $this->within;
+    }
+
+    /**
+     * Laravel's rules, by where they hold.
+     *
+     * @return array<string, list<mixed>>
+     */
+    public function rules(string $at, mixed $given): array
+    {
+        $presence = match (true) {
+            $this->mayBeMissing && ($this->mayBeEmpty || $this->mayBeNull) => ['sometimes'],
+            $this->mayBeMissing => ['sometimes', 'required'],
+            $this->mayBeEmpty || $this->mayBeNull => ['present'],
+            default => ['required'],
+        };
+        $rules = [$at => ['bail', ...$presence, ...$this->mayBeNull ? $this->orNull : $this->checks]];
+        if ($this->within === null || ($given === null && $this->mayBeNull)) {
+            return $rules;
+        }
+
+        return [...$rules, ...match (true) {
+            $this->within instanceof self => $this->within->rules("$at.*", null),
+            isset($this->property['items']) => ["$at.*" => ['array'], ...$this->within->rules("$at.*.")],
+            $given === null && $this->mayBeMissing => [],
+            default => $this->within->rules("$at.", $given),
+        }];
+    }
+
+    private function with(mixed ...$changes): self
+    {
+        return new self(...[...get_object_vars($this), ...$changes]);
+    }
+}

@@ -1,0 +1,21 @@
+import { useQuery } from '@tanstack/react-query';
+import type { Schemas } from '../api/client';
+import { choicesQuery } from '../api/queries';
+import type { Option } from '../ui/Choose';
+
+type Titles = Schemas['Titles'];
+
+/** The codes of a list that the office keeps by code. */
+export type CodeOf<L extends keyof Titles> = Titles[L][number]['code'];
+
+/** What there is to choose from, as the server has it; nothing while that is on its way. */
+export function useTitles<L extends keyof Titles>(list: L): Option<CodeOf<L>>[] {
+    const { data } = useQuery(choicesQuery);
+    const titled: { code: CodeOf<L>; name: string }[] = data?.titles[list] ?? [];
+    return titled.map(({ code, name }) => ({ id: code, name }));
+}
+
+/** The title of a code, where it is one of them. */
+export function titleOf<T extends string>(options: readonly Option<T>[], code: string): string {
+    return options.find(({ id }) => id === code)?.name ?? '';
+}
