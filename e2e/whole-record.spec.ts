@@ -175,6 +175,7 @@ test('a vendor that moved, with everybody at its address', async ({ desk, page }
     await page.getByRole('textbox', { name: 'City' }).fill('Putney');
     await page.getByLabel('ZIP code').fill('05346');
     await desk.save('Addresses saved.');
+    const vendorId = /records\/(\d+)/.exec(page.url())?.[1];
     await page.getByRole('button', { name: 'Add a person here' }).click();
     await page.getByRole('combobox', { name: 'Who works here?' }).fill('Nora Wheel');
     await page.getByRole('option', { name: /Add a person named/ }).click();
@@ -182,12 +183,24 @@ test('a vendor that moved, with everybody at its address', async ({ desk, page }
     await page.keyboard.press('Control+Enter');
     await expect(page.getByRole('textbox', { name: 'Phone' })).toBeFocused();
     await page.keyboard.press('Escape');
-    await desk.section('Positions').getByRole('link', { name: vendor }).click();
 
+    // The vendor stands there as it was, until the answer that knows of Nora is there: it comes when the dialog is open.
+    let answer = () => undefined as void;
+    const asked = new Promise<void>((resolve) => {
+        answer = resolve;
+    });
+    await page.route(`**/api/parties/${vendorId}`, async (route) => {
+        await asked;
+        await route.continue();
+    });
+    await desk.section('Positions').getByRole('link', { name: vendor }).click();
     const addresses = desk.section('Addresses');
     await addresses.getByRole('button', { name: 'This address' }).click();
     await page.getByRole('menuitem', { name: 'They move …' }).click();
     const dialog = page.getByRole('dialog', { name: `${vendor} moves` });
+    await expect(dialog).toBeVisible();
+    answer();
+    await expect(dialog.getByRole('checkbox', { name: 'everybody here moves: also Nora Wheel' })).toBeChecked();
     await dialog.getByLabel('First day at the new address').fill('1 May 2026');
     await dialog.getByRole('button', { name: 'Paste a whole address' }).click();
     await dialog.getByLabel('The whole address').fill('2 New Mill Lane, Grafton, VT 0514');

@@ -5,7 +5,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { queryClient } from './api/queries';
-import { router } from './app/routes';
+import { router } from './routes';
 import { currentLight, setLight } from './ui/light';
 import { StatusLine } from './ui/StatusLine';
 import { GlobalStyle } from './ui/tokens';

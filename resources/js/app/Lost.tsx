@@ -13,7 +13,7 @@ export function Lost() {
 }
 
 /** For a screen that could not be shown: most often a part of the program that did not arrive. */
-export function Stumbled() {
+export function Broken() {
     return (
         <Empty role="alert" $alone>
             <Title>This page could not be shown</Title>

@@ -3,7 +3,7 @@ import { useSession } from '../api/session';
 import { ButtonLink } from '../ui/Button';
 import { Sheet } from '../ui/Page';
 import { Empty, Title } from '../ui/Text';
-import { useTitle } from './useTitle';
+import { useTitle } from '../ui/useTitle';
 
 /** Pages for those who may use them; the others are told, instead of filling in what would be refused. */
 export function Only({ may }: { may: 'mayChangeRecords' | 'mayRunOffice' }) {

@@ -4,7 +4,7 @@ import type { Schemas } from '../../api/client';
 import { forgetLedger, paymentPreviewQuery } from '../../api/queries';
 import { useQuiet } from '../../api/useQuiet';
 import { useSaving } from '../../api/useSaving';
-import { documentName, DueText } from '../../app/DocumentTable';
+import { documentName, DueText } from '../../shared/DocumentTable';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
-import { useTitles } from '../../app/titles';
+import { useTitles } from '../../shared/titles';
 import { Button, ButtonLink, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { DropPlace } from '../../ui/DropPlace';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
-import { useOfficeWords } from '../../app/officeWords';
+import { useOfficeWords } from '../../shared/officeWords';
 import { Button, QuietButton } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';

@@ -1,5 +1,5 @@
 import { keepAnswer, sessionQuery } from '../../api/queries';
-import { useTitle } from '../../app/useTitle';
+import { useTitle } from '../../ui/useTitle';
 import { Sheet } from '../../ui/Page';
 import { ButtonLink } from '../../ui/Button';
 import { Row, Stack, Title } from '../../ui/Text';

@@ -4,7 +4,7 @@ import { api, ask, type Schemas } from '../../api/client';
 import { countriesQuery, forget, officeQuery } from '../../api/queries';
 import type { Session } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
-import { useOfficeWords } from '../../app/officeWords';
+import { useOfficeWords } from '../../shared/officeWords';
 import { MainButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';

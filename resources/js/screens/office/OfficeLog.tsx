@@ -1,8 +1,8 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { actsQuery } from '../../api/queries';
-import { Unread } from '../../app/Unread';
-import { useTitle } from '../../app/useTitle';
+import { Unread } from '../../ui/Unread';
+import { useTitle } from '../../ui/useTitle';
 import { Button } from '../../ui/Button';
 import { momentText } from '../../ui/moment';
 import { Sheet } from '../../ui/Page';

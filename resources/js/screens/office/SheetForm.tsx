@@ -3,7 +3,7 @@ import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { useListed } from '../../api/useListed';
 import { useSaving } from '../../api/useSaving';
-import { useTitles } from '../../app/titles';
+import { useTitles } from '../../shared/titles';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { AddRow } from '../../ui/AddRow';
 import { ChooseOne, Tick } from '../../ui/Choose';

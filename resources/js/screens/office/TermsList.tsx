@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { api, ask, type Schemas } from '../../api/client';
 import { forgetChoices, keepAnswer, termsQuery } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
-import { TermsPreview } from '../../app/TermsPreview';
+import { TermsPreview } from '../../shared/TermsPreview';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';

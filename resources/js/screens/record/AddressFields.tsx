@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import { useTitles } from '../../app/titles';
+import { useTitles } from '../../shared/titles';
 import { Button, QuietButton } from '../../ui/Button';
 import { ChooseSeveral, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';

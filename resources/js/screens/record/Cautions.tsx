@@ -2,7 +2,7 @@ import { useState, type FormEvent, type ReactNode } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { useSession } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
-import { useTitles } from '../../app/titles';
+import { useTitles } from '../../shared/titles';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';

@@ -4,7 +4,7 @@ import { api, ask } from '../../api/client';
 import { forgetLedger } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
-import { DocumentTable } from '../../app/DocumentTable';
+import { DocumentTable } from '../../shared/DocumentTable';
 import { Button, ButtonLink, MainButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';

@@ -7,7 +7,7 @@ import { useSession } from '../../api/session';
 import { useEnsureSignedIn } from '../../api/signIn';
 import { useSaving } from '../../api/useSaving';
 import { upload } from '../../api/upload';
-import { useTitles } from '../../app/titles';
+import { useTitles } from '../../shared/titles';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';

@@ -20,18 +20,20 @@ export function MoveDialog({ record, address, onClose }: { record: RecordData; a
     const [place, setPlace] = useState<Place>({ country: address.country, lines: '', locality: '', region: '', postcode: '' });
     const [since, setSince] = useState('');
     const isShared = address.sharedWith.length > 0;
-    const [everybody, setEverybody] = useState(isShared);
+    // Who else is there may come after the dialog has opened: it is the rule until somebody says otherwise.
+    const [chosen, setEverybody] = useState<boolean>();
+    const everybody = isShared && (chosen ?? true);
     const { run, problems, message } = useSaving();
     const act = useRecordAction();
     const say = useSay();
 
     const [touched, setTouched] = useState<Schemas['TouchedDocuments']>();
     const params = { path: { id: record.party.id, addressUse: address.id } };
-    const body = (documentIds: number[]) => ({ ...place, since, everybody: everybody && isShared, documentIds });
+    const body = (documentIds: number[]) => ({ ...place, since, everybody, documentIds });
 
     const move = (documentIds: number[]) => run(async () => {
         await act(() => ask(api.POST('/api/parties/{id}/addresses/{addressUse}/move', { params, body: body(documentIds) })));
-        say(everybody && isShared ? 'Moved, with everybody there.' : 'Moved.');
+        say(everybody ? 'Moved, with everybody there.' : 'Moved.');
         onClose();
     });
 

@@ -6,7 +6,7 @@ import { holdersQuery } from '../../api/queries';
 import { useListed } from '../../api/useListed';
 import { useLookAlikes } from '../../api/useLookAlikes';
 import { useQuiet } from '../../api/useQuiet';
-import { useTitles } from '../../app/titles';
+import { useTitles } from '../../shared/titles';
 import { AlikeNotice } from '../../ui/AlikeNotice';
 import { AddRow } from '../../ui/AddRow';
 import { QuietButton } from '../../ui/Button';

@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { addPersonByName } from '../../api/addByName';
 import type { Schemas } from '../../api/client';
 import { likelyRelationsQuery } from '../../api/queries';
-import { useTitles } from '../../app/titles';
+import { useTitles } from '../../shared/titles';
 import { Button } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Field } from '../../ui/Field';

@@ -4,7 +4,7 @@ import { api, ask, type Schemas } from '../../api/client';
 import { choicesQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
-import { ReminderLine } from '../../app/ReminderLine';
+import { ReminderLine } from '../../shared/ReminderLine';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Field } from '../../ui/Field';

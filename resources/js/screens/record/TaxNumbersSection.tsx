@@ -3,7 +3,7 @@ import { X } from 'lucide-react';
 import { choicesQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useLookAlikes } from '../../api/useLookAlikes';
-import { titleOf, useTitles } from '../../app/titles';
+import { titleOf, useTitles } from '../../shared/titles';
 import { AlikeNotice } from '../../ui/AlikeNotice';
 import { AddRow } from '../../ui/AddRow';
 import { QuietButton } from '../../ui/Button';

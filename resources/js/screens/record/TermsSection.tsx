@@ -2,10 +2,10 @@ import { useQuery } from '@tanstack/react-query';
 import { choicesQuery } from '../../api/queries';
 import { Suggest } from '../../ui/Suggest';
 import { Facts, Quiet, Row, Small, Stack } from '../../ui/Text';
-import { SideFields } from '../../app/SideFields';
+import { SideFields } from '../../shared/SideFields';
 import { SectionFrame } from './SectionFrame';
 import { clientTermsSpec, vendorTermsSpec, type RecordData, type TermsDraft } from './sections';
-import { TermsPreview } from '../../app/TermsPreview';
+import { TermsPreview } from '../../shared/TermsPreview';
 import { useSection } from './useSection';
 
 interface Props {

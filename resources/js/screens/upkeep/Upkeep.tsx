@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { api, ask, type Schemas } from '../../api/client';
 import { forget, gapsQuery, pairsQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
-import { useTitle } from '../../app/useTitle';
+import { useTitle } from '../../ui/useTitle';
 import { Button, MainButton } from '../../ui/Button';
 import { Sheet } from '../../ui/Page';
 import { Pager } from '../../ui/Pager';

@@ -1,5 +1,5 @@
-import { MainButton } from '../ui/Button';
-import { Empty } from '../ui/Text';
+import { MainButton } from './Button';
+import { Empty } from './Text';
 
 /** For something that could not be read. */
 export function Unread({ what, error, retry }: { what: string; error: Error; retry: () => void }) {

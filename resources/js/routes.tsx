@@ -1,0 +1,74 @@
+import { createBrowserRouter } from 'react-router';
+import { Frame } from './app/Frame';
+import { Lost, Broken } from './app/Lost';
+import { Only } from './app/Only';
+import { Root } from './app/Root';
+import { SessionGate } from './app/SessionGate';
+
+export const router = createBrowserRouter([
+    {
+        element: <Root />,
+        errorElement: <Broken />,
+        hydrateFallbackElement: <></>,
+        children: [
+            { path: 'sign-in', lazy: async () => ({ Component: (await import('./screens/access/SignIn')).SignIn }) },
+            { path: 'set-up', lazy: async () => ({ Component: (await import('./screens/access/SetUp')).SetUp }) },
+            {
+                element: <SessionGate><Frame /></SessionGate>,
+                children: [
+                    { index: true, lazy: async () => ({ Component: (await import('./screens/today/Today')).Today }) },
+                    { path: 'directory', lazy: async () => ({ Component: (await import('./screens/directory/Directory')).Directory }) },
+                    { path: 'records/:id', lazy: async () => ({ Component: (await import('./screens/record/RecordPage')).RecordPage }) },
+                    { path: 'ledger', lazy: async () => ({ Component: (await import('./screens/ledger/Ledger')).Ledger }) },
+                    {
+                        path: 'ledger/tax-report',
+                        lazy: async () => ({ Component: (await import('./screens/ledger/TaxReport')).TaxReport }),
+                    },
+                    { path: 'ledger/imports', lazy: async () => ({ Component: (await import('./screens/ledger/Imports')).Imports }) },
+                    {
+                        path: 'documents/:id',
+                        lazy: async () => ({ Component: (await import('./screens/ledger/DocumentPage')).DocumentPage }),
+                    },
+                    { path: 'account', lazy: async () => ({ Component: (await import('./screens/access/Account')).Account }) },
+                    {
+                        path: 'payments/:id',
+                        lazy: async () => ({ Component: (await import('./screens/ledger/PaymentPage')).PaymentPage }),
+                    },
+                    {
+                        path: 'records/:id/statement',
+                        lazy: async () => ({ Component: (await import('./screens/ledger/StatementPage')).StatementPage }),
+                    },
+                    { path: 'upkeep', lazy: async () => ({ Component: (await import('./screens/upkeep/Upkeep')).Upkeep }) },
+                    {
+                        element: <Only may="mayChangeRecords" />,
+                        children: [
+                            {
+                                path: 'add/:kind',
+                                lazy: async () => ({ Component: (await import('./screens/record/AddRecord')).AddRecord }),
+                            },
+                            {
+                                path: 'records/:id/write/:kind',
+                                lazy: async () => ({ Component: (await import('./screens/ledger/WriteDocument')).WriteDocument }),
+                            },
+                            {
+                                path: 'records/:id/payment/:side',
+                                lazy: async () => ({ Component: (await import('./screens/ledger/TakePayment')).TakePayment }),
+                            },
+                        ],
+                    },
+                    {
+                        element: <Only may="mayRunOffice" />,
+                        children: [
+                            { path: 'office', lazy: async () => ({ Component: (await import('./screens/office/Office')).Office }) },
+                            {
+                                path: 'office/log',
+                                lazy: async () => ({ Component: (await import('./screens/office/OfficeLog')).OfficeLog }),
+                            },
+                        ],
+                    },
+                    { path: '*', element: <Lost /> },
+                ],
+            },
+        ],
+    },
+]);
