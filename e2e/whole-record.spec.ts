@@ -185,7 +185,7 @@ test('a vendor that moved, with everybody at its address', async ({ desk, page }
     await page.keyboard.press('Escape');
 
     // The vendor stands there as it was, until the answer that knows of Nora is there: it comes when the dialog is open.
-    let answer = () => undefined as void;
+    let answer: (() => void) | undefined;
     const asked = new Promise<void>((resolve) => {
         answer = resolve;
     });
@@ -199,7 +199,7 @@ test('a vendor that moved, with everybody at its address', async ({ desk, page }
     await page.getByRole('menuitem', { name: 'They move …' }).click();
     const dialog = page.getByRole('dialog', { name: `${vendor} moves` });
     await expect(dialog).toBeVisible();
-    answer();
+    answer?.();
     await expect(dialog.getByRole('checkbox', { name: 'everybody here moves: also Nora Wheel' })).toBeChecked();
     await dialog.getByLabel('First day at the new address').fill('1 May 2026');
     await dialog.getByRole('button', { name: 'Paste a whole address' }).click();
