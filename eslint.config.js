@@ -1,11 +1,22 @@
+import boundaries from 'eslint-plugin-boundaries';
 import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
-const uiOnly = [
-    { group: ['react-aria-components', 'react-aria', 'react-aria/*'], message: 'Only ui/ uses React Aria: give the component a look there first.' },
-];
-const screens = ['access', 'directory', 'find', 'ledger', 'office', 'record', 'today', 'upkeep'];
+const uiOnly = {
+    group: ['react-aria-components', 'react-aria', 'react-aria/*'],
+    message: 'Only ui/ uses React Aria: give the component a look there first.',
+};
 
+/** From the ground up; each knows those below it. The shell shows the line that finds, and no other screen. */
+const rooms = ['ui', 'api', 'shared', 'screens', 'app', 'start'];
+const elements = [
+    { type: 'ui', pattern: 'resources/js/ui' },
+    { type: 'api', pattern: 'resources/js/api' },
+    { type: 'shared', pattern: 'resources/js/shared' },
+    { type: 'screens', pattern: 'resources/js/screens/*', capture: ['screen'] },
+    { type: 'app', pattern: 'resources/js/app' },
+    { type: 'start', pattern: 'resources/js' },
+];
 const rawColours = { selector: 'TemplateElement[value.raw=/#[0-9a-fA-F]{3,8}\\b|rgba?\\(/]', message: 'Raw colours stand in ui/tokens.ts only.' };
 
 /** What is left, the sum, the discounted price: the server works them out, to the cent. */
@@ -19,22 +30,6 @@ const arithmetic = [
 ].map((selector) => ({ selector, message: 'Amounts are worked out by the server; show what it says (text, sign).' }));
 
 const inlineStyles = { selector: 'JSXAttribute[name.name="style"]', message: 'A component of ui/ says how it looks; give it a property for it.' };
-
-/** A screen knows ui/, api/ and app/, but no other screen. */
-const screenWalls = screens.map((screen) => ({
-    files: [`resources/js/screens/${screen}/**/*.{ts,tsx}`],
-    rules: {
-        'no-restricted-imports': ['error', {
-            patterns: [
-                ...uiOnly,
-                ...screens.filter((other) => other !== screen).map((other) => ({
-                    group: [`**/screens/${other}/**`, `../${other}/**`],
-                    message: 'Screens do not import each other: move what both need to ui/ or api/.',
-                })),
-            ],
-        }],
-    },
-}));
 
 export default tseslint.config(
     { ignores: ['public/**', 'vendor/**', 'storage/**', 'resources/js/api/schema.d.ts', 'test-results/**', 'playwright-report/**'] },
@@ -50,13 +45,34 @@ export default tseslint.config(
     },
     {
         files: ['resources/js/**/*.{ts,tsx}'],
-        ignores: ['resources/js/ui/**', 'resources/js/screens/**'],
-        rules: { 'no-restricted-imports': ['error', { patterns: uiOnly }] },
+        plugins: { boundaries },
+        settings: {
+            'boundaries/elements': elements,
+            'import/resolver': { node: { extensions: ['.ts', '.tsx'] } },
+        },
+        rules: {
+            'boundaries/dependencies': ['error', {
+                default: 'disallow',
+                policies: [
+                    ...rooms.map((room, at) => ({
+                        from: { element: { type: room } },
+                        allow: { to: { element: { types: { anyOf: rooms.slice(0, at) } } } },
+                    })),
+                    {
+                        from: { element: { type: 'app' } },
+                        disallow: { to: { element: { type: 'screens', captured: { screen: '!find' } } } },
+                        message: 'The shell shows the line that finds, and no other screen.',
+                    },
+                ],
+            }],
+        },
     },
     {
         files: ['resources/js/**/*.{ts,tsx}'],
         ignores: ['resources/js/ui/**'],
-        rules: { 'no-restricted-syntax': ['error', rawColours, inlineStyles, ...arithmetic] },
+        rules: {
+            'no-restricted-syntax': ['error', rawColours, inlineStyles, ...arithmetic],
+            'no-restricted-imports': ['error', { patterns: [uiOnly] }],
+        },
     },
-    ...screenWalls,
 );

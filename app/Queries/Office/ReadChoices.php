@@ -12,11 +12,9 @@ use App\Http\Data\Office\ChoicesData;
 use App\Http\Data\Office\ColleagueData;
 use App\Http\Data\Office\NamedCodeData;
 use App\Http\Data\Office\OfferedData;
-use App\Http\Data\Office\TitlesData;
 use App\Http\Data\Terms\ListedTermsData;
 use App\Models\ListedTerms;
 use App\Models\ListItem;
-use App\Models\Office;
 use App\Models\User;
 use Symfony\Component\Intl\Countries;
 use Symfony\Component\Intl\Languages;
@@ -36,7 +34,6 @@ final class ReadChoices
                 User::query()->whereNull('retired_at')->orderBy('name')->get()->map(fn (User $user) => ColleagueData::of($user))->all(),
             ),
             array_values(ListedTerms::query()->orderBy('id')->get()->map(fn (ListedTerms $listed) => ListedTermsData::of($listed))->all()),
-            TitlesData::in(Office::current()->country),
         );
     }
 

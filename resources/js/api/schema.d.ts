@@ -2328,7 +2328,6 @@ export interface components {
             vatCountries: components["schemas"]["NamedCode"][];
             colleagues: components["schemas"]["Colleague"][];
             terms: components["schemas"]["ListedTerms"][];
-            titles: components["schemas"]["Titles"];
         };
         /** @description The section "Classification". */
         Classification: {
@@ -3712,6 +3711,7 @@ export interface components {
             today: string;
             /** @description Of the IANA database: moments are told by it. */
             zone: string;
+            titles: components["schemas"]["Titles"] | null;
         };
         SetUpInput: {
             officeName: string;

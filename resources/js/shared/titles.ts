@@ -1,6 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
 import type { Schemas } from '../api/client';
-import { choicesQuery } from '../api/queries';
+import { useSession } from '../api/session';
 import type { Option } from '../ui/Choose';
 
 type Titles = Schemas['Titles'];
@@ -8,10 +7,9 @@ type Titles = Schemas['Titles'];
 /** The codes of a list that the office keeps by code. */
 export type CodeOf<L extends keyof Titles> = Titles[L][number]['code'];
 
-/** What there is to choose from, as the server has it; nothing while that is on its way. */
+/** What there is to choose from. It comes with who is signed in, so that no list is opened before it is there. */
 export function useTitles<L extends keyof Titles>(list: L): Option<CodeOf<L>>[] {
-    const { data } = useQuery(choicesQuery);
-    const titled: { code: CodeOf<L>; name: string }[] = data?.titles[list] ?? [];
+    const titled: { code: CodeOf<L>; name: string }[] = useSession().titles?.[list] ?? [];
     return titled.map(({ code, name }) => ({ id: code, name }));
 }
 

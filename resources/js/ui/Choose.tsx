@@ -79,6 +79,8 @@ export function ChooseOne<T extends string>({ label, options, value, onChange, p
             isInvalid={problem !== undefined}
             validationBehavior="aria"
             placeholder="Choose"
+            // Pressed before there is anything to choose from, it opens, and shows it when it comes.
+            allowsEmptyCollection
             {...(width === undefined ? {} : { $width: width })}
         >
             <FieldLabel>{label}</FieldLabel>

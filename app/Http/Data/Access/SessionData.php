@@ -6,6 +6,7 @@ namespace App\Http\Data\Access;
 
 use Almanac\Access\Permission;
 use Almanac\Access\Role;
+use App\Http\Data\Office\TitlesData;
 use App\Models\Office;
 use App\Models\User;
 use OpenApi\Attributes as OA;
@@ -41,6 +42,8 @@ final readonly class SessionData
         public string $today,
         #[OA\Property(description: 'Of the IANA database: moments are told by it.')]
         public string $zone,
+        #[OA\Property(ref: '#/components/schemas/Titles', description: 'Null while nobody is signed in.', nullable: true)]
+        public ?TitlesData $titles,
     ) {
     }
 
@@ -60,6 +63,7 @@ final readonly class SessionData
             $user === null ? '' : $office?->currency() ?? '',
             $today,
             $office?->zone()->getName() ?? 'UTC',
+            $user === null || $office === null ? null : TitlesData::in($office->country),
         );
     }
 }

@@ -42,8 +42,6 @@ final readonly class ChoicesData
         public array $colleagues,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/ListedTerms'))]
         public array $terms,
-        #[OA\Property(ref: '#/components/schemas/Titles')]
-        public TitlesData $titles,
     ) {
     }
 }

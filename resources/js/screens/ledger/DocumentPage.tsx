@@ -1,24 +1,24 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { api, ask, type Schemas } from '../../api/client';
-import { documentQuery, forgetLedger, isMissing, keepAnswer } from '../../api/queries';
+import { documentQuery, forgetLedger, isMissing } from '../../api/queries';
 import { useSession } from '../../api/session';
-import { useSaving } from '../../api/useSaving';
 import { documentName, DueText } from '../../shared/DocumentTable';
 import { titleOf, useTitles } from '../../shared/titles';
 import { Unread } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
-import { Button, ButtonLink, MainButton, QuietButton } from '../../ui/Button';
-import { momentText } from '../../ui/moment';
-import { Form } from '../../ui/Form';
-import { Margin, Sheet, Spread } from '../../ui/Page';
+import { Button, ButtonLink } from '../../ui/Button';
+import { Sheet, Spread } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { Table, TableScroll } from '../../ui/Table';
-import { Empty, Facts, FieldRow, Heading, Mark, Notice, Paragraphs, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
+import { Empty, Facts, Mark, Notice, Paragraphs, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { DocumentActions } from './DocumentActions';
-import { bodyOf, DocumentFields, lineKey, TotalsOf, type Draft } from './DocumentForm';
+import { TotalsOf } from './DocumentForm';
+import { DocumentMargin } from './DocumentMargin';
+import { EditDraft } from './EditDraft';
+import { Settled } from './Settled';
 
 type Doc = Schemas['Document'];
 
@@ -76,7 +76,7 @@ function One({ document }: { document: Doc }) {
                     </Stack>
                     {document.copyNow !== null && <OldDetails document={document} />}
                     {isEditing
-                        ? <Edit document={document} onClose={() => setEditing(false)} />
+                        ? <EditDraft document={document} onClose={() => setEditing(false)} />
                         : (
                             <>
                                 {mayChangeRecords && <DocumentActions document={document} onEdit={() => setEditing(true)} />}
@@ -85,7 +85,7 @@ function One({ document }: { document: Doc }) {
                         )}
                 </Stack>
             </Sheet>
-            <Side document={document} />
+            <DocumentMargin document={document} />
         </Spread>
     );
 }
@@ -179,64 +179,6 @@ function Body({ document }: { document: Doc }) {
     );
 }
 
-function Settled({ document }: { document: Doc }) {
-    const { mayChangeRecords } = useSession();
-    const say = useSay();
-    const takeBack = async (id: number) => {
-        try {
-            await ask(api.DELETE('/api/allocations/{allocation}', { params: { path: { allocation: id } } }));
-            forgetLedger();
-            say('Taken back.');
-        } catch (error) {
-            say(`Not taken back. ${(error as Error).message}`);
-        }
-    };
-    if (document.allocations.length === 0) {
-        return null;
-    }
-    const isCredit = document.row.kind.startsWith('credit');
-    return (
-        <Stack as="section" $gap="small" $stretch>
-            <Heading>{isCredit ? 'Used on' : 'Settled by'}</Heading>
-            <TableScroll>
-                <Table>
-                    <tbody>
-                        {document.allocations.map((one) => (
-                            <tr key={one.id}>
-                                <td className="tight">{one.dayText}</td>
-                                <td>
-                                    {isCredit ? (
-                                        <Link to={`/documents/${one.document.id}`}>{one.document.title}</Link>
-                                    ) : one.kind === 'write-off' ? (
-                                        'written off'
-                                    ) : (
-                                        one.kind
-                                    )}{' '}
-                                    {!isCredit && one.credit !== null && <Link to={`/documents/${one.credit.id}`}>{one.credit.title}</Link>}
-                                    {one.paymentId !== null && <Link to={`/payments/${one.paymentId}`}>open the payment</Link>}
-                                    {one.reason !== '' && <Small> {one.reason}</Small>}
-                                </td>
-                                <td><Small>{one.by}</Small></td>
-                                <td className="figure">{one.amount.text}</td>
-                                <td className="figure">
-                                    {mayChangeRecords && (
-                                        <QuietButton
-                                            aria-label={`Take back ${one.kind} of ${one.amount.text}`}
-                                            onPress={() => void takeBack(one.id)}
-                                        >
-                                            Take back
-                                        </QuietButton>
-                                    )}
-                                </td>
-                            </tr>
-                        ))}
-                    </tbody>
-                </Table>
-            </TableScroll>
-        </Stack>
-    );
-}
-
 function OldDetails({ document }: { document: Doc }) {
     const say = useSay();
     const { mayChangeRecords } = useSession();
@@ -259,134 +201,5 @@ function OldDetails({ document }: { document: Doc }) {
             <span>Now: {document.copyNow?.address.join(', ') || document.copyNow?.name}</span>
             {mayChangeRecords && <Button onPress={() => void take()}>Use the new details</Button>}
         </Notice>
-    );
-}
-
-function Edit({ document, onClose }: { document: Doc; onClose: () => void }) {
-    const { row } = document;
-    const [draft, setDraft] = useState<Draft>(() => ({
-        // A draft is never an opening balance.
-        kind: row.kind as Draft['kind'],
-        date: document.date,
-        due: document.due,
-        terms: document.terms,
-        treatment: document.treatment,
-        currency: document.currency,
-        number: row.number,
-        reference: row.reference,
-        note: document.note,
-        validUntil: document.validUntil,
-        lines: document.lines.map(({ text, quantity, price, discount, taxRateId, accountId, costCentreIds, sourceLineId }) => ({
-            key: lineKey(),
-            text,
-            quantity,
-            price,
-            discount: discount === '0' ? '' : discount,
-            taxRateId,
-            accountId,
-            costCentreIds,
-            sourceLineId,
-        })),
-    }));
-    const { run, problems, message } = useSaving();
-    const say = useSay();
-    const last = draft.lines.at(-1);
-    return (
-        <Form
-            aria-label="Change the draft"
-            takesFocus
-            onLeave={onClose}
-            $stretch
-            onSubmit={(event) => {
-                event.preventDefault();
-                void run(async () => {
-                    // At once as it is now: who issues it next has seen this version.
-                    keepAnswer(
-                        documentQuery(row.id).queryKey,
-                        await ask(
-                            api.PUT('/api/documents/{document}', {
-                                params: { path: { document: row.id } },
-                                body: { ...bodyOf(draft), version: document.version },
-                            }),
-                        ),
-                    );
-                    forgetLedger();
-                    say('Draft saved.');
-                    onClose();
-                });
-            }}
-        >
-            <DocumentFields
-                draft={draft}
-                onChange={setDraft}
-                problems={problems}
-                partyId={row.party.id}
-                isTheirs={row.kind === 'bill' || row.kind === 'credit-received'}
-                blank={() => ({
-                    key: lineKey(),
-                    text: '',
-                    quantity: '',
-                    price: '',
-                    discount: '',
-                    taxRateId: last?.taxRateId ?? null,
-                    accountId: last?.accountId ?? null,
-                    costCentreIds: last?.costCentreIds ?? [],
-                })}
-            />
-            {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
-            <FieldRow><MainButton type="submit">Save the draft</MainButton><Button onPress={onClose}>Cancel</Button></FieldRow>
-        </Form>
-    );
-}
-
-function Side({ document }: { document: Doc }): ReactNode {
-    const { row, source, madeFromIt, discount, events } = document;
-    return (
-        <Margin aria-label="Worked out from the document">
-            {row.state !== 'draft' && (
-                <section>
-                    <h2>Open</h2>
-                    <p><strong>{document.currency} {row.open.text}</strong> of {row.total.text}</p>
-                    {document.lateInterest !== null && <p>Interest to date {document.lateInterest.text}</p>}
-                    {discount !== null && row.open.sign > 0 && <p>{discount.sentence}</p>}
-                </section>
-            )}
-            {(document.replaces !== null || document.replacedBy !== null) && (
-                <section>
-                    <h2>Revisions</h2>
-                    {document.replaces !== null && (
-                        <p>
-                            before it <Link to={`/documents/${document.replaces.id}`}>{document.replaces.title}</Link>
-                        </p>
-                    )}
-                    {document.replacedBy !== null && (
-                        <p>
-                            after it <Link to={`/documents/${document.replacedBy.id}`}>{document.replacedBy.title}</Link>{' '}
-                            <Quiet>{document.replacedBy.stateWords}</Quiet>
-                        </p>
-                    )}
-                </section>
-            )}
-            {(source !== null || madeFromIt.length > 0) && (
-                <section>
-                    <h2>Chain</h2>
-                    {source !== null && (
-                        <p>
-                            from <Link to={`/documents/${source.id}`}>{source.title}</Link>
-                        </p>
-                    )}
-                    {madeFromIt.map((made) => (
-                        <p key={made.id}>
-                            became <Link to={`/documents/${made.id}`}>{made.title}</Link> <Quiet>{made.stateWords}</Quiet>
-                        </p>
-                    ))}
-                </section>
-            )}
-            {document.sentText !== '' && <section><h2>Sent</h2><p>{document.sentText}</p></section>}
-            <section>
-                <h2>History</h2>
-                {events.map((event, at) => <p key={at}>{event.text} <Quiet>{momentText(event.at)}, {event.by}</Quiet></p>)}
-            </section>
-        </Margin>
     );
 }

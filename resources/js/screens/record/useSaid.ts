@@ -1,0 +1,18 @@
+import { useSay } from '../../ui/StatusLine';
+import type { RecordData } from './sections';
+import { useRecordAction } from './useRecordAction';
+
+/** Does something to the record and says so at the foot of the page. */
+export function useSaid() {
+    const act = useRecordAction();
+    const say = useSay();
+    const save = async (call: () => Promise<RecordData>, said: string) => {
+        await act(call);
+        say(said);
+    };
+    return {
+        save,
+        tryTo: (call: () => Promise<RecordData>, said: string) =>
+            save(call, said).catch((error: Error) => say(`Not done. ${error.message}`)),
+    };
+}
