@@ -7,7 +7,7 @@ import { ChooseOne } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { FieldGroup, FieldRow, Notice, Row } from '../../ui/Text';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 import { useSaid } from './useSaid';
 
 export function AddBankDetails({ record, onClose }: { record: RecordData; onClose: () => void }) {

@@ -5,7 +5,7 @@ import { Button, MainButton } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { FieldGroup, FieldRow, Notice, Row, Small } from '../../ui/Text';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 import { useSaid } from './useSaid';
 
 export function AddCard({ record, onClose }: { record: RecordData; onClose: () => void }) {

@@ -15,7 +15,7 @@ import { whileSaving } from '../../ui/unsaved';
 import { Notice, Quiet, Row, Stack, Title } from '../../ui/Text';
 import { EmployerFields, PeopleFields, type Employer, type NewPerson } from './AddOnTheWay';
 import { NameFields } from './NameFields';
-import type { IdentityDraft } from './sections';
+import type { IdentityDraft } from './sections/identity';
 
 const BLANK: IdentityDraft = {
     prefix: '', given: '', middle: '', family: '', suffix: '', preferred: '', pronouns: '', postNominals: '',

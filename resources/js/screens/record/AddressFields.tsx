@@ -5,7 +5,7 @@ import { ChooseSeveral, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { FieldGroup, FieldRow, Small, Stack } from '../../ui/Text';
 import { PlaceFields } from './PlaceFields';
-import type { AddressRow } from './sections';
+import type { AddressRow } from './sections/addresses';
 
 interface Props {
     partyId: number;

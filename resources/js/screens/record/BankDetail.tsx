@@ -10,7 +10,7 @@ import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { Mark, Row, Small, Stack } from '../../ui/Text';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 import { useSaid } from './useSaid';
 
 type Detail = Schemas['BankDetail'];

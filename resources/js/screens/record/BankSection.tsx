@@ -3,7 +3,7 @@ import { api, ask } from '../../api/client';
 import { Button, QuietButton } from '../../ui/Button';
 import { Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { PlainSection } from './SectionFrame';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
 import { AddBankDetails } from './AddBankDetails';
 import { AddCard } from './AddCard';

@@ -10,7 +10,7 @@ import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Notice, Small } from '../../ui/Text';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
 import { useRecordAction } from './useRecordAction';
 

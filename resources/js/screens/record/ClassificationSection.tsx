@@ -11,7 +11,8 @@ import { Suggest } from '../../ui/Suggest';
 import { TagPicker } from '../../ui/TagPicker';
 import { Chips, Facts, FieldRow, Half, Small, Stack } from '../../ui/Text';
 import { SectionFrame } from './SectionFrame';
-import { classificationSpec, newKey, type ClassificationDraft, type CodeRow, type RecordData } from './sections';
+import { classificationSpec, type ClassificationDraft, type CodeRow } from './sections/classification';
+import { newKey, type RecordData } from './sections/spec';
 import { useSection } from './useSection';
 
 const NOBODY = { id: 'none', name: 'nobody' };

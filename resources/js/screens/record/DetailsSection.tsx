@@ -4,7 +4,8 @@ import { Field } from '../../ui/Field';
 import { Facts, FieldGroup, Paragraphs, Quiet, Small, SubHeading } from '../../ui/Text';
 import { PrivateField, PrivateValue } from './PrivateValue';
 import { SectionFrame } from './SectionFrame';
-import { detailsSpec, type DetailsDraft, type RecordData } from './sections';
+import { detailsSpec, type DetailsDraft } from './sections/details';
+import type { RecordData } from './sections/spec';
 import { useSection } from './useSection';
 
 type Sheet = RecordData['details']['sheets'][number];

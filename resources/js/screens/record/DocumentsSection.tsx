@@ -15,7 +15,7 @@ import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { useNavigate } from 'react-router';
 import { PlainSection } from './SectionFrame';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
 
 const CLIENT = [['invoice', 'Invoice'], ['quote', 'Quote'], ['order', 'Order'], ['credit-note', 'Credit note']] as const;

@@ -18,7 +18,7 @@ import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Mark, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { space } from '../../ui/tokens';
 import { PlainSection } from './SectionFrame';
-import { newKey, type RecordData } from './sections';
+import { newKey, type RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
 import { useRecordAction } from './useRecordAction';
 

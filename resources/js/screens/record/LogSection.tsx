@@ -11,7 +11,7 @@ import { Quiet, Row, Small, Stack } from '../../ui/Text';
 import { space } from '../../ui/tokens';
 import { EntryForm } from './EntryForm';
 import { PlainSection } from './SectionFrame';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
 import { useRecordAction } from './useRecordAction';
 

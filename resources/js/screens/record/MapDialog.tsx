@@ -5,7 +5,7 @@ import { MainButton } from '../../ui/Button';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
 import type { Spot } from '../../ui/PlaceMap';
 import { Quiet, Row } from '../../ui/Text';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 
 type AddressData = RecordData['addresses']['addresses'][number];
 

@@ -9,7 +9,7 @@ import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { Notice, Small } from '../../ui/Text';
 import { PlaceFields, type Place } from './PlaceFields';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 import { TouchedDialog } from './TouchedDialog';
 import { useRecordAction } from './useRecordAction';
 

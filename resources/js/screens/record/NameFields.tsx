@@ -6,7 +6,7 @@ import { Field } from '../../ui/Field';
 import { Suggest } from '../../ui/Suggest';
 import { FieldRow } from '../../ui/Text';
 import { PrivateField } from './PrivateValue';
-import type { IdentityDraft } from './sections';
+import type { IdentityDraft } from './sections/identity';
 
 const PREFIXES = ['Mr.', 'Mrs.', 'Ms.', 'Mx.', 'Dr.', 'Prof.', 'Rev.'].map((name) => ({ id: name, name }));
 const PRONOUNS = ['she/her', 'he/him', 'they/them'].map((name) => ({ id: name, name }));

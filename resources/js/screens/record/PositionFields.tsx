@@ -4,7 +4,7 @@ import { Button } from '../../ui/Button';
 import { asOptions, ChooseSeveral, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { FieldGroup, FieldRow, Mark } from '../../ui/Text';
-import type { PositionRow } from './sections';
+import type { PositionRow } from './sections/positions';
 
 interface Props {
     row: PositionRow;

@@ -17,7 +17,8 @@ import { FieldGroup, FieldRow, Mark, Row, Small, Stack } from '../../ui/Text';
 import { space } from '../../ui/tokens';
 import { PartyLinks } from './PartyLinks';
 import { SectionFrame } from './SectionFrame';
-import { newKey, reachSpec, type ContactRow, type RecordData } from './sections';
+import { reachSpec, type ContactRow } from './sections/reach';
+import { newKey, type RecordData } from './sections/spec';
 import { useSection } from './useSection';
 
 const SIGNS = { phone: Phone, email: Mail, website: Globe, handle: AtSign, profile: Contact };

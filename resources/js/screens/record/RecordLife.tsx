@@ -13,7 +13,7 @@ import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { Notice } from '../../ui/Text';
 import { CautionDialog } from './Cautions';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 
 /** Archiving, restoring and deleting the record, with what each says and how it is undone. */
 function useLife(record: RecordData) {

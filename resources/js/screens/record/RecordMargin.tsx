@@ -4,7 +4,7 @@ import { Margin } from '../../ui/Page';
 import { Mark, Quiet } from '../../ui/Text';
 import { Standing } from './Standing';
 import { space } from '../../ui/tokens';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 
 const Contents = styled.nav`
     display: grid;

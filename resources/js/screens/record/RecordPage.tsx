@@ -19,7 +19,7 @@ import { RecordMargin } from './RecordMargin';
 import { RecordTitle } from './RecordTitle';
 import { RelationsSection } from './RelationsSection';
 import { RemindersSection } from './RemindersSection';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 import { TaxNumbersSection } from './TaxNumbersSection';
 import { TermsSection } from './TermsSection';
 

@@ -9,7 +9,8 @@ import { NameFields } from './NameFields';
 import { PrivateValue } from './PrivateValue';
 import { ArchivedNotice, RecordLife } from './RecordLife';
 import { SectionForm } from './SectionFrame';
-import { identitySpec, type RecordData } from './sections';
+import { identitySpec } from './sections/identity';
+import type { RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
 import { useSection } from './useSection';
 

@@ -14,7 +14,8 @@ import { FieldGroup, FieldRow, Mark, Quiet, Row, Small, Stack } from '../../ui/T
 import { RecordPicker } from './RecordPicker';
 import { SectionFrame } from './SectionFrame';
 import { SharedReach } from './SharedReach';
-import { newKey, relationsSpec, type RecordData, type RelationRow } from './sections';
+import { relationsSpec, type RelationRow } from './sections/relations';
+import { newKey, type RecordData } from './sections/spec';
 import { useSection } from './useSection';
 
 type Party = Schemas['PartyRow'];

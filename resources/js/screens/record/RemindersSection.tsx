@@ -13,7 +13,7 @@ import { useSay } from '../../ui/StatusLine';
 import { Suggest } from '../../ui/Suggest';
 import { FieldRow, Notice, Row, Stack } from '../../ui/Text';
 import { PlainSection } from './SectionFrame';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
 import { useRecordAction } from './useRecordAction';
 

@@ -12,7 +12,7 @@ import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { Mark, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { RecordPicker } from './RecordPicker';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 import { useRecordAction } from './useRecordAction';
 
 type PositionData = RecordData['positions']['positions'][number];

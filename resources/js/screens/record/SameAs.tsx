@@ -6,7 +6,7 @@ import { useSay } from '../../ui/StatusLine';
 import { Quiet, Row } from '../../ui/Text';
 import { inForce } from './addresses';
 import { RecordPicker } from './RecordPicker';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 
 type AddressData = RecordData['addresses']['addresses'][number];
 

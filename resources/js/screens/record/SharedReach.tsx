@@ -3,7 +3,8 @@ import { recordQuery } from '../../api/queries';
 import { ChooseOne } from '../../ui/Choose';
 import { FieldRow } from '../../ui/Text';
 import { inForce } from './addresses';
-import type { RecordData, RelationRow, Whose } from './sections';
+import type { RelationRow, Whose } from './sections/relations';
+import type { RecordData } from './sections/spec';
 
 interface Props {
     record: RecordData;

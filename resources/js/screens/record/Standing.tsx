@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { useSession } from '../../api/session';
 import { Mark, Quiet } from '../../ui/Text';
 import { space, type } from '../../ui/tokens';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 
 type Side = RecordData['standing']['sides'][number];
 

@@ -13,7 +13,8 @@ import { Field } from '../../ui/Field';
 import { Facts, FieldGroup, FieldRow, Quiet, Stack } from '../../ui/Text';
 import { PrivateField, PrivateValue } from './PrivateValue';
 import { SectionFrame } from './SectionFrame';
-import { newKey, taxNumbersSpec, type RecordData, type TaxDraft, type TaxNumberRow } from './sections';
+import { newKey, type RecordData } from './sections/spec';
+import { taxNumbersSpec, type TaxDraft, type TaxNumberRow } from './sections/taxNumbers';
 import { useSection } from './useSection';
 
 const VAT = 'VAT';

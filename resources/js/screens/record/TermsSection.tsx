@@ -4,7 +4,8 @@ import { Suggest } from '../../ui/Suggest';
 import { Facts, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { SideFields } from '../../shared/SideFields';
 import { SectionFrame } from './SectionFrame';
-import { clientTermsSpec, vendorTermsSpec, type RecordData, type TermsDraft } from './sections';
+import type { RecordData } from './sections/spec';
+import { clientTermsSpec, vendorTermsSpec, type TermsDraft } from './sections/terms';
 import { TermsPreview } from '../../shared/TermsPreview';
 import { useSection } from './useSection';
 

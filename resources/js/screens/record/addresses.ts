@@ -1,4 +1,4 @@
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 
 /** The addresses that a record uses today. */
 export function inForce(record: RecordData): RecordData['addresses']['addresses'] {

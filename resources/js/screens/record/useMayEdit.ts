@@ -1,5 +1,5 @@
 import { useSession } from '../../api/session';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 
 /** Whether whoever is signed in may change the record as it is. */
 export function useMayEdit(record: RecordData): boolean {

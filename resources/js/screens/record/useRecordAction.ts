@@ -1,7 +1,7 @@
 import { keepRecord } from '../../api/queries';
 import { Refused } from '../../api/client';
 import { useEnsureSignedIn } from '../../api/signIn';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 
 /** Does something to a record, signs in again on the way when that is needed, and keeps what comes back. */
 export function useRecordAction() {

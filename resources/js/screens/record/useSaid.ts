@@ -1,5 +1,5 @@
 import { useSay } from '../../ui/StatusLine';
-import type { RecordData } from './sections';
+import type { RecordData } from './sections/spec';
 import { useRecordAction } from './useRecordAction';
 
 /** Does something to the record and says so at the foot of the page. */

@@ -6,7 +6,7 @@ import { useEnsureSignedIn } from '../../api/signIn';
 import { useSay } from '../../ui/StatusLine';
 import { useUnsaved } from '../../ui/unsaved';
 import { merge } from './merge';
-import type { Follow, RecordData, SectionSpec } from './sections';
+import type { Follow, RecordData, SectionSpec } from './sections/spec';
 
 interface Editing<D> {
     draft: D;
