@@ -146,8 +146,8 @@ final class BenchCommand extends Command
             [
                 'overdue' => "open_minor > 0 AND state IN ('issued', 'part-paid') AND next_due_on < '".self::TODAY."' ORDER BY next_due_on, id",
                 'open' => "open_minor > 0 AND state IN ('issued', 'part-paid') ORDER BY next_due_on, id",
-                'settled' => "state = 'settled' ORDER BY date DESC, id DESC",
-                '' => '1 = 1 ORDER BY date DESC, id DESC',
+                'settled' => "state = 'settled' ORDER BY dated_on DESC, id DESC",
+                '' => '1 = 1 ORDER BY dated_on DESC, id DESC',
             ] as $state => $where
         ) {
             $this->row(
