@@ -5,11 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders\Demo;
 
 use Almanac\Access\Role;
-use Almanac\Files\FileKind;
 use App\Actions\Access\SetUpOffice;
-use App\Actions\Files\KeepFiles;
-use App\Actions\Notes\SetCaution;
-use App\Actions\Notes\WriteLogEntry;
 use App\Actions\Office\KeepSheets;
 use App\Actions\Office\KeepUsers;
 use App\Actions\Office\SaveOffice;
@@ -26,7 +22,6 @@ use App\Actions\Records\SaveSection;
 use App\Actions\Records\Section;
 use App\Actions\Records\TaxNumbersSection;
 use App\Actions\Records\TermsSection;
-use App\Actions\Reminders\KeepReminders;
 use App\Facts\Records\SectionVersions;
 use App\Models\DetailField;
 use App\Models\DetailSheet;
@@ -34,11 +29,12 @@ use App\Models\Party;
 use App\Models\User;
 use App\Queries\Records\ReadRecord;
 use App\Time\Clock;
-use Illuminate\Http\UploadedFile;
 
 /** Fills the book of Orrery & Vane through the same actions that the screens use. Everything is made up. */
 final class DemoOffice
 {
+    use TellsDaysAgo;
+
     public const PASSWORD = 'pendulum-1742';
 
     public const USERS = [
@@ -69,12 +65,9 @@ final class DemoOffice
         private readonly TaxNumbersSection $taxNumbers,
         private readonly KeepSheets $sheets,
         private readonly ReadRecord $read,
-        private readonly KeepFiles $files,
-        private readonly KeepReminders $reminders,
         private readonly ArchiveParty $archive,
-        private readonly WriteLogEntry $log,
-        private readonly SetCaution $cautions,
         private readonly DemoBooks $books,
+        private readonly DemoPapers $papers,
         private readonly Clock $clock,
     ) {
     }
@@ -136,9 +129,7 @@ final class DemoOffice
         $this->fillSheets();
         // Before a caution stops some of it.
         $this->books->seed($this->parties, $users);
-        $this->keepNotes();
-        $this->keepFiles();
-        $this->remind($users);
+        $this->papers->seed($this->parties, $users, $this->by);
         $this->archive->archive($this->parties['crane'], 'sold its cranes and closed', $administrator);
     }
 
@@ -257,54 +248,6 @@ final class DemoOffice
                 $values,
             )]);
         }
-    }
-
-    private function keepNotes(): void
-    {
-        foreach (DemoRecords::ENTRIES as [$key, $kind, $daysAgo, $with, $text, $isPinned]) {
-            $this->log->write($this->parties[$key], [
-                'kind' => $kind,
-                'day' => $this->daysAgo($daysAgo),
-                'withPartyId' => $with === null ? null : $this->parties[$with]->id,
-                'text' => $text,
-                'isPinned' => $isPinned,
-            ], $this->by);
-        }
-        foreach (DemoRecords::CAUTIONS as [$key, $level, $use, $text, $days]) {
-            $this->cautions->set(
-                $this->parties[$key],
-                ['level' => $level, 'use' => $use, 'text' => $text, 'since' => '', 'until' => $days === null ? '' : $this->daysAgo(-$days)],
-                $this->by,
-            );
-        }
-    }
-
-    private function keepFiles(): void
-    {
-        foreach (DemoRecords::FILES as [$key, $name, $kind, $days, $content]) {
-            $path = (string) tempnam(sys_get_temp_dir(), 'demo');
-            file_put_contents($path, $content);
-            $this->files->add($this->parties[$key], new UploadedFile($path, $name, test: true), FileKind::from($kind), $this->by);
-            $this->files->change($this->parties[$key]->files()->firstOrFail(), [
-                'name' => $name, 'kind' => $kind, 'expiresOn' => $this->daysAgo(-$days), 'isPrivate' => false,
-            ], $this->by);
-            unlink($path);
-        }
-    }
-
-    /** @param  list<User>  $users */
-    private function remind(array $users): void
-    {
-        foreach (DemoRecords::REMINDERS as [$key, $user, $days, $time, $rule, $text]) {
-            $this->reminders->add($this->parties[$key], [
-                'text' => $text, 'day' => $this->daysAgo(-$days), 'time' => $time, 'rule' => $rule, 'userId' => $users[$user]->id,
-            ], $users[0]);
-        }
-    }
-
-    private function daysAgo(?int $days): string
-    {
-        return $days === null ? '' : $this->clock->today()->plusDays(-$days)->toIso();
     }
 
     /**

@@ -34,7 +34,7 @@ export function AskWhy({ title, hint, action, withAmount, onClose, run }: Props)
             >
                 {hint !== undefined && <p>{hint}</p>}
                 {withAmount !== undefined && (
-                    <Field label="Amount" width="160px" value={amount} onChange={setAmount} problem={problems.amount} />
+                    <Field label="Amount" width="day" value={amount} onChange={setAmount} problem={problems.amount} />
                 )}
                 <Field label="Why" autoFocus value={reason} onChange={setReason} problem={problems.reason ?? message} />
                 <DialogButtons><MainButton type="submit">{action}</MainButton><Button onPress={onClose}>Cancel</Button></DialogButtons>

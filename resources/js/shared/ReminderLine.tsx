@@ -122,13 +122,13 @@ function PutOff({ reminder, onClose }: { reminder: Reminder; onClose: () => void
                 <Field
                     label="Until"
                     autoFocus
-                    width="140px"
+                    width="day"
                     placeholder="1 Dec"
                     value={day}
                     onChange={setDay}
                     problem={problems.day ?? message}
                 />
-                <Field label="At" width="90px" placeholder="9:30" value={time} onChange={setTime} problem={problems.time} />
+                <Field label="At" width="mark" placeholder="9:30" value={time} onChange={setTime} problem={problems.time} />
                 <Button type="submit">Put off</Button>
                 <QuietButton onPress={onClose}>Cancel</QuietButton>
             </FieldRow>

@@ -160,7 +160,7 @@ function Control({ side, field: { name, title }, value, books, problem, onChange
         const ids = value === '' ? [] : value.split(',');
         return (
             <TagPicker
-                width="100%"
+                width="all"
                 label={title}
                 options={kept.filter(({ isRetired }) => !isRetired).map((one) => one.name)}
                 value={ids.flatMap((id) => kept.find((one) => one.id === id)?.name ?? [])}

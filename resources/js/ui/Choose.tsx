@@ -4,7 +4,7 @@ import {
 } from 'react-aria-components';
 import styled from 'styled-components';
 import { FieldLabel, Problem } from './Field';
-import { field, space, type } from './tokens';
+import { field, space, type, widthOf, type Width } from './tokens';
 
 export interface Option<T extends string = string> {
     id: T;
@@ -16,8 +16,8 @@ export function asOptions<T extends string>(words: readonly T[]): Option<T>[] {
     return words.map((word) => ({ id: word, name: word }));
 }
 
-const SelectRoot = styled(Select)<{ $width?: string }>`
-    width: ${({ $width }) => $width ?? '100%'};
+const SelectRoot = styled(Select)<{ $width?: Width }>`
+    width: ${widthOf};
     max-width: 100%;
 `;
 
@@ -67,7 +67,7 @@ interface ChooseOneProps<T extends string> {
     value: T | '';
     onChange: (id: T) => void;
     problem?: string | undefined;
-    width?: string;
+    width?: Width;
 }
 
 /** One of a list; typing letters goes to it. */

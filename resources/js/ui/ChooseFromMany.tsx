@@ -5,9 +5,10 @@ import { ChevronDown } from 'lucide-react';
 import { Panel, PanelItem, PanelList, type Option } from './Choose';
 import { FieldLabel, Problem } from './Field';
 import { LateOffers, SuggestInput, SuggestLine, suggestOpener } from './Suggest';
+import { widthOf, type Width } from './tokens';
 
-const Root = styled(ComboBox<Option>)<{ $width?: string }>`
-    width: ${({ $width }) => $width ?? '100%'};
+const Root = styled(ComboBox<Option>)<{ $width?: Width }>`
+    width: ${widthOf};
     max-width: 100%;
 `;
 
@@ -19,7 +20,7 @@ interface Props {
     value: string;
     onChange: (id: string) => void;
     problem?: string | undefined;
-    width?: string;
+    width?: Width;
 }
 
 /** One of very many, such as the countries: part of the name finds it. Without being opened it costs nothing. */

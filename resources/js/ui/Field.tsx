@@ -3,7 +3,7 @@ import {
     FieldError, Input, Label as AriaLabel, Text, TextArea, TextField, type TextFieldProps,
 } from 'react-aria-components';
 import styled from 'styled-components';
-import { field, space, type } from './tokens';
+import { field, space, type, widthOf, type Width } from './tokens';
 
 export const FieldLabel = styled(AriaLabel)`
     display: block;
@@ -25,11 +25,11 @@ const Hint = styled(Text)`
     font-size: ${type.small};
 `;
 
-const Root = styled(TextField)<{ $width?: string }>`
-    width: ${({ $width }) => $width ?? '100%'};
+const Root = styled(TextField)<{ $width?: Width }>`
+    width: ${widthOf};
     max-width: 100%;
     /* What is wrong needs room to be read, however short the field is. */
-    &[data-invalid] { width: max(${({ $width }) => $width ?? '100%'}, 270px); }
+    &[data-invalid] { width: max(${widthOf}, 270px); }
     input, textarea { max-width: min(100%, ${({ $width }) => $width ?? '100%'}); }
 `;
 
@@ -48,7 +48,7 @@ interface Props extends Omit<TextFieldProps, 'children' | 'isInvalid'> {
     problem?: string | undefined;
     hint?: ReactNode;
     placeholder?: string;
-    width?: string;
+    width?: Width;
     /** Several lines. */
     lines?: number;
     inputRef?: Ref<HTMLInputElement>;

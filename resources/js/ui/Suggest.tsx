@@ -4,10 +4,10 @@ import { Button, ComboBox, ComboBoxStateContext, Input } from 'react-aria-compon
 import styled, { css } from 'styled-components';
 import { Panel, PanelItem, PanelList, type Option } from './Choose';
 import { FieldLabel, Problem } from './Field';
-import { field } from './tokens';
+import { field, widthOf, type Width } from './tokens';
 
-const Root = styled(ComboBox<Option>)<{ $width?: string }>`
-    width: ${({ $width }) => $width ?? '100%'};
+const Root = styled(ComboBox<Option>)<{ $width?: Width }>`
+    width: ${widthOf};
     max-width: 100%;
 `;
 
@@ -43,7 +43,7 @@ interface Props {
     onLeave?: () => void;
     problem?: string | undefined;
     placeholder?: string;
-    width?: string;
+    width?: Width;
 }
 
 /** Offers that come while somebody has typed already are shown as if they had been there before. */

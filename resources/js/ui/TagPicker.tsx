@@ -3,7 +3,7 @@ import { useState, type KeyboardEvent } from 'react';
 import { Button, Label, Tag, TagGroup, TagList } from 'react-aria-components';
 import styled from 'styled-components';
 import { Suggest } from './Suggest';
-import { space, type } from './tokens';
+import { space, type, type Width } from './tokens';
 
 const Root = styled.div`
     display: grid;
@@ -65,11 +65,11 @@ interface Props {
     problem?: string | undefined;
     /** Whether what is not offered may be typed too. */
     takesNew?: boolean;
-    width?: string;
+    width?: Width;
 }
 
 /** Any number of words, each typed with the office's words offered, or taken away again. */
-export function TagPicker({ label, options, value, onChange, problem, takesNew = false, width = '260px' }: Props) {
+export function TagPicker({ label, options, value, onChange, problem, takesNew = false, width = 'phrase' }: Props) {
     const [typed, setTyped] = useState('');
     const open = options.filter((option) => !value.includes(option));
 

@@ -37,6 +37,28 @@ const lamp = css`
     color-scheme: dark;
 `;
 
+/** How wide a field is, by what goes into it. */
+export const widths = {
+    mark: '90px',
+    figure: '110px',
+    code: '130px',
+    day: '150px',
+    word: '180px',
+    name: '220px',
+    phrase: '260px',
+    line: '300px',
+    wide: '380px',
+    full: '500px',
+    all: '100%',
+};
+
+export type Width = keyof typeof widths;
+
+/** Of a field that may take all the room there is. */
+export function widthOf({ $width }: { $width?: Width }): string {
+    return widths[$width ?? 'all'];
+}
+
 export const space = {
     hair: '2px',
     tight: '4px',

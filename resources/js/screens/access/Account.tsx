@@ -57,7 +57,7 @@ function NewPassword() {
                     label="Password now"
                     type="password"
                     autoComplete="current-password"
-                    width="240px"
+                    width="phrase"
                     value={draft.current}
                     onChange={(current) => setDraft({ ...draft, current })}
                     problem={problems.current}
@@ -66,7 +66,7 @@ function NewPassword() {
                     label="New password"
                     type="password"
                     autoComplete="new-password"
-                    width="300px"
+                    width="line"
                     hint="At least 12 characters. Several words are easy to remember."
                     value={draft.password}
                     onChange={(password) => setDraft({ ...draft, password })}
@@ -146,7 +146,7 @@ function NewToken() {
             <FieldRow>
                 <Field
                     label="What it is for"
-                    width="240px"
+                    width="phrase"
                     value={draft.name}
                     onChange={(name) => setDraft({ ...draft, name })}
                     problem={problems.name}
@@ -155,7 +155,7 @@ function NewToken() {
                     label="Your password"
                     type="password"
                     autoComplete="current-password"
-                    width="240px"
+                    width="phrase"
                     value={draft.password}
                     onChange={(password) => setDraft({ ...draft, password })}
                     problem={problems.password}

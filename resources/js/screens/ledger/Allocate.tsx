@@ -85,7 +85,7 @@ export function AllocationRows({ open, allocations, onChange, problems, withDisc
                                                 <Field
                                                     aria-label={`Discount on ${documentName(row)}`}
                                                     label=""
-                                                    width="100px"
+                                                    width="figure"
                                                     value={allocations[row.id]?.discount ?? ''}
                                                     onChange={(typed) => set(row.id, { discount: typed })}
                                                 />
@@ -105,7 +105,7 @@ export function AllocationRows({ open, allocations, onChange, problems, withDisc
                                         <Field
                                             aria-label={`Used on ${documentName(row)}`}
                                             label=""
-                                            width="120px"
+                                            width="code"
                                             value={allocations[row.id]?.amount ?? ''}
                                             onChange={(typed) => set(row.id, { amount: typed })}
                                             problem={problem}

@@ -110,7 +110,7 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
                 {isTheirs && (
                     <Field
                         label="Number on it"
-                        width="150px"
+                        width="day"
                         value={draft.number}
                         onChange={(number) => set({ number })}
                         problem={problems.number}
@@ -118,7 +118,7 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
                 )}
                 <Field
                     label="Date"
-                    width="120px"
+                    width="code"
                     placeholder="today"
                     value={draft.date}
                     onChange={(date) => set({ date })}
@@ -127,7 +127,7 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
                 {draft.kind === 'quote' && (
                     <Field
                         label="Valid until"
-                        width="120px"
+                        width="code"
                         value={draft.validUntil ?? ''}
                         onChange={(validUntil) => set({ validUntil })}
                         problem={problems.validUntil}
@@ -136,7 +136,7 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
                 {!isCredit && (
                     <Field
                         label="Payment terms"
-                        width="190px"
+                        width="word"
                         placeholder="net 30"
                         value={draft.terms}
                         onChange={(terms) => set({ terms })}
@@ -146,7 +146,7 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
                 {!isPromise && !isCredit && (
                     <Field
                         label="Due, if not by the terms"
-                        width="160px"
+                        width="day"
                         value={draft.due}
                         onChange={(due) => set({ due })}
                         problem={problems.due}
@@ -154,7 +154,7 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
                 )}
                 <ChooseOne
                     label="Currency"
-                    width="100px"
+                    width="figure"
                     options={(books?.currencies ?? [draft.currency])
                         .concat(books?.currencies.includes(draft.currency) === false ? [draft.currency] : [])
                         .map((id) => ({ id, name: id }))}
@@ -164,14 +164,14 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
                 />
                 <ChooseOne
                     label="Tax"
-                    width="190px"
+                    width="word"
                     options={treatments}
                     value={draft.treatment}
                     onChange={(treatment) => set({ treatment })}
                 />
                 <Field
                     label={side === 'client' ? 'Their reference' : 'Our reference'}
-                    width="180px"
+                    width="word"
                     value={draft.reference}
                     onChange={(reference) => set({ reference })}
                     problem={problems.reference}

@@ -123,7 +123,7 @@ function Filters({
             <FieldRow $foot>
                 <Field
                     label="Number, reference or name"
-                    width="220px"
+                    width="name"
                     value={q}
                     onChange={setQ}
                     onBlur={() => q !== (wanted.q ?? '') && set({ q })}
@@ -131,7 +131,7 @@ function Filters({
                 {!showsPayments && (
                     <ChooseOne
                         label="Kind"
-                        width="180px"
+                        width="word"
                         options={options(KINDS)}
                         value={wanted.kind ?? 'all'}
                         onChange={(kind) => set({ kind })}
@@ -140,7 +140,7 @@ function Filters({
                 {!showsPayments && (
                     <ChooseOne
                         label="State"
-                        width="160px"
+                        width="day"
                         options={options(STATES)}
                         value={wanted.state ?? 'all'}
                         onChange={(state) => set({ state })}
@@ -148,7 +148,7 @@ function Filters({
                 )}
                 <ChooseOne
                     label="Side"
-                    width="150px"
+                    width="day"
                     options={options(SIDES)}
                     value={wanted.side ?? 'all'}
                     onChange={(side) => set({ side })}

@@ -35,8 +35,8 @@ export function StatementPage() {
                     {record !== undefined && <Link to={`/records/${partyId}`}>{record.party.displayName}</Link>}
                 </Row>
                 <FieldRow className="internal" $foot>
-                    <Field label="From" width="130px" placeholder="the beginning" value={from} onChange={setFrom} problem={problems.from} />
-                    <Field label="To" width="130px" placeholder="today" value={to} onChange={setTo} problem={problems.to} />
+                    <Field label="From" width="code" placeholder="the beginning" value={from} onChange={setFrom} problem={problems.from} />
+                    <Field label="To" width="code" placeholder="today" value={to} onChange={setTo} problem={problems.to} />
                     {data?.isLong !== true && <ButtonLink href={address('pdf')} target="_blank" rel="external">PDF</ButtonLink>}
                     <ButtonLink href={address('csv')} target="_blank" rel="external">CSV</ButtonLink>
                     <Button onPress={() => window.print()}>Print</Button>

@@ -106,21 +106,21 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
                     autoFocus
                     inputRef={amountField}
                     onFocus={() => isProposed && amountField.current?.select()}
-                    width="150px"
+                    width="day"
                     value={amount}
                     onChange={(amount) => set({ amount })}
                     problem={problems.amount}
                 />
                 <ChooseOne
                     label="Currency"
-                    width="100px"
+                    width="figure"
                     options={(books?.currencies ?? [draft.currency]).map((id) => ({ id, name: id }))}
                     value={draft.currency}
                     onChange={(currency) => set({ currency })}
                 />
                 <Field
                     label="Day"
-                    width="120px"
+                    width="code"
                     placeholder="today"
                     value={draft.day}
                     onChange={(day) => set({ day })}
@@ -128,7 +128,7 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
                 />
                 <ChooseOne
                     label="How"
-                    width="150px"
+                    width="day"
                     options={ways}
                     value={draft.payBy}
                     onChange={(payBy) => set({ payBy })}
@@ -137,7 +137,7 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
                 {side === 'vendor' && draft.payBy === 'transfer' && defaults.payTo.length > 0 && (
                     <ChooseOne
                         label="To account"
-                        width="220px"
+                        width="name"
                         options={[
                             { id: 'usual', name: 'the usual one' },
                             ...defaults.payTo.map(({ id, text }) => ({ id: String(id), name: text })),
@@ -148,7 +148,7 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
                 )}
                 <Field
                     label="Reference"
-                    width="220px"
+                    width="name"
                     value={draft.reference}
                     onChange={(reference) => set({ reference })}
                     problem={problems.reference}

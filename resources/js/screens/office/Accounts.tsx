@@ -98,15 +98,15 @@ function AccountForm({ account, onClose }: { account: Schemas['Account'] | undef
                 <Field
                     label="Code"
                     autoFocus
-                    width="110px"
+                    width="figure"
                     value={draft.code}
                     onChange={(text) => set({ code: text })}
                     problem={problems.code}
                 />
-                <Field label="Name" width="260px" value={draft.name} onChange={(text) => set({ name: text })} problem={problems.name} />
+                <Field label="Name" width="phrase" value={draft.name} onChange={(text) => set({ name: text })} problem={problems.name} />
                 <ChooseOne
                     label="Kind"
-                    width="140px"
+                    width="day"
                     options={kinds}
                     value={draft.kind}
                     onChange={(id) => set({ kind: id as 'income' })}

@@ -54,21 +54,21 @@ function Counting({ books }: { books: Schemas['Books'] }) {
                 <FieldRow>
                     <ChooseOne
                         label="Age is counted from the"
-                        width="180px"
+                        width="word"
                         options={ageing}
                         value={draft.ageingBy}
                         onChange={(ageingBy) => set({ ageingBy })}
                     />
                     <Field
                         label="Warn when open for more days than"
-                        width="120px"
+                        width="code"
                         value={draft.warnAfter}
                         onChange={(days) => set({ warnAfter: days })}
                         problem={problems.warnAfter}
                     />
                     <Field
                         label="Interest on what is late, %"
-                        width="120px"
+                        width="code"
                         placeholder="none"
                         value={draft.lateRate}
                         onChange={(rate) => set({ lateRate: rate })}
@@ -76,7 +76,7 @@ function Counting({ books }: { books: Schemas['Books'] }) {
                     />
                     <ChooseOne
                         label="Per"
-                        width="190px"
+                        width="word"
                         options={[
                             { id: 'year', name: 'year, counted by the day' },
                             { id: 'month', name: 'month or part of one' },

@@ -60,7 +60,7 @@ export function CostCentres({ books }: { books: Schemas['Books'] }) {
                         <Field
                             label="Group"
                             autoFocus
-                            width="160px"
+                            width="day"
                             placeholder="Department"
                             value={draft.group}
                             onChange={(group) => setDraft({ ...draft, group })}
@@ -68,7 +68,7 @@ export function CostCentres({ books }: { books: Schemas['Books'] }) {
                         />
                         <Field
                             label="Name"
-                            width="200px"
+                            width="name"
                             value={draft.name}
                             onChange={(name) => setDraft({ ...draft, name })}
                             problem={problems.name ?? message}

@@ -52,7 +52,7 @@ export function Currencies({ books }: { books: Schemas['Books'] }) {
                         <Field
                             label="Currency"
                             autoFocus
-                            width="100px"
+                            width="figure"
                             placeholder="EUR"
                             value={draft.currency}
                             onChange={(currency) => setDraft({ ...draft, currency })}
@@ -60,7 +60,7 @@ export function Currencies({ books }: { books: Schemas['Books'] }) {
                         />
                         <Field
                             label={`Worth in ${books.currency}`}
-                            width="130px"
+                            width="code"
                             placeholder="1.0842"
                             value={draft.rate}
                             onChange={(rate) => setDraft({ ...draft, rate })}
@@ -68,7 +68,7 @@ export function Currencies({ books }: { books: Schemas['Books'] }) {
                         />
                         <Field
                             label="From"
-                            width="120px"
+                            width="code"
                             placeholder="today"
                             value={draft.day}
                             onChange={(day) => setDraft({ ...draft, day })}

@@ -46,7 +46,7 @@ export function Lists() {
                 <>
                     <ChooseOne
                         label="List"
-                        width="300px"
+                        width="line"
                         options={lists?.map(({ list: id, title }) => ({ id, name: title })) ?? []}
                         value={shown}
                         onChange={(id) => {
@@ -120,11 +120,11 @@ function ItemForm({ list, item, onSaved, onClose }: FormProps) {
             onLeave={onClose}
         >
             <FieldRow $foot>
-                <Field label="Name" autoFocus width="240px" value={name} onChange={setName} problem={problems.name} />
+                <Field label="Name" autoFocus width="phrase" value={name} onChange={setName} problem={problems.name} />
                 {list.hasInverse && (
                     <Field
                         label="From the other end, if it differs"
-                        width="240px"
+                        width="phrase"
                         value={inverse}
                         onChange={setInverse}
                         problem={problems.inverse}

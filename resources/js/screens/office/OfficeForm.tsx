@@ -58,14 +58,14 @@ function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Sessi
             <FieldRow>
                 <Field
                     label="Name of the office"
-                    width="300px"
+                    width="line"
                     value={draft.name}
                     onChange={(name) => set({ name })}
                     problem={problems.name}
                 />
                 <ChooseFromMany
                     label="Country"
-                    width="220px"
+                    width="name"
                     options={(countries ?? []).map(({ code, name }) => ({ id: code, name }))}
                     value={draft.country}
                     onChange={(country) => set({ country })}
@@ -76,41 +76,41 @@ function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Sessi
                 <Field
                     label="Street, building, floor: one per line"
                     lines={2}
-                    width="300px"
+                    width="line"
                     value={draft.lines}
                     onChange={(lines) => set({ lines })}
                     problem={problems.lines}
                 />
                 <Field
                     label={words.city}
-                    width="180px"
+                    width="word"
                     value={draft.locality}
                     onChange={(locality) => set({ locality })}
                     problem={problems.locality}
                 />
                 <Field
                     label={words.state}
-                    width="110px"
+                    width="figure"
                     value={draft.region}
                     onChange={(region) => set({ region })}
                     problem={problems.region}
                 />
                 <Field
                     label={words.zip}
-                    width="110px"
+                    width="figure"
                     value={draft.postcode}
                     onChange={(postcode) => set({ postcode })}
                     problem={problems.postcode}
                 />
             </FieldRow>
             <FieldRow>
-                <Field label="Phone" width="180px" value={draft.phone} onChange={(phone) => set({ phone })} problem={problems.phone} />
-                <Field label="Email" width="300px" value={draft.email} onChange={(email) => set({ email })} problem={problems.email} />
+                <Field label="Phone" width="word" value={draft.phone} onChange={(phone) => set({ phone })} problem={problems.phone} />
+                <Field label="Email" width="line" value={draft.email} onChange={(email) => set({ email })} problem={problems.email} />
             </FieldRow>
             <Field
                 label="How to pay us, as printed on invoices and letters"
                 lines={3}
-                width="500px"
+                width="full"
                 value={draft.howToPay}
                 onChange={(howToPay) => set({ howToPay })}
                 problem={problems.howToPay}
@@ -118,21 +118,21 @@ function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Sessi
             <FieldRow>
                 <ChooseOne
                     label="What 3/4 means when it is typed"
-                    width="220px"
+                    width="name"
                     options={ORDERS}
                     value={draft.monthFirst ? 'month' : 'day'}
                     onChange={(order) => set({ monthFirst: order === 'month' })}
                 />
                 <ChooseOne
                     label="Decimals when they are typed"
-                    width="220px"
+                    width="name"
                     options={SIGNS}
                     value={draft.decimalComma === null ? 'country' : draft.decimalComma ? 'comma' : 'point'}
                     onChange={(sign) => set({ decimalComma: sign === 'country' ? null : sign === 'comma' })}
                 />
                 <ChooseFromMany
                     label="Time zone"
-                    width="300px"
+                    width="line"
                     options={[
                         { id: 'address', name: `by the address${office.timeZone === '' ? `: ${office.zone.replaceAll('_', ' ')}` : ''}` },
                         ...office.zones.map((id) => ({ id, name: id.replaceAll('_', ' ') })),

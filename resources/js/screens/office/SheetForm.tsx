@@ -93,21 +93,21 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
                 <Field
                     label="Name of the sheet"
                     autoFocus
-                    width="260px"
+                    width="phrase"
                     value={draft.name}
                     onChange={(name) => set({ name })}
                     problem={problems.name}
                 />
                 <ChooseOne
                     label="For"
-                    width="190px"
+                    width="word"
                     options={WHOSE}
                     value={draft.partyKind ?? 'both'}
                     onChange={(id) => set({ partyKind: id === 'both' ? null : (id as 'person' | 'company') })}
                 />
                 <ChooseOne
                     label="Only of the type"
-                    width="190px"
+                    width="word"
                     options={[{ id: 'any', name: 'any' }, ...types.map((name) => ({ id: `=${name}`, name }))]}
                     value={draft.type === '' ? 'any' : `=${draft.type}`}
                     onChange={(id) => set({ type: id === 'any' ? '' : id.slice(1) })}
@@ -122,14 +122,14 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
                         <FieldRow $foot>
                             <Field
                                 label="Field"
-                                width="220px"
+                                width="name"
                                 value={field.name}
                                 onChange={(name) => setField(index, { name })}
                                 problem={problemAt('name')}
                             />
                             <ChooseOne
                                 label="Holds"
-                                width="150px"
+                                width="day"
                                 options={kinds}
                                 value={field.kind}
                                 onChange={(kind) => setField(index, { kind: kind as FieldInput['kind'] })}
@@ -137,7 +137,7 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
                             />
                             <ChooseOne
                                 label="Needed for"
-                                width="150px"
+                                width="day"
                                 options={REQUIRED}
                                 value={field.requiredFor ?? 'none'}
                                 onChange={(id) => setField(index, { requiredFor: id === 'none' ? null : (id as 'bill') })}
@@ -169,7 +169,7 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
                             <Field
                                 label="Choices, one per line"
                                 lines={4}
-                                width="320px"
+                                width="line"
                                 value={field.options.join('\n')}
                                 onChange={(text) => setField(index, { options: text.split('\n') })}
                                 problem={problemAt('options')}
@@ -178,7 +178,7 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
                         <FieldRow $foot>
                             <Field
                                 label="Help shown with it"
-                                width="380px"
+                                width="wide"
                                 value={field.help}
                                 onChange={(help) => setField(index, { help })}
                                 problem={problemAt('help')}

@@ -70,22 +70,22 @@ function TaxRateForm({ rate, onClose }: { rate: Schemas['TaxRate'] | undefined; 
                 <Field
                     label="Name"
                     autoFocus
-                    width="200px"
+                    width="name"
                     value={draft.name}
                     onChange={(text) => set({ name: text })}
                     problem={problems.name}
                 />
                 <Field
                     label="Percent"
-                    width="90px"
+                    width="mark"
                     value={draft.percent}
                     onChange={(text) => set({ percent: text })}
                     problem={problems.percent}
                 />
-                <ChooseOne label="Side" width="150px" options={SIDES} value={draft.side} onChange={(id) => set({ side: id as 'client' })} />
+                <ChooseOne label="Side" width="day" options={SIDES} value={draft.side} onChange={(id) => set({ side: id as 'client' })} />
                 <Field
                     label="From"
-                    width="120px"
+                    width="code"
                     placeholder="always"
                     value={draft.since}
                     onChange={(text) => set({ since: text })}
@@ -93,7 +93,7 @@ function TaxRateForm({ rate, onClose }: { rate: Schemas['TaxRate'] | undefined; 
                 />
                 <Field
                     label="Until"
-                    width="120px"
+                    width="code"
                     placeholder="no end"
                     value={draft.until}
                     onChange={(text) => set({ until: text })}

@@ -124,10 +124,10 @@ function TermsForm({ listed, onSaved, onClose }: { listed: Listed | undefined; o
             onLeave={onClose}
         >
             <FieldRow>
-                <Field label="Name" autoFocus width="220px" value={draft.name} onChange={(name) => set({ name })} problem={problems.name} />
+                <Field label="Name" autoFocus width="name" value={draft.name} onChange={(name) => set({ name })} problem={problems.name} />
                 <Field
                     label="Terms"
-                    width="320px"
+                    width="line"
                     placeholder="2/10 net 30"
                     value={draft.shorthand}
                     onChange={(text) => set({ shorthand: text })}

@@ -47,12 +47,12 @@ export function UserForm({ user, onSaved, onClose }: Props) {
             onLeave={onClose}
         >
             <FieldRow>
-                <Field label="Name" width="220px" autoFocus value={name} onChange={setName} problem={problems.name} />
+                <Field label="Name" width="name" autoFocus value={name} onChange={setName} problem={problems.name} />
                 {user === undefined && (
                     <Field
                         label="Email"
                         type="email"
-                        width="260px"
+                        width="phrase"
                         autoComplete="off"
                         value={email}
                         onChange={setEmail}
@@ -61,7 +61,7 @@ export function UserForm({ user, onSaved, onClose }: Props) {
                 )}
                 <ChooseOne
                     label="Role"
-                    width="160px"
+                    width="day"
                     options={ROLES}
                     value={role}
                     onChange={(id) => setRole(id as User['role'])}
@@ -70,7 +70,7 @@ export function UserForm({ user, onSaved, onClose }: Props) {
                 <Field
                     label={user === undefined ? 'First password' : 'New password'}
                     type="password"
-                    width="220px"
+                    width="name"
                     autoComplete="new-password"
                     hint={user === undefined ? 'At least 12 characters.' : 'Empty leaves it as it is.'}
                     value={password}

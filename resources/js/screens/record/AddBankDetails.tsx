@@ -47,7 +47,7 @@ export function AddBankDetails({ record, onClose }: { record: RecordData; onClos
                 <FieldRow>
                     <ChooseOne
                         label="Kind"
-                        width="150px"
+                        width="day"
                         options={kinds}
                         value={draft.kind}
                         onChange={(kind) => set({ kind })}
@@ -56,18 +56,18 @@ export function AddBankDetails({ record, onClose }: { record: RecordData; onClos
                         <Field
                             label="IBAN"
                             autoFocus
-                            width="290px"
+                            width="line"
                             value={draft.iban}
                             onChange={(iban) => set({ iban })}
                             problem={problems.iban}
                         />
                     )}
-                    {draft.kind === 'iban' && <Field label="BIC" width="140px" value={draft.bic} onChange={(bic) => set({ bic })} />}
+                    {draft.kind === 'iban' && <Field label="BIC" width="day" value={draft.bic} onChange={(bic) => set({ bic })} />}
                     {draft.kind === 'us' && (
                         <Field
                             label="Routing number"
                             autoFocus
-                            width="150px"
+                            width="day"
                             value={draft.routing}
                             onChange={(routing) => set({ routing })}
                         />
@@ -76,7 +76,7 @@ export function AddBankDetails({ record, onClose }: { record: RecordData; onClos
                         <Field
                             label="Sort code"
                             autoFocus
-                            width="120px"
+                            width="code"
                             value={draft.sortCode}
                             onChange={(sortCode) => set({ sortCode })}
                         />
@@ -84,7 +84,7 @@ export function AddBankDetails({ record, onClose }: { record: RecordData; onClos
                     {draft.kind !== 'iban' && (
                         <Field
                             label="Account number"
-                            width="180px"
+                            width="word"
                             value={draft.account}
                             onChange={(account) => set({ account })}
                             problem={problems.account}
@@ -93,7 +93,7 @@ export function AddBankDetails({ record, onClose }: { record: RecordData; onClos
                     {draft.kind === 'us' && (
                         <ChooseOne
                             label="Used as"
-                            width="130px"
+                            width="code"
                             options={uses}
                             value={draft.use}
                             onChange={(use) => set({ use })}
@@ -103,14 +103,14 @@ export function AddBankDetails({ record, onClose }: { record: RecordData; onClos
                 <FieldRow>
                     <Field
                         label="In the name of"
-                        width="240px"
+                        width="phrase"
                         value={draft.holder}
                         onChange={(holder) => set({ holder })}
                         problem={problems.holder}
                     />
                     <Field
                         label="Bank"
-                        width="220px"
+                        width="name"
                         value={draft.bankName}
                         onChange={(bankName) => set({ bankName })}
                         problem={problems.bankName}

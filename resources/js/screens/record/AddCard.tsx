@@ -33,14 +33,14 @@ export function AddCard({ record, onClose }: { record: RecordData; onClose: () =
                     <Field
                         label="Card number"
                         autoFocus
-                        width="220px"
+                        width="name"
                         value={draft.number}
                         onChange={(number) => set({ number })}
                         problem={problems.number}
                     />
                     <Field
                         label="Until"
-                        width="100px"
+                        width="figure"
                         placeholder="04/28"
                         value={draft.expires}
                         onChange={(expires) => set({ expires })}
@@ -48,14 +48,14 @@ export function AddCard({ record, onClose }: { record: RecordData; onClose: () =
                     />
                     <Field
                         label="Name on it"
-                        width="200px"
+                        width="name"
                         value={draft.holder}
                         onChange={(holder) => set({ holder })}
                         problem={problems.holder}
                     />
                     <Field
                         label="Billing postcode"
-                        width="120px"
+                        width="code"
                         value={draft.postcode}
                         onChange={(postcode) => set({ postcode })}
                         problem={problems.postcode}

@@ -42,7 +42,7 @@ export function EmployerFields({ employer, onEmployer, title, onTitle, problem, 
                     </Row>
                     <Field
                         label="Title there"
-                        width="240px"
+                        width="phrase"
                         placeholder="Site manager"
                         value={title}
                         onChange={onTitle}
@@ -79,7 +79,7 @@ export function PeopleFields({ people, onChange, problems }: PeopleProps) {
                 <FieldRow key={person.key} $foot>
                     <Field
                         label="Person there"
-                        width="260px"
+                        width="phrase"
                         autoFocus={!isFirst}
                         placeholder="Dr. Ada Finch"
                         value={person.name}
@@ -88,7 +88,7 @@ export function PeopleFields({ people, onChange, problems }: PeopleProps) {
                     />
                     <Field
                         label="Title"
-                        width="200px"
+                        width="name"
                         placeholder="Site manager"
                         value={person.title}
                         onChange={(title) => change(index, { title })}

@@ -159,7 +159,7 @@ function AddForm({ kind, start, companyId }: { kind: PartyKind; start: Start; co
                     {companyId !== undefined && (
                         <Field
                             label={`Title at ${company?.party.displayName ?? 'the company'}`}
-                            width="320px"
+                            width="line"
                             placeholder="Site manager"
                             value={title}
                             onChange={setTitle}

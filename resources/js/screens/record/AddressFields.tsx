@@ -49,7 +49,7 @@ export function AddressFields({ partyId, row, sharedWith, problemAt, hasOthers, 
             <FieldRow>
                 <Field
                     label="To the attention of"
-                    width="220px"
+                    width="name"
                     placeholder="Accounts payable"
                     value={row.attention}
                     onChange={(attention) => onChange({ attention })}
@@ -57,7 +57,7 @@ export function AddressFields({ partyId, row, sharedWith, problemAt, hasOthers, 
                 />
                 <Field
                     label="In care of"
-                    width="220px"
+                    width="name"
                     value={row.careOf}
                     onChange={(careOf) => onChange({ careOf })}
                     problem={problemAt('careOf')}
@@ -67,7 +67,7 @@ export function AddressFields({ partyId, row, sharedWith, problemAt, hasOthers, 
             <FieldRow $foot>
                 <Field
                     label="Since"
-                    width="140px"
+                    width="day"
                     placeholder="1 May"
                     value={row.since}
                     onChange={(since) => onChange({ since })}
@@ -75,7 +75,7 @@ export function AddressFields({ partyId, row, sharedWith, problemAt, hasOthers, 
                 />
                 <Field
                     label="Until"
-                    width="140px"
+                    width="day"
                     placeholder="+30"
                     value={row.until}
                     onChange={(until) => onChange({ until })}

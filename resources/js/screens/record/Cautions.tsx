@@ -93,14 +93,14 @@ export function CautionDialog({ record, onClose }: { record: RecordData; onClose
                 <FieldRow>
                     <ChooseOne
                         label="How serious it is"
-                        width="190px"
+                        width="word"
                         options={levels}
                         value={draft.level}
                         onChange={(level) => set({ level: level as Input['level'] })}
                     />
                     <ChooseOne
                         label="When to show it"
-                        width="160px"
+                        width="day"
                         options={uses}
                         value={draft.use}
                         onChange={(use) => set({ use: use as Input['use'] })}
@@ -109,7 +109,7 @@ export function CautionDialog({ record, onClose }: { record: RecordData; onClose
                 <FieldRow>
                     <Field
                         label="From"
-                        width="130px"
+                        width="code"
                         placeholder="today"
                         value={draft.since}
                         onChange={(since) => set({ since })}
@@ -117,7 +117,7 @@ export function CautionDialog({ record, onClose }: { record: RecordData; onClose
                     />
                     <Field
                         label="Until"
-                        width="130px"
+                        width="code"
                         placeholder="+30"
                         value={draft.until}
                         onChange={(until) => set({ until })}

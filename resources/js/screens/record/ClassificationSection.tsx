@@ -139,7 +139,7 @@ function Fields({ record, draft, problems, onChange }: FieldsProps) {
             <FieldRow>
                 <Suggest
                     label="Came from"
-                    width="200px"
+                    width="name"
                     options={sources.map((name) => ({ id: name, name }))}
                     value={draft.source}
                     onType={(source) => set({ source })}
@@ -147,7 +147,7 @@ function Fields({ record, draft, problems, onChange }: FieldsProps) {
                 />
                 <ChooseFromMany
                     label="Language"
-                    width="200px"
+                    width="name"
                     options={languages}
                     value={draft.language || 'none'}
                     onChange={(id) => set({ language: id === 'none' ? '' : id })}
@@ -155,7 +155,7 @@ function Fields({ record, draft, problems, onChange }: FieldsProps) {
                 />
                 <ChooseOne
                     label="Grade, for the office only"
-                    width="170px"
+                    width="word"
                     options={GRADES}
                     value={String(draft.grade ?? 0)}
                     onChange={(id) => set({ grade: Number(id) || null })}
@@ -187,7 +187,7 @@ function Colleague({ label, value, known, above, onChange, problem }: ColleagueP
     return (
         <ChooseOne
             label={label}
-            width="200px"
+            width="name"
             options={[none, ...[...colleagues, ...gone].map(({ id, name }) => ({ id: String(id), name }))]}
             value={value === null ? 'none' : String(value)}
             onChange={(id) => onChange(id === 'none' ? null : Number(id))}
@@ -206,7 +206,7 @@ function Codes({ rows, problems, onChange }: { rows: CodeRow[]; problems: Record
                 <FieldRow key={row.key} $foot>
                     <Suggest
                         label="Whose number"
-                        width="220px"
+                        width="name"
                         options={systems}
                         value={row.system}
                         onType={(system) => change(index, { system })}
@@ -214,7 +214,7 @@ function Codes({ rows, problems, onChange }: { rows: CodeRow[]; problems: Record
                     />
                     <Field
                         label="Number or id"
-                        width="220px"
+                        width="name"
                         value={row.value}
                         onChange={(value) => change(index, { value })}
                         problem={problems[`codes.${index}.value`]}

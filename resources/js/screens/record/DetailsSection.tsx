@@ -6,18 +6,19 @@ import { PrivateField, PrivateValue } from './PrivateValue';
 import { SectionFrame } from './SectionFrame';
 import { detailsSpec, type DetailsDraft } from './sections/details';
 import type { RecordData } from './sections/spec';
+import type { Width } from '../../ui/tokens';
 import { useSection } from './useSection';
 
 type Sheet = RecordData['details']['sheets'][number];
 type SheetField = Sheet['fields'][number];
 
 const NONE = { id: '', name: 'not stated' };
-const WIDTHS: Partial<Record<SheetField['kind'], string>> = {
-    number: '160px',
-    date: '160px',
-    amount: '160px',
-    text: '340px',
-    secret: '340px',
+const WIDTHS: Partial<Record<SheetField['kind'], Width>> = {
+    number: 'day',
+    date: 'day',
+    amount: 'day',
+    text: 'wide',
+    secret: 'wide',
 };
 
 /** The firm's own fields. */
@@ -153,7 +154,7 @@ function OneField({ field, value, problem, onChange }: OneFieldProps) {
             return (
                 <ChooseOne
                     label={field.name}
-                    width="240px"
+                    width="phrase"
                     options={[{ ...NONE, id: 'none' }, ...options.map((name) => ({ id: `=${name}`, name }))]}
                     value={text === '' ? 'none' : `=${text}`}
                     onChange={(id) => onChange(id === 'none' ? '' : id.slice(1))}

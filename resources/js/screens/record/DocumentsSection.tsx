@@ -134,21 +134,21 @@ function Opening({ record, onClose }: { record: RecordData; onClose: () => void 
                     <Field
                         label="Amount"
                         autoFocus
-                        width="150px"
+                        width="day"
                         value={draft.amount}
                         onChange={(amount) => setDraft({ ...draft, amount })}
                         problem={problems.amount ?? message}
                     />
                     <Field
                         label="Currency"
-                        width="90px"
+                        width="mark"
                         value={draft.currency}
                         onChange={(currency) => setDraft({ ...draft, currency })}
                         problem={problems.currency}
                     />
                     <Field
                         label="As of"
-                        width="130px"
+                        width="code"
                         placeholder="1 Jan 2026"
                         value={draft.asOf}
                         onChange={(asOf) => setDraft({ ...draft, asOf })}

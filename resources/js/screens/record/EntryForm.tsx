@@ -48,8 +48,8 @@ export function EntryForm({ id, onClose }: { id: number; onClose: () => void }) 
         >
             <Field label="What happened" lines={3} autoFocus value={text} onChange={setText} problem={problems.text} />
             <FieldRow>
-                <ChooseOne label="Kind" width="130px" options={kinds} value={kind} onChange={setKind} />
-                <Field label="On" width="150px" placeholder="today" value={day} onChange={setDay} problem={problems.day} />
+                <ChooseOne label="Kind" width="code" options={kinds} value={kind} onChange={setKind} />
+                <Field label="On" width="day" placeholder="today" value={day} onChange={setDay} problem={problems.day} />
             </FieldRow>
             {withParty === undefined ? (
                 <RecordPicker label="With whom, if with somebody else" onPick={setWithParty} takesFocus={false} />

@@ -189,14 +189,14 @@ function FileDialog({ file, onClose }: { file: FileData; onClose: () => void }) 
                 <FieldRow>
                     <ChooseOne
                         label="What it is"
-                        width="160px"
+                        width="day"
                         options={kinds}
                         value={draft.kind}
                         onChange={(kind) => set({ kind: kind as Kind })}
                     />
                     <Field
                         label="Expires on"
-                        width="160px"
+                        width="day"
                         placeholder="31 Dec 2027"
                         value={draft.expiresOn}
                         onChange={(expiresOn) => set({ expiresOn })}

@@ -60,7 +60,7 @@ export function LogSection({ record }: { record: RecordData }) {
         >
             <Stack $gap="medium" $stretch>
                 {isWriting && <EntryForm id={id} onClose={() => setWriting(false)} />}
-                <ChooseOne label="Shown" width="170px" options={SHOWN} value={show} onChange={(chosen) => setShow(chosen as Show)} />
+                <ChooseOne label="Shown" width="word" options={SHOWN} value={show} onChange={(chosen) => setShow(chosen as Show)} />
                 {isError && <Quiet>The log could not be loaded. <Button onPress={() => void refetch()}>Try again</Button></Quiet>}
                 {data !== undefined && changes.length === 0 && <Quiet>Nothing yet.</Quiet>}
                 <Entries>

@@ -58,7 +58,7 @@ export function MoveDialog({ record, address, onClose }: { record: RecordData; a
                 <Field
                     label="First day at the new address"
                     autoFocus
-                    width="200px"
+                    width="name"
                     placeholder="today"
                     value={since}
                     onChange={setSince}

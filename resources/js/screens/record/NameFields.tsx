@@ -61,20 +61,20 @@ export function NameFields({
             ) : (
                 <>
                     <FieldRow>
-                        <Field label="Given name" width="200px" {...text('given')} />
-                        <Field label="Family name" width="220px" {...text('family')} />
-                        <Suggest label="Title before the name" width="130px" options={PREFIXES} {...suggest('prefix')} />
+                        <Field label="Given name" width="name" {...text('given')} />
+                        <Field label="Family name" width="name" {...text('family')} />
+                        <Suggest label="Title before the name" width="code" options={PREFIXES} {...suggest('prefix')} />
                     </FieldRow>
                     <FieldRow>
-                        <Field label="Middle name" width="200px" {...text('middle')} />
-                        <Field label="Preferred name" width="220px" {...text('preferred')} />
-                        <Field label="Suffix" width="130px" placeholder="Jr., III" {...text('suffix')} />
+                        <Field label="Middle name" width="name" {...text('middle')} />
+                        <Field label="Preferred name" width="name" {...text('preferred')} />
+                        <Field label="Suffix" width="code" placeholder="Jr., III" {...text('suffix')} />
                     </FieldRow>
                     <FieldRow>
-                        <Field label="After the name" width="200px" placeholder="CPA, Ph.D." {...text('postNominals')} />
+                        <Field label="After the name" width="name" placeholder="CPA, Ph.D." {...text('postNominals')} />
                         <Suggest
                             label="Pronouns"
-                            width="220px"
+                            width="name"
                             options={PRONOUNS}
                             placeholder={suggestedPronouns === '' ? '' : `perhaps ${suggestedPronouns}`}
                             {...suggest('pronouns')}
@@ -106,9 +106,9 @@ function FirmFields({ text, suggest }: FirmProps) {
         <>
             <Field label="Payee name, if payments are made out to another" {...text('payee')} />
             <FieldRow>
-                <Suggest label="Legal form" width="220px" options={legalForms} {...suggest('legalForm')} />
-                <Field label="Registration number" width="200px" {...text('registrationNumber')} />
-                <Suggest label="Industry" width="180px" options={industries} {...suggest('industry')} />
+                <Suggest label="Legal form" width="name" options={legalForms} {...suggest('legalForm')} />
+                <Field label="Registration number" width="name" {...text('registrationNumber')} />
+                <Suggest label="Industry" width="word" options={industries} {...suggest('industry')} />
             </FieldRow>
         </>
     );
@@ -127,7 +127,7 @@ function LifeFields({
             {maySeePrivate && (
                 <PrivateField
                     label="Birth date"
-                    width="200px"
+                    width="name"
                     placeholder="3 Feb 1950"
                     value={draft.birthDate}
                     isKept={hasBirthDate}
@@ -149,7 +149,7 @@ function LifeFields({
             {draft.isDeceased && (
                 <Field
                     label="On which day, if it is known"
-                    width="200px"
+                    width="name"
                     value={draft.deceasedOn}
                     onChange={(deceasedOn) => onChange({ ...draft, deceasedOn })}
                     problem={problems.deceasedOn}

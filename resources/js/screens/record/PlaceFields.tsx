@@ -48,20 +48,20 @@ export function PlaceFields({ partyId, place, problemAt, onChange, onLink }: Pro
                         <Suggest
                             key={part}
                             label={layout?.regionName ?? ''}
-                            width="120px"
+                            width="code"
                             options={(layout?.regions ?? []).map(({ code, name }) => ({ id: code, name: `${code} ${name}` }))}
                             onType={(value) => onType(regionCode(value))}
                             {...text}
                         />
                     ) : (
-                        <Field key={part} label={layout?.regionName ?? ''} width="180px" onChange={onType} {...text} {...hint(part)} />
+                        <Field key={part} label={layout?.regionName ?? ''} width="word" onChange={onType} {...text} {...hint(part)} />
                     );
                 case 'postcode':
                     return (
                         <Field
                             key={part}
                             label={layout?.postcodeName ?? ''}
-                            width="130px"
+                            width="code"
                             onChange={onType}
                             placeholder={layout?.postcodeExample.split(' or ')[0] ?? ''}
                             {...text}
@@ -70,7 +70,7 @@ export function PlaceFields({ partyId, place, problemAt, onChange, onLink }: Pro
                     );
                 default:
                     return (
-                        <Field key={part} label={layout?.localityName ?? ''} width="220px" onChange={onType} {...text} {...hint(part)} />
+                        <Field key={part} label={layout?.localityName ?? ''} width="name" onChange={onType} {...text} {...hint(part)} />
                     );
             }
         });
@@ -88,7 +88,7 @@ export function PlaceFields({ partyId, place, problemAt, onChange, onLink }: Pro
                 <Field
                     label="Street, building, floor: one per line"
                     lines={2}
-                    width="380px"
+                    width="wide"
                     value={place.lines}
                     onChange={(lines) => {
                         setTyped(true);
@@ -99,7 +99,7 @@ export function PlaceFields({ partyId, place, problemAt, onChange, onLink }: Pro
                 />
                 <ChooseFromMany
                     label="Country"
-                    width="200px"
+                    width="name"
                     options={(choices?.countries ?? []).map(({ code, name }) => ({ id: code, name }))}
                     value={place.country}
                     onChange={(country) => onChange({ country })}
@@ -197,7 +197,7 @@ function PasteWhole({ partyId, onRead }: { partyId: number; onRead: (parts: Sche
                 label="The whole address"
                 lines={4}
                 autoFocus
-                width="380px"
+                width="wide"
                 placeholder={'14 Meridian Lane\nBrattleboro, VT 05301'}
                 value={typed}
                 onChange={setTyped}

@@ -28,14 +28,14 @@ export function PositionFields({ row, isAtCompany, shared, problemAt, onChange, 
             <FieldRow>
                 <Field
                     label="Title"
-                    width="220px"
+                    width="name"
                     value={row.title}
                     onChange={(title) => onChange({ title })}
                     problem={problemAt('title')}
                 />
                 <Field
                     label="Department"
-                    width="180px"
+                    width="word"
                     value={row.department}
                     onChange={(department) => onChange({ department })}
                     problem={problemAt('department')}
@@ -58,7 +58,7 @@ export function PositionFields({ row, isAtCompany, shared, problemAt, onChange, 
             <FieldRow $foot>
                 <Field
                     label="Since"
-                    width="140px"
+                    width="day"
                     placeholder="1 Mar"
                     value={row.since}
                     onChange={(since) => onChange({ since })}
@@ -66,7 +66,7 @@ export function PositionFields({ row, isAtCompany, shared, problemAt, onChange, 
                 />
                 <Field
                     label="Until"
-                    width="140px"
+                    width="day"
                     placeholder="30 Jun 2027"
                     value={row.until}
                     onChange={(until) => onChange({ until })}

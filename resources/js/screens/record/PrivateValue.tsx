@@ -6,6 +6,7 @@ import { QuietButton } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Quiet, Row } from '../../ui/Text';
+import type { Width } from '../../ui/tokens';
 
 interface ValueProps {
     partyId: number;
@@ -67,7 +68,7 @@ interface FieldProps {
     onChange: (value: string | null) => void;
     problem?: string | undefined;
     hint?: string;
-    width?: string;
+    width?: Width;
     placeholder?: string;
 }
 

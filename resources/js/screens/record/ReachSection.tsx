@@ -183,7 +183,7 @@ function ReachFields({ partyId, offices, rows, problems, onChange }: FieldsProps
                             <Field
                                 label={NAMES[row.kind]}
                                 type={row.kind === 'phone' ? 'tel' : 'text'}
-                                width="290px"
+                                width="line"
                                 value={row.value}
                                 onChange={(value) => change(index, { value, sameAsId: null })}
                                 hint={row.sameAsId !== null ? 'by link: typing another number here ends the link' : undefined}
@@ -191,7 +191,7 @@ function ReachFields({ partyId, offices, rows, problems, onChange }: FieldsProps
                             />
                             <Suggest
                                 label="Label"
-                                width="150px"
+                                width="day"
                                 options={labels[row.kind].map((name) => ({ id: name, name }))}
                                 value={row.label}
                                 onType={(label) => change(index, { label })}
@@ -215,7 +215,7 @@ function ReachFields({ partyId, offices, rows, problems, onChange }: FieldsProps
                             {offices.length > 0 && (
                                 <ChooseOne
                                     label="At"
-                                    width="230px"
+                                    width="name"
                                     options={[{ id: 'none', name: 'no address in particular' }, ...offices]}
                                     value={row.addressUseId === null ? 'none' : String(row.addressUseId)}
                                     onChange={(id) => change(index, { addressUseId: id === 'none' ? null : Number(id) })}

@@ -106,7 +106,7 @@ function RelationList({ record, rows, problems, onChange }: ListProps) {
                         <FieldRow $foot>
                             <ChooseOne
                                 label="is their"
-                                width="170px"
+                                width="word"
                                 options={kinds}
                                 value={row.kind}
                                 onChange={(kind) => change(index, { kind })}
@@ -115,7 +115,7 @@ function RelationList({ record, rows, problems, onChange }: ListProps) {
                             {row.kind === 'spouse' && (
                                 <ChooseOne
                                     label="On an envelope"
-                                    width="150px"
+                                    width="day"
                                     options={together}
                                     value={row.together}
                                     onChange={(chosen) => change(index, { together: chosen })}
@@ -123,14 +123,14 @@ function RelationList({ record, rows, problems, onChange }: ListProps) {
                             )}
                             <Field
                                 label="Since"
-                                width="120px"
+                                width="code"
                                 value={row.since}
                                 onChange={(since) => change(index, { since })}
                                 problem={problemAt('since')}
                             />
                             <Field
                                 label="Until"
-                                width="120px"
+                                width="code"
                                 value={row.until}
                                 onChange={(until) => change(index, { until })}
                                 problem={problemAt('until')}

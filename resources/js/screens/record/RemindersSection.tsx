@@ -75,7 +75,7 @@ function ReminderForm({ id, onClose }: { id: number; onClose: () => void }) {
             <FieldRow>
                 <Field
                     label="On"
-                    width="130px"
+                    width="code"
                     placeholder="today"
                     value={draft.day}
                     onChange={(day) => set({ day })}
@@ -83,7 +83,7 @@ function ReminderForm({ id, onClose }: { id: number; onClose: () => void }) {
                 />
                 <Field
                     label="At"
-                    width="90px"
+                    width="mark"
                     placeholder="9:00"
                     value={draft.time}
                     onChange={(time) => set({ time })}
@@ -91,7 +91,7 @@ function ReminderForm({ id, onClose }: { id: number; onClose: () => void }) {
                 />
                 <Suggest
                     label="Again"
-                    width="180px"
+                    width="word"
                     placeholder="once"
                     options={REPEATS}
                     value={draft.rule}
@@ -100,7 +100,7 @@ function ReminderForm({ id, onClose }: { id: number; onClose: () => void }) {
                 />
                 <ChooseOne
                     label="For"
-                    width="180px"
+                    width="word"
                     options={(choices?.colleagues ?? []).map(({ id: colleague, name }) => ({ id: String(colleague), name }))}
                     value={draft.userId === 0 ? '' : String(draft.userId)}
                     onChange={(chosen) => set({ userId: Number(chosen) })}

@@ -60,7 +60,7 @@ export function ReplaceDialog({ position, onClose }: { position: PositionData; o
                     </Row>
                 )}
                 {problems.successorId !== undefined && <Mark tone="stop">{problems.successorId}</Mark>}
-                <Field label="From" width="160px" placeholder="today" value={since} onChange={setSince} problem={problems.since} />
+                <Field label="From" width="day" placeholder="today" value={since} onChange={setSince} problem={problems.since} />
                 {predecessor !== undefined && predecessor.reach.contactPoints.length > 0 && (
                     <Stack $gap="tight">
                         <Quiet>Handed over with it:</Quiet>

@@ -30,7 +30,7 @@ export function SharedReach({ record, row, onChange }: Props) {
             {addresses.length > 1 && (
                 <ChooseOne
                     label="Address"
-                    width="290px"
+                    width="line"
                     options={addresses}
                     value={row.address}
                     onChange={(address) => onChange({ address: address as Whose, addressId: null })}
@@ -39,7 +39,7 @@ export function SharedReach({ record, row, onChange }: Props) {
             {several.length > 1 && (
                 <ChooseOne
                     label="Which address"
-                    width="290px"
+                    width="line"
                     options={[
                         { id: 'post', name: 'the one that post goes to' },
                         ...several.map(({ addressId, text }) => ({ id: String(addressId), name: text.join(', ') })),
@@ -51,7 +51,7 @@ export function SharedReach({ record, row, onChange }: Props) {
             {phones.length > 1 && (
                 <ChooseOne
                     label="Phone"
-                    width="290px"
+                    width="line"
                     options={phones}
                     value={row.phone}
                     onChange={(phone) => onChange({ phone: phone as Whose })}

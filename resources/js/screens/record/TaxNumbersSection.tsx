@@ -115,7 +115,7 @@ function Fields({ rows, problems, onChange }: FieldsProps) {
                     <FieldRow $foot>
                         <ChooseOne
                             label="Kind"
-                            width="230px"
+                            width="name"
                             options={kinds}
                             value={row.kind}
                             onChange={(kind) => change(index, { kind, country: kind === VAT ? row.country : '' })}
@@ -123,7 +123,7 @@ function Fields({ rows, problems, onChange }: FieldsProps) {
                         {row.kind === VAT && (
                             <ChooseFromMany
                                 label="Country"
-                                width="200px"
+                                width="name"
                                 options={(choices?.vatCountries ?? []).map(({ code, name }) => ({ id: code, name }))}
                                 value={row.country}
                                 onChange={(country) => change(index, { country })}
@@ -135,7 +135,7 @@ function Fields({ rows, problems, onChange }: FieldsProps) {
                     </FieldRow>
                     <PrivateField
                         label="Number"
-                        width="260px"
+                        width="phrase"
                         value={row.value}
                         isKept={row.id !== null}
                         masked={row.masked}
@@ -164,7 +164,7 @@ function FormFields({ record, draft, problems, onChange }: FormProps) {
             <FieldRow>
                 <Field
                     label="Form W-9 of"
-                    width="130px"
+                    width="code"
                     placeholder="not on file"
                     value={draft.formOn}
                     onChange={(formOn) => onChange({ ...draft, formOn })}
@@ -172,14 +172,14 @@ function FormFields({ record, draft, problems, onChange }: FormProps) {
                 />
                 <Field
                     label="Signed by"
-                    width="200px"
+                    width="name"
                     value={draft.formBy}
                     onChange={(formBy) => onChange({ ...draft, formBy })}
                     problem={problems.formBy}
                 />
                 <ChooseOne
                     label="File"
-                    width="220px"
+                    width="name"
                     options={[
                         { id: NO_FILE, name: 'none of the record' },
                         ...record.files.map(({ id, name }) => ({ id: String(id), name })),
@@ -190,7 +190,7 @@ function FormFields({ record, draft, problems, onChange }: FormProps) {
                 />
                 <ChooseOne
                     label="In the tax report"
-                    width="180px"
+                    width="word"
                     options={reportChoices}
                     value={draft.reportChoice}
                     onChange={(choice) => onChange({ ...draft, reportChoice: choice as TaxDraft['reportChoice'] })}

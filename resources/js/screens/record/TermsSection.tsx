@@ -92,7 +92,7 @@ function TermsFields({ draft, problems, onChange, isClient, what }: FieldsProps)
         <Stack $wide>
             <Suggest
                 label="Payment terms: choose from the list, or type them"
-                width="420px"
+                width="wide"
                 placeholder={standard === undefined ? 'net 30' : `as the office: ${standard.shorthand}`}
                 options={listed
                     .filter(({ id, isRetired }) => !isRetired || id === draft.listedId)
