@@ -21,11 +21,11 @@ const NONE = 'none';
 
 const Line = styled.div`
     display: grid;
-    grid-template-columns: minmax(180px, 1fr) 78px 104px 70px 200px 200px 28px;
+    grid-template-columns: minmax(180px, 1fr) 78px 104px 84px 200px 200px 28px;
     gap: ${space.small};
     align-items: end;
     width: 100%;
-    ${snug} { grid-template-columns: minmax(120px, 1fr) 70px 96px 70px 140px 140px 28px; }
+    ${snug} { grid-template-columns: minmax(120px, 1fr) 70px 96px 84px 140px 140px 28px; }
     ${narrow} { grid-template-columns: 1fr 1fr; > :first-child { grid-column: 1 / -1; } }
 `;
 
@@ -136,7 +136,7 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
                 {!isCredit && (
                     <Field
                         label="Payment terms"
-                        width="word"
+                        width="day"
                         placeholder="net 30"
                         value={draft.terms}
                         onChange={(terms) => set({ terms })}
@@ -164,7 +164,7 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
                 />
                 <ChooseOne
                     label="Tax"
-                    width="word"
+                    width="name"
                     options={treatments}
                     value={draft.treatment}
                     onChange={(treatment) => set({ treatment })}

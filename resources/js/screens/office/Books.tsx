@@ -76,7 +76,7 @@ function Counting({ books }: { books: Schemas['Books'] }) {
                     />
                     <ChooseOne
                         label="Per"
-                        width="word"
+                        width="line"
                         options={[
                             { id: 'year', name: 'year, counted by the day' },
                             { id: 'month', name: 'month or part of one' },

@@ -47,7 +47,7 @@ export function AddBankDetails({ record, onClose }: { record: RecordData; onClos
                 <FieldRow>
                     <ChooseOne
                         label="Kind"
-                        width="day"
+                        width="code"
                         options={kinds}
                         value={draft.kind}
                         onChange={(kind) => set({ kind })}
@@ -67,7 +67,7 @@ export function AddBankDetails({ record, onClose }: { record: RecordData; onClos
                         <Field
                             label="Routing number"
                             autoFocus
-                            width="day"
+                            width="code"
                             value={draft.routing}
                             onChange={(routing) => set({ routing })}
                         />
@@ -84,7 +84,7 @@ export function AddBankDetails({ record, onClose }: { record: RecordData; onClos
                     {draft.kind !== 'iban' && (
                         <Field
                             label="Account number"
-                            width="word"
+                            width="day"
                             value={draft.account}
                             onChange={(account) => set({ account })}
                             problem={problems.account}
@@ -93,7 +93,7 @@ export function AddBankDetails({ record, onClose }: { record: RecordData; onClos
                     {draft.kind === 'us' && (
                         <ChooseOne
                             label="Used as"
-                            width="code"
+                            width="figure"
                             options={uses}
                             value={draft.use}
                             onChange={(use) => set({ use })}

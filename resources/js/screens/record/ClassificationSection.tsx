@@ -139,7 +139,7 @@ function Fields({ record, draft, problems, onChange }: FieldsProps) {
             <FieldRow>
                 <Suggest
                     label="Came from"
-                    width="name"
+                    width="word"
                     options={sources.map((name) => ({ id: name, name }))}
                     value={draft.source}
                     onType={(source) => set({ source })}
@@ -147,7 +147,7 @@ function Fields({ record, draft, problems, onChange }: FieldsProps) {
                 />
                 <ChooseFromMany
                     label="Language"
-                    width="name"
+                    width="word"
                     options={languages}
                     value={draft.language || 'none'}
                     onChange={(id) => set({ language: id === 'none' ? '' : id })}
@@ -187,7 +187,7 @@ function Colleague({ label, value, known, above, onChange, problem }: ColleagueP
     return (
         <ChooseOne
             label={label}
-            width="name"
+            width="word"
             options={[none, ...[...colleagues, ...gone].map(({ id, name }) => ({ id: String(id), name }))]}
             value={value === null ? 'none' : String(value)}
             onChange={(id) => onChange(id === 'none' ? null : Number(id))}
@@ -214,7 +214,7 @@ function Codes({ rows, problems, onChange }: { rows: CodeRow[]; problems: Record
                     />
                     <Field
                         label="Number or id"
-                        width="name"
+                        width="word"
                         value={row.value}
                         onChange={(value) => change(index, { value })}
                         problem={problems[`codes.${index}.value`]}

@@ -88,7 +88,7 @@ export function PlaceFields({ partyId, place, problemAt, onChange, onLink }: Pro
                 <Field
                     label="Street, building, floor: one per line"
                     lines={2}
-                    width="wide"
+                    width="line"
                     value={place.lines}
                     onChange={(lines) => {
                         setTyped(true);
