@@ -9,5 +9,7 @@ return [
     'stateful' => explode(',', ltrim(Sanctum::currentRequestHost(), ',')),
     'guard' => ['web'],
     'expiration' => null,
+    // AppServiceProvider keeps it, once an hour.
+    'last_used_at' => false,
     'token_prefix' => 'almanac_',
 ];

@@ -9,7 +9,6 @@ use Almanac\Addresses\DatedUse;
 use Almanac\Records\Period;
 use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Collection;
 

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Almanac\Calendar\Day;
 use App\Models\Values\DayCast;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Almanac\Money\Money;
 use Brick\Math\BigDecimal;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What a party owes and is owed, in the currency of the office; kept by KeepStandings.

@@ -10,7 +10,6 @@ use Almanac\Banking\BankAccount;
 use Almanac\Banking\BankState;
 use Almanac\Banking\Confirmation;
 use App\Models\Values\Fingerprint;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 

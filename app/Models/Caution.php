@@ -9,7 +9,6 @@ use Almanac\Cautions\CautionLevel;
 use Almanac\Cautions\CautionUse;
 use Almanac\Records\Period;
 use App\Models\Values\DayCast;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**

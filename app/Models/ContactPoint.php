@@ -11,7 +11,6 @@ use Almanac\Reach\Handle;
 use Almanac\Reach\PhoneNumber;
 use Almanac\Reach\WebAddress;
 use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Collection;
 

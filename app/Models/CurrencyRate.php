@@ -7,7 +7,6 @@ namespace App\Models;
 use Almanac\Calendar\Day;
 use App\Models\Values\DayCast;
 use Brick\Math\BigDecimal;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What one unit of another currency is worth in the office’s own, from a day on.

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Almanac\Details\FieldKind;
 use Almanac\Readiness\Purpose;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A field of a detail sheet.

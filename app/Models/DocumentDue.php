@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Almanac\Calendar\Day;
 use App\Models\Values\DayCast;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A part of a document that is due on a day, with what is open of it.

@@ -7,7 +7,6 @@ namespace App\Models;
 use Almanac\Ledger\Line;
 use Almanac\Money\Percent;
 use Brick\Math\BigDecimal;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Almanac\Ledger\AccountKind;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * An entry of the chart of accounts.

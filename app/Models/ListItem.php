@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Almanac\Records\OfficeList;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * One entry of a list that the office keeps. It may be renamed or retired, and is never taken away.

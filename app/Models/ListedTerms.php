@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Almanac\Terms\PaymentTerms;
 use Almanac\Terms\Shorthand;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * Payment terms in the office's list, under a name.

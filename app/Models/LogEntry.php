@@ -7,7 +7,6 @@ namespace App\Models;
 use Almanac\Calendar\Day;
 use Almanac\Records\LogKind;
 use App\Models\Values\DayCast;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**

@@ -10,7 +10,6 @@ use Almanac\Money\DecimalSign;
 use Almanac\Money\Percent;
 use Almanac\Terms\LateInterest;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * The office whose book this is. There is one.

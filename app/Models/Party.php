@@ -16,7 +16,6 @@ use Almanac\TaxIds\ReportChoice;
 use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A person or a company.

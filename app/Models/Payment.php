@@ -10,7 +10,6 @@ use Almanac\Money\Money;
 use Almanac\Terms\Side;
 use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 

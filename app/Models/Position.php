@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Almanac\Records\Period;
 use App\Models\Values\DayCast;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 

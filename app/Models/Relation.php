@@ -10,7 +10,6 @@ use Almanac\Relations\RelationKind;
 use Almanac\Relations\RelationName;
 use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**

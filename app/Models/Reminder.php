@@ -8,7 +8,6 @@ use Almanac\Calendar\Day;
 use Almanac\Calendar\Recurrence;
 use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**

@@ -8,7 +8,6 @@ use Almanac\Banking\PayBy;
 use Almanac\Ledger\CreditPolicy;
 use Almanac\Ledger\Delivery;
 use Almanac\Ledger\TaxTreatment;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**

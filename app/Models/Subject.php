@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Almanac\Records\SubjectKind;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * What sections, versions, states, the log, notes, files, reminders and cautions belong to. Whatever is a subject

@@ -7,7 +7,6 @@ namespace App\Models;
 use Almanac\TaxIds\TaxId;
 use Almanac\TaxIds\TaxIdKind;
 use App\Models\Values\Fingerprint;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A tax number of a party. It is encrypted; what is shown are its last signs.

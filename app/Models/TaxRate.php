@@ -9,7 +9,6 @@ use Almanac\Money\Percent;
 use Almanac\Records\Period;
 use Almanac\Terms\Side;
 use App\Models\Values\DayCast;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A rate of tax on sales or on purchases, for a time.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Almanac\Access\Permission;
 use Almanac\Access\Role;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Laravel\Sanctum\HasApiTokens;
@@ -49,6 +50,19 @@ final class User extends Authenticatable
         $name = $this->getRoleNames()->first();
 
         return is_string($name) ? Role::from($name) : Role::Reader;
+    }
+
+    /**
+     * What a role allows is said by the core; nobody has a permission of their own.
+     *
+     * @param mixed $permission as the gate asks for it
+     * @param string|null $guardName
+     */
+    public function checkPermissionTo($permission, $guardName = null): bool
+    {
+        $asked = is_string($permission) ? Permission::tryFrom($permission) : null;
+
+        return $asked !== null && $this->officeRole()->may($asked);
     }
 
     /** What is kept of the secret address of somebody's calendar. */

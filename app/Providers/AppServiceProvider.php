@@ -9,6 +9,7 @@ use App\Database\ImmediateConnector;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\ServiceProvider;
+use Laravel\Sanctum\Events\TokenAuthenticated;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -27,6 +28,13 @@ final class AppServiceProvider extends ServiceProvider
                 }
             });
         }
+        // Told by the day, and kept by the hour: a script that only reads does not write at every request.
+        Event::listen(function (TokenAuthenticated $event): void {
+            $token = $event->token;
+            if ($token->last_used_at === null || $token->last_used_at->lt(now()->subHour())) {
+                $token->forceFill(['last_used_at' => now()])->save();
+            }
+        });
         // A misspelt attribute or a query hidden in a loop is a defect; tests find it, nobody at a desk does.
         Model::shouldBeStrict(! $this->app->isProduction());
     }

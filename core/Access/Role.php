@@ -12,6 +12,11 @@ enum Role: string
     case Approver = 'approver';
     case Reader = 'reader';
 
+    public function may(Permission $permission): bool
+    {
+        return in_array($permission, $this->permissions(), true);
+    }
+
     /** @return list<Permission> */
     public function permissions(): array
     {

@@ -9,6 +9,7 @@ use App\Models\Job;
 use App\Models\Office;
 use App\Models\Party;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Storage;
@@ -115,6 +116,24 @@ final class AccessTest extends TestCase
             ->assertCreated();
         $this->app['auth']->forgetGuards();
         $this->withToken('almanac_1|wrong')->getJson('/api/parties')->assertUnauthorized();
+    }
+
+    public function test_when_a_token_was_last_used_is_kept_once_an_hour(): void
+    {
+        $token = $this->administrator->createToken('list')->plainTextToken;
+        $this->app['auth']->forgetGuards();
+        $use = function () use ($token): ?string {
+            $this->app['auth']->forgetGuards();
+            $this->withToken($token)->getJson('/api/parties')->assertOk();
+
+            return DB::table('personal_access_tokens')->value('last_used_at');
+        };
+        $first = $use();
+        $this->assertNotNull($first);
+        $this->travel(59)->minutes();
+        $this->assertSame($first, $use());
+        $this->travel(2)->minutes();
+        $this->assertGreaterThan($first, $use());
     }
 
     public function test_the_office_is_set_up_once(): void

@@ -85,6 +85,19 @@ final class AddressesTest extends TestCase
         $this->getJson("/api/parties/{$company->id}")->assertJsonPath('addresses.addresses.1.sharedWith.*.name', ['Is There']);
     }
 
+    public function test_of_the_many_who_share_an_address_the_first_are_named(): void
+    {
+        $company = $this->addCompany('Brass');
+        $address = $this->saveSection($company, 'addresses', ['addresses' => [$this->address()]])->json('addresses.addresses.0.addressId');
+        foreach (range('A', 'N') as $given) {
+            $person = $this->addPerson($given, 'There');
+            $this->saveSection($person, 'addresses', ['addresses' => [$this->address(['linkedAddressId' => $address])]])->assertOk();
+        }
+        $shared = $this->getJson("/api/parties/{$company->id}")->json('addresses.addresses.0');
+        $this->assertSame(['A There', 'L There'], [$shared['sharedWith'][0]['name'], $shared['sharedWith'][11]['name']]);
+        $this->assertSame([12, 2], [count($shared['sharedWith']), $shared['sharedWithMore']]);
+    }
+
     public function test_a_past_and_a_future_position_are_not_where_somebody_works(): void
     {
         [$first, $next] = [$this->addCompany('First'), $this->addCompany('Next')];

@@ -59,7 +59,7 @@ final readonly class ReadRecord
 {
     private const RELATIONS = [
         ...SearchedFields::READS,
-        'contactPoints.source.party', 'contactPoints.addressUse.address', 'addressUses.address.owner', 'addressUses.address.users.party',
+        'contactPoints.source.party', 'contactPoints.addressUse.address', 'addressUses.address.owner', 'addressUses.address.users',
         'heldPositions.company', 'heldPositions.duties', 'staffPositions.duties',
         'clientTerms.listed', 'vendorTerms.listed', 'cautions.user',
     ];

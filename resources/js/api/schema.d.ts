@@ -2037,6 +2037,8 @@ export interface components {
             sameAs: components["schemas"]["PartyLink"] | null;
             /** @description Who else uses it, now or later, while this one does. */
             sharedWith: components["schemas"]["PartyLink"][];
+            /** @description How many more there are who do. */
+            sharedWithMore: number;
             country: string;
             /** @description Street, building, floor: one to a line. */
             lines: string;

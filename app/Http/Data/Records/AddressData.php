@@ -15,6 +15,9 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Address')]
 final readonly class AddressData
 {
+    /** Of those who share an address: the rest are counted. */
+    private const NAMED = 12;
+
     /**
      * @param list<string> $uses
      * @param list<string> $text
@@ -36,11 +39,13 @@ final readonly class AddressData
         public ?PartyLinkData $sameAs,
         #[
             OA\Property(
-                description: 'Who else uses it, now or later, while this one does.',
+                description: 'Who else uses it, now or later, while this one does: the first of them.',
                 items: new OA\Items(ref: '#/components/schemas/PartyLink'),
             ),
         ]
         public array $sharedWith,
+        #[OA\Property(description: 'How many more there are who do.')]
+        public int $sharedWithMore,
         #[OA\Property]
         public string $country,
         #[OA\Property(description: 'Street, building, floor: one to a line.')]
@@ -81,21 +86,18 @@ final readonly class AddressData
     {
         $postal = $use->address->postal();
         $layout = $postal->layout();
+        $others = $use->address->users->filter(
+            fn (AddressUse $other) => $other->party_id !== $use->party_id &&
+                ! $other->period()->isOver($today) &&
+                $other->period()->overlaps($use->period()),
+        );
 
         return new self(
             $use->id,
             $use->address_id,
             $use->isLinked() ? PartyLinkData::of($use->address->owner) : null,
-            array_values(
-                $use->address->users
-                    ->filter(
-                        fn (AddressUse $other) => $other->party_id !== $use->party_id &&
-                            ! $other->period()->isOver($today) &&
-                            $other->period()->overlaps($use->period()),
-                    )
-                    ->map(fn (AddressUse $other) => PartyLinkData::of($other->party))
-                    ->all(),
-            ),
+            array_values($others->take(self::NAMED)->loadMissing('party')->map(fn (AddressUse $other) => PartyLinkData::of($other->party))->all()),
+            max(0, $others->count() - self::NAMED),
             $postal->country,
             implode("\n", $postal->lines),
             $postal->locality,

@@ -10,7 +10,8 @@ import type { AddressRow } from './sections/addresses';
 interface Props {
     partyId: number;
     row: AddressRow;
-    sharedWith: { name: string }[];
+    /** Who else uses it, by name; empty when nobody does. */
+    sharedWith: string;
     problemAt: (field: string) => string | undefined;
     hasOthers: boolean;
     onChange: (part: Partial<AddressRow>) => void;
@@ -43,8 +44,8 @@ export function AddressFields({ partyId, row, sharedWith, problemAt, hasOthers, 
                     </FieldRow>
                 </Stack>
             )}
-            {sharedWith.length > 0 && row.linkedAddressId === null && (
-                <Small>also used by {sharedWith.map(({ name }) => name).join(', ')}: a change here shows there</Small>
+            {sharedWith !== '' && row.linkedAddressId === null && (
+                <Small>also used by {sharedWith}: a change here shows there</Small>
             )}
             <FieldRow>
                 <Field

@@ -14,6 +14,7 @@ import { MoveDialog } from './MoveDialog';
 import { PartyLinks } from './PartyLinks';
 import { SameAs } from './SameAs';
 import { SectionFrame } from './SectionFrame';
+import { andMore, sharers } from './addresses';
 import { addressesSpec, type AddressRow } from './sections/addresses';
 import { newKey, type RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
@@ -117,7 +118,9 @@ function AddressView({ record, address, isOnly }: { record: RecordData; address:
             {open === 'move' && <MoveDialog record={record} address={address} onClose={() => setOpen(undefined)} />}
             {address.sameAs !== null
                 ? <Small>same as <PartyLinks parties={[address.sameAs]} />, by link</Small>
-                : address.sharedWith.length > 0 && <Small>also used by <PartyLinks parties={address.sharedWith} /></Small>}
+                : address.sharedWith.length > 0 && (
+                    <Small>also used by <PartyLinks parties={address.sharedWith} />{andMore(address)}</Small>
+                )}
         </OneAddress>
     );
 }
@@ -152,7 +155,7 @@ function AddressList({ record, rows, problems, onChange, home }: ListProps) {
                         key={row.key}
                         partyId={record.party.id}
                         row={row}
-                        sharedWith={record.addresses.addresses.find(({ id }) => id === row.id)?.sharedWith ?? []}
+                        sharedWith={record.addresses.addresses.filter(({ id }) => id === row.id).map(sharers).join()}
                         problemAt={(field) => problems[`addresses.${index}.${field}`]}
                         hasOthers={rows.length > 1}
                         onChange={(part) => change(index, part)}

@@ -8,6 +8,7 @@ import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { Notice, Small } from '../../ui/Text';
+import { sharers } from './addresses';
 import { PlaceFields, type Place } from './PlaceFields';
 import type { RecordData } from './sections/spec';
 import { TouchedDialog } from './TouchedDialog';
@@ -74,7 +75,7 @@ export function MoveDialog({ record, address, onClose }: { record: RecordData; a
                     <Tick
                         isSelected={everybody}
                         onChange={setEverybody}
-                    >{`everybody here moves: also ${address.sharedWith.map(({ name }) => name).join(', ')}`}</Tick>
+                    >{`everybody here moves: also ${sharers(address)}`}</Tick>
                 )}
                 {message !== undefined && <Notice tone="stop" title="Not moved">{message}</Notice>}
                 <DialogButtons>
