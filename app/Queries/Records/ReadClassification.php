@@ -21,7 +21,7 @@ final class ReadClassification
 {
     public function handle(Party $party, int $version, Day $today): ClassificationData
     {
-        $party->load('owner', 'accountManager', 'buyer', 'codes', 'listItems');
+        $party->loadMissing('owner', 'accountManager', 'buyer', 'codes', 'listItems');
         $above = array_map(fn (Party $company) => $company->loadMissing('owner', 'accountManager', 'buyer'), Ancestors::of($party, $today));
 
         return new ClassificationData(

@@ -21,7 +21,7 @@ final readonly class ReadDetails
 
     public function handle(Party $party, int $version): DetailsData
     {
-        $party->load('listItems', 'detailValues');
+        $party->loadMissing('listItems', 'detailValues');
         $sheets = Sheets::of($party);
         $reader = $this->readers->ofOffice();
 

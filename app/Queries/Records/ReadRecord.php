@@ -59,6 +59,8 @@ final readonly class ReadRecord
 {
     private const RELATIONS = [
         ...SearchedFields::READS,
+        ...RecordFacts::RELATIONS,
+        'owner', 'accountManager', 'buyer',
         'contactPoints.source.party', 'contactPoints.addressUse.address', 'addressUses.address.owner', 'addressUses.address.users',
         'heldPositions.company', 'heldPositions.duties', 'staffPositions.duties',
         'clientTerms.listed', 'vendorTerms.listed', 'cautions.user',
