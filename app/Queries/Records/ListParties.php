@@ -74,7 +74,7 @@ final readonly class ListParties
     private function order(Builder $listed, PartyField $field, string $direction): void
     {
         match (true) {
-            $field->balance !== '' => $listed->orderBy($field->balance, $direction)->orderBy('party_id'),
+            $field->balance !== '' => $listed->orderBy($field->balance, $direction)->orderBy('party_id', $direction),
             $field->field->key === 'name' => $listed->orderBy('sort_key', $direction)->orderBy('party_id', $direction),
             // What is empty comes last, whichever way round.
             default => $listed->join('parties', 'parties.id', '=', 'party_id')
