@@ -2035,7 +2035,7 @@ export interface components {
             id: number;
             addressId: number;
             sameAs: components["schemas"]["PartyLink"] | null;
-            /** @description Who else uses it, now or later, while this one does. */
+            /** @description Who else uses it, now or later, while this one does: the first of them. */
             sharedWith: components["schemas"]["PartyLink"][];
             /** @description How many more there are who do. */
             sharedWithMore: number;
