@@ -26,10 +26,4 @@ enum BankState: string implements Titled
             default => $this->value,
         };
     }
-
-    /** Whether money may be sent by them. */
-    public function isInForce(): bool
-    {
-        return $this === self::Confirmed || $this === self::Ending;
-    }
 }

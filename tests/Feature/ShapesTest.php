@@ -9,7 +9,6 @@ use App\Http\Shapes\Input;
 use App\Http\Shapes\Shape;
 use Illuminate\Support\Facades\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
-use Symfony\Component\Finder\Finder;
 use Tests\TestCase;
 
 /** What a request takes in is said once: the rules, the contract and the sample agree. */
@@ -18,11 +17,8 @@ final class ShapesTest extends TestCase
     /** @return iterable<string, array{Shape}> */
     public static function shapes(): iterable
     {
-        foreach ((new Finder)->files()->in(dirname(__DIR__, 2).'/app/Http/Requests')->name('*Request.php') as $file) {
-            $request = 'App\\Http\\Requests\\'.strtr($file->getRelativePathname(), ['/' => '\\', '.php' => '']);
-            if (is_subclass_of($request, ShapedRequest::class) && ! (new \ReflectionClass($request))->isAbstract()) {
-                yield $request::shape()->name => [$request::shape()];
-            }
+        foreach (ShapedRequest::shapes() as $name => $shape) {
+            yield $name => [$shape];
         }
     }
 

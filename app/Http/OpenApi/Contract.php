@@ -10,7 +10,6 @@ use OpenApi\Analysis;
 use OpenApi\Annotations as OAA;
 use OpenApi\Attributes as OA;
 use OpenApi\Generator;
-use Symfony\Component\Finder\Finder;
 
 /** Builds docs/openapi.json from the attributes of the controllers, the requests and the data objects. */
 #[OA\Info(version: '1', description: 'The whole application speaks this API; scripts use it with a token.', title: 'Neat Almanac')]
@@ -38,11 +37,8 @@ final class Contract
     private function addShapes(Analysis $analysis): void
     {
         $shapes = [];
-        foreach ((new Finder)->files()->in(app_path('Http/Requests'))->name('*Request.php') as $file) {
-            $request = 'App\\Http\\Requests\\'.strtr($file->getRelativePathname(), ['/' => '\\', '.php' => '']);
-            if (is_subclass_of($request, ShapedRequest::class) && ! (new \ReflectionClass($request))->isAbstract()) {
-                $shapes += $request::shape()->all();
-            }
+        foreach (ShapedRequest::shapes() as $shape) {
+            $shapes += $shape->all();
         }
         $components = $analysis->openapi?->components;
         if (! $components instanceof OAA\Components) {

@@ -79,7 +79,7 @@ final class ProblemRenderer
     {
         $roles = array_map(
             fn (Role $role) => $role->value.'s',
-            array_filter(Role::cases(), fn (Role $role) => in_array($permission, $role->permissions(), true)),
+            array_filter(Role::cases(), fn (Role $role) => $role->may($permission)),
         );
         $last = array_pop($roles);
 

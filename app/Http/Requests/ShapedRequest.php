@@ -6,11 +6,31 @@ namespace App\Http\Requests;
 
 use App\Http\Shapes\Shape;
 use Illuminate\Foundation\Http\FormRequest;
+use Symfony\Component\Finder\Finder;
 
 /** A request whose shape is said once, for its rules and for the contract. */
 abstract class ShapedRequest extends FormRequest
 {
     abstract public static function shape(): Shape;
+
+    /**
+     * What every request takes in.
+     *
+     * @return array<string, Shape> by name
+     */
+    final public static function shapes(): array
+    {
+        $shapes = [];
+        foreach ((new Finder)->files()->in(__DIR__)->name('*Request.php') as $file) {
+            $request = __NAMESPACE__.'\\'.strtr($file->getRelativePathname(), ['/' => '\\', '.php' => '']);
+            if (is_subclass_of($request, self::class) && ! (new \ReflectionClass($request))->isAbstract()) {
+                $shape = $request::shape();
+                $shapes[$shape->name] = $shape;
+            }
+        }
+
+        return $shapes;
+    }
 
     /** @return array<string, list<mixed>> */
     final public function rules(): array

@@ -90,12 +90,10 @@ final readonly class Input
     /** @param  int  $most  entries */
     public static function listOf(self|Shape $item, int $most): self
     {
-        $items = $item instanceof Shape ? ['ref' => self::REF.$item->name] : $item->property;
-
         return new self(
             [new ItemList, "max:$most"],
             [new ItemList(orNull: true), "max:$most"],
-            ['type' => 'array', 'items' => new OA\Items(...$items)],
+            ['type' => 'array'],
             [],
             within: $item,
             mayBeEmpty: true,
@@ -110,7 +108,7 @@ final readonly class Input
 
     public static function of(Shape $shape): self
     {
-        return new self(['array'], ['nullable', 'array'], ['ref' => self::REF.$shape->name], $shape->sample(), within: $shape);
+        return new self(['array'], ['nullable', 'array'], [], null, within: $shape);
     }
 
     public function optional(): self
@@ -151,12 +149,16 @@ final readonly class Input
 
     public function sample(): mixed
     {
-        return $this->mayBeNull ? null : $this->sample;
+        return match (true) {
+            $this->mayBeNull => null,
+            $this->within === null || $this->isList() => $this->sample,
+            default => $this->within->sample(),
+        };
     }
 
     public function property(string $name): OA\Property
     {
-        return new OA\Property($name, ...$this->property, ...$this->mayBeNull ? ['nullable' => true] : []);
+        return new OA\Property($name, ...$this->described(), ...$this->mayBeNull ? ['nullable' => true] : []);
     }
 
     public function within(): ?Shape
@@ -184,10 +186,31 @@ final readonly class Input
 
         return [...$rules, ...match (true) {
             $this->within instanceof self => $this->within->rules("$at.*", null),
-            isset($this->property['items']) => ["$at.*" => ['array'], ...$this->within->rules("$at.*.")],
+            $this->isList() => ["$at.*" => ['array'], ...$this->within->rules("$at.*.")],
             $given === null && $this->mayBeMissing => [],
             default => $this->within->rules("$at.", $given),
         }];
+    }
+
+    /**
+     * Only the contract asks for it: what checks a request does not make it.
+     *
+     * @return array<string, mixed>
+     */
+    private function described(): array
+    {
+        $within = $this->within instanceof Shape ? ['ref' => self::REF.$this->within->name] : $this->within?->described();
+
+        return [...$this->property, ...match (true) {
+            $within === null => [],
+            $this->isList() => ['items' => new OA\Items(...$within)],
+            default => $within,
+        }];
+    }
+
+    private function isList(): bool
+    {
+        return ($this->property['type'] ?? '') === 'array';
     }
 
     private function with(mixed ...$changes): self

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import type { Schemas } from '../api/client';
 import { booksQuery } from '../api/queries';
 import { QuietButton } from '../ui/Button';
-import { ChooseOne, type Option } from '../ui/Choose';
+import { asOptions, ChooseOne, type Option } from '../ui/Choose';
 import { Field } from '../ui/Field';
 import { TagPicker } from '../ui/TagPicker';
 import { useTitles } from './titles';
@@ -141,7 +141,7 @@ function Control({ side, field: { name, title }, value, books, problem, onChange
         return (
             <ChooseOne
                 label={title}
-                options={(books?.currencies ?? []).map((id) => ({ id, name: id }))}
+                options={asOptions(books?.currencies ?? [])}
                 value={value}
                 onChange={onChange}
                 problem={problem}

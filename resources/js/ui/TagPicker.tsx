@@ -4,6 +4,7 @@ import { Button, Label, Tag, TagGroup, TagList } from 'react-aria-components';
 import styled from 'styled-components';
 import { Suggest } from './Suggest';
 import { space, type, type Width } from './tokens';
+import { asOptions } from './Choose';
 
 const Root = styled.div`
     display: grid;
@@ -92,7 +93,7 @@ export function TagPicker({ label, options, value, onChange, problem, takesNew =
                 label={label}
                 width={width}
                 placeholder={takesNew ? 'Type one, then Enter' : 'Choose'}
-                options={open.map((name) => ({ id: name, name }))}
+                options={asOptions(open)}
                 value={typed}
                 onType={setTyped}
                 onPick={add}

@@ -23,7 +23,8 @@ abstract class SectionRequest extends ShapedRequest
         return Shape::named($section->name, [
             'version' => Input::whole(0)->says('That has been seen.'),
             'follow' => FollowRequest::part('The documents that take over what is saved.'),
-        ])->and($section->name, $section->inputs);
+            ...$section->inputs,
+        ]);
     }
 
     /** @return array<string, mixed> */

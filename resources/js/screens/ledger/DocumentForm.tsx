@@ -8,7 +8,7 @@ import { useQuiet } from '../../api/useQuiet';
 import { useOfficeWords } from '../../shared/officeWords';
 import { useTitles } from '../../shared/titles';
 import { Button, QuietButton } from '../../ui/Button';
-import { ChooseOne } from '../../ui/Choose';
+import { asOptions, ChooseOne } from '../../ui/Choose';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
 import { TagPicker } from '../../ui/TagPicker';
@@ -155,9 +155,7 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
                 <ChooseOne
                     label="Currency"
                     width="figure"
-                    options={(books?.currencies ?? [draft.currency])
-                        .concat(books?.currencies.includes(draft.currency) === false ? [draft.currency] : [])
-                        .map((id) => ({ id, name: id }))}
+                    options={asOptions([...new Set([...books?.currencies ?? [], draft.currency])])}
                     value={draft.currency}
                     onChange={(currency) => set({ currency })}
                     problem={problems.currency}

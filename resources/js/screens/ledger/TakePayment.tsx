@@ -8,7 +8,7 @@ import { useTitles } from '../../shared/titles';
 import { Unread } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
 import { Button, MainButton } from '../../ui/Button';
-import { ChooseOne } from '../../ui/Choose';
+import { asOptions, ChooseOne } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { Sheet } from '../../ui/Page';
@@ -114,7 +114,7 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
                 <ChooseOne
                     label="Currency"
                     width="figure"
-                    options={(books?.currencies ?? [draft.currency]).map((id) => ({ id, name: id }))}
+                    options={asOptions(books?.currencies ?? [draft.currency])}
                     value={draft.currency}
                     onChange={(currency) => set({ currency })}
                 />

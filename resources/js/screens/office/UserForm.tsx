@@ -2,7 +2,7 @@ import { useState, type FormEvent } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { useSaving } from '../../api/useSaving';
 import { Button, MainButton } from '../../ui/Button';
-import { ChooseOne, Tick } from '../../ui/Choose';
+import { asOptions, ChooseOne, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
@@ -10,7 +10,7 @@ import { FieldRow, Notice, Row } from '../../ui/Text';
 
 type User = Schemas['User'];
 
-const ROLES = (['administrator', 'approver', 'clerk', 'reader'] as const).map((id) => ({ id, name: id }));
+const ROLES = asOptions(['administrator', 'approver', 'clerk', 'reader']);
 
 interface Props {
     /** Undefined for a new one. */

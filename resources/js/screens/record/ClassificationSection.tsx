@@ -4,7 +4,7 @@ import { choicesQuery } from '../../api/queries';
 import { useListed } from '../../api/useListed';
 import { QuietButton } from '../../ui/Button';
 import { AddRow } from '../../ui/AddRow';
-import { ChooseOne } from '../../ui/Choose';
+import { asOptions, ChooseOne } from '../../ui/Choose';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
 import { Suggest } from '../../ui/Suggest';
@@ -140,7 +140,7 @@ function Fields({ record, draft, problems, onChange }: FieldsProps) {
                 <Suggest
                     label="Came from"
                     width="word"
-                    options={sources.map((name) => ({ id: name, name }))}
+                    options={asOptions(sources)}
                     value={draft.source}
                     onType={(source) => set({ source })}
                     problem={problems.source}
@@ -198,7 +198,7 @@ function Colleague({ label, value, known, above, onChange, problem }: ColleagueP
 
 /** Numbers and links from elsewhere. */
 function Codes({ rows, problems, onChange }: { rows: CodeRow[]; problems: Record<string, string>; onChange: (rows: CodeRow[]) => void }) {
-    const systems = useListed('code-systems').map((name) => ({ id: name, name }));
+    const systems = asOptions(useListed('code-systems'));
     const change = (index: number, part: Partial<CodeRow>) => onChange(rows.map((row, at) => at === index ? { ...row, ...part } : row));
     return (
         <>

@@ -1,15 +1,15 @@
 import type { PartyKind } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useListed } from '../../api/useListed';
-import { Tick } from '../../ui/Choose';
+import { asOptions, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Suggest } from '../../ui/Suggest';
 import { FieldRow } from '../../ui/Text';
 import { PrivateField } from './PrivateValue';
 import type { IdentityDraft } from './sections/identity';
 
-const PREFIXES = ['Mr.', 'Mrs.', 'Ms.', 'Mx.', 'Dr.', 'Prof.', 'Rev.'].map((name) => ({ id: name, name }));
-const PRONOUNS = ['she/her', 'he/him', 'they/them'].map((name) => ({ id: name, name }));
+const PREFIXES = asOptions(['Mr.', 'Mrs.', 'Ms.', 'Mx.', 'Dr.', 'Prof.', 'Rev.']);
+const PRONOUNS = asOptions(['she/her', 'he/him', 'they/them']);
 
 type TextField = { [F in keyof IdentityDraft]: IdentityDraft[F] extends string ? F : never }[keyof IdentityDraft];
 
@@ -100,8 +100,8 @@ interface FirmProps {
 
 /** What a company is besides its name. */
 function FirmFields({ text, suggest }: FirmProps) {
-    const legalForms = useListed('legal-forms').map((name) => ({ id: name, name }));
-    const industries = useListed('industries').map((name) => ({ id: name, name }));
+    const legalForms = asOptions(useListed('legal-forms'));
+    const industries = asOptions(useListed('industries'));
     return (
         <>
             <Field label="Payee name, if payments are made out to another" {...text('payee')} />

@@ -10,7 +10,7 @@ import { useTitles } from '../../shared/titles';
 import { AlikeNotice } from '../../ui/AlikeNotice';
 import { AddRow } from '../../ui/AddRow';
 import { QuietButton } from '../../ui/Button';
-import { ChooseOne, ChooseSeveral, Tick } from '../../ui/Choose';
+import { asOptions, ChooseOne, ChooseSeveral, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Suggest } from '../../ui/Suggest';
 import { FieldGroup, FieldRow, Mark, Row, Small, Stack } from '../../ui/Text';
@@ -192,7 +192,7 @@ function ReachFields({ partyId, offices, rows, problems, onChange }: FieldsProps
                             <Suggest
                                 label="Label"
                                 width="day"
-                                options={labels[row.kind].map((name) => ({ id: name, name }))}
+                                options={asOptions(labels[row.kind])}
                                 value={row.label}
                                 onType={(label) => change(index, { label })}
                                 problem={problems[`contactPoints.${index}.label`]}

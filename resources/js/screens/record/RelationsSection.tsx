@@ -7,7 +7,7 @@ import type { Schemas } from '../../api/client';
 import { likelyRelationsQuery } from '../../api/queries';
 import { useTitles } from '../../shared/titles';
 import { Button } from '../../ui/Button';
-import { ChooseOne } from '../../ui/Choose';
+import { asOptions, ChooseOne } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { useSay } from '../../ui/StatusLine';
 import { FieldGroup, FieldRow, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
@@ -53,7 +53,7 @@ function RelationList({ record, rows, problems, onChange }: ListProps) {
     const together = useTitles('together');
     const say = useSay();
     const { data: likely } = useQuery(likelyRelationsQuery(record.party.id));
-    const kinds = record.relations.kinds.map((id) => ({ id, name: id }));
+    const kinds = asOptions(record.relations.kinds);
     const change = (index: number, part: Partial<RelationRow>) => onChange(rows.map((row, at) => at === index ? { ...row, ...part } : row));
     const list = useRef<HTMLDivElement>(null);
     const [added, setAdded] = useState(0);
