@@ -5,7 +5,6 @@ test.beforeEach(async ({ desk }) => {
 });
 
 test('a firm’s own sheet with a secret is defined, filled in, shown when asked for, and retired', async ({ desk, page }) => {
-    test.setTimeout(90_000);
     const sheet = unique('Keys');
     await page.goto('/office');
     await page.getByRole('button', { name: 'Add a detail sheet' }).click();
@@ -70,6 +69,28 @@ test('a firm’s own sheet with a secret is defined, filled in, shown when asked
     await page.goto(address);
     await expect(desk.section('Details')).toContainText('attic no longer asked for');
 });
+
+for (const [path, late, button] of [
+    ['/office', '**/api/terms', 'Add a detail sheet'],
+    ['/account', '**/api/tokens', 'Change the password'],
+] as const) {
+    test(`${path} has nothing to press until all of it stands where it stays`, async ({ page }) => {
+        let release = () => {};
+        const held = new Promise<void>((resolve) => (release = resolve));
+        await page.route(late, async (route) => {
+            await held;
+            await route.continue();
+        });
+        const others = page.waitForResponse('**/api/session');
+        await page.goto(path);
+        await others;
+        await expect(page.getByRole('main')).toHaveAttribute('aria-busy', 'true');
+        await page.waitForLoadState('load');
+        await expect(page.getByRole('button', { name: button })).toHaveCount(0);
+        release();
+        await expect(page.getByRole('button', { name: button })).toBeVisible();
+    });
+}
 
 test('a birth date is kept private, and the age is told', async ({ desk, page }) => {
     await desk.open('quill isolde');

@@ -35,8 +35,6 @@ for (const colorScheme of ['light', 'dark'] as const) {
         });
 
         test('every section while it is edited, and adding', async ({ desk, page }) => {
-            // Twelve runs of axe, each of a few seconds on a long page.
-            test.setTimeout(240_000);
             await desk.signIn();
             await desk.open('penhallow observatory');
             for (const title of [

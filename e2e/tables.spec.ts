@@ -51,7 +51,6 @@ const tooWide = () => document.documentElement.scrollWidth - document.documentEl
 const WIDTHS = [1024, 1280, 1920];
 
 test(`no figure of any table is cut at ${WIDTHS.join(', ')}`, async ({ desk, page }) => {
-    test.setTimeout(180_000);
     await desk.signIn();
     let figures = 0;
     for (const [place, isRead] of PAGES) {
@@ -68,7 +67,6 @@ test(`no figure of any table is cut at ${WIDTHS.join(', ')}`, async ({ desk, pag
 });
 
 test('very long words, amounts and names stay within the page, at a desk and on a phone', async ({ desk, page, office }) => {
-    test.setTimeout(180_000);
     office.fill(`update parties set display_name = '${LONG}', company_name = '${LONG}', legal_name = '${LONG}' where id in (1, 9);
         update documents set reference = '${LONG}', note = '${LONG}', total_minor = 987654321012, open_minor = case when open_minor > 0 then 987654321012 else open_minor end where party_id in (1, 9);
         update document_lines set text = '${LONG}', amount_minor = 987654321012;

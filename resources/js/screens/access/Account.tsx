@@ -19,16 +19,22 @@ export function Account() {
     useTitle('Your account');
     const { userName, role } = useSession();
     const { data: tokens, error, refetch } = useQuery(tokensQuery);
+    if (tokens === undefined) {
+        return (
+            <Sheet id="sheet" tabIndex={-1} aria-busy={error === null}>
+                {error !== null && <Unread what="Your account" error={error} retry={() => void refetch()} />}
+            </Sheet>
+        );
+    }
     return (
-        <Sheet id="sheet" tabIndex={-1} aria-busy={tokens === undefined && error === null}>
+        <Sheet id="sheet" tabIndex={-1}>
             <Stack $gap="large" $stretch>
                 <Stack $gap="tight"><Title>Your account</Title><Quiet>{userName}, {role}</Quiet></Stack>
                 <NewPassword />
                 <Stack as="section" aria-label="Tokens for scripts" $stretch>
                     <Heading>Tokens for scripts</Heading>
-                    {error !== null && <Unread what="The tokens" error={error} retry={() => void refetch()} />}
-                    {tokens?.length === 0 && <Quiet>No tokens. A script signs in with one instead of a password.</Quiet>}
-                    {tokens !== undefined && tokens.length > 0 && <Tokens tokens={tokens} />}
+                    {tokens.length === 0 && <Quiet>No tokens. A script signs in with one instead of a password.</Quiet>}
+                    {tokens.length > 0 && <Tokens tokens={tokens} />}
                     <NewToken />
                 </Stack>
             </Stack>

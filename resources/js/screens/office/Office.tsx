@@ -1,8 +1,10 @@
-import { keepAnswer, sessionQuery } from '../../api/queries';
+import { booksQuery, countriesQuery, keepAnswer, listsQuery, officeQuery, sessionQuery, sheetsQuery, termsQuery, usersQuery } from '../../api/queries';
+import { useAllRead } from '../../api/useAllRead';
 import { useTitle } from '../../ui/useTitle';
 import { Sheet } from '../../ui/Page';
 import { ButtonLink } from '../../ui/Button';
 import { Row, Stack, Title } from '../../ui/Text';
+import { Unread } from '../../ui/Unread';
 import { BooksSettings } from './Books';
 import { Lists } from './Lists';
 import { LogoForm } from './LogoForm';
@@ -13,9 +15,18 @@ import { Users } from './Users';
 
 /** The settings of the office, for its administrators. */
 export function Office() {
-
+    const { isRead, error, retry } = useAllRead(
+        officeQuery, countriesQuery, usersQuery, termsQuery, booksQuery, listsQuery, sheetsQuery,
+    );
     useTitle('Office');
 
+    if (!isRead) {
+        return (
+            <Sheet id="sheet" tabIndex={-1} aria-busy={error === null}>
+                {error !== null && <Unread what="The office" error={error} retry={retry} />}
+            </Sheet>
+        );
+    }
     return (
         <Sheet id="sheet" tabIndex={-1}>
             <Stack $gap="wide" $stretch>

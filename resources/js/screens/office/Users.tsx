@@ -3,8 +3,8 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
 import { keepAnswer, usersQuery } from '../../api/queries';
-import { Button, MainButton, QuietButton } from '../../ui/Button';
-import { Empty, Heading, Hidden, Quiet, Stack } from '../../ui/Text';
+import { Button, QuietButton } from '../../ui/Button';
+import { Heading, Hidden, Quiet, Stack } from '../../ui/Text';
 import { narrow, space, type } from '../../ui/tokens';
 import { UserForm } from './UserForm';
 
@@ -27,7 +27,7 @@ const Table = styled.table`
 
 /** Who signs in, and what each may do. */
 export function Users() {
-    const { data: users, isError, refetch } = useQuery(usersQuery);
+    const { data: users } = useQuery(usersQuery);
     const [edited, setEdited] = useState<User | 'new'>();
     const keep = (saved: User[]) => {
         keepAnswer(usersQuery.queryKey, saved);
@@ -37,12 +37,6 @@ export function Users() {
     return (
         <Stack as="section" data-section aria-label="People who sign in" $stretch>
             <Heading>People who sign in</Heading>
-            {isError && (
-                <Empty role="alert">
-                    <p>This could not be loaded. The server may be down.</p>
-                    <MainButton onPress={() => void refetch()}>Try again</MainButton>
-                </Empty>
-            )}
             <Table>
                 <thead>
                     <tr><th>Name</th><th>Email</th><th>Role</th><th>May</th><th><Hidden>Change</Hidden></th></tr>

@@ -5,14 +5,16 @@ import styled from 'styled-components';
 import { api, ask, type Schemas } from '../../api/client';
 import { forget, gapsQuery, pairsQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
+import { useAllRead } from '../../api/useAllRead';
 import { useTitle } from '../../ui/useTitle';
-import { Button, MainButton } from '../../ui/Button';
+import { Button } from '../../ui/Button';
 import { Sheet } from '../../ui/Page';
 import { Pager } from '../../ui/Pager';
 import { PartyLine } from '../../ui/PartyLine';
 import { useSay } from '../../ui/StatusLine';
-import { Empty, Heading, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
+import { Heading, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { space } from '../../ui/tokens';
+import { Unread } from '../../ui/Unread';
 
 const List = styled.ul`
     width: 100%;
@@ -34,8 +36,16 @@ const List = styled.ul`
 
 /** What keeps the book tidy: records that lack something, and records that look alike. */
 export function Upkeep() {
+    const { isRead, error, retry } = useAllRead(pairsQuery, gapsQuery(1));
     useTitle('Upkeep');
 
+    if (!isRead) {
+        return (
+            <Sheet id="sheet" tabIndex={-1} aria-busy={error === null}>
+                {error !== null && <Unread what="What is to be kept up" error={error} retry={retry} />}
+            </Sheet>
+        );
+    }
     return (
         <Sheet id="sheet" tabIndex={-1}>
             <Stack $gap="wide" $stretch>
@@ -47,24 +57,14 @@ export function Upkeep() {
     );
 }
 
-function Unread({ retry }: { retry: () => void }) {
-    return (
-        <Empty role="alert">
-            <p>This could not be loaded. The server may be down.</p>
-            <MainButton onPress={retry}>Try again</MainButton>
-        </Empty>
-    );
-}
-
 function LookAlikes() {
-    const { data: pairs, isError, refetch } = useQuery(pairsQuery);
+    const { data: pairs } = useQuery(pairsQuery);
     return (
         <Stack as="section" $gap="small" $stretch aria-busy={pairs === undefined}>
             <Row>
                 <Heading>Look-alikes</Heading>
                 {pairs !== undefined && pairs.length > 0 && <Quiet>{pairs.length === 1 ? '1 pair' : `${pairs.length} pairs`}</Quiet>}
             </Row>
-            {isError && <Unread retry={() => void refetch()} />}
             {pairs?.length === 0 && (
                 <Quiet>Nothing to review. When somebody adds a record that looks like one in the book, the two wait here.</Quiet>
             )}
@@ -75,7 +75,7 @@ function LookAlikes() {
 
 function Gaps() {
     const [page, setPage] = useState(1);
-    const { data, isError, refetch } = useQuery({ ...gapsQuery(page), placeholderData: keepPreviousData });
+    const { data, error, refetch } = useQuery({ ...gapsQuery(page), placeholderData: keepPreviousData });
     return (
         <Stack as="section" $gap="small" $stretch aria-busy={data === undefined}>
             <Row>
@@ -86,7 +86,7 @@ function Gaps() {
                     </Quiet>
                 )}
             </Row>
-            {isError && <Unread retry={() => void refetch()} />}
+            {error !== null && <Unread what="This page" error={error} retry={() => void refetch()} />}
             {data?.total === 0 && <Quiet>Every record has what it needs to be written to, billed and paid.</Quiet>}
             <List>{data?.rows.map((row) => <Gap key={row.party.id} row={row} />)}</List>
             {data !== undefined && <Pager page={page} pages={data.pages} onGo={setPage} />}
