@@ -10,9 +10,11 @@ use App\Actions\Office\KeepUsers;
 use App\Models\Document;
 use App\Models\Party;
 use App\Models\User;
+use Database\Seeders\Demo\DemoOffice;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Once;
 use Illuminate\Testing\TestResponse;
 
 /** An office in Vermont with one user of each role, and the requests that most tests make. */
@@ -236,6 +238,17 @@ abstract class TestCase extends LaravelTestCase
                 ),
             ],
         );
+    }
+
+    /** The demo office in place of the one that tests begin with. */
+    protected function demo(): void
+    {
+        DB::statement('pragma defer_foreign_keys = on');
+        foreach (['model_has_roles', 'acts', 'payment_terms', 'users', 'offices'] as $table) {
+            DB::table($table)->delete();
+        }
+        Once::flush();
+        $this->app->make(DemoOffice::class)->seed();
     }
 
     /** @param  array<string, mixed>  $input */

@@ -74,6 +74,7 @@ final class ActLog
         'copy',
         'open_minor',
         'next_due_on',
+        'is_in_parts',
         'last_used_at',
         'tokenable_type',
         'taken',

@@ -32,6 +32,7 @@ use Illuminate\Support\Carbon;
  * @property Day $dated_on
  * @property Day|null $due_on
  * @property Day|null $next_due_on of what is still open
+ * @property bool $is_in_parts due on several days
  * @property string $terms shorthand
  * @property TaxTreatment $treatment
  * @property string $currency ISO 4217
@@ -85,6 +86,7 @@ final class Document extends Model
         'number' => null,
         'due_on' => null,
         'next_due_on' => null,
+        'is_in_parts' => false,
         'valid_until' => null,
         'revision' => 1,
         'replaces_id' => null,
@@ -99,6 +101,7 @@ final class Document extends Model
             'dated_on' => DayCast::class,
             'due_on' => DayCast::class,
             'next_due_on' => DayCast::class,
+            'is_in_parts' => 'boolean',
             'settled_on' => DayCast::class,
             'discount_until' => DayCast::class,
             'valid_until' => DayCast::class,
@@ -215,6 +218,7 @@ final class Document extends Model
         $this->fill([
             'terms' => $dues->terms,
             'due_on' => $dues->due(),
+            'is_in_parts' => $dues->areSeveral(),
             'discount_percent' => $dues->discount === null ? null : (string) $dues->discount->percent,
             'discount_until' => $dues->discount?->lastDay,
         ]);

@@ -48,17 +48,17 @@ final class TaxNumber extends Model
     /** What is compared: of which kind it is, and its fingerprint. */
     public function token(): string
     {
-        return self::tokenOf($this->kind, $this->fingerprint);
+        return self::tokenOf($this->kind->value, $this->fingerprint);
     }
 
     public static function tokenOfTyped(TaxId $id): string
     {
-        return self::tokenOf($id->kind, self::fingerprintOf($id));
+        return self::tokenOf($id->kind->value, self::fingerprintOf($id));
     }
 
-    private static function tokenOf(TaxIdKind $kind, string $fingerprint): string
+    public static function tokenOf(string $kind, string $fingerprint): string
     {
-        return $kind->value.'|'.$fingerprint;
+        return $kind.'|'.$fingerprint;
     }
 
     private static function fingerprintOf(TaxId $id): string

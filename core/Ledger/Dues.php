@@ -60,4 +60,10 @@ final readonly class Dues
     {
         return $this->parts === [] ? null : $this->parts[count($this->parts) - 1][0];
     }
+
+    /** Whether it is due in parts. */
+    public function areSeveral(): bool
+    {
+        return count($this->parts) > 1;
+    }
 }

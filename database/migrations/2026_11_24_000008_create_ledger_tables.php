@@ -66,6 +66,7 @@ return new class extends Migration
             $table->date('due_on')->nullable();
             // The day of the first part that is still open.
             $table->date('next_due_on')->nullable();
+            $table->boolean('is_in_parts')->default(false);
             $table->date('valid_until')->nullable();
             $table->string('terms')->default('');
             $table->string('treatment', 10);
@@ -102,6 +103,8 @@ return new class extends Migration
         DB::statement('CREATE INDEX documents_open ON documents (party_id, next_due_on) WHERE '.self::IS_OPEN);
         DB::statement('CREATE INDEX documents_open_due ON documents (next_due_on, id, kind, currency, total_minor, net_minor,'
             .' open_minor, party_id, state) WHERE '.self::IS_OPEN);
+        // Few are due on several days.
+        DB::statement('CREATE INDEX documents_in_parts ON documents (id) WHERE is_in_parts AND '.self::IS_OPEN);
         // One index over all states would be taken for the way to those of a party, where no statistics say otherwise.
         foreach (['draft', 'void'] as $rare) {
             DB::statement("CREATE INDEX documents_$rare ON documents (dated_on, id) WHERE state = '$rare'");
@@ -116,8 +119,6 @@ return new class extends Migration
             $table->bigInteger('open_minor');
             $table->unique(['document_id', 'rank']);
         });
-        // Few are due on several days.
-        DB::statement('CREATE INDEX document_dues_further ON document_dues (document_id, rank) WHERE rank > 0');
 
         Schema::create('document_lines', function (Blueprint $table): void {
             $table->id();

@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\Schema;
  */
 return new class extends Migration
 {
-    private const SUMS = 'kind, state, is_open, currency, documents, total_minor, net_minor, open_minor';
+    private const SUMMED = 'kind, state, is_open, currency, next_due_on, is_in_parts';
 
     public function up(): void
     {
@@ -120,8 +120,9 @@ return new class extends Migration
     }
 
     /**
-     * What all documents of a kind, a state and a currency come to, so that nobody adds up half a million of them for a
-     * page of fifty. Kept by the database itself with every row that comes, changes or goes, however it does.
+     * What all documents of a kind, a state and a currency come to, what is open by the day it is due, so that nobody adds
+     * up half a million of them for a page of fifty. Kept by the database itself with every row that comes, changes or goes,
+     * however it does.
      */
     private function sumDocuments(): void
     {
@@ -130,25 +131,33 @@ return new class extends Migration
             $table->string('state', 20);
             $table->boolean('is_open');
             $table->char('currency', 3);
+            // Empty where nothing is open.
+            $table->date('next_due_on');
+            $table->boolean('is_in_parts');
             $table->bigInteger('documents');
             $table->bigInteger('total_minor');
             $table->bigInteger('net_minor');
             $table->bigInteger('open_minor');
-            $table->primary(['kind', 'state', 'is_open', 'currency']);
+            $table->primary(explode(', ', self::SUMMED));
         });
         DB::statement('CREATE TRIGGER document_added AFTER INSERT ON documents BEGIN '.$this->add('new', 1).' END');
         DB::statement('CREATE TRIGGER document_removed AFTER DELETE ON documents BEGIN '.$this->add('old', -1).' END');
-        DB::statement('CREATE TRIGGER document_changed AFTER UPDATE OF kind, state, currency, total_minor, net_minor, open_minor'
-            .' ON documents BEGIN '.$this->add('old', -1).$this->add('new', 1).' END');
+        DB::statement('CREATE TRIGGER document_changed AFTER UPDATE OF kind, state, currency, next_due_on, is_in_parts, total_minor, net_minor,'
+            .' open_minor ON documents BEGIN '.$this->add('old', -1).$this->add('new', 1).' END');
     }
 
     private function add(string $row, int $sign): string
     {
-        return 'INSERT INTO document_sums ('.self::SUMS.") VALUES ($row.kind, $row.state, $row.open_minor > 0, $row.currency, $sign,"
-            ." $sign * $row.total_minor, $sign * $row.net_minor, $sign * $row.open_minor)"
-            .' ON CONFLICT (kind, state, is_open, currency) DO UPDATE SET documents = documents + excluded.documents,'
+        $key = "$row.kind, $row.state, $row.open_minor > 0, $row.currency,"
+            ." iif($row.open_minor > 0, coalesce($row.next_due_on, ''), ''), $row.is_in_parts";
+
+        return 'INSERT INTO document_sums ('.self::SUMMED.', documents, total_minor, net_minor, open_minor)'
+            ." VALUES ($key, $sign, $sign * $row.total_minor, $sign * $row.net_minor, $sign * $row.open_minor)"
+            .' ON CONFLICT ('.self::SUMMED.') DO UPDATE SET documents = documents + excluded.documents,'
             .' total_minor = total_minor + excluded.total_minor, net_minor = net_minor + excluded.net_minor,'
-            .' open_minor = open_minor + excluded.open_minor;';
+            .' open_minor = open_minor + excluded.open_minor;'
+            // Days pass, and what was due on them is settled.
+            .($sign < 0 ? ' DELETE FROM document_sums WHERE ('.self::SUMMED.") = ($key) AND documents = 0;" : '');
     }
 
     /** @param  string|null  $of  the table that the values are numbers of; null where they are words */

@@ -10,9 +10,7 @@ use App\Facts\Lists\PartyFields;
 use App\Models\DetailField;
 use App\Models\Party;
 use App\Time\Clock;
-use Database\Seeders\Demo\DemoOffice;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Once;
 use Tests\TestCase;
 
 /** The register of fields: two ways to one value, and everything that lists, sorts and finds by it. */
@@ -75,17 +73,6 @@ final class FieldsTest extends TestCase
         }
         $this->assertSame(0, DB::table('detail_values')->where('field_id', $secret->id)->whereNotNull('sort')->count());
         $this->assertGreaterThan(0, DB::table('detail_values')->where('field_id', $secret->id)->count());
-    }
-
-    /** The demo office in place of the one that tests begin with. */
-    private function demo(): void
-    {
-        DB::statement('pragma defer_foreign_keys = on');
-        foreach (['model_has_roles', 'acts', 'payment_terms', 'users', 'offices'] as $table) {
-            DB::table($table)->delete();
-        }
-        Once::flush();
-        $this->app->make(DemoOffice::class)->seed();
     }
 
     private function fillSheet(Party $party, string $keys): void

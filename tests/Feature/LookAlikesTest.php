@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Facts\LookAlikes\PartyLikeness;
 use App\Models\LookAlikePair;
+use App\Models\Party;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
@@ -44,6 +46,17 @@ final class LookAlikesTest extends TestCase
         $this->deleteJson("/api/look-alikes/$pair")->assertNoContent();
         $this->getJson('/api/look-alikes')->assertExactJson([]);
         $this->assertSame(1, LookAlikePair::query()->count(), 'what was settled is remembered');
+    }
+
+    public function test_what_is_read_of_many_is_what_is_compared_of_each(): void
+    {
+        $this->demo();
+        $parties = Party::query()->with(PartyLikeness::RELATIONS)->get();
+        $this->assertGreaterThan(20, $parties->count());
+        $this->assertEquals(
+            $parties->mapWithKeys(fn (Party $party) => [$party->id => PartyLikeness::of($party)])->all(),
+            PartyLikeness::ofKept(array_values(array_map(intval(...), $parties->modelKeys()))),
+        );
     }
 
     public function test_a_pair_goes_with_either_of_its_records(): void

@@ -175,6 +175,7 @@ final class StageDocuments
             'dated_on' => $document->date->toIso(),
             'due_on' => $dues->due()?->toIso(),
             'next_due_on' => ($dues->parts[0][0] ?? null)?->toIso(),
+            'is_in_parts' => $dues->areSeveral(),
             'terms' => $dues->terms,
             'discount_percent' => $dues->discount === null ? null : (string) $dues->discount->percent,
             'discount_until' => $dues->discount?->lastDay->toIso(),

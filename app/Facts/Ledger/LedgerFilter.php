@@ -32,16 +32,12 @@ final readonly class LedgerFilter
     {
     }
 
-    /** Whether it asks for nothing but kinds, states and currencies. */
-    public function isOfWholeKinds(): bool
+    /** Whether it asks for nothing but what the sums of documents are kept by: kinds, states, currencies and when they are due. */
+    public function isOfSums(): bool
     {
-        return ! $this->isByPart() &&
-            array_diff_key(array_filter($this->wanted, fn (mixed $one) => $one !== null && trim((string) $one) !== ''), [
-                'side' => 0,
-                'kind' => 0,
-                'state' => 0,
-                'currency' => 0,
-            ]) === [];
+        $asked = array_filter($this->wanted, fn (mixed $one) => $one !== null && trim((string) $one) !== '');
+
+        return array_diff_key($asked, ['side' => 0, 'kind' => 0, 'state' => 0, 'currency' => 0] + ($this->isByPart() ? ['bucket' => 0] : [])) === [];
     }
 
     /** @param  Builder<Document>  $documents */
@@ -71,13 +67,14 @@ final readonly class LedgerFilter
         $this->ofKinds($documents);
         $documents->whereIn('kind', DocumentKind::owed())->open();
         self::within($documents->getQuery(), 'next_due_on', $from, $to);
-        $documents->whereNotIn('documents.id', self::dueOnSeveralDays(...));
+        $documents->where('is_in_parts', false);
     }
 
-    /** The few documents that are due in parts. */
+    /** The few open documents that are due on several days. */
     public static function dueOnSeveralDays(QueryBuilder $ids): void
     {
-        $ids->select('document_id')->from('document_dues')->whereRaw('rank > 0');
+        // Word for word as their index has it.
+        $ids->select('id')->from('documents')->whereRaw('is_in_parts and '.Document::IS_OPEN);
     }
 
     private static function within(QueryBuilder $query, string $column, ?Day $from, ?Day $to): QueryBuilder
@@ -180,19 +177,8 @@ final readonly class LedgerFilter
 
             return;
         }
-        // The first open part is due no later: an index leads to it.
+        // Where any part is due by then, the next one is.
         self::within($documents->getQuery(), 'next_due_on', null, $to);
-        $documents->whereExists(
-            fn (QueryBuilder $parts) => self::within(
-                $parts
-                    ->from('document_dues')
-                    ->whereColumn('document_dues.document_id', 'documents.id')
-                    ->where('document_dues.open_minor', '>', 0),
-                'document_dues.due_on',
-                null,
-                $to,
-            ),
-        );
     }
 
     /** @param  Builder<Payment>  $payments */

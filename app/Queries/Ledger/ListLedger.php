@@ -83,20 +83,16 @@ final readonly class ListLedger
      */
     private function sumsOf(LedgerFilter $filter, Builder $listed): Collection
     {
-        if ($filter->isOfWholeKinds()) {
-            // A row of the sums has the columns that the filter asks for, so it is filtered as a document is.
-            return $this->summed(
-                Document::query()->from('document_sums as documents')->tap($filter->documents(...)),
-                'sum(documents)',
-                'open_minor',
-            );
-        }
+        // A row of the kept sums has the columns that the filter asks for, so it is filtered as a document is.
+        [$source, $count] = $filter->isOfSums()
+            ? [Document::query()->from('document_sums as documents'), 'sum(documents)']
+            : [Document::query()->select(self::ADDED_UP), 'count(*)'];
         if (! $filter->isByPart()) {
-            return $this->summed($listed->clone()->select(self::ADDED_UP), 'count(*)', 'open_minor');
+            return $this->summed($source->tap($filter->documents(...)), $count, 'open_minor');
         }
 
-        // What is due on one day is read from its index; what is due on several, part by part.
-        return $this->summed(Document::query()->tap($filter->dueAtOnce(...))->select(self::ADDED_UP), 'count(*)', 'open_minor')->merge(
+        // What is due on one day is added up as a whole; what is due on several, part by part.
+        return $this->summed($source->tap($filter->dueAtOnce(...)), $count, 'open_minor')->merge(
             $this->summed(
                 $listed
                     ->clone()

@@ -6,6 +6,7 @@ namespace App\Queries\LookAlikes;
 
 use Almanac\LookAlikes\Comparison;
 use App\Facts\LookAlikes\PartyLikeness;
+use App\Facts\Records\RecordRow;
 use App\Http\Data\LookAlikes\PairData;
 use App\Models\LookAlikePair;
 use App\Time\Clock;
@@ -22,7 +23,7 @@ final readonly class ListPairs
     {
         $today = $this->clock->today();
         $relations = array_merge(...array_map(
-            fn (string $end) => array_map(fn (string $relation) => "$end.$relation", PartyLikeness::RELATIONS),
+            fn (string $end) => array_map(fn (string $relation) => "$end.$relation", [...RecordRow::READS, ...PartyLikeness::RELATIONS]),
             ['first', 'second'],
         ));
 
