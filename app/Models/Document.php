@@ -179,23 +179,9 @@ final class Document extends Model
     /** @return list<Entry> what is due on different days as an entry each */
     public function entries(): array
     {
-        return $this->dues->count() < 2
-            ? [$this->entry()]
-            : array_values(
-                $this->dues
-                    ->map(
-                        fn (DocumentDue $part) => Entry::of(
-                            $this->id,
-                            $this->kind,
-                            $this->dated_on,
-                            $part->due_on,
-                            $this->money($part->amount_minor),
-                            $this->money($part->open_minor),
-                            $this->settled_on,
-                        ),
-                    )
-                    ->all(),
-            );
+        return $this->entry()->inParts(array_values($this->dues->map(
+            fn (DocumentDue $part) => [$part->due_on, $this->money($part->amount_minor), $this->money($part->open_minor)],
+        )->all()));
     }
 
     /** Sets what is open of it, and what follows from that; saved by saveWithDues(). */
@@ -294,7 +280,7 @@ final class Document extends Model
      */
     public function scopeIssued(Builder $query): void
     {
-        $query->whereIn('state', [DocumentState::Issued, DocumentState::PartPaid, DocumentState::Settled]);
+        $query->whereIn('state', DocumentState::counted());
     }
 
     /** @return BelongsTo<Party, $this> */

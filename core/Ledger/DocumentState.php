@@ -18,6 +18,12 @@ enum DocumentState: string
     /** Of a file that is being imported: nothing counts or shows it yet. */
     case Staged = 'staged';
 
+    /** @return list<self> of what has been issued and counts */
+    public static function counted(): array
+    {
+        return [self::Issued, self::PartPaid, self::Settled];
+    }
+
     /** Of one that has been issued, by what is still open of it. */
     public static function issued(Money $total, Money $open): self
     {

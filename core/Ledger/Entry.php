@@ -31,6 +31,23 @@ final readonly class Entry
         return new self($id, $kind, $date, $due, $total, $open, $settledOn);
     }
 
+    /**
+     * What is due on different days as an entry each.
+     *
+     * @param list<array{Day, Money, Money}> $parts when each is due, what it comes to and what is open of it
+     *
+     * @return list<self>
+     */
+    public function inParts(array $parts): array
+    {
+        return count($parts) < 2
+            ? [$this]
+            : array_map(
+                fn (array $part) => self::of($this->id, $this->kind, $this->date, $part[0], $part[1], $part[2], $this->settledOn),
+                $parts,
+            );
+    }
+
     public function isOpen(): bool
     {
         return ! $this->open->isZero();

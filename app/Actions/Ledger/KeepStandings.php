@@ -39,8 +39,12 @@ final readonly class KeepStandings
             DB::table('standings')->whereIn('party_id', $ids)->delete();
             DB::table('balances')->whereIn('party_id', $ids)->delete();
             $books = PartyBooks::ofMany($ids, $today);
-            foreach (Party::query()->with('clientTerms.listed')->findMany($ids) as $party) {
-                $this->write($party, $books[$party->id] ?? [], $today, $hasLimits);
+            $rows = ['standings' => [], 'balances' => []];
+            foreach (Party::query()->with($hasLimits ? ['clientTerms.listed'] : [])->findMany(array_keys($books)) as $party) {
+                $this->workOut($party, $books[$party->id], $today, $hasLimits, $rows);
+            }
+            foreach ($rows as $table => $some) {
+                DB::table($table)->insert($some);
             }
             $after = $this->overLimit($ids);
             // Who crosses the limit lacks something now, or no longer.
@@ -75,17 +79,17 @@ final readonly class KeepStandings
         });
     }
 
-    /** @param  list<Standing>  $standings */
-    private function write(Party $party, array $standings, Day $today, bool $hasLimits): void
+    /**
+     * @param list<Standing> $standings
+     * @param array{standings: list<array<string, mixed>>, balances: list<array<string, mixed>>} $rows by table; what is kept of it is added
+     */
+    private function workOut(Party $party, array $standings, Day $today, bool $hasLimits, array &$rows): void
     {
-        if ($standings === []) {
-            return;
-        }
         $rates = Rates::ofOffice();
         $home = ['receivable_minor' => 0, 'payable_minor' => 0, 'overdue_minor' => 0];
         $days = [];
         foreach ($standings as $standing) {
-            DB::table('standings')->insert([
+            $rows['standings'][] = [
                 'party_id' => $party->id,
                 'side' => $standing->side->value,
                 'currency' => $standing->currency,
@@ -96,7 +100,7 @@ final readonly class KeepStandings
                 'oldest_due_on' => $standing->oldest?->due->toIso(),
                 'days_to_pay_tenths' => $standing->daysToPay?->tenths(),
                 'stale_on' => $standing->staleOn?->toIso(),
-            ]);
+            ];
             $inHome = fn (Money $amount) => $rates->orNull($amount, $today)->minor ?? 0;
             $home["{$standing->side->balance()}_minor"] += $inHome($standing->open);
             if ($standing->side === Side::Client) {
@@ -107,11 +111,11 @@ final readonly class KeepStandings
             }
         }
         $count = array_sum(array_column($days, 0));
-        DB::table('balances')->insert(['party_id' => $party->id, 'is_in_use' => ! $party->isArchived(), ...$home,
+        $rows['balances'][] = ['party_id' => $party->id, 'is_in_use' => ! $party->isArchived(), ...$home,
             'days_to_pay_tenths' => $count === 0
                 ? null
                 : intdiv(2 * array_sum(array_map(fn (array $one) => $one[0] * $one[1], $days)) + $count, 2 * $count),
             'is_over_limit' => $hasLimits && (ClientCredit::of($party, $standings, $today)?->isOver() ?? false),
-        ]);
+        ];
     }
 }
