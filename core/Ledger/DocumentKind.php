@@ -31,6 +31,12 @@ enum DocumentKind: string implements Titled
         };
     }
 
+    /** Told apart from every other. */
+    public function titleInList(): string
+    {
+        return $this->title().($this->isOpening() ? ", {$this->side()->balance()}" : '');
+    }
+
     /** "an invoice", for sentences. */
     public function withArticle(): string
     {

@@ -9,6 +9,7 @@ use Almanac\Calendar\Day;
 use Almanac\Ledger\AgeingBucket;
 use Almanac\Ledger\AgeingBy;
 use Almanac\Ledger\DocumentKind;
+use Almanac\Ledger\ListedState;
 use Almanac\Terms\Side;
 use App\Models\Document;
 use App\Models\Office;
@@ -96,18 +97,24 @@ final readonly class LedgerFilter
         if ($kind !== null) {
             $documents->where('kind', $kind);
         }
-        match ($this->wanted['state'] ?? '') {
-            'open' => $documents->whereIn('kind', DocumentKind::counted())->open(),
-            'owed' => $documents->whereIn('kind', DocumentKind::owed())->open(),
-            'billed' => $documents
+        $state = $this->state();
+        match ($state) {
+            ListedState::Open => $documents->whereIn('kind', DocumentKind::counted())->open(),
+            ListedState::Owed => $documents->whereIn('kind', DocumentKind::owed())->open(),
+            ListedState::Billed => $documents
                 ->whereIn('kind', array_filter(DocumentKind::counted(), fn (DocumentKind $one) => ! $one->isOpening()))
                 ->issued(),
             // Word for word as their indexes have it.
-            'draft' => $documents->whereRaw("state = 'draft'"),
-            'void' => $documents->whereRaw("state = 'void'"),
-            'issued', 'part-paid', 'settled' => $documents->where('state', $this->wanted['state']),
+            ListedState::Draft => $documents->whereRaw("state = 'draft'"),
+            ListedState::Void => $documents->whereRaw("state = 'void'"),
+            ListedState::Issued, ListedState::PartPaid, ListedState::Settled => $documents->where('state', $state->value),
             default => $documents,
         };
+    }
+
+    private function state(): ?ListedState
+    {
+        return ListedState::tryFrom($this->wanted['state'] ?? '');
     }
 
     /** Whether only what is due on certain days of a document belongs to the list. */
@@ -134,17 +141,16 @@ final readonly class LedgerFilter
     private function days(): ?array
     {
         $bucket = AgeingBucket::tryFrom($this->wanted['bucket'] ?? '');
-        $state = $this->wanted['state'] ?? '';
         if ($bucket !== null && Office::current()->ageing_by === AgeingBy::DueDate) {
             [$least, $most] = $bucket->days();
 
             return [$most === null ? null : $this->today->plusDays(-$most), $least === null ? null : $this->today->plusDays(-$least)];
         }
 
-        return match ($state) {
-            'overdue' => [null, $this->today->plusDays(-1)],
-            'newly-overdue' => [$this->today->plusDays(-self::WEEK), $this->today->plusDays(-1)],
-            'due-this-week' => [$this->today, $this->today->plusDays(self::WEEK)],
+        return match ($this->state()) {
+            ListedState::Overdue => [null, $this->today->plusDays(-1)],
+            ListedState::NewlyOverdue => [$this->today->plusDays(-self::WEEK), $this->today->plusDays(-1)],
+            ListedState::DueThisWeek => [$this->today, $this->today->plusDays(self::WEEK)],
             default => null,
         };
     }
@@ -185,15 +191,16 @@ final readonly class LedgerFilter
     public function payments(Builder $payments): void
     {
         $this->common($payments, 'paid_on');
+        $state = $this->state();
         $payments
             ->when(Side::tryFrom($this->wanted['side'] ?? ''), fn (Builder $query, Side $side) => $query->where('side', $side))
             ->when(
-                ($this->wanted['state'] ?? '') === 'open',
+                $state === ListedState::Open,
                 fn (Builder $query) => $query->where('unallocated_minor', '>', 0)->where('is_void', false),
             )
-            ->when(($this->wanted['state'] ?? '') === 'counted', fn (Builder $query) => $query->where('is_void', false))
+            ->when($state === ListedState::Counted, fn (Builder $query) => $query->where('is_void', false))
             ->when(
-                ($this->wanted['state'] ?? '') === 'reported',
+                $state === ListedState::Reported,
                 fn (Builder $query) => $query->where('is_void', false)->whereIn('pay_by', PayBy::reported()),
             );
     }
@@ -202,7 +209,7 @@ final readonly class LedgerFilter
     private function common(Builder $query, string $day): void
     {
         foreach (['partyId' => 'party_id', 'currency' => 'currency'] as $wanted => $column) {
-            if (($this->wanted[$wanted] ?? null) !== null) {
+            if (($this->wanted[$wanted] ?? '') !== '') {
                 $query->where($column, $this->wanted[$wanted]);
             }
         }

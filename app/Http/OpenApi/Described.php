@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\OpenApi;
 
+use App\Http\Requests\ShapedRequest;
 use OpenApi\Attributes as OA;
 
 /** What the descriptions of most routes have in common: numbers in the path, an answer, and the problem when it is refused. */
@@ -13,11 +14,11 @@ final class Described
     private const NAMES = ['section' => 'string'];
 
     /**
-     * @param array<string, string> $query types by name
+     * @param array<string, string>|class-string<ShapedRequest> $query types by name, or the request that says it
      *
      * @return list<OA\Parameter>
      */
-    public static function parameters(string $path, array $query = []): array
+    public static function parameters(string $path, array|string $query = []): array
     {
         preg_match_all('/\{(\w+)\}/', $path, $names);
 
@@ -31,7 +32,7 @@ final class Described
                 ),
                 $names[1],
             ),
-            ...array_map(
+            ...is_string($query) ? $query::shape()->parameters() : array_map(
                 fn (string $name, string $type) => new OA\Parameter(name: $name, in: 'query', schema: new OA\Schema(type: $type)),
                 array_keys($query),
                 $query,

@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\OpenApi;
 
-use Almanac\Titled;
 use OpenApi\Attributes as OA;
 
 /** The codes of an enum, each with its title. */
 final class TitledCodes extends OA\Items
 {
-    /** @param  class-string<Titled>  $of */
+    /** @param  class-string<\BackedEnum>  $of */
     public function __construct(string $of)
     {
         parent::__construct(required: ['code', 'name'], properties: [

@@ -61,6 +61,12 @@ final readonly class Input
         return new self(['integer:strict'], [new OrNull('int')], ['type' => 'integer'], 1);
     }
 
+    /** A number in the address, where everything is text. */
+    public static function number(): self
+    {
+        return new self(['integer', 'between:1,'.PHP_INT_MAX], [], ['type' => 'integer'], 1);
+    }
+
     public static function whole(int $least, ?int $most = null): self
     {
         return new self(
@@ -154,6 +160,11 @@ final readonly class Input
             $this->within === null || $this->isList() => $this->sample,
             default => $this->within->sample(),
         };
+    }
+
+    public function parameter(string $name): OA\Parameter
+    {
+        return new OA\Parameter(name: $name, in: 'query', required: $this->isRequired(), schema: new OA\Schema(...$this->described()));
     }
 
     public function property(string $name): OA\Property

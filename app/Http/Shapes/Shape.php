@@ -52,6 +52,12 @@ final readonly class Shape
         return $rules;
     }
 
+    /** @return list<OA\Parameter> of what is asked by the address */
+    public function parameters(): array
+    {
+        return array_map(fn (string $name, Input $input) => $input->parameter($name), array_keys($this->inputs), $this->inputs);
+    }
+
     public function schema(): OA\Schema
     {
         return new OA\Schema(

@@ -2985,6 +2985,31 @@ export interface components {
             /** @description Who is there; the one whose address it is first. */
             usedBy: components["schemas"]["PartyLink"][];
         };
+        KnownQuery: {
+            typed?: string;
+            country?: string;
+            exceptId?: number;
+        };
+        LedgerQuery: {
+            page?: number;
+            partyId?: number;
+            /** @enum {string} */
+            side?: "client" | "vendor";
+            /** @enum {string} */
+            kind?: "quote" | "order" | "invoice" | "credit-note" | "purchase-order" | "bill" | "credit-received" | "opening-receivable" | "opening-payable";
+            /** @enum {string} */
+            state?: "open" | "owed" | "overdue" | "newly-overdue" | "due-this-week" | "billed" | "draft" | "issued" | "part-paid" | "settled" | "void" | "counted" | "reported";
+            /** @enum {string} */
+            bucket?: "not-due" | "1-30" | "31-60" | "61-90" | "over-90";
+            currency?: string;
+            /** Format: date */
+            from?: string;
+            /** Format: date */
+            to?: string;
+            /** @description Of the number, the reference or the name. */
+            q?: string;
+            format?: string;
+        };
         /** @description What a list comes to in one currency. */
         LedgerSum: {
             total: components["schemas"]["Money"];
@@ -4102,6 +4127,12 @@ export interface components {
                 code: "quote" | "order" | "invoice" | "credit-note" | "purchase-order" | "bill" | "credit-received" | "opening-receivable" | "opening-payable";
                 name: string;
             }[];
+            /** @description Of documents that somebody writes. */
+            writtenKinds: {
+                /** @enum {string} */
+                code: "quote" | "order" | "invoice" | "credit-note" | "purchase-order" | "bill" | "credit-received" | "opening-receivable" | "opening-payable";
+                name: string;
+            }[];
             treatments: {
                 /** @enum {string} */
                 code: "exclusive" | "inclusive" | "none";
@@ -4130,6 +4161,26 @@ export interface components {
             fieldKinds: {
                 /** @enum {string} */
                 code: "text" | "long-text" | "number" | "date" | "yes-or-no" | "choice" | "several-choices" | "amount" | "secret";
+                name: string;
+            }[];
+            listedStates: {
+                /** @enum {string} */
+                code: "open" | "owed" | "overdue" | "newly-overdue" | "due-this-week" | "billed" | "draft" | "issued" | "part-paid" | "settled" | "void" | "counted" | "reported";
+                name: string;
+            }[];
+            ageingBuckets: {
+                /** @enum {string} */
+                code: "not-due" | "1-30" | "31-60" | "61-90" | "over-90";
+                name: string;
+            }[];
+            sides: {
+                /** @enum {string} */
+                code: "client" | "vendor";
+                name: string;
+            }[];
+            roles: {
+                /** @enum {string} */
+                code: "administrator" | "clerk" | "approver" | "reader";
                 name: string;
             }[];
         };
@@ -4226,6 +4277,8 @@ export interface components {
             email: string;
             /** @enum {string} */
             role: "administrator" | "clerk" | "approver" | "reader";
+            /** @description What it allows, in words. */
+            may: string;
             /** @description No longer at the office: cannot sign in, and stays in the log. */
             isRetired: boolean;
         };
@@ -5324,14 +5377,15 @@ export interface operations {
             query?: {
                 page?: number;
                 partyId?: number;
-                side?: string;
-                kind?: string;
-                state?: string;
-                bucket?: string;
+                side?: "client" | "vendor";
+                kind?: "quote" | "order" | "invoice" | "credit-note" | "purchase-order" | "bill" | "credit-received" | "opening-receivable" | "opening-payable";
+                state?: "open" | "owed" | "overdue" | "newly-overdue" | "due-this-week" | "billed" | "draft" | "issued" | "part-paid" | "settled" | "void" | "counted" | "reported";
+                bucket?: "not-due" | "1-30" | "31-60" | "61-90" | "over-90";
                 currency?: string;
                 from?: string;
                 to?: string;
                 q?: string;
+                format?: string;
             };
             header?: never;
             path?: never;
@@ -6314,12 +6368,15 @@ export interface operations {
             query?: {
                 page?: number;
                 partyId?: number;
-                side?: string;
-                state?: string;
+                side?: "client" | "vendor";
+                kind?: "quote" | "order" | "invoice" | "credit-note" | "purchase-order" | "bill" | "credit-received" | "opening-receivable" | "opening-payable";
+                state?: "open" | "owed" | "overdue" | "newly-overdue" | "due-this-week" | "billed" | "draft" | "issued" | "part-paid" | "settled" | "void" | "counted" | "reported";
+                bucket?: "not-due" | "1-30" | "31-60" | "61-90" | "over-90";
                 currency?: string;
                 from?: string;
                 to?: string;
                 q?: string;
+                format?: string;
             };
             header?: never;
             path?: never;
@@ -7851,6 +7908,7 @@ export interface operations {
         parameters: {
             query?: {
                 typed?: string;
+                country?: string;
                 exceptId?: number;
             };
             header?: never;
@@ -7883,6 +7941,7 @@ export interface operations {
         parameters: {
             query?: {
                 typed?: string;
+                country?: string;
                 exceptId?: number;
             };
             header?: never;

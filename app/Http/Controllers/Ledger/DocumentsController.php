@@ -56,18 +56,7 @@ final readonly class DocumentsController
             'Documents of the ledger, the newest first; open ones by the day they are due',
             'DocumentPage',
             'Ledger',
-            [
-                'page' => 'integer',
-                'partyId' => 'integer',
-                'side' => 'string',
-                'kind' => 'string',
-                'state' => 'string',
-                'bucket' => 'string',
-                'currency' => 'string',
-                'from' => 'string',
-                'to' => 'string',
-                'q' => 'string',
-            ],
+            LedgerRequest::class,
         ),
     ]
     public function index(LedgerRequest $request): JsonResponse

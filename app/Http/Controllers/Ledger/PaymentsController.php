@@ -32,16 +32,7 @@ final readonly class PaymentsController
     }
 
     #[
-        Reads('payments', 'listPayments', 'Payments, the newest first', 'PaymentPage', 'Ledger', [
-            'page' => 'integer',
-            'partyId' => 'integer',
-            'side' => 'string',
-            'state' => 'string',
-            'currency' => 'string',
-            'from' => 'string',
-            'to' => 'string',
-            'q' => 'string',
-        ]),
+        Reads('payments', 'listPayments', 'Payments, the newest first', 'PaymentPage', 'Ledger', LedgerRequest::class),
     ]
     public function index(LedgerRequest $request, ListLedger $list): JsonResponse
     {

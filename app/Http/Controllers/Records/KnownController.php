@@ -15,11 +15,7 @@ use Illuminate\Http\JsonResponse;
 final readonly class KnownController
 {
     #[
-        Reads('known/addresses', 'findAddresses', 'The addresses in the book that begin with what is typed', '[KnownAddress]', 'Records', [
-            'typed' => 'string',
-            'country' => 'string',
-            'exceptId' => 'integer',
-        ]),
+        Reads('known/addresses', 'findAddresses', 'The addresses in the book that begin with what is typed', '[KnownAddress]', 'Records', KnownRequest::class),
     ]
     public function addresses(KnownRequest $request, FindAddresses $find): JsonResponse
     {
@@ -27,10 +23,7 @@ final readonly class KnownController
     }
 
     #[
-        Reads('known/phones', 'findPhones', 'Who has the phone that is typed', '[PartyLink]', 'Records', [
-            'typed' => 'string',
-            'exceptId' => 'integer',
-        ]),
+        Reads('known/phones', 'findPhones', 'Who has the phone that is typed', '[PartyLink]', 'Records', KnownRequest::class),
     ]
     public function phones(KnownRequest $request, FindHolders $find): JsonResponse
     {
@@ -38,10 +31,7 @@ final readonly class KnownController
     }
 
     #[
-        Reads('known/emails', 'findEmails', 'Who has the email that is typed', '[PartyLink]', 'Records', [
-            'typed' => 'string',
-            'exceptId' => 'integer',
-        ]),
+        Reads('known/emails', 'findEmails', 'Who has the email that is typed', '[PartyLink]', 'Records', KnownRequest::class),
     ]
     public function emails(KnownRequest $request, FindHolders $find): JsonResponse
     {

@@ -63,7 +63,7 @@ final readonly class SessionData
             $user === null ? '' : $office?->currency() ?? '',
             $today,
             $office?->zone()->getName() ?? 'UTC',
-            $user === null || $office === null ? null : TitlesData::in($office->country),
+            $user === null || $office === null ? null : TitlesData::in($office->country, $office->ageing_by),
         );
     }
 }

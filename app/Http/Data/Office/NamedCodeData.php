@@ -20,17 +20,20 @@ final readonly class NamedCodeData
     }
 
     /**
-     * @template T of Titled
+     * @template T of \BackedEnum
      *
      * @param list<T> $cases
-     * @param (\Closure(T): string)|null $title where it is not the usual one
+     * @param (\Closure(T): string)|null $title where it is not its own
      *
      * @return list<self>
      */
     public static function titled(array $cases, ?\Closure $title = null): array
     {
         return array_map(
-            fn (Titled $case) => new self((string) $case->value, $title === null ? $case->title() : $title($case)),
+            fn (\BackedEnum $case) => new self(
+                (string) $case->value,
+                $title === null ? ($case instanceof Titled ? $case->title() : (string) $case->value) : $title($case),
+            ),
             $cases,
         );
     }

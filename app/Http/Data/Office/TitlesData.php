@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Office;
 
+use Almanac\Access\Role;
 use Almanac\Addresses\AddressUse;
 use Almanac\Banking\AccountKind;
 use Almanac\Banking\AccountUse;
@@ -14,16 +15,19 @@ use Almanac\Cautions\CautionUse;
 use Almanac\Details\FieldKind;
 use Almanac\Files\FileKind;
 use Almanac\Ledger\AccountKind as LedgerAccountKind;
+use Almanac\Ledger\AgeingBucket;
 use Almanac\Ledger\AgeingBy;
 use Almanac\Ledger\CreditPolicy;
 use Almanac\Ledger\Delivery;
 use Almanac\Ledger\DocumentKind;
+use Almanac\Ledger\ListedState;
 use Almanac\Ledger\TaxTreatment;
 use Almanac\Names\TogetherAs;
 use Almanac\Reach\ContactUse;
 use Almanac\Records\LogKind;
 use Almanac\TaxIds\ReportChoice;
 use Almanac\TaxIds\TaxIdKind;
+use Almanac\Terms\Side;
 use App\Http\OpenApi\TitledCodes;
 use OpenApi\Attributes as OA;
 
@@ -46,12 +50,17 @@ final readonly class TitlesData
      * @param list<NamedCodeData> $confirmations
      * @param list<NamedCodeData> $waysToPay
      * @param list<NamedCodeData> $documentKinds
+     * @param list<NamedCodeData> $writtenKinds
      * @param list<NamedCodeData> $treatments
      * @param list<NamedCodeData> $deliveries
      * @param list<NamedCodeData> $creditPolicies
      * @param list<NamedCodeData> $ageingBy
      * @param list<NamedCodeData> $accountKinds
      * @param list<NamedCodeData> $fieldKinds
+     * @param list<NamedCodeData> $listedStates
+     * @param list<NamedCodeData> $ageingBuckets
+     * @param list<NamedCodeData> $sides
+     * @param list<NamedCodeData> $roles
      */
     private function __construct(
         #[OA\Property(items: new TitledCodes(AddressUse::class))] public array $addressUses,
@@ -68,17 +77,23 @@ final readonly class TitlesData
         #[OA\Property(items: new TitledCodes(Confirmation::class))] public array $confirmations,
         #[OA\Property(items: new TitledCodes(PayBy::class))] public array $waysToPay,
         #[OA\Property(items: new TitledCodes(DocumentKind::class))] public array $documentKinds,
+        #[OA\Property(description: 'Of documents that somebody writes.', items: new TitledCodes(DocumentKind::class))]
+        public array $writtenKinds,
         #[OA\Property(items: new TitledCodes(TaxTreatment::class))] public array $treatments,
         #[OA\Property(items: new TitledCodes(Delivery::class))] public array $deliveries,
         #[OA\Property(items: new TitledCodes(CreditPolicy::class))] public array $creditPolicies,
         #[OA\Property(items: new TitledCodes(AgeingBy::class))] public array $ageingBy,
         #[OA\Property(items: new TitledCodes(LedgerAccountKind::class))] public array $accountKinds,
         #[OA\Property(items: new TitledCodes(FieldKind::class))] public array $fieldKinds,
+        #[OA\Property(items: new TitledCodes(ListedState::class))] public array $listedStates,
+        #[OA\Property(items: new TitledCodes(AgeingBucket::class))] public array $ageingBuckets,
+        #[OA\Property(items: new TitledCodes(Side::class))] public array $sides,
+        #[OA\Property(items: new TitledCodes(Role::class))] public array $roles,
     ) {
     }
 
     /** @param  string  $country of the office: ISO 3166-1 alpha-2 */
-    public static function in(string $country): self
+    public static function in(string $country, AgeingBy $ageing): self
     {
         return new self(
             NamedCodeData::titled(AddressUse::cases()),
@@ -94,13 +109,18 @@ final readonly class TitlesData
             NamedCodeData::titled(AccountUse::cases()),
             NamedCodeData::titled(Confirmation::cases()),
             NamedCodeData::titled(PayBy::cases(), fn (PayBy $way) => $way->titleIn($country)),
-            NamedCodeData::titled(DocumentKind::cases()),
+            NamedCodeData::titled(DocumentKind::cases(), fn (DocumentKind $kind) => $kind->titleInList()),
+            NamedCodeData::titled(array_merge(...array_map(DocumentKind::written(...), Side::cases()))),
             NamedCodeData::titled(TaxTreatment::cases()),
             NamedCodeData::titled(Delivery::cases()),
             NamedCodeData::titled(CreditPolicy::cases()),
             NamedCodeData::titled(AgeingBy::cases()),
             NamedCodeData::titled(LedgerAccountKind::cases()),
             NamedCodeData::titled(FieldKind::cases()),
+            NamedCodeData::titled(ListedState::ofDocuments()),
+            NamedCodeData::titled(AgeingBucket::cases(), fn (AgeingBucket $bucket) => $bucket->title($ageing)),
+            NamedCodeData::titled(Side::cases(), fn (Side $side) => $side->balance()),
+            NamedCodeData::titled(Role::cases()),
         );
     }
 }

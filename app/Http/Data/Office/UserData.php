@@ -21,6 +21,8 @@ final readonly class UserData
         public string $email,
         #[OA\Property(enum: Role::class)]
         public string $role,
+        #[OA\Property(description: 'What it allows, in words.')]
+        public string $may,
         #[OA\Property(description: 'No longer at the office: cannot sign in, and stays in the log.')]
         public bool $isRetired,
     ) {
@@ -28,6 +30,9 @@ final readonly class UserData
 
     public static function of(User $user): self
     {
-        return new self($user->id, $user->name, $user->email, $user->officeRole()->value, $user->isRetired());
+        $role = $user->officeRole();
+        $may = $user->isRetired() ? 'nothing; stays in the log' : $role->summary();
+
+        return new self($user->id, $user->name, $user->email, $role->value, $may, $user->isRetired());
     }
 }

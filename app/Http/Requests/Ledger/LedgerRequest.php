@@ -6,46 +6,31 @@ namespace App\Http\Requests\Ledger;
 
 use Almanac\Ledger\AgeingBucket;
 use Almanac\Ledger\DocumentKind;
+use Almanac\Ledger\ListedState;
 use Almanac\Terms\Side;
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 use Illuminate\Validation\Rule;
 
 /** What somebody wants to see of the ledger. */
-final class LedgerRequest extends FormRequest
+final class LedgerRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'partyId' => ['nullable', 'integer'],
-            'page' => ['nullable', 'integer', 'min:1'],
-            'side' => ['nullable', Rule::enum(Side::class)],
-            'kind' => ['nullable', Rule::enum(DocumentKind::class)],
-            'bucket' => ['nullable', Rule::enum(AgeingBucket::class)],
-            'state' => [
-                'nullable',
-                Rule::in([
-                    'open',
-                    'owed',
-                    'overdue',
-                    'newly-overdue',
-                    'due-this-week',
-                    'billed',
-                    'counted',
-                    'reported',
-                    'draft',
-                    'issued',
-                    'part-paid',
-                    'settled',
-                    'void',
-                ]),
-            ],
-            'currency' => ['nullable', 'string', 'size:3'],
-            'from' => ['nullable', 'date_format:Y-m-d'],
-            'to' => ['nullable', 'date_format:Y-m-d'],
-            'q' => ['nullable', 'string', 'max:200'],
-            'format' => ['nullable', Rule::in(['csv'])],
-        ];
+        return Shape::named('LedgerQuery', [
+            'page' => Input::number()->optional(),
+            'partyId' => Input::number()->optional(),
+            'side' => Input::oneOf(Side::class)->optional(),
+            'kind' => Input::oneOf(DocumentKind::class)->optional(),
+            'state' => Input::oneOf(ListedState::class)->optional(),
+            'bucket' => Input::oneOf(AgeingBucket::class)->optional(),
+            'currency' => Input::text(3)->filled('USD')->also('size:3')->optional(),
+            'from' => Input::isoDay()->optional(),
+            'to' => Input::isoDay()->optional(),
+            'q' => Input::text(200)->optional()->says('Of the number, the reference or the name.'),
+            'format' => Input::text(3)->optional()->also(Rule::in(['csv'])),
+        ]);
     }
 
     /**

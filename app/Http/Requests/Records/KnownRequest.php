@@ -4,19 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Records;
 
-use Illuminate\Foundation\Http\FormRequest;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
 
 /** Something that is being typed, and the record it is typed for. */
-final class KnownRequest extends FormRequest
+final class KnownRequest extends ShapedRequest
 {
-    /** @return array<string, mixed> */
-    public function rules(): array
+    public static function shape(): Shape
     {
-        return [
-            'typed' => ['nullable', 'string', 'max:1000'],
-            'country' => ['nullable', 'string', 'max:2'],
-            'exceptId' => ['nullable', 'integer'],
-        ];
+        return Shape::named('KnownQuery', [
+            'typed' => Input::text()->optional(),
+            'country' => Input::text(2)->optional(),
+            'exceptId' => Input::number()->optional(),
+        ]);
     }
 
     public function typed(): string

@@ -3,7 +3,7 @@ import { api, ask, type Schemas } from '../client';
 import { forget } from './cache';
 
 /** What of the ledger is wanted, as it stands in the address of the page. */
-export type LedgerWanted = Record<string, string>;
+export type LedgerWanted = Omit<Schemas['LedgerQuery'], 'page'>;
 
 export function documentsQuery(wanted: LedgerWanted, page: number) {
     return queryOptions({

@@ -7,7 +7,7 @@ import { titleOf, useTitles } from '../../shared/titles';
 import { Unread } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
 import { ButtonLink, QuietButton } from '../../ui/Button';
-import { ChooseOne } from '../../ui/Choose';
+import { ChooseOne, type Option } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Sheet } from '../../ui/Page';
 import { Pager } from '../../ui/Pager';
@@ -15,47 +15,9 @@ import { FieldRow, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { Table, TableScroll } from '../../ui/Table';
 import { useRowKeys } from '../../ui/useRowKeys';
 
-const KINDS = [
-    ['', 'every kind'],
-    ['invoice', 'invoices'],
-    ['credit-note', 'credit notes'],
-    ['quote', 'quotes'],
-    ['order', 'orders'],
-    ['bill', 'bills'],
-    ['credit-received', 'credit notes received'],
-    ['purchase-order', 'purchase orders'],
-    ['opening-receivable', 'opening balances, receivable'],
-    ['opening-payable', 'opening balances, payable'],
-] as const;
-const STATES = [
-    ['', 'every state'],
-    ['open', 'open, with credits'],
-    ['owed', 'open'],
-    ['overdue', 'overdue'],
-    ['newly-overdue', 'overdue within a week'],
-    ['due-this-week', 'due within a week'],
-    ['billed', 'issued or entered'],
-    ['draft', 'drafts'],
-    ['issued', 'open in full'],
-    ['part-paid', 'open in part'],
-    ['settled', 'settled'],
-    ['void', 'void'],
-] as const;
-const SIDES = [
-    ['', 'both sides'],
-    ['client', 'receivable'],
-    ['vendor', 'payable'],
-] as const;
-const BUCKETS: Record<string, string> = {
-    'not-due': 'not due',
-    '1-30': '1–30 days late',
-    '31-60': '31–60 days late',
-    '61-90': '61–90 days late',
-    'over-90': 'over 90 days late',
-};
-
-function options(pairs: readonly (readonly [string, string])[]) {
-    return pairs.map(([id, name]) => ({ id: id === '' ? 'all' : id, name }));
+/** Everything, or one of them. The list cannot hold an empty choice: all of them is one. */
+function orAll(all: string, options: Option[]): Option[] {
+    return [{ id: 'all', name: all }, ...options];
 }
 
 /** All documents and payments, with filters and what they come to. */
@@ -111,6 +73,10 @@ function Filters({
     showsPayments: boolean;
 }) {
     const [q, setQ] = useState(wanted.q ?? '');
+    const kinds = useTitles('documentKinds');
+    const states = useTitles('listedStates');
+    const sides = useTitles('sides');
+    const buckets = useTitles('ageingBuckets');
     const { data: record } = useQuery({ ...recordQuery(Number(wanted.partyId)), enabled: wanted.partyId !== undefined });
     return (
         <form
@@ -132,7 +98,7 @@ function Filters({
                     <ChooseOne
                         label="Kind"
                         width="word"
-                        options={options(KINDS)}
+                        options={orAll('every kind', kinds)}
                         value={wanted.kind ?? 'all'}
                         onChange={(kind) => set({ kind })}
                     />
@@ -141,7 +107,7 @@ function Filters({
                     <ChooseOne
                         label="State"
                         width="day"
-                        options={options(STATES)}
+                        options={orAll('every state', states)}
                         value={wanted.state ?? 'all'}
                         onChange={(state) => set({ state })}
                     />
@@ -149,7 +115,7 @@ function Filters({
                 <ChooseOne
                     label="Side"
                     width="day"
-                    options={options(SIDES)}
+                    options={orAll('both sides', sides)}
                     value={wanted.side ?? 'all'}
                     onChange={(side) => set({ side })}
                 />
@@ -159,7 +125,7 @@ function Filters({
                     <QuietButton onPress={() => set({ partyId: '' })}>only {record?.party.displayName ?? 'one record'} ✕</QuietButton>
                 )}
                 {wanted.bucket !== undefined && (
-                    <QuietButton onPress={() => set({ bucket: '' })}>only {BUCKETS[wanted.bucket]} ✕</QuietButton>
+                    <QuietButton onPress={() => set({ bucket: '' })}>only {titleOf(buckets, wanted.bucket)} ✕</QuietButton>
                 )}
                 {wanted.currency !== undefined && <QuietButton onPress={() => set({ currency: '' })}>only {wanted.currency} ✕</QuietButton>}
                 {(wanted.from ?? wanted.to) !== undefined && (

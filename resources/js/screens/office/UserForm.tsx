@@ -1,16 +1,15 @@
 import { useState, type FormEvent } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { useSaving } from '../../api/useSaving';
+import { useTitles } from '../../shared/titles';
 import { Button, MainButton } from '../../ui/Button';
-import { asOptions, ChooseOne, Tick } from '../../ui/Choose';
+import { ChooseOne, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Notice, Row } from '../../ui/Text';
 
 type User = Schemas['User'];
-
-const ROLES = asOptions(['administrator', 'approver', 'clerk', 'reader']);
 
 interface Props {
     /** Undefined for a new one. */
@@ -27,6 +26,7 @@ export function UserForm({ user, onSaved, onClose }: Props) {
     const [password, setPassword] = useState('');
     const [isRetired, setRetired] = useState(user?.isRetired ?? false);
     const { run, problems, message } = useSaving();
+    const roles = useTitles('roles');
     const say = useSay();
 
     const save = async (event: FormEvent) => {
@@ -62,9 +62,9 @@ export function UserForm({ user, onSaved, onClose }: Props) {
                 <ChooseOne
                     label="Role"
                     width="day"
-                    options={ROLES}
+                    options={roles}
                     value={role}
-                    onChange={(id) => setRole(id as User['role'])}
+                    onChange={(id) => setRole(id)}
                     problem={problems.role}
                 />
                 <Field

@@ -10,13 +10,6 @@ import { UserForm } from './UserForm';
 
 type User = Schemas['User'];
 
-const MAY: Record<User['role'], string> = {
-    administrator: 'everything, and run the office',
-    approver: 'change records, and approve what needs a second person',
-    clerk: 'find and change records, see private values',
-    reader: 'find and read, but nothing private',
-};
-
 const Table = styled.table`
     width: 100%;
     border-collapse: collapse;
@@ -47,7 +40,7 @@ export function Users() {
                             <td>{user.name}</td>
                             <td>{user.email}</td>
                             <td>{user.isRetired ? 'retired' : user.role}</td>
-                            <td><Quiet>{user.isRetired ? 'nothing; stays in the log' : MAY[user.role]}</Quiet></td>
+                            <td><Quiet>{user.may}</Quiet></td>
                             <td><QuietButton aria-label={`Change ${user.name}`} onPress={() => setEdited(user)}>Change</QuietButton></td>
                         </tr>
                     ))}

@@ -5,6 +5,7 @@ import { forgetLedger } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
 import { DocumentTable } from '../../shared/DocumentTable';
+import { useTitles } from '../../shared/titles';
 import { Button, ButtonLink, MainButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
@@ -17,9 +18,6 @@ import { useNavigate } from 'react-router';
 import { PlainSection } from './SectionFrame';
 import type { RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
-
-const CLIENT = [['invoice', 'Invoice'], ['quote', 'Quote'], ['order', 'Order'], ['credit-note', 'Credit note']] as const;
-const VENDOR = [['bill', 'Bill'], ['purchase-order', 'Purchase order'], ['credit-received', 'Credit note received']] as const;
 
 /** The documents of the record, and what can be written for it. */
 export function DocumentsSection({ record }: { record: RecordData }) {
@@ -35,8 +33,7 @@ export function DocumentsSection({ record }: { record: RecordData }) {
             ...standing.sides.map(({ side }) => side),
         ]),
     ];
-    const write = (kinds: readonly (readonly [string, string])[]) =>
-        kinds.map(([kind, name]) => ({ id: kind, name, onChoose: () => void navigate(`/records/${party.id}/write/${kind}`) }));
+    const written = useTitles('writtenKinds');
 
     return (
         <PlainSection id="documents" title="Documents">
@@ -50,8 +47,11 @@ export function DocumentsSection({ record }: { record: RecordData }) {
                         <Menu
                             label="Another document"
                             items={[
-                                ...write(CLIENT),
-                                ...write(VENDOR),
+                                ...written.map(({ id, name }) => ({
+                                    id,
+                                    name,
+                                    onChoose: () => void navigate(`/records/${party.id}/write/${id}`),
+                                })),
                                 { id: 'opening', name: 'Opening balance …', onChoose: () => setOpening(true) },
                             ]}
                         />
