@@ -244,7 +244,7 @@ abstract class TestCase extends LaravelTestCase
     protected function demo(): void
     {
         DB::statement('pragma defer_foreign_keys = on');
-        foreach (['model_has_roles', 'acts', 'payment_terms', 'users', 'offices'] as $table) {
+        foreach (['acts', 'payment_terms', 'users', 'offices'] as $table) {
             DB::table($table)->delete();
         }
         Once::flush();

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use Almanac\Access\Permission;
 use App\Acts\ActLog;
 use App\Database\ImmediateConnector;
+use App\Models\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Event;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\ServiceProvider;
 use Laravel\Sanctum\Events\TokenAuthenticated;
 
@@ -27,6 +30,10 @@ final class AppServiceProvider extends ServiceProvider
                     $this->app->make(ActLog::class)->hear($event, $models[0]);
                 }
             });
+        }
+        // What a role allows is said by the core; nobody has a permission of their own.
+        foreach (Permission::cases() as $permission) {
+            Gate::define($permission->value, fn (User $user) => $user->role->may($permission));
         }
         // Told by the day, and kept by the hour: a script that only reads does not write at every request.
         Event::listen(function (TokenAuthenticated $event): void {

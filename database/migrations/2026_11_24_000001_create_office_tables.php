@@ -38,6 +38,7 @@ return new class extends Migration
             $table->id();
             $table->string('name');
             $table->string('email')->unique();
+            $table->string('role', 20);
             $table->string('password');
             $table->rememberToken();
             $table->timestamp('retired_at')->nullable();

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Access;
 
-use Almanac\Access\Permission as OfficePermission;
-use Almanac\Access\Role as OfficeRole;
+use Almanac\Access\Role;
 use App\Actions\Office\KeepUsers;
 use App\Models\ListedTerms;
 use App\Models\Office;
@@ -13,11 +12,8 @@ use App\Models\User;
 use App\Time\Clock;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Support\Facades\DB;
-use Spatie\Permission\Models\Permission;
-use Spatie\Permission\Models\Role;
-use Spatie\Permission\PermissionRegistrar;
 
-/** Opens the book: the office, its roles, a first list of payment terms, and the first administrator. */
+/** Opens the book: the office, a first list of payment terms, and the first administrator. */
 final readonly class SetUpOffice
 {
     /** Name, shorthand, default for clients, default for vendors. */
@@ -34,7 +30,7 @@ final readonly class SetUpOffice
         ['A third up front', '30% due on receipt, 70% net 30', false, false],
     ];
 
-    public function __construct(private PermissionRegistrar $registrar, private KeepUsers $users, private Clock $clock)
+    public function __construct(private KeepUsers $users, private Clock $clock)
     {
     }
 
@@ -54,7 +50,6 @@ final readonly class SetUpOffice
                 ->create(['name' => trim($officeName), 'country' => $country])
                 ->forceFill(['began_on' => $this->clock->today()->toIso()])
                 ->save();
-            $this->roles();
             foreach (self::TERMS as [$title, $shorthand, $forClients, $forVendors]) {
                 ListedTerms::query()->create([
                     'name' => $title,
@@ -64,18 +59,7 @@ final readonly class SetUpOffice
                 ]);
             }
 
-            return $this->users->add($name, $email, $password, OfficeRole::Administrator);
+            return $this->users->add($name, $email, $password, Role::Administrator);
         });
-    }
-
-    private function roles(): void
-    {
-        foreach (OfficePermission::cases() as $permission) {
-            Permission::findOrCreate($permission->value);
-        }
-        $this->registrar->forgetCachedPermissions();
-        foreach (OfficeRole::cases() as $role) {
-            Role::findOrCreate($role->value)->syncPermissions(array_column($role->permissions(), 'value'));
-        }
     }
 }

@@ -26,10 +26,8 @@ final readonly class KeepUsers
             if (User::query()->where('email', $email)->exists()) {
                 throw ValidationException::withMessages(['email' => 'Somebody signs in with that email already.']);
             }
-            $user = User::query()->create(['name' => trim($name), 'email' => $email, 'password' => $password]);
-            $user->assignRole($role->value);
 
-            return $user;
+            return User::query()->create(['name' => trim($name), 'email' => $email, 'role' => $role, 'password' => $password]);
         });
     }
 
@@ -49,10 +47,9 @@ final readonly class KeepUsers
             ) {
                 throw ValidationException::withMessages(['role' => 'The office needs an administrator. Make somebody else one first.']);
             }
-            $user->fill(['name' => trim($name)]);
+            $user->fill(['name' => trim($name), 'role' => $role]);
             $user->retired_at = $isRetired ? ($user->retired_at ?? now()) : null;
             $user->save();
-            $user->syncRoles([$role->value]);
             if ($password !== '') {
                 $this->access->setPassword($user, $password);
             } elseif ($isRetired) {
@@ -63,7 +60,6 @@ final readonly class KeepUsers
 
     private function administrators(): int
     {
-        return User::query()->whereNull('retired_at')->with('roles')->get()
-            ->filter(fn (User $user) => $user->isAdministrator())->count();
+        return User::query()->whereNull('retired_at')->where('role', Role::Administrator)->count();
     }
 }

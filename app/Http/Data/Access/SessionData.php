@@ -54,7 +54,7 @@ final readonly class SessionData
             $user?->id,
             $user?->name,
             $user?->email,
-            $user?->officeRole()->value,
+            $user?->role->value,
             $user?->can(Permission::ChangeRecords->value) ?? false,
             $user?->can(Permission::SeePrivate->value) ?? false,
             $user?->can(Permission::RunOffice->value) ?? false,

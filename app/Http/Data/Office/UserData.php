@@ -30,7 +30,7 @@ final readonly class UserData
 
     public static function of(User $user): self
     {
-        $role = $user->officeRole();
+        $role = $user->role;
         $may = $user->isRetired() ? 'nothing; stays in the log' : $role->summary();
 
         return new self($user->id, $user->name, $user->email, $role->value, $may, $user->isRetired());
