@@ -7,13 +7,8 @@ namespace App\Models;
 use Almanac\Calendar\Day;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\DocumentState;
-use Almanac\Ledger\Dues;
-use Almanac\Ledger\Entry;
-use Almanac\Ledger\Instalments;
 use Almanac\Ledger\TaxTreatment;
 use Almanac\Money\Money;
-use Almanac\Money\Percent;
-use Almanac\Terms\DiscountOffer;
 use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -66,6 +61,8 @@ use Illuminate\Support\Carbon;
  */
 final class Document extends Model
 {
+    use DuesOfDocument;
+
     /** Word for word as the indexes of open documents have it; with values bound to it SQLite would not use them. */
     public const IS_OPEN = "open_minor > 0 and state in ('issued', 'part-paid')";
 
@@ -126,30 +123,6 @@ final class Document extends Model
         return self::query()->withoutGlobalScope(self::KEPT)->where('import_id', $importId)->where('state', DocumentState::Staged);
     }
 
-    /** When what is still open of it is due; in a list of what is due on certain days, the day of those parts. */
-    public function dueInList(): ?Day
-    {
-        $due = ($this->partInList() ?? [null, null])[1];
-
-        return $due === null ? $this->next_due_on ?? $this->due_on : Day::fromIso($due);
-    }
-
-    /** 0 when nothing of it is late. */
-    public function daysLate(Day $today): int
-    {
-        $due = $this->dueInList();
-
-        return $this->state->isOpen() && $this->kind->isOwed() && $due !== null ? max(0, $due->daysUntil($today)) : 0;
-    }
-
-    /** What is open of it; in a list of what is due on certain days, what is due on them. */
-    public function openInList(): Money
-    {
-        $open = $this->state->isOpen() && ! $this->kind->isPromise() ? $this->open_minor : 0;
-
-        return $this->money(($this->partInList() ?? [null])[0] ?? $open);
-    }
-
     /** As others call it, with its revision. */
     public function shownNumber(): string
     {
@@ -169,91 +142,6 @@ final class Document extends Model
     public function open(): Money
     {
         return $this->money($this->open_minor);
-    }
-
-    public function entry(): Entry
-    {
-        return Entry::of($this->id, $this->kind, $this->dated_on, $this->due_on ?? $this->dated_on, $this->total(), $this->open(), $this->settled_on);
-    }
-
-    /** @return list<Entry> what is due on different days as an entry each */
-    public function entries(): array
-    {
-        return $this->entry()->inParts(array_values($this->dues->map(
-            fn (DocumentDue $part) => [$part->due_on, $this->money($part->amount_minor), $this->money($part->open_minor)],
-        )->all()));
-    }
-
-    /** Sets what is open of it, and what follows from that; saved by saveWithDues(). */
-    public function setOpen(Money $open, Day $on): void
-    {
-        $this->open_minor = $open->minor;
-        $this->state = DocumentState::issued($this->total(), $open);
-        $this->settled_on = $open->isZero() ? $on : null;
-        $this->next_due_on = null;
-        $parts = array_values($this->dues->map(fn (DocumentDue $part) => [$part->due_on, $this->money($part->amount_minor)])->all());
-        foreach (Instalments::open($parts, $open) as $at => [$due, , $left]) {
-            $this->dues->get($at)?->setAttribute('open_minor', $left->minor);
-            $this->next_due_on ??= $left->isZero() ? null : $due;
-        }
-    }
-
-    /** Sets when it is due and which discount it gives; saved by saveWithDues(). */
-    public function setDues(Dues $dues): void
-    {
-        $this->fill([
-            'terms' => $dues->terms,
-            'due_on' => $dues->due(),
-            'is_in_parts' => $dues->areSeveral(),
-            'discount_percent' => $dues->discount === null ? null : (string) $dues->discount->percent,
-            'discount_until' => $dues->discount?->lastDay,
-        ]);
-        $this->setRelation(
-            'dues',
-            new Collection(
-                array_map(
-                    fn (int $rank) => new DocumentDue([
-                        'rank' => $rank,
-                        'due_on' => $dues->parts[$rank][0],
-                        'amount_minor' => $dues->parts[$rank][1]->minor,
-                        'open_minor' => $dues->parts[$rank][1]->minor,
-                    ]),
-                    array_keys($dues->parts),
-                ),
-            ),
-        );
-    }
-
-    /** Saves it with the parts it is due in, which take the place of those it had. */
-    public function saveWithDues(): void
-    {
-        $dues = $this->dues;
-        $this->save();
-        $this->dues()->whereKeyNot($dues->modelKeys())->delete();
-        foreach ($dues as $due) {
-            $due->document_id = $this->id;
-            $due->save();
-        }
-    }
-
-    /**
-     * What of it belongs to the list at hand, where that is only a part of it.
-     *
-     * @return array{int, string}|null minor units and ISO day
-     */
-    public function partInList(): ?array
-    {
-        $open = $this->attributes['part_open'] ?? null;
-        $due = $this->attributes['part_due'] ?? null;
-
-        return is_numeric($open) && is_string($due) ? [(int) $open, $due] : null;
-    }
-
-    public function discount(): ?DiscountOffer
-    {
-        return $this->discount_percent === null || $this->discount_until === null
-            ? null
-            : DiscountOffer::of(Percent::of($this->discount_percent), $this->discount_until, $this->due_on ?? $this->dated_on);
     }
 
     /** What it is called: its number, or that it is a draft. */
@@ -311,12 +199,6 @@ final class Document extends Model
     public function lines(): HasMany
     {
         return $this->hasMany(DocumentLine::class)->orderBy('rank');
-    }
-
-    /** @return HasMany<DocumentDue, $this> the earliest first */
-    public function dues(): HasMany
-    {
-        return $this->hasMany(DocumentDue::class)->orderBy('rank');
     }
 
     /** @return BelongsTo<self, $this> the revision before it */

@@ -94,7 +94,9 @@ final readonly class TakePayment
                 'user_id' => $by->id,
                 'created_at' => $this->clock->now(),
                 'bank_detail_id' => $account?->id,
-                'account_number' => $side === Side::Vendor ? SideDefaults::of($party, $side, $this->clock->today())->text(SideField::AccountNumber) : '',
+                'account_number' => $side === Side::Vendor
+                    ? SideDefaults::of($party, $side, $this->clock->today())->text(SideField::AccountNumber)
+                    : '',
             ]);
             $this->allocateTo($payment, $allocations, $day, $by);
 
@@ -183,7 +185,10 @@ final readonly class TakePayment
         DB::transaction(function () use ($document, $amount, $reason, $by): void {
             $document->refresh();
             $problems = new FieldProblems();
-            $part = $problems->at('amount', fn () => trim($amount) === '' ? $document->open() : $this->amount($amount, $document->currency));
+            $part = $problems->at(
+                'amount',
+                fn () => trim($amount) === '' ? $document->open() : $this->amount($amount, $document->currency),
+            );
             $why = $problems->at('reason', fn () => Wording::line($reason, self::LONGEST_REASON, 'Say why it is written off.'));
             $problems->throwIfAny();
             $problems->at(

@@ -72,7 +72,8 @@ final readonly class KeepReminders
             }
             $was = $this->told($reminder);
             $today = $this->clock->today();
-            $next = $reminder->recurrence()?->nextAfter($reminder->first_on, $reminder->due_on->isAfter($today) ? $reminder->due_on : $today);
+            $after = $reminder->due_on->isAfter($today) ? $reminder->due_on : $today;
+            $next = $reminder->recurrence()?->nextAfter($reminder->first_on, $after);
             $reminder->update($next === null ? ['done_at' => $this->clock->now()] : ['due_on' => $next]);
             $this->write($reminder, $was, 'done'.($next === null ? '' : ', again on '.$next->toText()), $by);
         });
@@ -146,7 +147,8 @@ final readonly class KeepReminders
     {
         $recurrence = $reminder->recurrence();
 
-        return $reminder->text.', '.$reminder->due_on->toText().' '.$reminder->time.($recurrence === null ? '' : ', '.$recurrence->toText());
+        return "$reminder->text, {$reminder->due_on->toText()} $reminder->time"
+            .($recurrence === null ? '' : ', '.$recurrence->toText());
     }
 
     private function write(Reminder $reminder, string $from, string $to, User $by): void

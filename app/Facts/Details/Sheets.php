@@ -42,7 +42,9 @@ final readonly class Sheets
         $shown = [];
         foreach ($this->all as $sheet) {
             $applies = in_array($sheet, $this->applying, true);
-            $fields = $sheet->fields->filter(fn (DetailField $field) => ($applies && ! $field->is_retired) || $this->values->has($field->id));
+            $fields = $sheet->fields->filter(
+                fn (DetailField $field) => ($applies && ! $field->is_retired) || $this->values->has($field->id),
+            );
             if ($fields->isNotEmpty()) {
                 $shown[] = [$sheet, array_values($fields->all())];
             }

@@ -27,8 +27,13 @@ final readonly class RecordLine
      * @param array{country: string, region: string, locality: string, postcode: string}|null $address where post goes
      * @param list<array{string, string}> $values the keys of fields and what it is found by in them, the most telling first
      */
-    private function __construct(public RecordRow $row, public string $home, public ?Day $staleOn, public ?array $address, public array $values)
-    {
+    private function __construct(
+        public RecordRow $row,
+        public string $home,
+        public ?Day $staleOn,
+        public ?array $address,
+        public array $values,
+    ) {
     }
 
     /** Load the party with READS. */

@@ -38,7 +38,9 @@ final readonly class LedgerFilter
     {
         $asked = array_filter($this->wanted, fn (mixed $one) => $one !== null && trim((string) $one) !== '');
 
-        return array_diff_key($asked, ['side' => 0, 'kind' => 0, 'state' => 0, 'currency' => 0] + ($this->isByPart() ? ['bucket' => 0] : [])) === [];
+        $kept = ['side', 'kind', 'state', 'currency', ...$this->isByPart() ? ['bucket'] : []];
+
+        return array_diff(array_keys($asked), $kept) === [];
     }
 
     /** @param  Builder<Document>  $documents */
@@ -52,8 +54,8 @@ final readonly class LedgerFilter
         } elseif ($bucket !== null) {
             [$least, $most] = $bucket->days();
             $documents->whereIn('kind', DocumentKind::owed())->open()
-                ->when($least !== null, fn (Builder $query) => $query->where('dated_on', '<=', $this->today->plusDays(-(int) $least)->toIso()))
-                ->when($most !== null, fn (Builder $query) => $query->where('dated_on', '>=', $this->today->plusDays(-(int) $most)->toIso()));
+                ->when($least !== null, fn (Builder $query) => $query->where('dated_on', '<=', $this->ago((int) $least)->toIso()))
+                ->when($most !== null, fn (Builder $query) => $query->where('dated_on', '>=', $this->ago((int) $most)->toIso()));
         }
     }
 
@@ -112,6 +114,11 @@ final readonly class LedgerFilter
         };
     }
 
+    private function ago(int $days): Day
+    {
+        return $this->today->plusDays(-$days);
+    }
+
     private function state(): ?ListedState
     {
         return ListedState::tryFrom($this->wanted['state'] ?? '');
@@ -144,12 +151,12 @@ final readonly class LedgerFilter
         if ($bucket !== null && Office::current()->ageing_by === AgeingBy::DueDate) {
             [$least, $most] = $bucket->days();
 
-            return [$most === null ? null : $this->today->plusDays(-$most), $least === null ? null : $this->today->plusDays(-$least)];
+            return [$most === null ? null : $this->ago($most), $least === null ? null : $this->ago($least)];
         }
 
         return match ($this->state()) {
-            ListedState::Overdue => [null, $this->today->plusDays(-1)],
-            ListedState::NewlyOverdue => [$this->today->plusDays(-self::WEEK), $this->today->plusDays(-1)],
+            ListedState::Overdue => [null, $this->ago(1)],
+            ListedState::NewlyOverdue => [$this->ago(self::WEEK), $this->ago(1)],
             ListedState::DueThisWeek => [$this->today, $this->today->plusDays(self::WEEK)],
             default => null,
         };

@@ -17,7 +17,10 @@ final class Rates
             fn () => ExchangeRates::of(
                 Office::current()->currency(),
                 array_values(
-                    CurrencyRate::query()->get()->map(fn (CurrencyRate $rate) => [$rate->currency, $rate->quoted_on, $rate->value()])->all(),
+                    CurrencyRate::query()
+                        ->get()
+                        ->map(fn (CurrencyRate $rate) => [$rate->currency, $rate->quoted_on, $rate->value()])
+                        ->all(),
                 ),
             ),
         );

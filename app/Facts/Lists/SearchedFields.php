@@ -197,7 +197,9 @@ final class SearchedFields
     /** @return list<string> in an order that no change at the company's other people disturbs */
     private static function employers(Party $party): array
     {
-        return $party->isPerson() ? self::texts($party->heldPositions->sortBy('id'), fn (Position $held) => $held->company->display_name) : [];
+        return $party->isPerson()
+            ? self::texts($party->heldPositions->sortBy('id'), fn (Position $held) => $held->company->display_name)
+            : [];
     }
 
     private static function placeOf(Address $address): string

@@ -47,7 +47,8 @@ final class PartyLikeness
         foreach ($uses->get(['party_id', 'postcode', 'lines']) as $place) {
             $places[$place->party_id][] = [(string) $place->postcode, (string) $place->lines];
         }
-        foreach (DB::table('tax_numbers')->whereIn('party_id', $ids)->orderBy('rank')->get(['party_id', 'kind', 'fingerprint']) as $number) {
+        $taxNumbers = DB::table('tax_numbers')->whereIn('party_id', $ids)->orderBy('rank');
+        foreach ($taxNumbers->get(['party_id', 'kind', 'fingerprint']) as $number) {
             $numbers[$number->party_id][] = TaxNumber::tokenOf((string) $number->kind, (string) $number->fingerprint);
         }
         foreach (DB::table('parties')->whereIn('id', $ids)->get(['id', 'kind', 'given', 'family', 'company_name']) as $party) {

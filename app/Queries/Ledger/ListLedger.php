@@ -116,7 +116,8 @@ final readonly class ListLedger
             ->fromSub($documents->toBase(), 'listed')
             ->groupBy('currency', 'kind', 'is_issued')
             ->selectRaw(
-                "currency, kind, state in ('issued', 'part-paid', 'settled') as is_issued, $count as documents, sum(total_minor) as total, sum(net_minor) as net, sum($open) as open",
+                "currency, kind, state in ('issued', 'part-paid', 'settled') as is_issued, $count as documents,"
+                ." sum(total_minor) as total, sum(net_minor) as net, sum($open) as open",
             )
             ->get();
     }
@@ -137,7 +138,11 @@ final readonly class ListLedger
             ->groupBy('currency')
             ->selectRaw('currency, sum(amount_minor) as total, sum(unallocated_minor) as open')
             ->get();
-        $rows = $payments->with('party', 'bankDetail')->orderByDesc('paid_on')->orderByDesc('id')->paginate(self::PAGE, page: max(1, $page));
+        $rows = $payments
+            ->with('party', 'bankDetail')
+            ->orderByDesc('paid_on')
+            ->orderByDesc('id')
+            ->paginate(self::PAGE, page: max(1, $page));
 
         return new PaymentPageData(
             $rows->total(),

@@ -50,6 +50,8 @@ final readonly class PreviewDocument
             $line->setAttribute('id', -$at);
         }
 
-        return new DocumentPreviewData($this->read->handle($document), UseData::of($this->check->of($party, $kind, $document->total())), []);
+        $use = UseData::of($this->check->of($party, $kind, $document->total()));
+
+        return new DocumentPreviewData($this->read->handle($document), $use, []);
     }
 }

@@ -103,7 +103,16 @@ final readonly class DocumentsController
         return new JsonResponse($preview->handle($party, $request->kind(), $this->input($request), $user));
     }
 
-    #[Adds('parties/{id}/documents', 'addDocument', 'Write a document, as a draft or issued at once', 'DocumentInput', 'Document', 'Ledger')]
+    #[
+        Adds(
+            'parties/{id}/documents',
+            'addDocument',
+            'Write a document, as a draft or issued at once',
+            'DocumentInput',
+            'Document',
+            'Ledger',
+        ),
+    ]
     public function add(DocumentRequest $request, Party $party, WriteAndIssue $both, #[CurrentUser] User $user): JsonResponse
     {
         [$document, $against] = $request->boolean('issues')
@@ -175,7 +184,17 @@ final readonly class DocumentsController
         return new JsonResponse($this->read->handle($document->refresh()));
     }
 
-    #[Adds('documents/{document}/allocations', 'allocateCredit', 'Use what is left of a credit on documents', 'AllocationsInput', 'Document', 'Ledger', 200)]
+    #[
+        Adds(
+            'documents/{document}/allocations',
+            'allocateCredit',
+            'Use what is left of a credit on documents',
+            'AllocationsInput',
+            'Document',
+            'Ledger',
+            200,
+        ),
+    ]
     public function use(AllocationsRequest $request, Document $document, TakePayment $take, #[CurrentUser] User $user): JsonResponse
     {
         $take->allocateCredit($document, $request->allocations(), $user);

@@ -34,8 +34,12 @@ use Symfony\Component\HttpFoundation\Response;
 /** What leaves the books on paper, as a table or as a message. */
 final readonly class PaperController
 {
-    public function __construct(private DocumentPaper $paper, private AccountStatements $statements, private StatementPaper $statementPaper, private Clock $clock)
-    {
+    public function __construct(
+        private DocumentPaper $paper,
+        private AccountStatements $statements,
+        private StatementPaper $statementPaper,
+        private Clock $clock,
+    ) {
     }
 
     #[Reads('documents/{document}/pdf', 'readDocumentPdf', 'A document on paper', '', 'Ledger')]

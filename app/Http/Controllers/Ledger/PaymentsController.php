@@ -76,7 +76,17 @@ final readonly class PaymentsController
         return new JsonResponse(PaymentData::of($this->take->take($party, $input, $user)), 201);
     }
 
-    #[Adds('payments/{payment}/allocations', 'allocatePayment', 'Use what is left of a payment on documents', 'AllocationsInput', 'Payment', 'Ledger', 200)]
+    #[
+        Adds(
+            'payments/{payment}/allocations',
+            'allocatePayment',
+            'Use what is left of a payment on documents',
+            'AllocationsInput',
+            'Payment',
+            'Ledger',
+            200,
+        ),
+    ]
     public function use(AllocationsRequest $request, Payment $payment, #[CurrentUser] User $user): JsonResponse
     {
         $this->take->allocate($payment, $request->allocations(), $user);

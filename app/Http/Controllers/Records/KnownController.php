@@ -15,7 +15,14 @@ use Illuminate\Http\JsonResponse;
 final readonly class KnownController
 {
     #[
-        Reads('known/addresses', 'findAddresses', 'The addresses in the book that begin with what is typed', '[KnownAddress]', 'Records', KnownRequest::class),
+        Reads(
+            'known/addresses',
+            'findAddresses',
+            'The addresses in the book that begin with what is typed',
+            '[KnownAddress]',
+            'Records',
+            KnownRequest::class,
+        ),
     ]
     public function addresses(KnownRequest $request, FindAddresses $find): JsonResponse
     {

@@ -21,7 +21,11 @@ export function allocationsOf(allocations: Allocations): Schemas['AllocationInpu
 }
 
 /** What money is used on, as typed or else as proposed, and what the server makes of it. */
-export function useAllocations(partyId: number, money: Omit<Schemas['PaymentPreviewInput'], 'allocations'>, typed: Allocations | undefined) {
+export function useAllocations(
+    partyId: number,
+    money: Omit<Schemas['PaymentPreviewInput'], 'allocations'>,
+    typed: Allocations | undefined,
+) {
     const asked = useQuiet({ ...money, allocations: typed === undefined ? null : allocationsOf(typed) });
     const { data: preview } = useQuery({ ...paymentPreviewQuery(partyId, asked), placeholderData: keepPreviousData });
     // Until somebody says otherwise the oldest are settled first.

@@ -15,7 +15,7 @@ import { useSay } from '../../ui/StatusLine';
 import { Table, TableScroll } from '../../ui/Table';
 import { Empty, Facts, Mark, Notice, Paragraphs, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { DocumentActions } from './DocumentActions';
-import { TotalsOf } from './DocumentForm';
+import { TotalsOf } from './DocumentTotals';
 import { DocumentMargin } from './DocumentMargin';
 import { EditDraft } from './EditDraft';
 import { Settled } from './Settled';

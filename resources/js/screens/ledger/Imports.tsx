@@ -34,7 +34,8 @@ export function Imports() {
             await uploadDocuments(file, (part) => setSending({ name: file.name, part }));
             await forget(importsQuery.queryKey);
         } catch (failure) {
-            say(`Not uploaded. ${failure instanceof Refused ? Object.values(failure.fields)[0] ?? failure.message : (failure as Error).message}`);
+            const problem = failure instanceof Refused ? Object.values(failure.fields)[0] : undefined;
+            say(`Not uploaded. ${problem ?? (failure as Error).message}`);
         }
         setSending(undefined);
     };

@@ -15,7 +15,7 @@ import { Sheet } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Heading, Mark, Notice, Row, Small, Stack, Title } from '../../ui/Text';
 import { AllocationRows, LeftOver, useAllocations, allocationsOf, type Allocations } from './Allocate';
-import { UseNotes } from './DocumentForm';
+import { UseNotes } from './DocumentTotals';
 
 /** Money that came from a client, or went to a vendor. */
 export function TakePayment() {
@@ -83,7 +83,8 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
     const leave = () => void navigate(`/records/${partyId}#documents`);
     const save = () => run(async () => {
         // What nobody has changed the server works out again, from how it is by then.
-        const body = { ...draft, amount: draft.amount ?? '', side, firstId, allocations: typed === undefined ? null : allocationsOf(typed) } as const;
+        const allocated = typed === undefined ? null : allocationsOf(typed);
+        const body = { ...draft, amount: draft.amount ?? '', side, firstId, allocations: allocated } as const;
         const taken = await ask(api.POST('/api/parties/{id}/payments', { params: { path: { id: partyId } }, body }));
         forgetLedger();
         say('Payment recorded.');

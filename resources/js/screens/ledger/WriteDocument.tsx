@@ -11,7 +11,8 @@ import { Form } from '../../ui/Form';
 import { Sheet } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { Notice, Quiet, Row, Stack, Title } from '../../ui/Text';
-import { bodyOf, DocumentFields, lineKey, UseNotes, type Draft } from './DocumentForm';
+import { bodyOf, DocumentFields, lineKey, type Draft } from './DocumentForm';
+import { UseNotes } from './DocumentTotals';
 
 /** A new document for a record, begun from what is set for them. */
 export function WriteDocument() {

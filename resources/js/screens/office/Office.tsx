@@ -1,4 +1,6 @@
-import { booksQuery, countriesQuery, keepAnswer, listsQuery, officeQuery, sessionQuery, sheetsQuery, termsQuery, usersQuery } from '../../api/queries';
+import {
+    booksQuery, countriesQuery, keepAnswer, listsQuery, officeQuery, sessionQuery, sheetsQuery, termsQuery, usersQuery,
+} from '../../api/queries';
 import { useAllRead } from '../../api/useAllRead';
 import { useTitle } from '../../ui/useTitle';
 import { Sheet } from '../../ui/Page';

@@ -71,7 +71,9 @@ export function TermsList() {
                             </Small>
                         </span>
                         <Small>{listed.uses === 0 ? 'not used' : listed.uses === 1 ? 'used once' : `used ${listed.uses} times`}</Small>
-                        <QuietButton aria-label={`Change the terms ${listed.terms.name}`} onPress={() => setEdited(listed)}>Change</QuietButton>
+                        <QuietButton aria-label={`Change the terms ${listed.terms.name}`} onPress={() => setEdited(listed)}>
+                            Change
+                        </QuietButton>
                     </li>
                 ))}
             </Items>

@@ -111,7 +111,10 @@ function Fields({ rows, problems, onChange }: FieldsProps) {
     return (
         <Stack $wide>
             {rows.map((row, index) => (
-                <FieldGroup key={row.key} aria-label={row.masked === '' ? `Number ${index + 1}` : `${titleOf(kinds, row.kind)} ${row.masked}`}>
+                <FieldGroup
+                    key={row.key}
+                    aria-label={row.masked === '' ? `Number ${index + 1}` : `${titleOf(kinds, row.kind)} ${row.masked}`}
+                >
                     <FieldRow $foot>
                         <ChooseOne
                             label="Kind"
@@ -129,7 +132,10 @@ function Fields({ rows, problems, onChange }: FieldsProps) {
                                 onChange={(country) => change(index, { country })}
                             />
                         )}
-                        <QuietButton aria-label={`Remove the ${titleOf(kinds, row.kind)}`} onPress={() => onChange(rows.filter((_, at) => at !== index))}>
+                        <QuietButton
+                            aria-label={`Remove the ${titleOf(kinds, row.kind)}`}
+                            onPress={() => onChange(rows.filter((_, at) => at !== index))}
+                        >
                             <X size={16} aria-hidden />
                         </QuietButton>
                     </FieldRow>

@@ -186,7 +186,8 @@ function Falls({ row }: { row: Schemas['DocumentRow'] }) {
     return (
         <Row $gap="small" $apart>
             <span>
-                <Link to={`/documents/${row.id}`}>{documentName(row)}</Link> <Link to={`/records/${row.party.id}`}>{row.party.name}</Link>{' '}
+                <Link to={`/documents/${row.id}`}>{documentName(row)}</Link>{' '}
+                <Link to={`/records/${row.party.id}`}>{row.party.name}</Link>{' '}
                 <Small>
                     <DueText row={row} />
                 </Small>
