@@ -19,4 +19,17 @@ abstract class Model extends Eloquent
     {
         return $this->casts;
     }
+
+    /**
+     * A column that is kept as it is shown, as most are, is given out as it is: no model of ours has accessors, and
+     * to look for one takes Eloquent longer than the reading.
+     *
+     * @param string $key
+     */
+    public function getAttribute($key): mixed
+    {
+        return isset($this->attributes[$key]) && ! isset($this->casts[$key]) && $key !== static::CREATED_AT && $key !== static::UPDATED_AT
+            ? $this->attributes[$key]
+            : parent::getAttribute($key);
+    }
 }

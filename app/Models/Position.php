@@ -44,7 +44,7 @@ final class Position extends Model
 
     public function otherIdThan(Party $party): int
     {
-        return $party->isPerson() ? $this->company_id : $this->person_id;
+        return $this->person_id === $party->id ? $this->company_id : $this->person_id;
     }
 
     /** The party at the other end. */

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Casts\Attribute;
+use App\Models\Values\StateCast;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\Crypt;
 
 /**
  * What a section of a subject was from one save of it to the next, in the shape that it is saved in.
@@ -29,24 +28,13 @@ final class SectionState extends Model
 
     protected function casts(): array
     {
-        return ['is_private' => 'boolean', 'at' => 'datetime'];
-    }
-
-    /** @return Attribute<array<string, mixed>, never> */
-    protected function state(): Attribute
-    {
-        return Attribute::get(function (string $kept): array {
-            /** @var array<string, mixed> */
-            return json_decode($this->is_private ? Crypt::decryptString($kept) : $kept, true, flags: JSON_THROW_ON_ERROR);
-        });
+        return ['is_private' => 'boolean', 'state' => StateCast::class, 'at' => 'datetime'];
     }
 
     /** @param  array<string, mixed>  $state */
     public function setState(array $state, bool $isPrivate): self
     {
-        $json = json_encode($state, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
-
-        return $this->forceFill(['is_private' => $isPrivate, 'state' => $isPrivate ? Crypt::encryptString($json) : $json]);
+        return $this->forceFill(['is_private' => $isPrivate, 'state' => $state]);
     }
 
     /** The one that this one followed. */

@@ -104,7 +104,7 @@ return new class extends Migration
         DB::statement('CREATE INDEX documents_open_due ON documents (next_due_on, id, kind, currency, total_minor, net_minor,'
             .' open_minor, party_id, state) WHERE '.self::IS_OPEN);
         // Few are due on several days.
-        DB::statement('CREATE INDEX documents_in_parts ON documents (id) WHERE is_in_parts AND '.self::IS_OPEN);
+        DB::statement('CREATE INDEX documents_in_parts ON documents (is_in_parts, id) WHERE is_in_parts = 1 AND '.self::IS_OPEN);
         // One index over all states would be taken for the way to those of a party, where no statistics say otherwise.
         foreach (['draft', 'void'] as $rare) {
             DB::statement("CREATE INDEX documents_$rare ON documents (dated_on, id) WHERE state = '$rare'");

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\ContactPoint;
+use App\Models\Model;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
@@ -30,6 +31,19 @@ final class SchemaTest extends TestCase
             }
         }
         $this->assertSame([], $bare);
+    }
+
+    public function test_a_column_is_given_out_by_a_cast_and_never_by_an_accessor(): void
+    {
+        $models = 0;
+        foreach (glob(app_path('Models/*.php')) ?: [] as $file) {
+            $class = 'App\\Models\\'.basename($file, '.php');
+            if (is_subclass_of($class, Model::class) && ! (new \ReflectionClass($class))->isAbstract()) {
+                $models++;
+                $this->assertSame([], (new $class)->getMutatedAttributes(), $class);
+            }
+        }
+        $this->assertGreaterThan(30, $models);
     }
 
     public function test_a_day_ends_in_on_and_money_in_minor(): void

@@ -77,7 +77,7 @@ final readonly class LedgerFilter
     public static function dueOnSeveralDays(QueryBuilder $ids): void
     {
         // Word for word as their index has it.
-        $ids->select('id')->from('documents')->whereRaw('is_in_parts and '.Document::IS_OPEN);
+        $ids->select('id')->from('documents')->whereRaw('is_in_parts = 1 and '.Document::IS_OPEN);
     }
 
     private static function within(QueryBuilder $query, string $column, ?Day $from, ?Day $to): QueryBuilder

@@ -8,6 +8,7 @@ use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Addresses\CountryNames;
 use Almanac\Addresses\Formatter;
 use Almanac\Calendar\Day;
+use App\Facts\Records\SharedAddresses;
 use App\Models\AddressUse;
 use OpenApi\Attributes as OA;
 
@@ -15,9 +16,6 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Address')]
 final readonly class AddressData
 {
-    /** Of those who share an address: the rest are counted. */
-    private const NAMED = 12;
-
     /**
      * @param list<string> $uses
      * @param list<string> $text
@@ -82,22 +80,17 @@ final readonly class AddressData
     }
 
     /** @param  list<string>  $envelope */
-    public static function of(AddressUse $use, array $envelope, string $homeCountry, Day $today): self
+    public static function of(AddressUse $use, array $envelope, SharedAddresses $shared, string $homeCountry, Day $today): self
     {
         $postal = $use->address->postal();
         $layout = $postal->layout();
-        $others = $use->address->users->filter(
-            fn (AddressUse $other) => $other->party_id !== $use->party_id &&
-                ! $other->period()->isOver($today) &&
-                $other->period()->overlaps($use->period()),
-        );
 
         return new self(
             $use->id,
             $use->address_id,
             $use->isLinked() ? PartyLinkData::of($use->address->owner) : null,
-            array_values($others->take(self::NAMED)->loadMissing('party')->map(fn (AddressUse $other) => PartyLinkData::of($other->party))->all()),
-            max(0, $others->count() - self::NAMED),
+            array_map(PartyLinkData::of(...), $shared->named($use)),
+            $shared->more($use),
             $postal->country,
             implode("\n", $postal->lines),
             $postal->locality,
