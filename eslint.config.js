@@ -17,7 +17,10 @@ const elements = [
     { type: 'app', pattern: 'resources/js/app' },
     { type: 'start', pattern: 'resources/js' },
 ];
-const rawColours = { selector: 'TemplateElement[value.raw=/#[0-9a-fA-F]{3,8}\\b|rgba?\\(/]', message: 'Raw colours stand in ui/tokens.ts only.' };
+const rawValues = {
+    selector: 'TemplateElement[value.raw=/#[0-9a-fA-F]{3,8}\\b|rgba?\\(|[0-9]px/]',
+    message: 'Colours and sizes have names in ui/tokens.ts.',
+};
 
 /** What is left, the sum, the discounted price: the server works them out, to the cent. */
 const amounts = '[property.name=/^(amount|price|discount|quantity|rate|total|open|used|left|unallocated)$/]';
@@ -71,7 +74,7 @@ export default tseslint.config(
         files: ['resources/js/**/*.{ts,tsx}'],
         ignores: ['resources/js/ui/**'],
         rules: {
-            'no-restricted-syntax': ['error', rawColours, inlineStyles, ...arithmetic],
+            'no-restricted-syntax': ['error', rawValues, inlineStyles, ...arithmetic],
             'no-restricted-imports': ['error', { patterns: [uiOnly] }],
         },
     },

@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { Button } from '../ui/Button';
 import { Dialog, DialogButtons } from '../ui/Dialog';
 import { ShortcutContext, type Shortcut } from '../ui/shortcuts';
-import { space } from '../ui/tokens';
+import { line, size, space } from '../ui/tokens';
 
 const PAUSE_BETWEEN_KEYS = 1200;
 
@@ -16,9 +16,9 @@ const Keys = styled.dl`
     > div { display: contents; }
     dd { margin: 0; }
     kbd {
-        padding: 1px 7px;
-        border: 1px solid var(--edge);
-        border-radius: 3px;
+        padding: 0 ${space.small};
+        border: ${line.edge};
+        border-radius: ${size.corner};
         font: inherit;
     }
 `;

@@ -6,11 +6,11 @@ import { previewQuery } from '../api/queries';
 import { useQuiet } from '../api/useQuiet';
 import { Field } from '../ui/Field';
 import { Mark, Small } from '../ui/Text';
-import { print, space } from '../ui/tokens';
+import { print, space, widths } from '../ui/tokens';
 
 const Root = styled.div`
     display: grid;
-    grid-template-columns: 150px minmax(0, 1fr);
+    grid-template-columns: ${widths.day} minmax(0, 1fr);
     gap: ${space.tight} ${space.large};
     width: 100%;
     padding: ${space.small} ${space.medium};
@@ -23,7 +23,7 @@ const Answer = styled.div`
     align-content: center;
     gap: ${space.hair};
     /* As high as most answers are, so that nothing below moves while somebody presses it. */
-    min-height: 78px;
+    min-height: 5em;
 `;
 
 interface Props {

@@ -1,5 +1,5 @@
 import styled, { keyframes } from 'styled-components';
-import { narrow, print, space, type } from './tokens';
+import { narrow, print, size, space, type } from './tokens';
 
 const late = keyframes`from { visibility: hidden; } to { visibility: visible; }`;
 
@@ -43,7 +43,7 @@ export const Body = styled.div`
 export const Places = styled.nav`
     display: flex;
     position: sticky;
-    top: 70px;
+    top: ${size.head};
     flex-direction: column;
     align-self: start;
     gap: ${space.hair};
@@ -86,7 +86,7 @@ export const Sheet = styled.main`
 
 export const Margin = styled.aside`
     position: sticky;
-    top: 70px;
+    top: ${size.head};
     display: grid;
     gap: ${space.large};
     padding-top: ${space.medium};

@@ -68,6 +68,25 @@ export const space = {
     wide: '32px',
 } as const;
 
+/** What is as large as it is for a reason of its own. */
+export const size = {
+    /** The least that a finger hits: WCAG 2.2, 2.5.8. */
+    target: '24px',
+    icon: '18px',
+    corner: '3px',
+    /** What the line at the top covers. */
+    head: '70px',
+    /** As wide as a line is read with ease. */
+    reading: '640px',
+} as const;
+
+export const line = {
+    rule: '1px solid var(--rule)',
+    edge: '1px solid var(--edge)',
+    ink: '1px solid var(--ink)',
+    focus: '2px solid var(--accent)',
+} as const;
+
 export const type = {
     body: '15px',
     small: '13.5px',

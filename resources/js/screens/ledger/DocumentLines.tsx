@@ -8,18 +8,18 @@ import { ChooseOne } from '../../ui/Choose';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
 import { Mark } from '../../ui/Text';
-import { narrow, snug, space } from '../../ui/tokens';
+import { narrow, size, snug, space, widths } from '../../ui/tokens';
 import type { Draft, DraftLine } from './DocumentForm';
 
 const NONE = 'none';
 
 const Line = styled.div`
     display: grid;
-    grid-template-columns: minmax(180px, 1fr) 78px 104px 84px 200px 200px 28px;
+    grid-template-columns: minmax(${widths.word}, 1fr) ${widths.mark} ${widths.figure} ${widths.mark} ${widths.word} ${widths.word} ${size.target};
     gap: ${space.small};
     align-items: end;
     width: 100%;
-    ${snug} { grid-template-columns: minmax(120px, 1fr) 70px 96px 84px 140px 140px 28px; }
+    ${snug} { grid-template-columns: minmax(${widths.figure}, 1fr) repeat(3, ${widths.mark}) ${widths.day} ${widths.day} ${size.target}; }
     ${narrow} { grid-template-columns: 1fr 1fr; > :first-child { grid-column: 1 / -1; } }
 `;
 

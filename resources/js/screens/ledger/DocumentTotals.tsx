@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
 import { Mark, Quiet, Row, Stack } from '../../ui/Text';
-import { space } from '../../ui/tokens';
+import { line, space } from '../../ui/tokens';
 
 const Sums = styled.dl`
     display: grid;
@@ -12,7 +12,7 @@ const Sums = styled.dl`
     > div { display: contents; }
     dt { color: var(--quiet); }
     dd { margin: 0; text-align: right; }
-    .all { font-weight: 600; border-top: 1px solid var(--ink); }
+    .all { font-weight: 600; border-top: ${line.ink}; }
 `;
 
 /** What a document comes to, with the tax at each rate. */

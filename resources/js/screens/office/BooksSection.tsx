@@ -5,7 +5,7 @@ import { booksQuery, forgetLedger, keepAnswer } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
 import { useSay } from '../../ui/StatusLine';
 import { Heading, Stack } from '../../ui/Text';
-import { narrow, space } from '../../ui/tokens';
+import { line, narrow, space } from '../../ui/tokens';
 
 /** What the books have of a kind, a line each. */
 export const BookItems = styled.ul`
@@ -19,8 +19,8 @@ export const BookItems = styled.ul`
         grid-template-columns: minmax(0, 1fr) auto auto;
         gap: ${space.small} ${space.medium};
         align-items: baseline;
-        padding: 2px 0;
-        border-bottom: 1px solid var(--rule);
+        padding: ${space.hair} 0;
+        border-bottom: ${line.rule};
     }
     ${narrow} {
         li {

@@ -10,20 +10,20 @@ import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Heading, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
-import { space } from '../../ui/tokens';
+import { line, space, widths } from '../../ui/tokens';
 
 type List = Schemas['OfficeList'];
 type Item = Schemas['ListItem'];
 
 const Items = styled.ul`
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(min(300px, 100%), 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(min(${widths.line}, 100%), 1fr));
     gap: 0 ${space.large};
     width: 100%;
     margin: 0;
     padding: 0;
     list-style: none;
-    li { display: flex; gap: ${space.small}; align-items: baseline; padding: 2px 0; border-bottom: 1px solid var(--rule); }
+    li { display: flex; gap: ${space.small}; align-items: baseline; padding: ${space.hair} 0; border-bottom: ${line.rule}; }
     li > span:first-child { flex: 1; overflow-wrap: anywhere; }
 `;
 

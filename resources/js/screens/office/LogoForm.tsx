@@ -9,14 +9,14 @@ import { Button } from '../../ui/Button';
 import { DropPlace, Progress } from '../../ui/DropPlace';
 import { useSay } from '../../ui/StatusLine';
 import { Notice, Row, Small, Stack, SubHeading } from '../../ui/Text';
-import { space } from '../../ui/tokens';
+import { line, space, widths } from '../../ui/tokens';
 
 /** On white, as on paper. */
 const Picture = styled.img`
-    max-width: min(300px, 100%);
-    height: 68px;
+    max-width: min(${widths.line}, 100%);
+    height: 4.5em;
     padding: ${space.small};
-    border: 1px solid var(--rule);
+    border: ${line.rule};
     background: var(--print);
     object-fit: contain;
     object-position: left;

@@ -5,7 +5,7 @@ import type { Schemas } from '../../api/client';
 import { forgetChoices, keepAnswer, sheetsQuery } from '../../api/queries';
 import { Button, QuietButton } from '../../ui/Button';
 import { Heading, Quiet, Row, Small, Stack } from '../../ui/Text';
-import { space } from '../../ui/tokens';
+import { line, space } from '../../ui/tokens';
 import { SheetForm } from './SheetForm';
 
 type Sheet = Schemas['Sheet'];
@@ -13,7 +13,7 @@ type Sheet = Schemas['Sheet'];
 const Entry = styled.div`
     display: grid;
     padding-bottom: ${space.small};
-    border-bottom: 1px solid var(--rule);
+    border-bottom: ${line.rule};
 `;
 
 /** The firm's own detail sheets. */

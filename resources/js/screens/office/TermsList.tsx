@@ -11,7 +11,7 @@ import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Heading, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
-import { narrow, space } from '../../ui/tokens';
+import { line, narrow, space, widths } from '../../ui/tokens';
 
 type Listed = Schemas['ListedTermsUses'];
 
@@ -23,11 +23,11 @@ const Items = styled.ul`
     list-style: none;
     li {
         display: grid;
-        grid-template-columns: 200px 1fr auto auto;
+        grid-template-columns: ${widths.name} 1fr auto auto;
         gap: ${space.small} ${space.medium};
         align-items: baseline;
-        padding: 2px 0;
-        border-bottom: 1px solid var(--rule);
+        padding: ${space.hair} 0;
+        border-bottom: ${line.rule};
     }
     li > span {
         overflow-wrap: anywhere;

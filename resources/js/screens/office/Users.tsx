@@ -5,7 +5,7 @@ import type { Schemas } from '../../api/client';
 import { keepAnswer, usersQuery } from '../../api/queries';
 import { Button, QuietButton } from '../../ui/Button';
 import { Heading, Hidden, Quiet, Stack } from '../../ui/Text';
-import { narrow, space, type } from '../../ui/tokens';
+import { line, narrow, space, type } from '../../ui/tokens';
 import { UserForm } from './UserForm';
 
 type User = Schemas['User'];
@@ -14,7 +14,7 @@ const Table = styled.table`
     width: 100%;
     border-collapse: collapse;
     ${narrow} { display: block; position: relative; overflow-x: auto; }
-    th, td { padding: 6px ${space.medium} 6px 0; border-bottom: 1px solid var(--rule); text-align: left; vertical-align: baseline; }
+    th, td { padding: ${space.small} ${space.medium} ${space.small} 0; border-bottom: ${line.rule}; text-align: left; vertical-align: baseline; }
     th { color: var(--quiet); font-size: ${type.small}; font-weight: 500; }
 `;
 

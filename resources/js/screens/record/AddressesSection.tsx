@@ -32,7 +32,7 @@ const Lines = styled.address<{ $isPast: boolean }>`
 
 const OneAddress = styled(Stack)`padding-bottom: ${space.small};`;
 
-const Tools = styled.div`margin-left: -8px;`;
+const Tools = styled.div`margin-left: -${space.small};`;
 
 function blank(country: string, isPrimary: boolean): AddressRow {
     return {

@@ -16,7 +16,7 @@ import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Mark, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
-import { space } from '../../ui/tokens';
+import { line, size, space } from '../../ui/tokens';
 import { PlainSection } from './SectionFrame';
 import { newKey, type RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
@@ -28,14 +28,14 @@ type Kind = FileData['kind'];
 
 const Line = styled.div`
     display: grid;
-    grid-template-columns: 18px minmax(0, 1fr);
+    grid-template-columns: ${size.icon} minmax(0, 1fr);
     gap: 0 ${space.small};
     width: 100%;
-    > svg { margin-top: 4px; color: var(--quiet); }
+    > svg { margin-top: ${space.tight}; color: var(--quiet); }
 `;
 
 const Picture = styled.img`max-width: 100%; max-height: 62vh; object-fit: contain;`;
-const Pages = styled.iframe`width: 100%; height: 62vh; border: 1px solid var(--rule);`;
+const Pages = styled.iframe`width: 100%; height: 62vh; border: ${line.rule};`;
 
 interface Sending {
     key: string;

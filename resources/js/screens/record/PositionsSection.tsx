@@ -8,7 +8,7 @@ import { Button, QuietButton } from '../../ui/Button';
 import { useSay } from '../../ui/StatusLine';
 import { LongList } from '../../ui/LongList';
 import { Quiet, Row, Small, Stack } from '../../ui/Text';
-import { space, type } from '../../ui/tokens';
+import { size, space, type } from '../../ui/tokens';
 import { ClosedRow } from './ClosedRow';
 import { PositionFields } from './PositionFields';
 import { RecordPicker } from './RecordPicker';
@@ -24,11 +24,11 @@ type PositionData = RecordData['positions']['positions'][number];
 
 const Line = styled.div`
     display: grid;
-    grid-template-columns: 18px minmax(0, 1fr);
+    grid-template-columns: ${size.icon} minmax(0, 1fr);
     gap: 0 ${space.small};
     width: 100%;
     padding-bottom: ${space.small};
-    > svg { margin-top: 4px; color: var(--quiet); }
+    > svg { margin-top: ${space.tight}; color: var(--quiet); }
     a.name { font-family: ${type.serif}; font-weight: 500; }
 `;
 

@@ -14,7 +14,7 @@ import { asOptions, ChooseOne, ChooseSeveral, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Suggest } from '../../ui/Suggest';
 import { FieldGroup, FieldRow, Mark, Row, Small, Stack } from '../../ui/Text';
-import { space } from '../../ui/tokens';
+import { size, space } from '../../ui/tokens';
 import { PartyLinks } from './PartyLinks';
 import { SectionFrame } from './SectionFrame';
 import { reachSpec, type ContactRow } from './sections/reach';
@@ -27,7 +27,7 @@ const OPENS = ['website', 'profile'];
 
 const Line = styled.div`
     display: grid;
-    grid-template-columns: 18px minmax(0, auto) 1fr;
+    grid-template-columns: ${size.icon} minmax(0, auto) 1fr;
     gap: ${space.small};
     align-items: baseline;
     svg { align-self: center; color: var(--quiet); }

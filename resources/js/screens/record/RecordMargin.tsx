@@ -3,20 +3,20 @@ import { momentText } from '../../ui/moment';
 import { Margin } from '../../ui/Page';
 import { Mark, Quiet } from '../../ui/Text';
 import { Standing } from './Standing';
-import { space } from '../../ui/tokens';
+import { line, size, space } from '../../ui/tokens';
 import type { RecordData } from './sections/spec';
 
 const Contents = styled.nav`
     display: grid;
     gap: ${space.hair};
-    a { min-height: 24px; padding: 1px 0; color: inherit; text-decoration: none; }
+    a { min-height: ${size.target}; padding: ${space.hair} 0; color: inherit; text-decoration: none; }
     a:hover { text-decoration: underline; }
 `;
 
 const Envelope = styled.address`
     display: grid;
     padding: ${space.small} ${space.medium};
-    border: 1px solid var(--rule);
+    border: ${line.rule};
     background: var(--sheet);
     font-style: normal;
     overflow-wrap: anywhere;
@@ -26,7 +26,7 @@ const Todos = styled.ul`
     display: grid;
     gap: ${space.tight};
     margin: ${space.tight} 0 ${space.small};
-    padding-left: 20px;
+    padding-left: ${space.large};
     list-style: none;
     a { white-space: nowrap; }
 `;

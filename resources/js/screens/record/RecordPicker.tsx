@@ -6,8 +6,9 @@ import { useFind } from '../../api/useFind';
 import { AddLine } from '../../ui/AddLine';
 import { FindBox } from '../../ui/FindBox';
 import { PartyLine } from '../../ui/PartyLine';
+import { widths } from '../../ui/tokens';
 
-const Root = styled.div`width: min(480px, 100%);`;
+const Root = styled.div`width: min(${widths.full}, 100%);`;
 
 interface Props {
     label: string;

@@ -2,7 +2,7 @@ import styled from 'styled-components';
 import { QuietButton } from '../../ui/Button';
 import { rolesOf } from '../../ui/PartyLine';
 import { Quiet, Row, Title } from '../../ui/Text';
-import { space } from '../../ui/tokens';
+import { line, space } from '../../ui/tokens';
 import { Cautions } from './Cautions';
 import { PinnedEntry } from './LogSection';
 import { NameFields } from './NameFields';
@@ -18,7 +18,7 @@ const Root = styled.div`
     display: grid;
     gap: ${space.small};
     padding-bottom: ${space.large};
-    &:focus-visible { outline: 2px solid var(--accent); outline-offset: 6px; }
+    &:focus-visible { outline: ${line.focus}; outline-offset: ${space.tight}; }
 `;
 
 /** The name of the record at the head of its page, with its roles. */

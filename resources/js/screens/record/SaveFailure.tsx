@@ -2,7 +2,7 @@ import styled from 'styled-components';
 import { Refused, Unreachable, type Problem } from '../../api/client';
 import { Button, MainButton } from '../../ui/Button';
 import { Notice, Row } from '../../ui/Text';
-import { space, type } from '../../ui/tokens';
+import { line, space, type } from '../../ui/tokens';
 import { momentText } from '../../ui/moment';
 import type { SectionEdit } from './useSection';
 
@@ -13,7 +13,7 @@ const Compare = styled.table`
     th,
     td {
         padding: ${space.tight} ${space.small} ${space.tight} 0;
-        border-bottom: 1px solid var(--rule);
+        border-bottom: ${line.rule};
         text-align: left;
         vertical-align: top;
     }

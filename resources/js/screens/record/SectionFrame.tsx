@@ -4,7 +4,7 @@ import { Refused } from '../../api/client';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { LeaveQuestion } from '../../ui/Dialog';
 import { Heading, Quiet, Row, Small, Stack } from '../../ui/Text';
-import { print, snug, space } from '../../ui/tokens';
+import { line, print, size, snug, space, widths } from '../../ui/tokens';
 import { SaveFailure } from './SaveFailure';
 import { TouchedDialog } from './TouchedDialog';
 import { isLeaveKey, takesSaveKey } from '../../ui/saveKeys';
@@ -13,16 +13,16 @@ import type { SectionEdit } from './useSection';
 
 const Root = styled.section<{ $isFolded: boolean }>`
     display: grid;
-    grid-template-columns: 148px minmax(0, 1fr);
+    grid-template-columns: ${widths.day} minmax(0, 1fr);
     gap: ${space.small} ${space.large};
     padding: ${space.large} 0;
-    border-top: 1px solid var(--rule);
-    scroll-margin-top: 70px;
+    border-top: ${line.rule};
+    scroll-margin-top: ${size.head};
 
     &:focus { outline: none; }
-    &:focus-visible { outline: 2px solid var(--accent); outline-offset: 4px; }
+    &:focus-visible { outline: ${line.focus}; outline-offset: ${space.tight}; }
     ${snug} { grid-template-columns: minmax(0, 1fr); }
-    ${print} { grid-template-columns: 120px minmax(0, 1fr); padding: ${space.small} 0; break-inside: avoid; }
+    ${print} { grid-template-columns: ${widths.figure} minmax(0, 1fr); padding: ${space.small} 0; break-inside: avoid; }
 
     /* An empty section: its title and the first step, in one line. */
     ${({ $isFolded }) => $isFolded && css`
@@ -37,7 +37,7 @@ const Head = styled.div`
     flex-direction: column;
     align-items: flex-start;
     gap: ${space.tight};
-    button { margin-left: -6px; }
+    button { margin-left: -${space.small}; }
 `;
 
 const EditForm = styled.form`

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useSession } from '../../api/session';
 import { Mark, Quiet } from '../../ui/Text';
-import { space, type } from '../../ui/tokens';
+import { line, size, space, type } from '../../ui/tokens';
 import type { RecordData } from './sections/spec';
 
 type Side = RecordData['standing']['sides'][number];
@@ -15,16 +15,16 @@ const Figures = styled.dl`
     > div { display: contents; }
     dt { color: var(--quiet); }
     dd { margin: 0; text-align: right; font-variant-numeric: tabular-nums; }
-    dd a { display: inline-block; min-width: 24px; min-height: 24px; color: inherit; }
-    .main { font: 600 17px/1.4 ${type.sans}; color: var(--ink); }
+    dd a { display: inline-block; min-width: ${size.target}; min-height: ${size.target}; color: inherit; }
+    .main { font: 600 ${type.heading}/1.4 ${type.sans}; color: var(--ink); }
 `;
 
 const Strip = styled.div`
     display: flex;
-    gap: 1px;
-    height: 8px;
+    gap: ${space.hair};
+    height: ${space.small};
     margin: ${space.tight} 0;
-    > span { min-width: 3px; background: var(--edge); }
+    > span { min-width: ${space.tight}; background: var(--edge); }
     > [data-bucket='not-due'] { background: var(--fine); }
     > [data-bucket='1-30'] { background: var(--look); opacity: 0.55; }
     > [data-bucket='31-60'], > [data-bucket='61-90'] { background: var(--look); }
@@ -36,7 +36,7 @@ const Part = styled.span<{ $share: number }>`flex-grow: ${({ $share }) => Math.m
 /** The strip is pressed to see its figures. */
 const ByAge = styled.details`
     summary { display: block; cursor: pointer; }
-    summary:focus-visible { outline: 2px solid var(--accent); }
+    summary:focus-visible { outline: ${line.focus}; }
 `;
 
 const Small = styled.p`

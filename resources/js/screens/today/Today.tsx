@@ -12,7 +12,7 @@ import { ReminderLine } from '../../shared/ReminderLine';
 import { momentText } from '../../ui/moment';
 import { Sheet } from '../../ui/Page';
 import { Heading, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
-import { narrow, space } from '../../ui/tokens';
+import { line, narrow, space } from '../../ui/tokens';
 import { CalendarAddress } from './CalendarAddress';
 
 type TodayData = Schemas['Today'];
@@ -29,7 +29,7 @@ const List = styled.ul`
     margin: 0;
     padding: 0;
     list-style: none;
-    li { padding: 3px 0; border-top: 1px solid var(--rule); }
+    li { padding: ${space.tight} 0; border-top: ${line.rule}; }
     li:first-child { border-top: 0; }
 `;
 

@@ -13,7 +13,7 @@ import { Pager } from '../../ui/Pager';
 import { PartyLine } from '../../ui/PartyLine';
 import { useSay } from '../../ui/StatusLine';
 import { Heading, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
-import { space } from '../../ui/tokens';
+import { line, size, space } from '../../ui/tokens';
 import { Unread } from '../../ui/Unread';
 
 const List = styled.ul`
@@ -28,9 +28,9 @@ const List = styled.ul`
         grid-template-columns: minmax(0, 1fr);
         padding: ${space.medium} 0;
         overflow-wrap: anywhere;
-        border-top: 1px solid var(--rule);
+        border-top: ${line.rule};
     }
-    a.party { display: block; max-width: 640px; color: inherit; text-decoration: none; }
+    a.party { display: block; max-width: ${size.reading}; color: inherit; text-decoration: none; }
     a.party:hover { text-decoration: underline; }
 `;
 
