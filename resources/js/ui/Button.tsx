@@ -1,7 +1,7 @@
 import { Button as AriaButton, type ButtonProps, Link as AriaLink } from 'react-aria-components';
 import type { Ref } from 'react';
 import styled, { css } from 'styled-components';
-import { space, type } from './tokens';
+import { size, space, type } from './tokens';
 import { useBusy } from './working';
 
 const shape = css`
@@ -60,7 +60,7 @@ export const Button = styled(Pressed)`
 export const QuietButton = styled(Pressed)<{ $below?: boolean }>`
     ${shape}
     ${({ $below }) => ($below === true ? 'margin-top: 22px;' : '')}
-    padding: 2px 6px;
+    padding: ${space.hair} ${size.beside};
     border: 0;
     background: transparent;
     color: var(--accent);

@@ -74,6 +74,8 @@ export const size = {
     target: '24px',
     icon: '18px',
     corner: '3px',
+    /** Beside the words of a quiet button: moved back by it, they stand flush with what is above. */
+    beside: '6px',
     /** What the line at the top covers. */
     head: '70px',
     /** As wide as a line is read with ease. */

@@ -6,7 +6,7 @@ import { AddRow } from '../../ui/AddRow';
 import { Menu } from '../../ui/Menu';
 import { useSay } from '../../ui/StatusLine';
 import { Mark, Row, Small, Stack } from '../../ui/Text';
-import { space } from '../../ui/tokens';
+import { size, space } from '../../ui/tokens';
 import { AddressFields } from './AddressFields';
 import { ClosedRow } from './ClosedRow';
 import { MapDialog } from './MapDialog';
@@ -32,7 +32,7 @@ const Lines = styled.address<{ $isPast: boolean }>`
 
 const OneAddress = styled(Stack)`padding-bottom: ${space.small};`;
 
-const Tools = styled.div`margin-left: -${space.small};`;
+const Tools = styled.div`margin-left: -${size.beside};`;
 
 function blank(country: string, isPrimary: boolean): AddressRow {
     return {

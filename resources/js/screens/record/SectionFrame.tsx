@@ -37,7 +37,7 @@ const Head = styled.div`
     flex-direction: column;
     align-items: flex-start;
     gap: ${space.tight};
-    button { margin-left: -${space.small}; }
+    button { margin-left: -${size.beside}; }
 `;
 
 const EditForm = styled.form`
