@@ -15,11 +15,7 @@ use Almanac\Terms\DiscountOffer;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
-/**
- * When a document is due and what is open of it.
- *
- * @phpstan-require-extends Document
- */
+/** When a document is due and what is open of it. */
 trait DuesOfDocument
 {
     /** When what is still open of it is due; in a list of what is due on certain days, the day of those parts. */

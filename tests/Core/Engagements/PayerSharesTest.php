@@ -66,6 +66,7 @@ final class PayerSharesTest extends TestCase
         $this->assertSame([9_999_999_900_000, 100_000], array_map(fn (Money $part) => $part->minor, array_values($parts)));
     }
 
+    /** @param  list<array{int, string}>  $shares */
     #[TestWith([[[1, '99.99']]])]
     #[TestWith([[[1, '60'], [2, '50']]])]
     #[TestWith([[]])]
@@ -75,6 +76,7 @@ final class PayerSharesTest extends TestCase
         PayerShares::of(array_map(fn (array $one) => [$one[0], Percent::of($one[1])], $shares));
     }
 
+    /** @param  list<array{int, string}>  $shares */
     #[TestWith([[[1, '50'], [1, '50']], 'Somebody is named twice as paying. Put their shares together.'])]
     #[TestWith([[[1, '100'], [2, '0']], 'Whoever pays has a share above 0%. Remove those who pay nothing.'])]
     public function test_payers_that_cannot_be(array $shares, string $message): void
