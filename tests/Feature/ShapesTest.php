@@ -9,6 +9,7 @@ use App\Http\Shapes\Input;
 use App\Http\Shapes\Shape;
 use Illuminate\Support\Facades\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
 /** What a request takes in is said once: the rules, the contract and the sample agree. */
@@ -52,6 +53,14 @@ final class ShapesTest extends TestCase
             $this->assertSame(array_keys($part->inputs), array_keys($schemas[$name]['properties']), $name);
             $this->assertSame($part->schema()->required, $schemas[$name]['required'] ?? [], $name);
         }
+    }
+
+    #[TestWith(['documents?page=&partyId=&side=&kind=&state=&bucket=&currency=&from=&to=&q=&format='])]
+    #[TestWith(['payments?page=&partyId=&side=&state=&from=&to='])]
+    #[TestWith(['known/phones?typed=&exceptId='])]
+    public function test_what_an_address_leaves_empty_is_not_asked_for(string $path): void
+    {
+        $this->asAdministrator()->getJson("/api/$path")->assertOk();
     }
 
     /** What JSON may hold and Laravel's own rules let pass: an empty text for a number, a flag, a list. */

@@ -32,6 +32,14 @@ abstract class ShapedRequest extends FormRequest
         return $shapes;
     }
 
+    /** What an address leaves empty is not asked for. */
+    final protected function prepareForValidation(): void
+    {
+        if ($this->isMethod('GET')) {
+            $this->query->replace(array_filter($this->query->all(), fn (mixed $value) => $value !== ''));
+        }
+    }
+
     /** @return array<string, list<mixed>> */
     final public function rules(): array
     {
