@@ -195,19 +195,22 @@ final class BenchCommand extends Command
         }
         // The first two warm up.
         unset($times[-2], $times[-1], $bares[-2], $bares[-1]);
+        [$median, $most] = $this->spread($times);
+        [, $bare] = $this->spread($bares);
+        $this->line(sprintf('%-44s %7.1f ms %7.1f ms %7.2f ms %7.1f×', $name, $median, $most, $bare, $most / max(0.01, $bare)));
+    }
+
+    /**
+     * @param array<int, float> $times
+     *
+     * @return array{float, float, float} the median, the 95th percentile and the longest
+     */
+    private function spread(array $times): array
+    {
         sort($times);
-        sort($bares);
-        $at = (int) floor(0.95 * ($runs - 1));
-        $this->line(
-            sprintf(
-                '%-44s %7.1f ms %7.1f ms %7.2f ms %7.1f×',
-                $name,
-                $times[intdiv($runs, 2)],
-                $times[$at],
-                $bares[$at],
-                $times[$at] / max(0.01, $bares[$at]),
-            ),
-        );
+        $count = count($times);
+
+        return [$times[intdiv($count, 2)] ?? 0.0, $times[(int) floor(0.95 * max(0, $count - 1))] ?? 0.0, $times[$count - 1] ?? 0.0];
     }
 
     /** @param  \Closure(): mixed  $work */
@@ -301,15 +304,14 @@ final class BenchCommand extends Command
         }
         $this->line('import '.number_format($lines).' CSV lines: '.trim($import->getOutput().$import->getErrorOutput()));
         foreach ($waits as $what => $times) {
-            sort($times);
-            $count = count($times);
+            [$median, $most, $longest] = $this->spread($times);
             $this->line(sprintf(
                 '%-44s %7.1f ms %7.1f ms, %.1f ms at the most (%d times)',
                 "  meanwhile, $what",
-                $times[intdiv($count, 2)] ?? 0,
-                $times[(int) floor(0.95 * max(0, $count - 1))] ?? 0,
-                $times[$count - 1] ?? 0,
-                $count,
+                $median,
+                $most,
+                $longest,
+                count($times),
             ));
         }
     }

@@ -44,9 +44,7 @@ trait DuesOfDocument
 
     public function entry(): Entry
     {
-        $due = $this->due_on ?? $this->dated_on;
-
-        return Entry::of($this->id, $this->kind, $this->dated_on, $due, $this->total(), $this->open(), $this->settled_on);
+        return Entry::of($this->id, $this->kind, $this->dated_on, $this->due_on, $this->total(), $this->open(), $this->settled_on);
     }
 
     /** @return list<Entry> what is due on different days as an entry each */

@@ -50,7 +50,7 @@ final class Position extends Model
     /** The party at the other end. */
     public function otherThan(Party $party): Party
     {
-        return $party->isPerson() ? $this->company : $this->person;
+        return $this->person_id === $party->id ? $this->company : $this->person;
     }
 
     /** @return BelongsToMany<ListItem, $this> */

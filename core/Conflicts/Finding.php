@@ -24,11 +24,6 @@ final readonly class Finding
         return new self($degree, $partyId, $way, $role);
     }
 
-    public function isHidden(): bool
-    {
-        return $this->role?->isHidden() === true;
-    }
-
     /**
      * "Tarn & Whitlow — branch of Whitlow Holdings — opposing side in case 2024-007, closed 2025"; of a hidden one only
      * where it is and whom to ask.

@@ -32,9 +32,4 @@ final readonly class PastRole
     {
         return new self($partyId, $engagementId, $role, $kind, $ask);
     }
-
-    public function isHidden(): bool
-    {
-        return $this->ask !== null;
-    }
 }

@@ -21,14 +21,18 @@ final readonly class Entry
     ) {
     }
 
-    /** @throws LedgerRefused when more is open than it comes to, or less than nothing */
-    public static function of(int $id, DocumentKind $kind, Day $date, Day $due, Money $total, Money $open, ?Day $settledOn = null): self
+    /**
+     * @param Day|null $due null for what is due at once
+     *
+     * @throws LedgerRefused when more is open than it comes to, or less than nothing
+     */
+    public static function of(int $id, DocumentKind $kind, Day $date, ?Day $due, Money $total, Money $open, ?Day $settledOn = null): self
     {
         if ($open->isNegative() || $open->minus($total)->minor > 0) {
             throw LedgerRefused::openOutOfRange($open->toText(), $total->toText());
         }
 
-        return new self($id, $kind, $date, $due, $total, $open, $settledOn);
+        return new self($id, $kind, $date, $due ?? $date, $total, $open, $settledOn);
     }
 
     /**

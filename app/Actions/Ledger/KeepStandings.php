@@ -39,13 +39,13 @@ final readonly class KeepStandings
             DB::table('standings')->whereIn('party_id', $ids)->delete();
             DB::table('balances')->whereIn('party_id', $ids)->delete();
             $books = PartyBooks::ofMany($ids, $today);
-            $rows = ['standings' => [], 'balances' => []];
+            $standings = $balances = [];
             foreach (Party::query()->with($hasLimits ? ['clientTerms.listed'] : [])->findMany(array_keys($books)) as $party) {
-                $this->workOut($party, $books[$party->id], $today, $hasLimits, $rows);
+                array_push($standings, ...array_map(fn (Standing $standing) => $this->standing($party, $standing), $books[$party->id]));
+                $balances[] = $this->balance($party, $books[$party->id], $today, $hasLimits);
             }
-            foreach ($rows as $table => $some) {
-                DB::table($table)->insert($some);
-            }
+            DB::table('standings')->insert($standings);
+            DB::table('balances')->insert($balances);
             $after = $this->overLimit($ids);
             // Who crosses the limit lacks something now, or no longer.
             $this->index->gaps([...array_diff($after, $before), ...array_diff($before, $after)]);
@@ -79,28 +79,34 @@ final readonly class KeepStandings
         });
     }
 
+    /** @return array<string, mixed> */
+    private function standing(Party $party, Standing $standing): array
+    {
+        return [
+            'party_id' => $party->id,
+            'side' => $standing->side->value,
+            'currency' => $standing->currency,
+            'open_minor' => $standing->open->minor,
+            'credits_minor' => $standing->credits->minor,
+            'unallocated_minor' => $standing->unallocated->minor,
+            'overdue_minor' => $standing->overdue->minor,
+            'oldest_due_on' => $standing->oldest?->due->toIso(),
+            'days_to_pay_tenths' => $standing->daysToPay?->tenths(),
+            'stale_on' => $standing->staleOn?->toIso(),
+        ];
+    }
+
     /**
      * @param list<Standing> $standings
-     * @param array{standings: list<array<string, mixed>>, balances: list<array<string, mixed>>} $rows by table; what is kept of it is added
+     *
+     * @return array<string, mixed>
      */
-    private function workOut(Party $party, array $standings, Day $today, bool $hasLimits, array &$rows): void
+    private function balance(Party $party, array $standings, Day $today, bool $hasLimits): array
     {
         $rates = Rates::ofOffice();
         $home = ['receivable_minor' => 0, 'payable_minor' => 0, 'overdue_minor' => 0];
         $days = [];
         foreach ($standings as $standing) {
-            $rows['standings'][] = [
-                'party_id' => $party->id,
-                'side' => $standing->side->value,
-                'currency' => $standing->currency,
-                'open_minor' => $standing->open->minor,
-                'credits_minor' => $standing->credits->minor,
-                'unallocated_minor' => $standing->unallocated->minor,
-                'overdue_minor' => $standing->overdue->minor,
-                'oldest_due_on' => $standing->oldest?->due->toIso(),
-                'days_to_pay_tenths' => $standing->daysToPay?->tenths(),
-                'stale_on' => $standing->staleOn?->toIso(),
-            ];
             $inHome = fn (Money $amount) => $rates->orNull($amount, $today)->minor ?? 0;
             $home["{$standing->side->balance()}_minor"] += $inHome($standing->open);
             if ($standing->side === Side::Client) {
@@ -111,7 +117,11 @@ final readonly class KeepStandings
             }
         }
         $count = array_sum(array_column($days, 0));
-        $rows['balances'][] = ['party_id' => $party->id, 'is_in_use' => ! $party->isArchived(), ...$home,
+
+        return [
+            'party_id' => $party->id,
+            'is_in_use' => ! $party->isArchived(),
+            ...$home,
             'days_to_pay_tenths' => $count === 0
                 ? null
                 : intdiv(2 * array_sum(array_map(fn (array $one) => $one[0] * $one[1], $days)) + $count, 2 * $count),

@@ -130,6 +130,14 @@ final readonly class LedgerFilter
         return $this->days() !== null;
     }
 
+    /** Whether the list begins with what is due first. */
+    public function isByDue(): bool
+    {
+        return $this->isByPart()
+            || in_array($this->state(), [ListedState::Open, ListedState::Owed], true)
+            || ($this->wanted['bucket'] ?? '') !== '';
+    }
+
     /** What of each document belongs to the list, where it is only a part: its open amount and its first day. */
     public function partColumns(): string
     {

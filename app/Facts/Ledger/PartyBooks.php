@@ -84,10 +84,10 @@ final class PartyBooks
                 (int) $document->id,
                 $kind,
                 Day::fromIso((string) $document->dated_on),
-                Day::fromIso((string) ($document->due_on ?? $document->dated_on)),
+                self::day($document->due_on),
                 Money::ofMinor((int) $document->total_minor, $currency),
                 Money::ofMinor((int) $document->open_minor, $currency),
-                $document->settled_on === null ? null : Day::fromIso((string) $document->settled_on),
+                self::day($document->settled_on),
             );
             foreach ($entry->inParts($parts[$document->id] ?? []) as $part) {
                 $entries[$document->party_id][$kind->side()->value][$currency][] = $part;
@@ -95,6 +95,11 @@ final class PartyBooks
         }
 
         return $entries;
+    }
+
+    private static function day(mixed $iso): ?Day
+    {
+        return is_string($iso) ? Day::fromIso($iso) : null;
     }
 
     /**

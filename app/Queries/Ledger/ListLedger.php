@@ -43,7 +43,6 @@ final readonly class ListLedger
         $today = $this->clock->today();
         $filter = new LedgerFilter($wanted, $today);
         $documents = Document::query()->tap($filter->documents(...));
-        $isByDue = $filter->isByPart() || in_array($wanted['state'] ?? '', ['open', 'owed'], true) || ($wanted['bucket'] ?? '') !== '';
         $sums = $this->sumsOf($filter, $documents);
         if ($filter->isByPart()) {
             $documents->select('documents.*')->selectRaw($filter->partColumns());
@@ -53,7 +52,7 @@ final readonly class ListLedger
         $rows = $documents
             ->with('party')
             ->when(
-                $isByDue,
+                $filter->isByDue(),
                 fn ($query) => $query->orderBy('next_due_on')->orderBy('id'),
                 fn ($query) => $query->orderByDesc('dated_on')->orderByDesc('id'),
             )

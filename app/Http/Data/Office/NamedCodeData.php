@@ -29,13 +29,9 @@ final readonly class NamedCodeData
      */
     public static function titled(array $cases, ?\Closure $title = null): array
     {
-        return array_map(
-            fn (\BackedEnum $case) => new self(
-                (string) $case->value,
-                $title === null ? ($case instanceof Titled ? $case->title() : (string) $case->value) : $title($case),
-            ),
-            $cases,
-        );
+        $title ??= fn (Titled $case) => $case->title();
+
+        return array_map(fn (\BackedEnum $case) => new self((string) $case->value, $title($case)), $cases);
     }
 
     /**

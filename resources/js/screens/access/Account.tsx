@@ -4,7 +4,7 @@ import { api, ask, type Schemas } from '../../api/client';
 import { forget, tokensQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
-import { Unread } from '../../ui/Unread';
+import { AwaitedSheet } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
 import { MainButton, QuietButton } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -20,11 +20,7 @@ export function Account() {
     const { userName, role } = useSession();
     const { data: tokens, error, refetch } = useQuery(tokensQuery);
     if (tokens === undefined) {
-        return (
-            <Sheet id="sheet" tabIndex={-1} aria-busy={error === null}>
-                {error !== null && <Unread what="Your account" error={error} retry={() => void refetch()} />}
-            </Sheet>
-        );
+        return <AwaitedSheet what="Your account" error={error} retry={() => void refetch()} />;
     }
     return (
         <Sheet id="sheet" tabIndex={-1}>

@@ -4,7 +4,7 @@ import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { directoryQuery } from '../../api/queries';
 import { EmptyDesk } from '../../shared/EmptyDesk';
-import { Unread } from '../../ui/Unread';
+import { AwaitedSheet } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
 import { QuietButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
@@ -88,11 +88,7 @@ export function Directory() {
     };
 
     if (error !== null) {
-        return (
-            <Sheet id="sheet" tabIndex={-1}>
-                <Unread what="The directory" error={error} retry={() => void refetch()} />
-            </Sheet>
-        );
+        return <AwaitedSheet what="The directory" error={error} retry={() => void refetch()} />;
     }
     if (data?.total === 0 && data.archived === 0) {
         return <EmptyDesk />;

@@ -6,7 +6,7 @@ import { forgetLedger, paymentQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { AskWhy } from '../../shared/AskWhy';
 import { titleOf, useTitles } from '../../shared/titles';
-import { Unread } from '../../ui/Unread';
+import { AwaitedSheet } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
@@ -26,11 +26,7 @@ export function PaymentPage() {
     const ways = useTitles('waysToPay');
     useTitle('Payment');
     if (error !== null || data === undefined) {
-        return (
-            <Sheet id="sheet" tabIndex={-1} aria-busy={error === null}>
-                {error !== null && <Unread what="The payment" error={error} retry={() => void refetch()} />}
-            </Sheet>
-        );
+        return <AwaitedSheet what="The payment" error={error} retry={() => void refetch()} />;
     }
     const { row } = data;
     const left = row.unallocated.sign;

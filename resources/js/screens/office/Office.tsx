@@ -6,7 +6,7 @@ import { useTitle } from '../../ui/useTitle';
 import { Sheet } from '../../ui/Page';
 import { ButtonLink } from '../../ui/Button';
 import { Row, Stack, Title } from '../../ui/Text';
-import { Unread } from '../../ui/Unread';
+import { AwaitedSheet } from '../../ui/Unread';
 import { BooksSettings } from './Books';
 import { Lists } from './Lists';
 import { LogoForm } from './LogoForm';
@@ -23,11 +23,7 @@ export function Office() {
     useTitle('Office');
 
     if (!isRead) {
-        return (
-            <Sheet id="sheet" tabIndex={-1} aria-busy={error === null}>
-                {error !== null && <Unread what="The office" error={error} retry={retry} />}
-            </Sheet>
-        );
+        return <AwaitedSheet what="The office" error={error} retry={retry} />;
     }
     return (
         <Sheet id="sheet" tabIndex={-1}>

@@ -6,7 +6,7 @@ import type { Schemas } from '../../api/client';
 import { todayQuery } from '../../api/queries';
 import { EmptyDesk } from '../../shared/EmptyDesk';
 import { documentName, DueText } from '../../shared/DocumentTable';
-import { Unread } from '../../ui/Unread';
+import { AwaitedSheet } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
 import { ReminderLine } from '../../shared/ReminderLine';
 import { momentText } from '../../ui/moment';
@@ -40,11 +40,7 @@ export function Today() {
     useTitle('Today');
 
     if (error !== null && data === undefined) {
-        return (
-            <Sheet id="sheet" tabIndex={-1}>
-                <Unread what="Today" error={error} retry={() => void refetch()} />
-            </Sheet>
-        );
+        return <AwaitedSheet what="Today" error={error} retry={() => void refetch()} />;
     }
     if (data?.everybodys.length === 0) {
         return <EmptyDesk />;

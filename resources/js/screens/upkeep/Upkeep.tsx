@@ -14,7 +14,7 @@ import { PartyLine } from '../../ui/PartyLine';
 import { useSay } from '../../ui/StatusLine';
 import { Heading, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { line, size, space } from '../../ui/tokens';
-import { Unread } from '../../ui/Unread';
+import { AwaitedSheet, Unread } from '../../ui/Unread';
 
 const List = styled.ul`
     width: 100%;
@@ -40,11 +40,7 @@ export function Upkeep() {
     useTitle('Upkeep');
 
     if (!isRead) {
-        return (
-            <Sheet id="sheet" tabIndex={-1} aria-busy={error === null}>
-                {error !== null && <Unread what="What is to be kept up" error={error} retry={retry} />}
-            </Sheet>
-        );
+        return <AwaitedSheet what="What is to be kept up" error={error} retry={retry} />;
     }
     return (
         <Sheet id="sheet" tabIndex={-1}>
