@@ -5,17 +5,20 @@ declare(strict_types=1);
 namespace Tests\Attack;
 
 use App\Actions\Ledger\ImportDocuments;
+use App\Database\ImmediatePdo;
 use App\Models\Document;
 use App\Models\Import;
 use App\Models\Party;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
+use Tests\SumsOfDocuments;
 use Tests\TestCase;
 
 /** Several processes on one database file: saving at once, and being killed in the middle of it. */
 final class SeveralProcessesTest extends TestCase
 {
     use OfficeInAFile;
+    use SumsOfDocuments;
 
     public function test_two_who_save_at_once_never_lose_a_change(): void
     {
@@ -95,6 +98,7 @@ final class SeveralProcessesTest extends TestCase
             // What is staged when it is killed counts nowhere, and is swept when it begins again.
             $this->assertSame($kept, DB::table('document_lines')->whereIn('document_id', Document::query()->select('id'))->count());
             $this->assertSame($kept * 500, (int) DB::table('balances')->sum('receivable_minor'));
+            $this->assertSumsOfDocuments('after a kill');
         }
         if ($kept === 0) {
             $import->update(['state' => 'taking']);
@@ -103,7 +107,40 @@ final class SeveralProcessesTest extends TestCase
         $this->assertSame(1500, Document::query()->count(), 'it begins again as if nothing had been');
         $this->assertSame(1500, DB::table('documents')->count());
         $this->assertSame(1500, DB::table('document_lines')->count());
+        $this->assertSumsOfDocuments('at the end');
         Storage::delete($path);
+    }
+
+    public function test_long_work_lets_everybody_in_who_waits(): void
+    {
+        DB::statement('create table steps (step integer)');
+        $pdo = DB::connection()->getPdo();
+        $this->assertInstanceOf(ImmediatePdo::class, $pdo);
+        $door = $pdo->door();
+        DB::beginTransaction();
+        $process = proc_open([PHP_BINARY, __DIR__.'/long-work.php', $this->database], [1 => ['pipe', 'w'], 2 => STDERR], $pipes);
+        $this->assertIsResource($process);
+        try {
+            for ($wait = 0; $wait < 1000 && ! $door->isAwaited(); $wait++) {
+                usleep(10_000);
+            }
+            $this->assertTrue($door->isAwaited(), 'whoever waits says so');
+            DB::commit();
+            $this->assertSame("at work\n", fgets($pipes[1]));
+            $this->assertFalse($door->isAwaited(), 'who has come in waits no longer');
+            for ($n = 1; $n <= 10; $n++) {
+                $door->wait();
+                $before = DB::table('steps')->count();
+                $passed = DB::transaction(fn () => DB::table('steps')->count()) - $before;
+                $door->leave();
+                // The step at hand, and one that had looked round before somebody came.
+                $this->assertLessThanOrEqual(2, $passed, "the $n. time");
+            }
+            $this->assertTrue(proc_get_status($process)['running'], 'it was at work all the time');
+        } finally {
+            proc_terminate($process, SIGKILL);
+            proc_close($process);
+        }
     }
 
     /** The name, its parts, the version, the log and the index agree, so no save is half there. */

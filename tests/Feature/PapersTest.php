@@ -20,11 +20,14 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Storage;
+use Tests\SumsOfDocuments;
 use Tests\TestCase;
 
 /** What leaves the books on paper, by message and as files; and what is read in. */
 final class PapersTest extends TestCase
 {
+    use SumsOfDocuments;
+
     private Party $client;
 
     protected function setUp(): void
@@ -299,6 +302,7 @@ final class PapersTest extends TestCase
         Artisan::call(ImportCommand::class, ['import' => $import->id, '--take' => true]);
         $this->getJson("/api/imports/{$import->id}")->assertJsonPath('state', 'taken')->assertJsonPath('done', 263);
         $this->assertSame(263, Document::query()->count());
+        $this->assertSumsOfDocuments('with the import');
         $this->getJson("/api/parties/{$this->client->id}")->assertJsonPath('standing.sides.0.open.text', '2,787.80');
         // The same file again: all of it is in the book.
         $again = $this->handIn('invoices.csv', $csv);

@@ -16,6 +16,7 @@ use App\Models\Party;
 use App\Models\Payment;
 use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
+use Tests\SumsOfDocuments;
 use Tests\TestCase;
 
 /**
@@ -24,6 +25,8 @@ use Tests\TestCase;
  */
 final class RandomBooksTest extends TestCase
 {
+    use SumsOfDocuments;
+
     public function test_what_is_kept_over_all_records_is_as_the_core_has_it_after_each_step(): void
     {
         mt_srand(2026);
@@ -85,18 +88,7 @@ final class RandomBooksTest extends TestCase
             return $this->everythingKept();
         });
         $this->assertEquals($anew, $kept, $when);
-        $columns = 'kind, state, currency, is_open, next_due_on, is_in_parts, documents, total_minor, net_minor, open_minor';
-        $sums = 'count(*) as documents, sum(total_minor) as total_minor, sum(net_minor) as net_minor, sum(open_minor) as open_minor';
-        $inParts = 'exists (select 1 from document_dues where document_id = documents.id and rank > 0)';
-        $this->assertEquals(
-            DB::select(
-                "select $columns from (select kind, state, currency, open_minor > 0 as is_open,"
-                ." iif(open_minor > 0, coalesce(next_due_on, ''), '') as next_due_on, $inParts as is_in_parts, $sums"
-                .' from documents group by 1, 2, 3, 4, 5, 6) order by 1, 2, 3, 4, 5, 6',
-            ),
-            DB::select("select $columns from document_sums order by 1, 2, 3, 4, 5, 6"),
-            $when,
-        );
+        $this->assertSumsOfDocuments($when);
     }
 
     /** @return array<string, list<array<string, mixed>>> by table */

@@ -8,6 +8,7 @@ use Almanac\Calendar\Day;
 use Almanac\Finding\Fold;
 use Almanac\Readiness\Readiness;
 use App\Database\Ids;
+use App\Database\LongWork;
 use App\Facts\Finding\RecordLine;
 use App\Facts\Lists\SearchColumn;
 use App\Facts\Lists\SearchedFields;
@@ -98,7 +99,7 @@ final readonly class IndexParties
             DB::statement("INSERT INTO search_spellings (search_spellings) VALUES ('delete-all')");
         });
         Party::query()->select('id')->chunkById(self::CHUNK, function ($parties): void {
-            DB::transaction(fn () => $this->refresh($parties->pluck('id')->all()));
+            LongWork::step(fn () => $this->refresh($parties->pluck('id')->all()));
         });
     }
 
@@ -119,7 +120,7 @@ final readonly class IndexParties
             ->where('stale_on', '<=', $this->clock->today()->toIso())
             ->pluck('party_id');
         foreach (array_chunk(Ids::of($stale), self::FEW) as $some) {
-            DB::transaction(fn () => $this->refresh($some));
+            LongWork::step(fn () => $this->refresh($some));
         }
     }
 

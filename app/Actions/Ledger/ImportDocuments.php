@@ -10,6 +10,7 @@ use Almanac\Interchange\ReadDocument;
 use Almanac\Interchange\UblInvoice;
 use Almanac\Ledger\DocumentState;
 use Almanac\Refusal;
+use App\Database\LongWork;
 use App\Facts\Ledger\MatchParties;
 use App\Facts\Ledger\Rates;
 use App\Models\Document;
@@ -33,7 +34,7 @@ final readonly class ImportDocuments
     /** Problems that are kept and shown; the rest are counted. */
     private const MOST_PROBLEMS = 200;
 
-    private const CHUNK = 100;
+    private const CHUNK = 40;
 
     private const PARTIES = 25;
 
@@ -102,11 +103,13 @@ final readonly class ImportDocuments
             }
             $done = 0;
             foreach (array_chunk($found, self::CHUNK) as $chunk) {
-                DB::transaction(fn () => $this->stage->handle($chunk, $import));
                 $done += count($chunk);
-                $import->update(['taken' => $done]);
+                LongWork::step(function () use ($chunk, $import, $done): void {
+                    $this->stage->handle($chunk, $import);
+                    $import->update(['taken' => $done]);
+                });
             }
-            DB::transaction(fn () => $this->switchOver($import));
+            LongWork::step(fn () => $this->switchOver($import));
         } catch (\Throwable $error) {
             $this->clear($import);
             $import->update(['state' => 'checked', 'taken' => 0, 'failure' => 'Nothing was imported. '.$this->reason($error)]);
@@ -144,8 +147,10 @@ final readonly class ImportDocuments
     {
         $ids = Document::query()->where('import_id', $import->id)->distinct()->orderBy('party_id')->pluck('party_id')->all();
         foreach (array_chunk($ids, self::PARTIES) as $some) {
-            DB::transaction(fn () => $this->standings->refresh(...$some));
-            $import->touch();
+            LongWork::step(function () use ($some, $import): void {
+                $this->standings->refresh(...$some);
+                $import->touch();
+            });
         }
         $import->update(['state' => 'taken', 'taken' => $import->found]);
     }
@@ -154,7 +159,7 @@ final readonly class ImportDocuments
     {
         do {
             $ids = Document::staged($import->id)->limit(self::CHUNK)->pluck('id')->all();
-            DB::transaction(function () use ($ids): void {
+            LongWork::step(function () use ($ids): void {
                 foreach (['document_lines', 'document_dues', 'document_events'] as $table) {
                     DB::table($table)->whereIn('document_id', $ids)->delete();
                 }

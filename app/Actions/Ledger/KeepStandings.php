@@ -10,6 +10,7 @@ use Almanac\Money\Money;
 use Almanac\Terms\Side;
 use App\Actions\Finding\IndexParties;
 use App\Database\Ids;
+use App\Database\LongWork;
 use App\Facts\Ledger\ClientCredit;
 use App\Facts\Ledger\PartyBooks;
 use App\Facts\Ledger\Rates;
@@ -68,14 +69,14 @@ final readonly class KeepStandings
         $stale = DB::table('standings')->where('stale_on', '<=', $this->clock->today()->toIso())->pluck('party_id')->unique();
         // A few at a time: nobody waits for long.
         foreach (array_chunk(Ids::of($stale), self::FEW) as $some) {
-            DB::transaction(fn () => $this->refresh(...$some));
+            LongWork::step(fn () => $this->refresh(...$some));
         }
     }
 
     public function everything(): void
     {
         Party::query()->select('id')->chunkById(self::CHUNK, function ($parties): void {
-            DB::transaction(fn () => $this->refresh(...$parties->pluck('id')->all()));
+            LongWork::step(fn () => $this->refresh(...$parties->pluck('id')->all()));
         });
     }
 
