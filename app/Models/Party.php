@@ -20,7 +20,6 @@ use Illuminate\Database\Eloquent\Collection;
 /**
  * A person or a company.
  *
- * @property int $id
  * @property PartyKind $kind
  * @property int $number the office's own number for the record
  * @property string $prefix
@@ -59,7 +58,6 @@ use Illuminate\Database\Eloquent\Collection;
  * @property int|null $form_file_id
  * @property ReportChoice $report_choice whether what they are paid goes into the tax report
  * @property bool $is_attorney
- * @property \Illuminate\Support\Carbon|null $created_at
  * @property-read Collection<int, Relation> $relationsFrom
  * @property-read Collection<int, Relation> $relationsTo
  * @property-read User|null $owner
@@ -79,12 +77,10 @@ use Illuminate\Database\Eloquent\Collection;
  * @property-read Collection<int, Card> $cards
  * @property-read Balance|null $balance
  */
-final class Party extends Model
+final class Party extends SubjectModel
 {
     use BooksOfParty;
     use SectionsOfParty;
-
-    public $incrementing = false;
 
     protected $guarded = [];
 
@@ -141,13 +137,9 @@ final class Party extends Model
         ];
     }
 
-    protected static function booted(): void
+    public static function subjectKind(): SubjectKind
     {
-        // It has the number of the subject that it is.
-        self::creating(function (self $party): void {
-            $party->id ??= Subject::query()->create(['kind' => SubjectKind::Party])->id;
-        });
-        self::deleted(fn (self $party) => Subject::query()->whereKey($party->id)->delete());
+        return SubjectKind::Party;
     }
 
     public function isPerson(): bool

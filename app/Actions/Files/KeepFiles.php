@@ -13,6 +13,7 @@ use Almanac\Records\SectionName;
 use App\Actions\Finding\IndexParties;
 use App\Actions\Records\ChangeSections;
 use App\Actions\Records\LogChanges;
+use App\Actions\Records\SectionOf;
 use App\Actions\Records\TaxNumbersSection;
 use App\Actions\Reminders\KeepReminders;
 use App\Models\File;
@@ -112,7 +113,7 @@ final readonly class KeepFiles
             $file->expires_on = null;
             $this->reminders->ofExpiry($file, $by);
             // It may be the form that the tax numbers were read from.
-            $this->change->around([[$this->taxNumbers, $file->party]], $by, fn () => $file->delete() && $file->party->refresh());
+            $this->change->around([SectionOf::party($this->taxNumbers, $file->party)], $by, fn () => $file->delete() && $file->party->refresh());
             $this->write($file->party, $told, '', $by);
         });
         $this->letGo($file->sha256);

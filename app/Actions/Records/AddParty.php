@@ -141,9 +141,9 @@ final readonly class AddParty
     private function tie(Party $person, Party $company, string $title, User $by): void
     {
         $touched = [
-            [$this->positions, $person],
+            SectionOf::party($this->positions, $person),
             ...$this->positions->neighbours($person, ['positions' => [['partyId' => $company->id]]]),
-            [$this->addresses, $person],
+            SectionOf::party($this->addresses, $person),
         ];
         $this->change->around($touched, $by, function () use ($person, $company, $title): void {
             Position::query()->create([

@@ -7,7 +7,6 @@ namespace App\Actions\Records;
 use Almanac\Records\Difference;
 use Almanac\Records\LoggedFact;
 use App\Facts\Records\SectionVersions;
-use App\Models\Party;
 use App\Models\SectionState;
 use App\Models\User;
 use App\Time\Clock;
@@ -24,7 +23,7 @@ final readonly class ChangeSections
     }
 
     /**
-     * @param list<array{Section, Party}> $touched the one that is saved first
+     * @param list<SectionOf> $touched the one that is saved first
      * @param \Closure(array<string, LoggedFact>): mixed $change is given the facts of the first as they were
      * @param int|null $causeId the state that this belongs to; without it, the first that changes is the cause of the others
      *
@@ -37,26 +36,27 @@ final readonly class ChangeSections
         $change($before[0][0] ?? []);
         $after = self::read($touched);
         $changed = [];
-        foreach ($touched as $at => [$section, $party]) {
+        foreach ($touched as $at => $section) {
             [$factsBefore, $stateBefore] = $before[$at];
             [$facts, $state] = $after[$at];
             $differences = Difference::between($factsBefore, $facts);
             if ($differences === [] && $state === $stateBefore) {
                 continue;
             }
-            $this->log->handle($party, $section->name(), $differences, $by);
-            $this->keepFirst($section, $party, $stateBefore);
+            $subject = $section->subject;
+            $this->log->handle($subject, $section->name, $differences, $by);
+            $this->keepFirst($section, $stateBefore);
             $kept = (new SectionState([
-                'subject_id' => $party->id,
-                'section' => $section->name()->value,
-                'version' => SectionVersions::advance($party, $section->name()),
+                'subject_id' => $subject->id,
+                'section' => $section->name->value,
+                'version' => SectionVersions::advance($subject, $section->name),
                 'cause_id' => $causeId,
                 'user_id' => $by->id,
                 'at' => $this->clock->now(),
             ]))->setState($state, $section->isPrivate($state));
             $kept->save();
             $causeId ??= $kept->id;
-            $changed[] = $party->id;
+            $changed[] = $subject->id;
         }
 
         return new Changed($changed === [] ? null : $causeId, array_values(array_unique($changed)));
@@ -67,12 +67,13 @@ final readonly class ChangeSections
      *
      * @param array<string, mixed> $state
      */
-    private function keepFirst(Section $section, Party $party, array $state): void
+    private function keepFirst(SectionOf $section, array $state): void
     {
-        $key = ['subject_id' => $party->id, 'section' => $section->name()->value];
+        $subject = $section->subject;
+        $key = ['subject_id' => $subject->id, 'section' => $section->name->value];
         if (SectionState::query()->where($key)->doesntExist()) {
             (new SectionState(
-                $key + ['version' => SectionVersions::of($party, $section->name()), 'at' => $party->created_at ?? $this->clock->now()],
+                $key + ['version' => SectionVersions::of($subject, $section->name), 'at' => $subject->created_at ?? $this->clock->now()],
             ))
                 ->setState($state, $section->isPrivate($state))
                 ->save();
@@ -80,22 +81,22 @@ final readonly class ChangeSections
     }
 
     /**
-     * @param list<array{Section, Party}> $touched
+     * @param list<SectionOf> $touched
      *
-     * @return list<array{Section, Party}> each once
+     * @return list<SectionOf> each once
      */
     private static function once(array $touched): array
     {
         $once = [];
         foreach ($touched as $one) {
-            $once[$one[0]->name()->value.' '.$one[1]->id] ??= $one;
+            $once[$one->name->value.' '.$one->subject->id] ??= $one;
         }
 
         return array_values($once);
     }
 
     /**
-     * @param list<array{Section, Party}> $touched
+     * @param list<SectionOf> $touched
      *
      * @return list<array{array<string, LoggedFact>, array<string, mixed>}> the facts and the state of each
      */
@@ -103,14 +104,14 @@ final readonly class ChangeSections
     {
         $groups = [];
         foreach ($touched as $at => $one) {
-            $groups[$one[0]->name()->value][$at] = $one;
+            $groups[$one->name->value.' '.$one->subject::class][$at] = $one;
         }
         $read = [];
         foreach ($groups as $group) {
-            $section = array_values($group)[0][0];
-            (new Collection(array_column($group, 1)))->each(fn (Party $party) => $party->unsetRelations())->load($section->reads());
-            foreach ($group as $at => [$section, $party]) {
-                $read[$at] = [$section->facts($party), $section->state($party)];
+            $subjects = array_map(fn (SectionOf $one) => $one->subject->unsetRelations(), $group);
+            (new Collection($subjects))->load(array_values($group)[0]->reads);
+            foreach ($group as $at => $section) {
+                $read[$at] = [$section->facts(), $section->state()];
             }
         }
         ksort($read);

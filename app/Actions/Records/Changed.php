@@ -9,9 +9,9 @@ final readonly class Changed
 {
     /**
      * @param int|null $causeId the state that those of the others name as their cause; null when nothing is different
-     * @param list<int> $partyIds whose sections are different
+     * @param list<int> $subjectIds whose sections are different
      */
-    public function __construct(public ?int $causeId, public array $partyIds)
+    public function __construct(public ?int $causeId, public array $subjectIds)
     {
     }
 }

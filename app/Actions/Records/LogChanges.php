@@ -7,11 +7,11 @@ namespace App\Actions\Records;
 use Almanac\Records\Difference;
 use Almanac\Records\SectionName;
 use App\Models\Change;
-use App\Models\Party;
+use App\Models\SubjectModel;
 use App\Models\User;
 use App\Time\Clock;
 
-/** Writes to the change log of a record. Runs inside the transaction of the change. */
+/** Writes to the change log of a subject. Runs inside the transaction of the change. */
 final readonly class LogChanges
 {
     public function __construct(private Clock $clock)
@@ -19,12 +19,12 @@ final readonly class LogChanges
     }
 
     /** @param  list<Difference>  $differences */
-    public function handle(Party $party, SectionName $section, array $differences, User $by): void
+    public function handle(SubjectModel $subject, SectionName $section, array $differences, User $by): void
     {
         $at = $this->clock->now();
         foreach ($differences as $difference) {
             Change::query()->create([
-                'subject_id' => $party->id,
+                'subject_id' => $subject->id,
                 'section' => $section->value,
                 'key' => $difference->key,
                 'label' => $difference->label,

@@ -58,7 +58,7 @@ final readonly class MoveAddress
             $address->setPostal($postal);
             $address->save();
             $movers = $this->whoMoves($use, $input['everybody'], $since);
-            $this->change->around(array_map(fn (AddressUse $one) => [$this->section, $one->party], $movers), $by, function () use (
+            $this->change->around(array_map(fn (AddressUse $one) => SectionOf::party($this->section, $one->party), $movers), $by, function () use (
                 $movers,
                 $address,
                 $since,

@@ -90,7 +90,7 @@ final readonly class PositionsSection implements Section
         $colleagues = $party->isPerson() ? Position::query()->whereIn('company_id', $others)->pluck('person_id')->all() : [];
 
         return array_values(Party::query()->whereKeyNot($party->id)->whereKey([...$others, ...$colleagues])->get()
-            ->map(fn (Party $other) => [$this, $other])->all());
+            ->map(fn (Party $other) => SectionOf::party($this, $other))->all());
     }
 
     public function write(Party $party, array $input): void

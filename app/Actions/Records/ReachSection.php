@@ -74,7 +74,7 @@ final readonly class ReachSection implements Section
         $own = ContactPoint::query()->select('id')->where('party_id', $party->id);
 
         return array_values(Party::query()->whereIn('id', ContactPoint::query()->select('party_id')->whereIn('same_as_id', $own))->get()
-            ->map(fn (Party $other) => [$this, $other])->all());
+            ->map(fn (Party $other) => SectionOf::party($this, $other))->all());
     }
 
     public function write(Party $party, array $input): void

@@ -60,12 +60,12 @@ final readonly class ReplacePerson
         DB::transaction(function () use ($position, $successor, $since, $input, $by): void {
             $colleagues = Party::query()->whereKey($position->company->staffPositions()->pluck('person_id'))->get();
             $this->change->around([
-                [$this->positions, $position->company],
-                [$this->positions, $position->person],
-                [$this->positions, $successor],
-                [$this->reach, $position->person],
-                [$this->reach, $successor],
-                ...$colleagues->map(fn (Party $one) => [$this->positions, $one])->all(),
+                SectionOf::party($this->positions, $position->company),
+                SectionOf::party($this->positions, $position->person),
+                SectionOf::party($this->positions, $successor),
+                SectionOf::party($this->reach, $position->person),
+                SectionOf::party($this->reach, $successor),
+                ...$colleagues->map(fn (Party $one) => SectionOf::party($this->positions, $one))->all(),
             ], $by, function () use ($position, $successor, $since, $input): void {
                 $this->follow($position, $successor, $since);
                 $this->handOver($position->person, $successor, $input['contactPointIds']);

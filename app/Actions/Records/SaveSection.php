@@ -5,10 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Records\ArchivedRecord;
-use Almanac\Records\Difference;
-use Almanac\Records\LoggedFact;
 use App\Actions\Ledger\TakeNewDetails;
-use App\Facts\Records\SectionVersions;
 use App\Models\Party;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -17,7 +14,7 @@ use Illuminate\Validation\ValidationException;
 /** Saves one section of a record: all of it or nothing, never over somebody else's change, and logged. */
 final readonly class SaveSection
 {
-    public function __construct(private ChangeSections $change, private SectionEffects $effects, private TakeNewDetails $take)
+    public function __construct(private KeepSection $keep, private SectionEffects $effects, private TakeNewDetails $take)
     {
     }
 
@@ -36,16 +33,8 @@ final readonly class SaveSection
     {
         $state = DB::transaction(function () use ($section, $party, $input, $version, $by, $following): ?int {
             $party->refresh();
-            $party->assertInUse();
-            $kept = SectionVersions::of($party, $section->name());
-            $touched = [[$section, $party], ...$section->neighbours($party, $input)];
-            $changed = $this->change->around($touched, $by, function (array $theirs) use ($section, $party, $input, $version, $kept): void {
-                $section->write($party, $input);
-                if ($kept !== $version) {
-                    throw $this->stale($section, $party, $theirs, $kept);
-                }
-            });
-            $this->effects->handle($section->name(), $party, $changed->partyIds, $by);
+            $changed = $this->keep->save(SectionOf::party($section, $party), $section->neighbours($party, $input), $input, $version, $by);
+            $this->effects->handle($section->name(), $party, $changed->subjectIds, $by);
             if ($following !== null) {
                 $this->take->handle($party, $following->documentIds, $following->withTerms, $by);
             }
@@ -55,13 +44,5 @@ final readonly class SaveSection
         $party->refresh();
 
         return $state;
-    }
-
-    /** @param  array<string, LoggedFact>  $theirs */
-    private function stale(Section $section, Party $party, array $theirs, int $kept): StaleSection
-    {
-        $party->unsetRelations()->load($section->reads());
-
-        return StaleSection::of($section->name(), $party, $kept, Difference::between($theirs, $section->facts($party)));
     }
 }

@@ -49,7 +49,7 @@ interface Section
      *
      * @param array<string, mixed> $input what is about to be written
      *
-     * @return list<array{Section, Party}>
+     * @return list<SectionOf>
      */
     public function neighbours(Party $party, array $input): array;
 

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Records\SectionName;
+use App\Models\Party;
+use App\Models\SectionState;
+use App\Models\SubjectModel;
 
 /** The sections of a record that are saved as one, by name. */
 final readonly class Sections
@@ -41,6 +44,16 @@ final readonly class Sections
     public function named(SectionName $name): ?Section
     {
         return $this->byName[$name->value] ?? null;
+    }
+
+    /** The section that a state is kept of; null when it is of none that is saved as one. */
+    public function kept(SectionState $state, SubjectModel $near): ?SectionOf
+    {
+        $name = SectionName::from($state->section);
+        $subject = $state->subject_id === $near->id ? $near : Party::query()->find($state->subject_id);
+        $section = $this->named($name);
+
+        return $section !== null && $subject instanceof Party ? SectionOf::party($section, $subject) : null;
     }
 
     /** @return list<Section> */

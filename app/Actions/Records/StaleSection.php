@@ -7,7 +7,7 @@ namespace App\Actions\Records;
 use Almanac\Records\Difference;
 use Almanac\Records\SectionName;
 use App\Models\Change;
-use App\Models\Party;
+use App\Models\SubjectModel;
 
 /** Somebody else saved the section since it was opened. Nothing was written. */
 final class StaleSection extends \RuntimeException
@@ -27,10 +27,10 @@ final class StaleSection extends \RuntimeException
     }
 
     /** @param  list<Difference>  $differences */
-    public static function of(SectionName $section, Party $party, int $version, array $differences): self
+    public static function of(SectionName $section, SubjectModel $subject, int $version, array $differences): self
     {
         $last = Change::query()->with('user')
-            ->where('subject_id', $party->id)
+            ->where('subject_id', $subject->id)
             ->where('section', $section->value)
             ->latest('id')->first();
 

@@ -47,7 +47,7 @@ final readonly class TakeOver
         }
         $own = $party->addressUses()->get();
         if (! $own->contains('address_id', $use->address_id)) {
-            $this->change->around([[$this->addresses, $party]], $by, fn () => $party->addressUses()->create([
+            $this->change->around([SectionOf::party($this->addresses, $party)], $by, fn () => $party->addressUses()->create([
                 'address_id' => $use->address_id, 'uses' => $use->uses->all(), 'is_primary' => $own->isEmpty(), 'rank' => $own->count(),
             ]), $causeId);
             $this->index->withNeighbours($party);
@@ -66,7 +66,7 @@ final readonly class TakeOver
             throw SharingRefused::noPhone($from->display_name);
         $own = $party->contactPoints()->get();
         if (! $own->contains('value', $phone->value)) {
-            $this->change->around([[$this->reach, $party]], $by, fn () => $phone->replicate()->fill([
+            $this->change->around([SectionOf::party($this->reach, $party)], $by, fn () => $phone->replicate()->fill([
                 'party_id' => $party->id,
                 'uses' => [],
                 'address_use_id' => null,

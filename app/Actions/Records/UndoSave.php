@@ -7,9 +7,7 @@ namespace App\Actions\Records;
 use Almanac\Records\ArchivedRecord;
 use Almanac\Records\SectionName;
 use App\Actions\Ledger\TakeNewDetails;
-use App\Facts\Records\SectionVersions;
 use App\Models\Party;
-use App\Models\SectionState;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -20,12 +18,8 @@ use Illuminate\Validation\ValidationException;
  */
 final readonly class UndoSave
 {
-    public function __construct(
-        private Sections $sections,
-        private ChangeSections $change,
-        private SectionEffects $effects,
-        private TakeNewDetails $take,
-    ) {
+    public function __construct(private KeepSection $keep, private SectionEffects $effects, private TakeNewDetails $take)
+    {
     }
 
     /**
@@ -40,46 +34,16 @@ final readonly class UndoSave
     {
         DB::transaction(function () use ($party, $name, $version, $by, $following): void {
             $party->refresh();
-            $party->assertInUse();
-            $saved = SectionState::query()->where('subject_id', $party->id)->where('section', $name->value)->where('version', $version)
-                ->whereNull('cause_id')->first() ?? throw $this->stale($name, $party);
-            $undone = [];
-            foreach ([$saved, ...SectionState::query()->where('cause_id', $saved->id)->orderBy('id')->get()] as $state) {
-                $section = $this->sections->named(SectionName::from($state->section));
-                $whose = $state->subject_id === $party->id ? $party : Party::query()->findOrFail($state->subject_id);
-                $former = $state->former();
-                if ($section === null || $former === null || SectionVersions::of($whose, $section->name()) !== $state->version) {
-                    throw $this->stale($section?->name() ?? $name, $whose);
+            [$changed, $undone] = $this->keep->undo($party, $name, $version, $by);
+            foreach ($undone as $section) {
+                if ($section->subject instanceof Party) {
+                    $this->effects->handle($section->name, $section->subject, $section->name === $name ? $changed->subjectIds : [], $by);
                 }
-                $undone[] = [$section, $whose, $former->state];
-            }
-            $changed = $this->change->around(
-                array_map(fn (array $one) => [$one[0], $one[1]], $undone),
-                $by,
-                fn () => array_map($this->restore(...), $undone),
-            );
-            foreach ($undone as [$section, $whose]) {
-                $this->effects->handle($section->name(), $whose, $section->name() === $name ? $changed->partyIds : [], $by);
             }
             if ($following !== null) {
                 $this->take->handle($party, $following->documentIds, $following->withTerms, $by);
             }
         });
         $party->refresh();
-    }
-
-    /** @param  array{Section, Party, array<string, mixed>}  $one */
-    private function restore(array $one): void
-    {
-        [$section, $party, $former] = $one;
-        $party->unsetRelations()->load($section->reads());
-        if ($section->state($party) !== $former) {
-            $section->write($party, ['isRestored' => true] + $former);
-        }
-    }
-
-    private function stale(SectionName $section, Party $party): StaleSection
-    {
-        return StaleSection::of($section, $party, SectionVersions::of($party, $section), []);
     }
 }
