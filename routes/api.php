@@ -7,6 +7,9 @@ use App\Http\Controllers\Access\AccountController;
 use App\Http\Controllers\Access\SessionController;
 use App\Http\Controllers\Banking\BankController;
 use App\Http\Controllers\Books\BooksController;
+use App\Http\Controllers\Engagements\EngagementKindsController;
+use App\Http\Controllers\Engagements\EngagementsController;
+use App\Http\Controllers\Engagements\EngagementSectionsController;
 use App\Http\Controllers\Files\FilesController;
 use App\Http\Controllers\Finding\FindController;
 use App\Http\Controllers\Ledger\DocumentsController;
@@ -65,6 +68,11 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('known/addresses', [KnownController::class, 'addresses']);
     Route::get('known/phones', [KnownController::class, 'phones']);
     Route::get('known/emails', [KnownController::class, 'emails']);
+    Route::get('engagement-kinds', [EngagementKindsController::class, 'index']);
+    Route::get('engagements', [EngagementsController::class, 'index']);
+    Route::get('engagements/{engagement}', [EngagementsController::class, 'show'])->whereNumber('engagement');
+    Route::get('engagements/{engagement}/changes', [EngagementsController::class, 'changes'])->whereNumber('engagement');
+    Route::get('parties/{party}/engagements', [EngagementsController::class, 'ofRecord'])->whereNumber('party');
     Route::get('parties', [PartyController::class, 'index']);
     Route::get('parties/{party}', [PartyController::class, 'show'])->whereNumber('party');
     Route::get('parties/{party}/addresses', [AddressController::class, 'apart'])->whereNumber('party');
@@ -109,6 +117,8 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::get('terms', [TermsController::class, 'index']);
         Route::post('terms', [TermsController::class, 'add']);
         Route::put('terms/{terms}', [TermsController::class, 'change'])->whereNumber('terms');
+        Route::post('engagement-kinds', [EngagementKindsController::class, 'add']);
+        Route::put('engagement-kinds/{kind}', [EngagementKindsController::class, 'change'])->whereNumber('kind');
         Route::get('sheets', [SheetsController::class, 'index']);
         Route::post('sheets', [SheetsController::class, 'add']);
         Route::put('books', [BooksController::class, 'settings']);
@@ -150,6 +160,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::delete('documents/{document}', [DocumentsController::class, 'void'])->whereNumber('document');
         Route::prefix('documents/{document}')->whereNumber('document')->group(function (): void {
             Route::post('issue', [DocumentsController::class, 'issue']);
+            Route::put('engagement', [DocumentsController::class, 'forEngagement']);
             Route::post('next', [DocumentsController::class, 'next']);
             Route::post('revise', [DocumentsController::class, 'revise']);
             Route::post('copy', [DocumentsController::class, 'copy']);
@@ -158,6 +169,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
             Route::post('send', [PaperController::class, 'send']);
         });
         Route::post('payments/{payment}/allocations', [PaymentsController::class, 'use'])->whereNumber('payment');
+        Route::put('payments/{payment}/engagement', [PaymentsController::class, 'forEngagement'])->whereNumber('payment');
         Route::delete('payments/{payment}', [PaymentsController::class, 'void'])->whereNumber('payment');
         Route::delete('allocations/{allocation}', [PaymentsController::class, 'takeBack'])->whereNumber('allocation');
         Route::post('imports', [ImportsController::class, 'add']);
@@ -165,6 +177,21 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::delete('imports/{import}', [ImportsController::class, 'forget'])->whereNumber('import');
         Route::put('files/{file}', [FilesController::class, 'change'])->whereNumber('file');
         Route::delete('files/{file}', [FilesController::class, 'remove'])->whereNumber('file');
+        Route::post('engagements', [EngagementsController::class, 'store']);
+        Route::prefix('engagements/{engagement}')->whereNumber(['engagement', 'move', 'inRole'])->scopeBindings()->group(function (): void {
+            Route::delete('/', [EngagementsController::class, 'destroy']);
+            Route::put('archive', [EngagementsController::class, 'archive']);
+            Route::delete('archive', [EngagementsController::class, 'restore']);
+            Route::put('head', [EngagementSectionsController::class, 'head']);
+            Route::put('parties', [EngagementSectionsController::class, 'parties']);
+            Route::put('site', [EngagementSectionsController::class, 'site']);
+            Route::put('links', [EngagementSectionsController::class, 'links']);
+            Route::put('details', [EngagementSectionsController::class, 'details']);
+            Route::post('sections/{section}/undo', [EngagementSectionsController::class, 'undo']);
+            Route::post('moves', [EngagementSectionsController::class, 'move']);
+            Route::delete('moves/{move}', [EngagementSectionsController::class, 'takeBack']);
+            Route::post('parties/{inRole}/replace', [EngagementSectionsController::class, 'replace']);
+        });
         Route::prefix('parties/{party}')->whereNumber('party')->scopeBindings()->group(function (): void {
             Route::delete('/', [ArchiveController::class, 'destroy']);
             Route::post('reminders', [RemindersController::class, 'add']);

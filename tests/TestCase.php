@@ -244,7 +244,7 @@ abstract class TestCase extends LaravelTestCase
     protected function demo(): void
     {
         DB::statement('pragma defer_foreign_keys = on');
-        foreach (['acts', 'payment_terms', 'users', 'offices'] as $table) {
+        foreach (['engagement_oppositions', 'engagement_roles', 'engagement_stages', 'engagement_kinds', 'acts', 'payment_terms', 'users', 'offices'] as $table) {
             DB::table($table)->delete();
         }
         Once::flush();

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property PartyKind|null $party_kind null for people and companies alike
  * @property int|null $type_id only for records of that type
+ * @property int|null $engagement_kind_id only for cases or projects of that kind
  * @property int $rank
  * @property bool $is_retired
  * @property-read Collection<int, DetailField> $fields
@@ -25,7 +26,7 @@ final class DetailSheet extends Model
 {
     protected $guarded = [];
 
-    protected $attributes = ['party_kind' => null, 'type_id' => null, 'is_retired' => false];
+    protected $attributes = ['party_kind' => null, 'type_id' => null, 'engagement_kind_id' => null, 'is_retired' => false];
 
     protected function casts(): array
     {
@@ -36,8 +37,14 @@ final class DetailSheet extends Model
     public function appliesTo(PartyKind $kind, array $typeIds): bool
     {
         return ! $this->is_retired
+            && $this->engagement_kind_id === null
             && ($this->party_kind === null || $this->party_kind === $kind)
             && ($this->type_id === null || in_array($this->type_id, $typeIds, true));
+    }
+
+    public function appliesToKind(int $engagementKindId): bool
+    {
+        return ! $this->is_retired && $this->engagement_kind_id === $engagementKindId;
     }
 
     /** @return HasMany<DetailField, $this> */

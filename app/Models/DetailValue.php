@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\Crypt;
  * What a record holds in a field of a detail sheet; a secret is encrypted.
  *
  * @property int $id
- * @property int $party_id
+ * @property int $subject_id
  * @property int $field_id
  * @property string $value as the core keeps it; see text()
  * @property int|float|string|null $sort as Value::toSort() gives it

@@ -49,7 +49,9 @@ use Illuminate\Support\Carbon;
  * @property int $version
  * @property int $user_id
  * @property int|null $import_id
+ * @property int|null $engagement_id the case or the project that it is for
  * @property-read Party $party
+ * @property-read Engagement|null $engagement
  * @property-read User $user
  * @property-read Document|null $source
  * @property-read Document|null $replaces
@@ -87,6 +89,7 @@ final class Document extends Model
         'valid_until' => null,
         'revision' => 1,
         'replaces_id' => null,
+        'engagement_id' => null,
     ];
 
     protected function casts(): array
@@ -169,6 +172,12 @@ final class Document extends Model
     public function scopeIssued(Builder $query): void
     {
         $query->whereIn('state', DocumentState::counted());
+    }
+
+    /** @return BelongsTo<Engagement, $this> none where whoever reads may not see it */
+    public function engagement(): BelongsTo
+    {
+        return $this->belongsTo(Engagement::class);
     }
 
     /** @return BelongsTo<Party, $this> */

@@ -30,8 +30,10 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property-read BankDetail|null $bankDetail
  * @property bool $is_void
  * @property string $void_reason
+ * @property int|null $engagement_id the case or the project that it is for
  * @property int $user_id
  * @property-read Party $party
+ * @property-read Engagement|null $engagement
  * @property-read User $user
  * @property-read Collection<int, Allocation> $allocations
  */
@@ -39,7 +41,7 @@ final class Payment extends Model
 {
     protected $guarded = [];
 
-    protected $attributes = ['reference' => '', 'account_number' => '', 'is_void' => false, 'void_reason' => ''];
+    protected $attributes = ['reference' => '', 'account_number' => '', 'engagement_id' => null, 'is_void' => false, 'void_reason' => ''];
 
     protected function casts(): array
     {
@@ -54,6 +56,12 @@ final class Payment extends Model
     public function unallocated(): Money
     {
         return Money::ofMinor($this->unallocated_minor, $this->currency);
+    }
+
+    /** @return BelongsTo<Engagement, $this> none where whoever reads may not see it */
+    public function engagement(): BelongsTo
+    {
+        return $this->belongsTo(Engagement::class);
     }
 
     /** @return BelongsTo<Party, $this> */

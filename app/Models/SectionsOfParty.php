@@ -151,7 +151,7 @@ trait SectionsOfParty
     /** @return HasMany<DetailValue, $this> */
     public function detailValues(): HasMany
     {
-        return $this->hasMany(DetailValue::class);
+        return $this->hasMany(DetailValue::class, 'subject_id');
     }
 
     /** @return BelongsTo<User, $this> */

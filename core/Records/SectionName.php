@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Almanac\Records;
 
-/** The parts of a record, as the change log tells them apart. */
+/** The parts of a record, and of a case or a project, as the change log tells them apart. */
 enum SectionName: string
 {
     case Identity = 'identity';
@@ -23,8 +23,13 @@ enum SectionName: string
     case Reminders = 'reminders';
     case Cautions = 'cautions';
     case Log = 'log';
+    case Engagement = 'engagement';
+    case Stage = 'stage';
+    case Parties = 'parties';
+    case Site = 'site';
+    case Links = 'links';
 
-    /** As it is headed on the record page. */
+    /** As it is headed on the page. */
     public function title(): string
     {
         return match ($this) {
@@ -44,6 +49,11 @@ enum SectionName: string
             self::Reminders => 'Reminders',
             self::Cautions => 'Cautions',
             self::Log => 'Log',
+            self::Engagement => 'Title and terms',
+            self::Stage => 'Stage',
+            self::Parties => 'Parties',
+            self::Site => 'Site',
+            self::Links => 'Linked',
         };
     }
 }

@@ -8,4 +8,5 @@ namespace Almanac\Records;
 enum SubjectKind: string
 {
     case Party = 'party';
+    case Engagement = 'engagement';
 }

@@ -37,12 +37,12 @@ return new class extends Migration
 
         Schema::create('detail_values', function (Blueprint $table): void {
             $table->id();
-            $table->foreignId('party_id')->constrained();
+            $table->foreignId('subject_id')->constrained();
             $table->foreignId('field_id')->constrained('detail_fields');
             // Encrypted where the field is secret.
             $table->text('value');
             $table->timestamps();
-            $table->unique(['party_id', 'field_id']);
+            $table->unique(['subject_id', 'field_id']);
         });
         // A number as a number, whatever else as it is: a day, a text.
         DB::statement('ALTER TABLE detail_values ADD COLUMN sort NUMERIC');

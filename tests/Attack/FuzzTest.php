@@ -8,6 +8,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Feature\BeginsEngagements;
 use Tests\TestCase;
 
 /**
@@ -16,6 +17,10 @@ use Tests\TestCase;
  */
 final class FuzzTest extends TestCase
 {
+    use BeginsEngagements;
+
+    private int $engagementId = 1;
+
     private const ROUNDS = 14;
 
     private const MOST_DEPTH = 6;
@@ -90,6 +95,7 @@ final class FuzzTest extends TestCase
         $this->saveSection($company, 'addresses', ['addresses' => [$this->address()]])->assertOk();
         $this->issued($company, 'invoice', '100');
         $this->pay($company, '10', [1 => '10'])->assertCreated();
+        $this->engagementId = $this->begin('case', 'Reported', 'Flood', ['parties' => [$this->inRole($company, $this->roleId('case', 'insured'))]])->id;
     }
 
     /** @param  array<string, mixed>  $operation */
@@ -102,7 +108,9 @@ final class FuzzTest extends TestCase
             }
         }
 
-        return preg_replace('/\{\w+\}/', $round % 5 === 4 ? '99999' : '1', $path).($query === [] ? '' : '?'.http_build_query($query));
+        $ids = $round % 5 === 4 ? ['99999', '99999'] : [(string) $this->engagementId, '1'];
+
+        return preg_replace(['/\{engagement\}/', '/\{\w+\}/'], $ids, $path).($query === [] ? '' : '?'.http_build_query($query));
     }
 
     /**

@@ -9,6 +9,7 @@ use App\Console\ImportCommand;
 use App\Models\Allocation;
 use App\Models\BankDetail;
 use App\Models\Document;
+use App\Models\Engagement;
 use App\Models\Import;
 use App\Models\LedgerAccount;
 use App\Models\Party;
@@ -19,11 +20,13 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
+use Tests\Feature\BeginsEngagements;
 use Tests\TestCase;
 
 /** Whatever is decided has one winner, however many decide at once; and a write that is sent five times with one key is done once. */
 final class RacesTest extends TestCase
 {
+    use BeginsEngagements;
     use ServedOffice;
 
     public function test_every_post_of_the_contract_five_times_with_one_key_is_done_once(): void
@@ -357,6 +360,65 @@ final class RacesTest extends TestCase
         ])->assertOk();
     }
 
+    public function test_a_case_is_moved_on_once_and_somebody_follows_in_a_role_once(): void
+    {
+        $people = array_map(fn (int $n) => $this->addPerson('Ada', "Finch $n"), range(1, 11));
+        $case = $this->begin('case', 'Reported', 'Flood', ['parties' => [$this->inRole($people[0], $this->roleId('case', 'adjuster'))]]);
+        $path = "/api/engagements/{$case->id}";
+        $move = ['fromId' => $case->stage_id, 'on' => '', 'reason' => 'x', 'isSure' => false];
+        $answers = $this->atOnce(array_map(
+            fn (int $n): array => ['POST', "$path/moves", $move + ['stageId' => $this->stageId('case', $n % 2 === 0 ? 'Under review' : 'Declined')]],
+            range(1, 10),
+        ));
+        $this->assertSame([200 => 1, 422 => 9], $this->counted($answers));
+        $row = $case->parties()->sole()->id;
+        $answers = $this->atOnce(array_map(
+            fn (int $n): array => ['POST', "$path/parties/$row/replace", ['partyId' => $people[$n]->id, 'from' => '']],
+            range(1, 10),
+        ));
+        $this->assertSame([200 => 1, 422 => 9], $this->counted($answers));
+        $begun = ['kindId' => $case->kind_id, 'stageId' => $this->stageId('case', 'Reported'), 'begunOn' => '', 'parties' => []] + $this->headed('Twenty');
+        $this->assertSame([201 => 20], $this->race(20, 'POST', '/api/engagements', $begun));
+        $numbers = Engagement::query()->orderBy('number')->pluck('number')->all();
+        $this->assertSame(array_map(fn (int $n) => sprintf('CA2026-%03d', $n), range(1, 21)), $numbers, 'without a gap');
+    }
+
+    /**
+     * @param list<array{int, string, bool}> $answers
+     *
+     * @return array<int, int> how many there were of each status
+     */
+    private function counted(array $answers): array
+    {
+        $statuses = array_count_values(array_column($answers, 0));
+        ksort($statuses);
+
+        return $statuses;
+    }
+
+    /** @return list<array{string, string, array<string, mixed>}> */
+    private function engagementPosts(): array
+    {
+        $kind = $this->kind('case');
+        $case = $this->begin('case', 'Reported', 'Flood', ['parties' => [
+            $this->inRole(Party::query()->findOrFail(2), $this->roleId('case', 'adjuster')),
+        ]]);
+        $this->putJson("/api/engagements/{$case->id}/head", ['version' => 0] + $this->headed('Flood in the cellar'))->assertOk();
+        $path = '/api/engagements/{engagement}';
+        $stages = [
+            ['id' => null, 'name' => 'Going on', 'meaning' => 'open', 'mostDays' => null, 'isRetired' => false],
+            ['id' => null, 'name' => 'Over', 'meaning' => 'closed', 'mostDays' => 5, 'isRetired' => false],
+        ];
+
+        return [
+            ['/api/engagement-kinds', '/api/engagement-kinds', ['name' => 'job', 'plural' => 'jobs', 'sign' => 'JB', 'isRetired' => false, 'stages' => $stages, 'roles' => []]],
+            ['/api/engagements', '/api/engagements', ['kindId' => $kind->id, 'stageId' => $case->stage_id, 'begunOn' => '', 'parties' => []] + $this->headed('New')],
+            ["$path/sections/{section}/undo", "/api/engagements/{$case->id}/sections/engagement/undo", ['version' => 1]],
+            ["$path/moves", "/api/engagements/{$case->id}/moves", ['fromId' => $case->stage_id, 'stageId' => $this->stageId('case', 'Under review'), 'on' => '', 'reason' => '', 'isSure' => false]],
+            ["$path/parties/{inRole}/replace", "/api/engagements/{$case->id}/parties/{$case->parties()->sole()->id}/replace", ['partyId' => 3, 'from' => '']],
+        ];
+    }
+
     /** @return list<array{string, string, array<string, mixed>}> path of the contract, path, input */
     private function posts(): array
     {
@@ -376,6 +438,7 @@ final class RacesTest extends TestCase
         return [
             ['/api/tokens', '/api/tokens', ['email' => 'maud@orreryvane.example', 'password' => self::PASSWORD, 'name' => 'N']],
             ['/api/calendar', '/api/calendar', []],
+            ...$this->engagementPosts(),
             [
                 '/api/users',
                 '/api/users',

@@ -20,6 +20,10 @@ final class AccessTest extends TestCase
     private const SITE = ['Referer' => 'http://localhost/'];
 
     /** Routes that change nothing in the book, or only the session of whoever asks. */
+    use BeginsEngagements;
+
+    private int $engagementId = 1;
+
     private const OPEN_TO_READERS = [
         'POST api/session',
         'DELETE api/session',
@@ -193,6 +197,7 @@ final class AccessTest extends TestCase
             ->assertCreated()
             ->assertJsonPath('reminders.0.id', 1);
         $this->addPerson('Ada', 'Finch', ['companyId' => 1]);
+        $this->engagementId = $this->begin('project', 'At work', 'Clock')->id;
         $this->saveSection($company, 'addresses', ['addresses' => [$this->address()]])
             ->assertOk()
             ->assertJsonPath('addresses.addresses.0.id', 1);
@@ -312,7 +317,11 @@ final class AccessTest extends TestCase
                 $method = $route->methods()[0];
                 $routes["$method {$route->uri()}"] = [
                     $method,
-                    '/'.preg_replace(['/\{list\}/', '/\{\w+\}/'], ['tags', '1'], $route->uri()).(self::TOLD[$route->uri()] ?? ''),
+                    '/'.preg_replace(
+                        ['/\{list\}/', '/\{engagement\}/', '/\{\w+\}/'],
+                        ['tags', (string) $this->engagementId, '1'],
+                        $route->uri(),
+                    ).(self::TOLD[$route->uri()] ?? ''),
                 ];
             }
         }

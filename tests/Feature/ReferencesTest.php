@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Register\AtUniqueKey;
+use App\Register\EngagementReferences;
 use App\Register\Hold;
 use App\Register\PartyReferences;
 use App\Register\Reference;
+use App\Register\References;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
@@ -18,7 +20,7 @@ final class ReferencesTest extends TestCase
         $pointing = [];
         foreach ($this->tables() as $table) {
             foreach (DB::select("pragma foreign_key_list('$table')") as $key) {
-                if (in_array($key->table, ['parties', 'subjects'], true) && "$table.$key->from" !== 'parties.id') {
+                if (in_array($key->table, ['parties', 'subjects'], true) && ! in_array("$table.$key->from", ['parties.id', 'engagements.id'], true)) {
                     $pointing[] = "$table.$key->from";
                 }
             }
@@ -32,9 +34,22 @@ final class ReferencesTest extends TestCase
         $this->assertEqualsCanonicalizing($pointing, array_map(fn (Reference $one) => "$one->table.$one->column", PartyReferences::all()));
     }
 
+    public function test_the_register_of_engagements_names_every_column_that_points_to_one(): void
+    {
+        $pointing = array_map(fn (Reference $one) => "$one->table.$one->column", References::ofSubject());
+        foreach ($this->tables() as $table) {
+            foreach (DB::select("pragma foreign_key_list('$table')") as $key) {
+                if ($key->table === 'engagements') {
+                    $pointing[] = "$table.$key->from";
+                }
+            }
+        }
+        $this->assertEqualsCanonicalizing($pointing, array_map(fn (Reference $one) => "$one->table.$one->column", EngagementReferences::all()));
+    }
+
     public function test_it_says_what_happens_at_each_unique_key(): void
     {
-        foreach (PartyReferences::all() as $reference) {
+        foreach ([...PartyReferences::all(), ...EngagementReferences::all()] as $reference) {
             $keys = array_filter(
                 DB::select("pragma index_list('$reference->table')"),
                 fn (\stdClass $index) => $index->unique === 1 &&
@@ -56,7 +71,7 @@ final class ReferencesTest extends TestCase
 
     public function test_what_binds_says_what_it_is_called(): void
     {
-        foreach (PartyReferences::all() as $reference) {
+        foreach ([...PartyReferences::all(), ...EngagementReferences::all()] as $reference) {
             $this->assertSame(
                 $reference->hold === Hold::Binding,
                 $reference->one !== '' && $reference->many !== '',

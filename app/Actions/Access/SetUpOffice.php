@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Access;
 
 use Almanac\Access\Role;
+use App\Actions\Engagements\StarterKinds;
 use App\Actions\Office\KeepUsers;
 use App\Models\ListedTerms;
 use App\Models\Office;
@@ -30,7 +31,7 @@ final readonly class SetUpOffice
         ['A third up front', '30% due on receipt, 70% net 30', false, false],
     ];
 
-    public function __construct(private KeepUsers $users, private Clock $clock)
+    public function __construct(private KeepUsers $users, private StarterKinds $kinds, private Clock $clock)
     {
     }
 
@@ -58,6 +59,8 @@ final readonly class SetUpOffice
                     'is_vendor_default' => $forVendors,
                 ]);
             }
+
+            $this->kinds->handle();
 
             return $this->users->add($name, $email, $password, Role::Administrator);
         });

@@ -54,7 +54,7 @@ final readonly class TakePayment
     /**
      * @param array{
      *     side: string, day: string, amount: string, currency: string, payBy: string, reference: string,
-     *     bankDetailId?: int|null, firstId?: int|null, allocations: list<AllocationInput>|null,
+     *     bankDetailId?: int|null, firstId?: int|null, engagementId?: int|null, allocations: list<AllocationInput>|null,
      * } $input without allocations, what is proposed: the document it came for, then the oldest first
      *
      * @throws ValidationException with each refusal at its field
@@ -78,6 +78,7 @@ final readonly class TakePayment
                 'payBy',
                 fn () => $this->account($party, $side, $payBy, $input['bankDetailId'] ?? null, $amount->currency ?? ''),
             );
+            $engagementId = $problems->at('engagementId', fn () => ForEngagement::read($input['engagementId'] ?? null, null));
             $problems->throwIfAny();
             if ($amount === null || $day === null) {
                 throw new \LogicException('What was not refused is there.');
@@ -94,6 +95,7 @@ final readonly class TakePayment
                 'user_id' => $by->id,
                 'created_at' => $this->clock->now(),
                 'bank_detail_id' => $account?->id,
+                'engagement_id' => $engagementId,
                 'account_number' => $side === Side::Vendor
                     ? SideDefaults::of($party, $side, $this->clock->today())->text(SideField::AccountNumber)
                     : '',

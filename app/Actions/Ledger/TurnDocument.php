@@ -121,7 +121,12 @@ final readonly class TurnDocument
         return $rate?->period()->includes($this->clock->today()) === true ? $rate->id : null;
     }
 
-    /** @return array{date: string, due: string, number: string, note: string, treatment: string, currency: string, reference: string} */
+    /**
+     * @return array{
+     *     date: string, due: string, number: string, note: string, treatment: string, currency: string, reference: string,
+     *     engagementId: int|null,
+     * }
+     */
     private function head(Document $document): array
     {
         return [
@@ -132,6 +137,7 @@ final readonly class TurnDocument
             'treatment' => $document->treatment->value,
             'currency' => $document->currency,
             'reference' => $document->reference,
+            'engagementId' => $document->engagement_id,
         ];
     }
 

@@ -46,7 +46,7 @@ use Illuminate\Validation\ValidationException;
  * }
  * @phpstan-type DocumentInput array{
  *     date: string, due: string, terms: string, treatment: string, currency: string, number: string, reference: string,
- *     note: string, validUntil?: string, lines: list<LineInput>, version?: int,
+ *     note: string, engagementId?: int|null, validUntil?: string, lines: list<LineInput>, version?: int,
  * }
  */
 final readonly class WriteDocument
@@ -169,6 +169,9 @@ final readonly class WriteDocument
         if ($totals?->gross->isNegative() === true) {
             $problems->add('lines', LedgerRefused::negativeTotal($totals->gross->toText())->getMessage());
         }
+        $engagementId = array_key_exists('engagementId', $input)
+            ? $problems->at('engagementId', fn () => ForEngagement::read($input['engagementId'], $document->engagement_id))
+            : $document->engagement_id;
         $number = $this->number($document, $input['number'], $problems);
         $reference = $problems->at('reference', fn () => NamePart::tidy($input['reference']));
         $calendar = OfficeCalendar::of(Office::current());
@@ -189,6 +192,7 @@ final readonly class WriteDocument
             'reference' => $reference,
             'note' => trim($input['note']),
             'valid_until' => $valid,
+            'engagement_id' => $engagementId,
             'net_minor' => $totals->net->minor,
             'tax_minor' => $totals->tax->minor,
             'total_minor' => $totals->gross->minor,

@@ -12,6 +12,7 @@ use App\Models\Party;
 use App\Models\SectionState;
 use App\Models\User;
 use App\Register\PartyReferences;
+use App\Register\References;
 use Illuminate\Support\Facades\DB;
 
 /** Deletes a record that nothing refers to. One that something refers to can only be archived. */
@@ -25,7 +26,7 @@ final readonly class DeleteParty
     public function handle(Party $party, User $by): void
     {
         DB::transaction(function () use ($party, $by): void {
-            $references = [...PartyReferences::binding($party), ...$this->sharing($party)];
+            $references = [...References::binding(PartyReferences::all(), $party->id), ...$this->sharing($party)];
             if ($references !== []) {
                 throw ArchiveRefused::stillUsed($references);
             }
@@ -42,7 +43,7 @@ final readonly class DeleteParty
             BankDetail::query()
                 ->where('party_id', $party->id)
                 ->update(['replaces_id' => null]);
-            PartyReferences::release($party);
+            References::release(PartyReferences::all(), $party->id);
             $party->delete();
         });
     }
@@ -55,6 +56,6 @@ final readonly class DeleteParty
             ->whereIn('address_id', $party->ownAddresses()->select('id'))
             ->distinct()->count('party_id');
 
-        return PartyReferences::words(['record with the same address' => [$sharing, 'records with the same address']]);
+        return References::words(['record with the same address' => [$sharing, 'records with the same address']]);
     }
 }

@@ -17,7 +17,7 @@ use Illuminate\Validation\ValidationException;
 /** Writes one section of a subject, whatever it is, or what it was before its last save. Runs inside a transaction. */
 final readonly class KeepSection
 {
-    public function __construct(private ChangeSections $change, private Sections $sections)
+    public function __construct(private ChangeSections $change)
     {
     }
 
@@ -48,6 +48,7 @@ final readonly class KeepSection
      * again since is left alone, and nothing is taken back then.
      *
      * @param int $version that the save made
+     * @param \Closure(SectionState): (SectionOf|null) $sectionOf what a state is kept of
      *
      * @return array{Changed, list<SectionOf>} what is different, and what was written
      *
@@ -55,14 +56,14 @@ final readonly class KeepSection
      * @throws StaleSection when one of the sections has been saved since
      * @throws ValidationException when what it was cannot be any more
      */
-    public function undo(SubjectModel $subject, SectionName $name, int $version, User $by): array
+    public function undo(SubjectModel $subject, SectionName $name, int $version, User $by, \Closure $sectionOf): array
     {
         $subject->assertInUse();
         $saved = SectionState::query()->where('subject_id', $subject->id)->where('section', $name->value)->where('version', $version)
             ->whereNull('cause_id')->first() ?? throw $this->stale($name, $subject);
         $undone = $former = [];
         foreach ([$saved, ...SectionState::query()->where('cause_id', $saved->id)->orderBy('id')->get()] as $state) {
-            $section = $this->sections->kept($state, $subject);
+            $section = $sectionOf($state);
             $was = $state->former();
             if ($section === null || $was === null || SectionVersions::of($section->subject, $section->name) !== $state->version) {
                 throw $this->stale($section->name ?? $name, $section->subject ?? $subject);

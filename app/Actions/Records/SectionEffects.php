@@ -6,6 +6,7 @@ namespace App\Actions\Records;
 
 use Almanac\Records\SectionName;
 use App\Actions\Banking\KeepBankDetails;
+use App\Actions\Finding\IndexEngagements;
 use App\Actions\Finding\IndexParties;
 use App\Actions\Ledger\KeepStandings;
 use App\Facts\Records\Ancestors;
@@ -18,6 +19,7 @@ final readonly class SectionEffects
 {
     public function __construct(
         private IndexParties $index,
+        private IndexEngagements $engagements,
         private KeepBankDetails $bank,
         private KeepStandings $standings,
         private Clock $clock,
@@ -32,6 +34,9 @@ final readonly class SectionEffects
     {
         if ($party->is_vendor && $party->wasChanged('payee_name')) {
             $this->bank->holdPayee($party, $party->payee(), $by);
+        }
+        if ($section === SectionName::Identity && $seen !== []) {
+            $this->engagements->ofParty($party->id);
         }
         $heirs = $this->heirs($section, $party, $seen);
         if ($heirs !== []) {

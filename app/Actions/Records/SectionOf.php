@@ -19,7 +19,7 @@ final readonly class SectionOf
      * @param \Closure(array<string, mixed>): bool $isPrivate
      * @param \Closure(array<string, mixed>): mixed $write
      */
-    private function __construct(
+    public function __construct(
         public SectionName $name,
         public SubjectModel $subject,
         public array $reads,

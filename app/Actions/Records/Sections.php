@@ -7,7 +7,6 @@ namespace App\Actions\Records;
 use Almanac\Records\SectionName;
 use App\Models\Party;
 use App\Models\SectionState;
-use App\Models\SubjectModel;
 
 /** The sections of a record that are saved as one, by name. */
 final readonly class Sections
@@ -47,7 +46,7 @@ final readonly class Sections
     }
 
     /** The section that a state is kept of; null when it is of none that is saved as one. */
-    public function kept(SectionState $state, SubjectModel $near): ?SectionOf
+    public function kept(SectionState $state, Party $near): ?SectionOf
     {
         $name = SectionName::from($state->section);
         $subject = $state->subject_id === $near->id ? $near : Party::query()->find($state->subject_id);

@@ -8,6 +8,7 @@ use Almanac\Records\ArchivedRecord;
 use Almanac\Records\SectionName;
 use App\Actions\Ledger\TakeNewDetails;
 use App\Models\Party;
+use App\Models\SectionState;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -18,7 +19,7 @@ use Illuminate\Validation\ValidationException;
  */
 final readonly class UndoSave
 {
-    public function __construct(private KeepSection $keep, private SectionEffects $effects, private TakeNewDetails $take)
+    public function __construct(private KeepSection $keep, private Sections $sections, private SectionEffects $effects, private TakeNewDetails $take)
     {
     }
 
@@ -34,7 +35,7 @@ final readonly class UndoSave
     {
         DB::transaction(function () use ($party, $name, $version, $by, $following): void {
             $party->refresh();
-            [$changed, $undone] = $this->keep->undo($party, $name, $version, $by);
+            [$changed, $undone] = $this->keep->undo($party, $name, $version, $by, fn (SectionState $state) => $this->sections->kept($state, $party));
             foreach ($undone as $section) {
                 if ($section->subject instanceof Party) {
                     $this->effects->handle($section->name, $section->subject, $section->name === $name ? $changed->subjectIds : [], $by);

@@ -7,11 +7,12 @@ namespace App\Facts\Details;
 use App\Models\DetailField;
 use App\Models\DetailSheet;
 use App\Models\DetailValue;
+use App\Models\Engagement;
 use App\Models\ListItem;
 use App\Models\Party;
 use Illuminate\Database\Eloquent\Collection;
 
-/** The detail sheets of one record: those that apply to it, and what it still holds in others. */
+/** The detail sheets of one record, case or project: those that apply to it, and what it still holds in others. */
 final readonly class Sheets
 {
     /**
@@ -25,15 +26,26 @@ final readonly class Sheets
 
     public static function of(Party $party): self
     {
-        // Read once for a whole run over many records.
-        $all = once(fn () => DetailSheet::query()->with('fields', 'type')->orderBy('rank')->orderBy('id')->get());
         $types = array_values($party->listItems->map(fn (ListItem $item) => $item->id)->all());
 
-        return new self(
-            array_values($all->filter(fn (DetailSheet $sheet) => $sheet->appliesTo($party->kind, $types))->all()),
-            $all,
-            $party->detailValues->keyBy('field_id'),
-        );
+        return self::applying(fn (DetailSheet $sheet) => $sheet->appliesTo($party->kind, $types), $party->detailValues);
+    }
+
+    public static function ofEngagement(Engagement $engagement): self
+    {
+        return self::applying(fn (DetailSheet $sheet) => $sheet->appliesToKind($engagement->kind_id), $engagement->detailValues);
+    }
+
+    /**
+     * @param \Closure(DetailSheet): bool $applies
+     * @param Collection<int, DetailValue> $values
+     */
+    private static function applying(\Closure $applies, Collection $values): self
+    {
+        // Read once for a whole run over many records.
+        $all = once(fn () => DetailSheet::query()->with('fields', 'type')->orderBy('rank')->orderBy('id')->get());
+
+        return new self(array_values($all->filter($applies)->all()), $all, $values->keyBy('field_id'));
     }
 
     /** @return list<array{DetailSheet, list<DetailField>}> with the fields that are asked for or filled in; no sheet without any */

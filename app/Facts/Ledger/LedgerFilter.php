@@ -12,6 +12,7 @@ use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\ListedState;
 use Almanac\Terms\Side;
 use App\Models\Document;
+use App\Models\Engagement;
 use App\Models\Office;
 use App\Models\Payment;
 use Illuminate\Database\Eloquent\Builder;
@@ -26,7 +27,7 @@ final readonly class LedgerFilter
     /**
      * @param  array{
      *     partyId?: int|null, side?: string|null, kind?: string|null, state?: string|null, bucket?: string|null,
-     *     currency?: string|null, from?: string|null, to?: string|null, q?: string|null,
+     *     currency?: string|null, from?: string|null, to?: string|null, q?: string|null, engagementId?: int|null,
      * }  $wanted
      */
     public function __construct(private array $wanted, private Day $today)
@@ -233,6 +234,10 @@ final readonly class LedgerFilter
         }
         if (($this->wanted['to'] ?? '') !== '') {
             $query->where($day, '<=', $this->wanted['to']);
+        }
+        if (($this->wanted['engagementId'] ?? '') !== '') {
+            // Of one that whoever asks may not see, nothing is listed.
+            $query->whereIn('engagement_id', Engagement::query()->select('id')->whereKey($this->wanted['engagementId']));
         }
         $q = trim($this->wanted['q'] ?? '');
         if ($q !== '') {

@@ -137,7 +137,7 @@ final class SearchedFields
             if ($detail->isSecret()) {
                 return PartyField::ofPrivate($key, $detail->name, $detail->kind->type(), $value);
             }
-            $sql = "(select sort from detail_values where party_id = parties.id and field_id = {$detail->id})";
+            $sql = "(select sort from detail_values where subject_id = parties.id and field_id = {$detail->id})";
 
             return PartyField::of($key, $detail->name, $detail->kind->type(), $value, $sql)->searched(
                 SearchColumn::Also,

@@ -69,9 +69,11 @@ final readonly class Input
 
     public static function whole(int $least, ?int $most = null): self
     {
+        $bounded = ['integer:strict', "min:$least", ...$most === null ? [] : ["max:$most"]];
+
         return new self(
-            ['integer:strict', "min:$least", ...$most === null ? [] : ["max:$most"]],
-            [],
+            $bounded,
+            ['nullable', ...$bounded],
             ['type' => 'integer', 'minimum' => $least, ...$most === null ? [] : ['maximum' => $most]],
             $least,
         );

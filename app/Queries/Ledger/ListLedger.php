@@ -35,7 +35,7 @@ final readonly class ListLedger
     /**
      * @param  array{
      *     partyId?: int|null, side?: string|null, kind?: string|null, state?: string|null, bucket?: string|null,
-     *     currency?: string|null, from?: string|null, to?: string|null, q?: string|null,
+     *     currency?: string|null, from?: string|null, to?: string|null, q?: string|null, engagementId?: int|null,
      * }  $wanted
      */
     public function documents(array $wanted, int $page): DocumentPageData
@@ -124,7 +124,7 @@ final readonly class ListLedger
     /**
      * @param  array{
      *     partyId?: int|null, side?: string|null, kind?: string|null, state?: string|null, bucket?: string|null,
-     *     currency?: string|null, from?: string|null, to?: string|null, q?: string|null,
+     *     currency?: string|null, from?: string|null, to?: string|null, q?: string|null, engagementId?: int|null,
      * }  $wanted
      */
     public function payments(array $wanted, int $page): PaymentPageData

@@ -11,6 +11,7 @@ use Almanac\Ledger\DocumentState;
 use Almanac\Terms\Shorthand;
 use App\Facts\Ledger\DocumentFigures;
 use App\Facts\Ledger\PartyCopy;
+use App\Http\Data\Engagements\EngagementLinkData;
 use App\Http\Data\Ledger\AgainstData;
 use App\Http\Data\Ledger\AllocationData;
 use App\Http\Data\Ledger\DocumentData;
@@ -56,6 +57,7 @@ final readonly class ReadDocument
             'replacedBy',
             'replaces',
             'events.user',
+            'engagement',
         );
         $now = PartyCopy::of($document->party, $document->kind->side(), $today);
         $isLive = $document->state === DocumentState::Draft || $document->state->isOpen();
@@ -70,6 +72,7 @@ final readonly class ReadDocument
             $document->treatment->value,
             $document->currency,
             $document->note,
+            EngagementLinkData::orNull($document->engagement),
             array_values($document->lines->map(fn (DocumentLine $line) => DocumentLineData::of($line, $document))->all()),
             TotalsData::of(DocumentFigures::totals($document)),
             ($offer = $document->discount()) === null ? null : DiscountOfferData::of($offer),

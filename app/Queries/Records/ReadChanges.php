@@ -7,18 +7,18 @@ namespace App\Queries\Records;
 use App\Http\Data\Records\ChangeData;
 use App\Http\Data\Records\ChangesData;
 use App\Models\Change;
-use App\Models\Party;
+use App\Models\SubjectModel;
 
-/** Reads the change log of a record backwards, a stretch at a time. */
+/** Reads the change log of a subject backwards, a stretch at a time. */
 final class ReadChanges
 {
     private const AT_ONCE = 30;
 
     /** @param  'all'|'entries'|'changes'  $show */
-    public function handle(Party $party, ?int $before, string $show = 'all'): ChangesData
+    public function handle(SubjectModel $subject, ?int $before, string $show = 'all'): ChangesData
     {
         $changes = Change::query()->with('user', 'logEntry.user', 'logEntry.withParty')
-            ->where('subject_id', $party->id)
+            ->where('subject_id', $subject->id)
             ->when($show === 'entries', fn ($query) => $query->whereNotNull('log_entry_id'))
             ->when($show === 'changes', fn ($query) => $query->whereNull('log_entry_id'))
             ->when($before !== null, fn ($query) => $query->where('id', '<', $before))

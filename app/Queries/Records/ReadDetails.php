@@ -9,6 +9,7 @@ use App\Http\Data\Records\DetailsData;
 use App\Http\Data\Records\RecordFieldData;
 use App\Http\Data\Records\RecordSheetData;
 use App\Models\DetailField;
+use App\Models\Engagement;
 use App\Models\Party;
 use App\Validation\FieldReaders;
 
@@ -21,8 +22,16 @@ final readonly class ReadDetails
 
     public function handle(Party $party, int $version): DetailsData
     {
-        $party->loadMissing('listItems', 'detailValues');
-        $sheets = Sheets::of($party);
+        return $this->shown(Sheets::of($party->loadMissing('listItems', 'detailValues')), $version);
+    }
+
+    public function ofEngagement(Engagement $engagement, int $version): DetailsData
+    {
+        return $this->shown(Sheets::ofEngagement($engagement->loadMissing('detailValues')), $version);
+    }
+
+    private function shown(Sheets $sheets, int $version): DetailsData
+    {
         $reader = $this->readers->ofOffice();
 
         return new DetailsData($version, array_map(

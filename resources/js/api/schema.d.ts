@@ -401,6 +401,282 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engagement-kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The kinds of cases and projects */
+        get: operations["readEngagementKinds"];
+        put?: never;
+        /** Add a kind of case or project */
+        post: operations["addEngagementKind"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagement-kinds/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a kind of case or project, or retire it */
+        put: operations["saveEngagementKind"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements/{engagement}/head": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Save the title, who looks after it, and what was agreed */
+        put: operations["saveEngagementHead"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements/{engagement}/parties": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Save who is concerned, and as what */
+        put: operations["saveEngagementParties"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements/{engagement}/site": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Save where it is */
+        put: operations["saveEngagementSite"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements/{engagement}/links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Save what it is to others */
+        put: operations["saveEngagementLinks"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements/{engagement}/details": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Save what the detail sheets of its kind ask */
+        put: operations["saveEngagementDetails"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements/{engagement}/sections/{section}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take the last save of a section back */
+        post: operations["undoEngagementSection"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements/{engagement}/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Move it into another stage */
+        post: operations["moveEngagement"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements/{engagement}/moves/{move}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take the last move back */
+        delete: operations["takeBackMove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements/{engagement}/parties/{inRole}/replace": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put somebody else into a role from a day on */
+        post: operations["replaceInRole"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Cases and projects, with the band of their stages */
+        get: operations["listEngagements"];
+        put?: never;
+        /** Begin a case or a project */
+        post: operations["beginEngagement"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/engagements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All cases and projects that a record was ever part of */
+        get: operations["listEngagementsOfRecord"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements/{engagement}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A whole case or project */
+        get: operations["readEngagement"];
+        put?: never;
+        post?: never;
+        /** Delete a case or a project that nothing refers to */
+        delete: operations["deleteEngagement"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements/{engagement}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Its log */
+        get: operations["readEngagementChanges"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements/{engagement}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Take a case or a project out of use */
+        put: operations["archiveEngagement"];
+        post?: never;
+        /** Take an archived case or project back into use */
+        delete: operations["restoreEngagement"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/parties/{id}/files": {
         parameters: {
             query?: never;
@@ -552,6 +828,23 @@ export interface paths {
         put?: never;
         /** Make a draft count */
         post: operations["issueDocument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/documents/{document}/engagement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say which case or project a document and its chain are for */
+        put: operations["putDocumentToEngagement"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -982,6 +1275,23 @@ export interface paths {
         post?: never;
         /** Take back one use of money or of a credit, a discount or a write-off */
         delete: operations["takeBackAllocation"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payments/{payment}/engagement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say which case or project a payment is for */
+        put: operations["putPaymentToEngagement"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -2519,6 +2829,7 @@ export interface components {
             treatment: "exclusive" | "inclusive" | "none";
             currency: string;
             note: string;
+            engagement: components["schemas"]["EngagementLink"] | null;
             lines: components["schemas"]["DocumentLine"][];
             totals: components["schemas"]["Totals"];
             discount: components["schemas"]["DiscountOffer"] | null;
@@ -2600,6 +2911,8 @@ export interface components {
             number: string;
             reference: string;
             note: string;
+            /** @description The case or project that it is for; left out, it stays as it is. */
+            engagementId?: number | null;
             /** @description Of a quote; empty for no end. */
             validUntil?: string;
             lines: components["schemas"]["DocumentLineInput"][];
@@ -2734,6 +3047,308 @@ export interface components {
             text: string;
             untilText: string;
         };
+        /** @description A whole case or project, with what the program works out from it. */
+        Engagement: {
+            row: components["schemas"]["EngagementRow"];
+            head: components["schemas"]["EngagementHead"];
+            archive: components["schemas"]["Archive"] | null;
+            /** @description How it came to where it stands, the earliest first. */
+            moves: components["schemas"]["StageMove"][];
+            partiesVersion: number;
+            parties: components["schemas"]["EngagementParty"][];
+            /** @description What its roles still need. */
+            todo: string[];
+            site: components["schemas"]["EngagementSite"];
+            details: components["schemas"]["Details"];
+            linksVersion: number;
+            links: components["schemas"]["EngagementTie"][];
+            /** @description By currency; its own first. */
+            figures: components["schemas"]["EngagementFigures"][];
+            /** @description The newest of them. */
+            documents: components["schemas"]["DocumentRow"][];
+            /** @description How many there are. */
+            documentCount: number;
+            lastChange: components["schemas"]["Change"] | null;
+        };
+        /** @description What a case or a project comes to, in one currency. */
+        EngagementFigures: {
+            agreed: components["schemas"]["Money"] | null;
+            billed: components["schemas"]["Money"];
+            open: components["schemas"]["Money"];
+            received: components["schemas"]["Money"];
+            bills: components["schemas"]["Money"];
+            left: components["schemas"]["Money"] | null;
+            /** @description Billed of what was agreed, in per cent. */
+            percent: number | null;
+        };
+        /** @description The section "Title and terms", as it is typed again. */
+        EngagementHead: {
+            version: number;
+            title: string;
+            ownerId: number | null;
+            /** @description ISO 4217. */
+            currency: string;
+            agreed: string;
+            /** @description Of an enquiry: what it may be worth. */
+            value: string;
+            /** @description Per cent. */
+            chance: string;
+            /** @description When a decision is expected. */
+            decidedOn: string;
+            /** @description That day has passed. */
+            isDecisionOverdue: boolean;
+            isPrivate: boolean;
+            /** @description Who may see it while it is private. */
+            readers: components["schemas"]["Colleague"][];
+        };
+        EngagementHeadInput: {
+            /** @description That has been seen. */
+            version: number;
+            title: string;
+            /** @description Who looks after it. */
+            ownerId: number | null;
+            currency: string;
+            /** @description The fee or the budget; empty for none. */
+            agreed: string;
+            /** @description Of an enquiry: what it may be worth; empty where that is not known. */
+            value: string;
+            /** @description Of an enquiry, in per cent; empty for 100. */
+            chance: string;
+            /** @description When a decision is expected, as people type it; empty for no day. */
+            decidedOn: string;
+            /** @description Only those named may see it. */
+            isPrivate: boolean;
+            /** @description Who may see it while it is private. */
+            readerIds: number[];
+        };
+        EngagementInput: {
+            kindId: number;
+            stageId: number;
+            /** @description As people type it; empty for today. */
+            begunOn: string;
+            title: string;
+            /** @description Who looks after it. */
+            ownerId: number | null;
+            currency: string;
+            /** @description The fee or the budget; empty for none. */
+            agreed: string;
+            /** @description Of an enquiry: what it may be worth; empty where that is not known. */
+            value: string;
+            /** @description Of an enquiry, in per cent; empty for 100. */
+            chance: string;
+            /** @description When a decision is expected, as people type it; empty for no day. */
+            decidedOn: string;
+            /** @description Only those named may see it. */
+            isPrivate: boolean;
+            /** @description Who may see it while it is private. */
+            readerIds: number[];
+            parties: components["schemas"]["EngagementPartyInput"][];
+        };
+        /** @description What the firm calls one sort of what it does for others, with its stages and roles. */
+        EngagementKind: {
+            id: number;
+            /** @description As in case. */
+            name: string;
+            /** @description As in cases. */
+            plural: string;
+            /** @description What its numbers begin with. */
+            sign: string;
+            isRetired: boolean;
+            stages: components["schemas"]["Stage"][];
+            roles: components["schemas"]["EngagementRole"][];
+            /** @description How many there are. */
+            uses: number;
+        };
+        EngagementKindInput: {
+            /** @description As in case. */
+            name: string;
+            /** @description As in cases. */
+            plural: string;
+            /** @description What its numbers begin with: two to six letters. */
+            sign: string;
+            isRetired: boolean;
+            /** @description In their order. One that is left out is retired when something has been in it. */
+            stages: components["schemas"]["StageInput"][];
+            /** @description In their order. */
+            roles: components["schemas"]["RoleInput"][];
+        };
+        /** @description Enough of a case or a project to name it and to open it. */
+        EngagementLink: {
+            id: number;
+            number: string;
+            title: string;
+        };
+        EngagementLinksInput: {
+            /** @description That has been seen. */
+            version: number;
+            links: components["schemas"]["EngagementTieInput"][];
+        };
+        /** @description A page of cases and projects. */
+        EngagementPage: {
+            total: number;
+            page: number;
+            pages: number;
+            rows: components["schemas"]["EngagementRow"][];
+            /** @description The stages of the list, whichever of them is chosen. */
+            band: components["schemas"]["StageBand"][];
+        };
+        EngagementPartiesInput: {
+            /** @description That has been seen. */
+            version: number;
+            parties: components["schemas"]["EngagementPartyInput"][];
+        };
+        /** @description What somebody is to a case or a project. */
+        EngagementParty: {
+            id: number;
+            party: components["schemas"]["PartyRow"];
+            roleId: number;
+            role: string;
+            via: components["schemas"]["PartyLink"] | null;
+            contact: components["schemas"]["PartyLink"] | null;
+            period: components["schemas"]["Period"];
+            /** @description Of what is billed, in per cent, as it is typed again; empty for who does not pay. */
+            share: string;
+            /** @description Letters about it go there. */
+            isMailed: boolean;
+            note: string;
+            /** @description What is to be minded about them. */
+            cautions: string[];
+        };
+        EngagementPartyInput: {
+            /** @description Null for a new one. */
+            id: number | null;
+            partyId: number;
+            roleId: number;
+            /** @description The company through which a person acts. */
+            viaId: number | null;
+            /** @description Whom to ask for at a company. */
+            contactId: number | null;
+            /** @description A date as people type it, or empty. */
+            since: string;
+            until: string;
+            /** @description Of what is billed, in per cent; empty for who does not pay. */
+            share: string;
+            /** @description Letters about it go there. */
+            isMailed: boolean;
+            note: string;
+        };
+        /** @description What a party can be to a case or a project of a kind. */
+        EngagementRole: {
+            id: number;
+            name: string;
+            /** @description How many it needs. */
+            least: number;
+            /** @description How many it may have; null for any number. */
+            most: number | null;
+            /** @description It is done for whoever has it. */
+            isClient: boolean;
+            /** @description Roles that stand against it. */
+            opposes: string[];
+            isRetired: boolean;
+        };
+        /** @description A case or a project in a list. Load its kind, stage, owner, moves and parties. */
+        EngagementRow: {
+            id: number;
+            number: string;
+            title: string;
+            kindId: number;
+            /** @description As in case. */
+            kindName: string;
+            stage: components["schemas"]["Stage"];
+            /** @description Since when it is in its stage, for reading. */
+            sinceText: string;
+            /** @description For how many days; 0 where it is closed. */
+            days: number;
+            /** @description For longer than the firm wants it to. */
+            standsTooLong: boolean;
+            /** @description Whom it is for. */
+            clients: components["schemas"]["PartyLink"][];
+            /** @description What the party that was asked about is to it. */
+            roles: string[];
+            /** @description Who looks after it. */
+            owner: string;
+            /** @description The day it was begun, for reading. */
+            begunText: string;
+            /** @description From when until when, in years. */
+            years: string;
+            agreed: components["schemas"]["Money"] | null;
+            weighed: components["schemas"]["Money"] | null;
+            /** @description The place, for reading. */
+            place: string;
+            isClosed: boolean;
+            isPrivate: boolean;
+            isArchived: boolean;
+        };
+        /** @description Where it is. */
+        EngagementSite: {
+            version: number;
+            /** @description Of somebody’s address, where it is linked. */
+            addressId: number | null;
+            of: components["schemas"]["PartyLink"] | null;
+            country: string;
+            lines: string;
+            locality: string;
+            region: string;
+            postcode: string;
+            /** @description For reading, a line each; empty where no place is known. */
+            display: string[];
+            note: string;
+        };
+        EngagementSiteInput: {
+            /** @description That has been seen. */
+            version: number;
+            /** @description Somebody’s address, by link; null for one of its own. */
+            addressId: number | null;
+            /** @description ISO 3166-1 alpha-2. */
+            country: string;
+            lines: string;
+            locality: string;
+            region: string;
+            postcode: string;
+            note: string;
+        };
+        /** @description What a case or a project is to another. */
+        EngagementTie: {
+            id: number;
+            /** @enum {string} */
+            kind: "part-of" | "has-part" | "follows" | "followed-by" | "same-loss";
+            /** @description As in part of. */
+            kindTitle: string;
+            engagement: components["schemas"]["EngagementLink"];
+            stage: string;
+        };
+        EngagementTieInput: {
+            /** @description Null for a new one. */
+            id: number | null;
+            engagementId: number;
+            /**
+             * @description What this one is to the other.
+             * @enum {string}
+             */
+            kind: "part-of" | "has-part" | "follows" | "followed-by" | "same-loss";
+        };
+        EngagementsQuery: {
+            page?: number;
+            kindId?: number;
+            stageId?: number;
+            /** @description Live, unless it is said: enquiry, closed, all or archived. */
+            state?: string;
+            roleId?: number;
+            partyId?: number;
+            ownerId?: number;
+            /**
+             * Format: date
+             * @description Begun on that day or later.
+             */
+            from?: string;
+            /** Format: date */
+            to?: string;
+            /** @description Of the number, the title, a party, a role, the place, a detail. */
+            q?: string;
+            /** @description By number, unless it is said: title, stage, days or agreed. */
+            sort?: string;
+            reversed?: string;
+        };
         FieldValueInput: {
             fieldId: number;
             /** @description As somebody types it, several choices on a line each; null leaves it as it is. */
@@ -2785,6 +3400,10 @@ export interface components {
             documentIds: number[];
             /** @description Whether they are due as the terms of the record have it now. */
             withTerms: boolean;
+        };
+        ForEngagementInput: {
+            /** @description The case or project; null for none. */
+            engagementId: number | null;
         };
         /** @description The answer to one keystroke: which text it answers, and the records, the best first. */
         Found: {
@@ -2993,6 +3612,8 @@ export interface components {
         LedgerQuery: {
             page?: number;
             partyId?: number;
+            /** @description Of a case or a project. */
+            engagementId?: number;
             /** @enum {string} */
             side?: "client" | "vendor";
             /** @enum {string} */
@@ -3346,6 +3967,7 @@ export interface components {
             row: components["schemas"]["PaymentRow"];
             allocations: components["schemas"]["Allocation"][];
             by: string;
+            engagement: components["schemas"]["EngagementLink"] | null;
         };
         PaymentInput: {
             /**
@@ -3362,6 +3984,8 @@ export interface components {
             reference: string;
             /** @description The account a transfer goes to; without it, the usual one of those in force. */
             bankDetailId?: number | null;
+            /** @description The case or project that it is for. */
+            engagementId?: number | null;
             /** @description The document that it is for before all others. */
             firstId?: number | null;
             /** @description What stays over is kept unallocated. Null for the document it is for, then the oldest first. */
@@ -3690,6 +4314,12 @@ export interface components {
             /** @description For whom. */
             userId: number;
         };
+        ReplaceInRoleInput: {
+            /** @description Who has the role from then on. */
+            partyId: number;
+            /** @description The first day, as people type it; empty for today. */
+            from: string;
+        };
         ReplaceInput: {
             /** @description The person who follows. */
             successorId: number;
@@ -3708,6 +4338,20 @@ export interface components {
         Revealed: {
             /** @description Empty when none is kept. */
             value: string;
+        };
+        RoleInput: {
+            /** @description Null for a new one. */
+            id: number | null;
+            name: string;
+            /** @description How many it needs. */
+            least: number;
+            /** @description How many it may have; null for any number. */
+            most: number | null;
+            /** @description It is done for whoever has it. */
+            isClient: boolean;
+            /** @description The roles of this list that stand against it. */
+            opposes: string[];
+            isRetired: boolean;
         };
         SendInput: {
             /** @description Addresses, with commas between; empty for where such documents go. */
@@ -3864,6 +4508,62 @@ export interface components {
         SignInInput: {
             email: string;
             password: string;
+        };
+        /** @description A stage of a kind, in the firm's own words. */
+        Stage: {
+            id: number;
+            name: string;
+            /**
+             * @description What it means to the program.
+             * @enum {string}
+             */
+            meaning: "enquiry" | "open" | "waiting" | "closed";
+            /** @description Days after which something has stood there too long. */
+            mostDays: number | null;
+            isRetired: boolean;
+        };
+        /** @description How many of the list stand in a stage, and what they come to. */
+        StageBand: {
+            stage: components["schemas"]["Stage"];
+            /** @description What the kind is called, as in cases. */
+            kindPlural: string;
+            count: number;
+            /** @description Of enquiries, their weighed values; else what was agreed. By currency. */
+            sums: components["schemas"]["Money"][];
+        };
+        StageInput: {
+            /** @description Null for a new one. */
+            id: number | null;
+            name: string;
+            /** @enum {string} */
+            meaning: "enquiry" | "open" | "waiting" | "closed";
+            /** @description After which something has stood there too long. */
+            mostDays: number | null;
+            isRetired: boolean;
+        };
+        /** @description How it came into a stage. */
+        StageMove: {
+            id: number;
+            stage: string;
+            /** @description For reading. */
+            onText: string;
+            /** @description The result, or why. */
+            reason: string;
+            by: string;
+            /** @description How many days it stayed; null in a closed stage. */
+            days: number | null;
+        };
+        StageMoveInput: {
+            /** @description The stage that it was seen in. */
+            fromId: number;
+            /** @description The stage that it comes into. */
+            stageId: number;
+            /** @description As people type it; empty for today. */
+            on: string;
+            /** @description How it ended, why it was lost, or why it is opened again. */
+            reason: string;
+            /** @description It is closed although drafts are left. */
+            isSure: boolean;
         };
         /** @description How a party stands: the computed margin of a record. */
         Standing: {
@@ -5221,6 +5921,685 @@ export interface operations {
             };
         };
     };
+    readEngagementKinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngagementKind"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addEngagementKind: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["EngagementKindInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngagementKind"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveEngagementKind: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["EngagementKindInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngagementKind"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveEngagementHead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["EngagementHeadInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveEngagementParties: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["EngagementPartiesInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveEngagementSite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["EngagementSiteInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveEngagementLinks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["EngagementLinksInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveEngagementDetails: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["DetailsInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    undoEngagementSection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+                section: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["UndoInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    moveEngagement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["StageMoveInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeBackMove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+                move: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    replaceInRole: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+                inRole: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ReplaceInRoleInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listEngagements: {
+        parameters: {
+            query?: {
+                page?: number;
+                kindId?: number;
+                stageId?: number;
+                state?: string;
+                roleId?: number;
+                partyId?: number;
+                ownerId?: number;
+                from?: string;
+                to?: string;
+                q?: string;
+                sort?: string;
+                reversed?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngagementPage"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginEngagement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["EngagementInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listEngagementsOfRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EngagementRow"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readEngagement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deleteEngagement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readEngagementChanges: {
+        parameters: {
+            query?: {
+                before?: number;
+                show?: string;
+            };
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Changes"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archiveEngagement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ArchiveInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restoreEngagement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     addFile: {
         parameters: {
             query?: never;
@@ -5377,6 +6756,7 @@ export interface operations {
             query?: {
                 page?: number;
                 partyId?: number;
+                engagementId?: number;
                 side?: "client" | "vendor";
                 kind?: "quote" | "order" | "invoice" | "credit-note" | "purchase-order" | "bill" | "credit-received" | "opening-receivable" | "opening-payable";
                 state?: "open" | "owed" | "overdue" | "newly-overdue" | "due-this-week" | "billed" | "draft" | "issued" | "part-paid" | "settled" | "void" | "counted" | "reported";
@@ -5629,6 +7009,41 @@ export interface operations {
         requestBody?: {
             content: {
                 "application/json": components["schemas"]["IssueInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putDocumentToEngagement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                document: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ForEngagementInput"];
             };
         };
         responses: {
@@ -6368,6 +7783,7 @@ export interface operations {
             query?: {
                 page?: number;
                 partyId?: number;
+                engagementId?: number;
                 side?: "client" | "vendor";
                 kind?: "quote" | "order" | "invoice" | "credit-note" | "purchase-order" | "bill" | "credit-received" | "opening-receivable" | "opening-payable";
                 state?: "open" | "owed" | "overdue" | "newly-overdue" | "due-this-week" | "billed" | "draft" | "issued" | "part-paid" | "settled" | "void" | "counted" | "reported";
@@ -6593,6 +8009,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putPaymentToEngagement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                payment: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ForEngagementInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Payment"];
                 };
             };
             /** @description Refused */

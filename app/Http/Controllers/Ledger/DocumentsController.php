@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Ledger;
 
 use Almanac\Ledger\DocumentKind;
+use App\Actions\Ledger\ForEngagement;
 use App\Actions\Ledger\IssueDocument;
 use App\Actions\Ledger\OpenBalance;
 use App\Actions\Ledger\TakePayment;
@@ -18,6 +19,7 @@ use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
 use App\Http\Requests\Ledger\AllocationsRequest;
 use App\Http\Requests\Ledger\DocumentRequest;
+use App\Http\Requests\Ledger\ForEngagementRequest;
 use App\Http\Requests\Ledger\IssueRequest;
 use App\Http\Requests\Ledger\LedgerRequest;
 use App\Http\Requests\Ledger\OpeningRequest;
@@ -134,6 +136,14 @@ final readonly class DocumentsController
         $this->issue->issue($document, $request->boolean('isConfirmed'), $user, $request->integer('version'));
 
         return new JsonResponse($this->read->handle($document->refresh()));
+    }
+
+    #[Puts('documents/{document}/engagement', 'putDocumentToEngagement', 'Say which case or project a document and its chain are for', 'ForEngagementInput', 'Document', 'Ledger')]
+    public function forEngagement(ForEngagementRequest $request, Document $document, ForEngagement $put, #[CurrentUser] User $user): JsonResponse
+    {
+        $put->document($document, $request->engagementId(), $user);
+
+        return new JsonResponse($this->read->handle($document));
     }
 
     #[Removes('documents/{document}', 'voidDocument', 'Make a document void; it keeps its number', 'ReasonInput', 'Document', 'Ledger')]

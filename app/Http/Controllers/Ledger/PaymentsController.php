@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Ledger;
 
+use App\Actions\Ledger\ForEngagement;
 use App\Actions\Ledger\TakePayment;
 use App\Http\Data\Ledger\PaymentData;
 use App\Http\OpenApi\Adds;
+use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
 use App\Http\Requests\Ledger\AllocationsRequest;
+use App\Http\Requests\Ledger\ForEngagementRequest;
 use App\Http\Requests\Ledger\LedgerRequest;
 use App\Http\Requests\Ledger\PaymentPreviewRequest;
 use App\Http\Requests\Ledger\PaymentRequest;
@@ -127,5 +130,13 @@ final readonly class PaymentsController
         $this->take->takeBack($allocation, $user);
 
         return new JsonResponse($read->handle($document->refresh()));
+    }
+
+    #[Puts('payments/{payment}/engagement', 'putPaymentToEngagement', 'Say which case or project a payment is for', 'ForEngagementInput', 'Payment', 'Ledger')]
+    public function forEngagement(ForEngagementRequest $request, Payment $payment, ForEngagement $put): JsonResponse
+    {
+        $put->payment($payment, $request->engagementId());
+
+        return new JsonResponse(PaymentData::of($payment));
     }
 }

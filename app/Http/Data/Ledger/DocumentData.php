@@ -6,6 +6,7 @@ namespace App\Http\Data\Ledger;
 
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\TaxTreatment;
+use App\Http\Data\Engagements\EngagementLinkData;
 use App\Http\Data\Terms\DiscountOfferData;
 use OpenApi\Attributes as OA;
 
@@ -39,6 +40,8 @@ final readonly class DocumentData
         public string $currency,
         #[OA\Property]
         public string $note,
+        #[OA\Property(ref: '#/components/schemas/EngagementLink', description: 'The case or project that it is for.', nullable: true)]
+        public ?EngagementLinkData $engagement,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/DocumentLine'))]
         public array $lines,
         #[OA\Property(ref: '#/components/schemas/Totals')]

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Ledger;
 
+use App\Http\Data\Engagements\EngagementLinkData;
 use App\Models\Allocation;
 use App\Models\Payment;
 use OpenApi\Attributes as OA;
@@ -20,17 +21,20 @@ final readonly class PaymentData
         public array $allocations,
         #[OA\Property]
         public string $by,
+        #[OA\Property(ref: '#/components/schemas/EngagementLink', description: 'The case or project that it is for.', nullable: true)]
+        public ?EngagementLinkData $engagement,
     ) {
     }
 
     public static function of(Payment $payment): self
     {
-        $payment->load('party', 'user', 'allocations.document', 'allocations.credit', 'allocations.user');
+        $payment->load('party', 'user', 'engagement', 'allocations.document', 'allocations.credit', 'allocations.user');
 
         return new self(
             PaymentRowData::of($payment),
             array_values($payment->allocations->map(fn (Allocation $one) => AllocationData::of($one))->all()),
             $payment->user->name,
+            EngagementLinkData::orNull($payment->engagement),
         );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
+use App\Models\Engagement;
 use App\Models\Party;
 use OpenApi\Attributes as OA;
 
@@ -19,8 +20,8 @@ final readonly class ArchiveData
     ) {
     }
 
-    public static function of(Party $party): ?self
+    public static function of(Party|Engagement $subject): ?self
     {
-        return $party->archived_on === null ? null : new self($party->archived_on->toText(), $party->archive_reason);
+        return $subject->archived_on === null ? null : new self($subject->archived_on->toText(), $subject->archive_reason);
     }
 }

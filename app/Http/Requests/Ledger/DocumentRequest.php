@@ -26,6 +26,7 @@ final class DocumentRequest extends ShapedRequest
             'number' => Input::text()->says('Theirs, on what comes from them.'),
             'reference' => Input::text(),
             'note' => Input::text(5000),
+            'engagementId' => Input::id()->orNull()->optional()->says('The case or project that it is for; left out, it stays as it is.'),
             'validUntil' => Input::text()->optional()->says('Of a quote; empty for no end.'),
             'lines' => Input::listOf(Shape::named('DocumentLineInput', [
                 'text' => Input::text(),

@@ -21,6 +21,7 @@ final class LedgerRequest extends ShapedRequest
         return Shape::named('LedgerQuery', [
             'page' => Input::number()->optional(),
             'partyId' => Input::number()->optional(),
+            'engagementId' => Input::number()->optional()->says('Of a case or a project.'),
             'side' => Input::oneOf(Side::class)->optional(),
             'kind' => Input::oneOf(DocumentKind::class)->optional(),
             'state' => Input::oneOf(ListedState::class)->optional(),
@@ -36,7 +37,7 @@ final class LedgerRequest extends ShapedRequest
     /**
      * @return array{
      *     partyId?: int|null, side?: string|null, kind?: string|null, state?: string|null, bucket?: string|null,
-     *     currency?: string|null, from?: string|null, to?: string|null, q?: string|null,
+     *     currency?: string|null, from?: string|null, to?: string|null, q?: string|null, engagementId?: int|null,
      * }
      */
     public function wanted(): array
@@ -44,7 +45,7 @@ final class LedgerRequest extends ShapedRequest
         /**
          * @var array{
          *     partyId?: int|null, side?: string|null, kind?: string|null, state?: string|null, bucket?: string|null,
-         *     currency?: string|null, from?: string|null, to?: string|null, q?: string|null,
+         *     currency?: string|null, from?: string|null, to?: string|null, q?: string|null, engagementId?: int|null,
          * }
          */
         return $this->safe()->except('page', 'format');

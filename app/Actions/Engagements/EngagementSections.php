@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Engagements;
+
+use Almanac\Records\SectionName;
+use App\Actions\Records\SectionOf;
+use App\Models\Engagement;
+use App\Models\SectionState;
+
+/** The sections of a case or a project that are saved as one, by name. */
+final readonly class EngagementSections
+{
+    /** @var array<string, EngagementSection> */
+    private array $byName;
+
+    public function __construct(HeadSection $head, PartiesSection $parties, SiteSection $site, LinksSection $links, FieldsSection $fields)
+    {
+        $sections = [$head, $parties, $site, $links, $fields];
+        $this->byName = array_combine(array_map(fn (EngagementSection $section) => $section->name()->value, $sections), $sections);
+    }
+
+    /** Null for what is not saved as one, like the stage. */
+    public function of(SectionName $name, Engagement $engagement): ?SectionOf
+    {
+        $section = $this->byName[$name->value] ?? null;
+
+        return $section === null ? null : new SectionOf(
+            $name,
+            $engagement,
+            $section->reads(),
+            fn () => $section->facts($engagement),
+            fn () => $section->state($engagement),
+            $section->isPrivate(...),
+            fn (array $input) => $section->write($engagement, $input),
+        );
+    }
+
+    /** The section that a state is kept of. */
+    public function kept(SectionState $state, Engagement $engagement): ?SectionOf
+    {
+        return $state->subject_id === $engagement->id ? $this->of(SectionName::from($state->section), $engagement) : null;
+    }
+
+    /** @return list<SectionOf> */
+    public function all(Engagement $engagement): array
+    {
+        return array_values(array_filter(array_map(fn (string $name) => $this->of(SectionName::from($name), $engagement), array_keys($this->byName))));
+    }
+}

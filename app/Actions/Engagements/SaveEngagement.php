@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Engagements;
+
+use Almanac\Records\ArchivedRecord;
+use Almanac\Records\SectionName;
+use App\Actions\Finding\IndexEngagements;
+use App\Actions\Records\KeepSection;
+use App\Actions\Records\StaleSection;
+use App\Models\Engagement;
+use App\Models\SectionState;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/** Saves one section of a case or a project, or takes the last save of it back. */
+final readonly class SaveEngagement
+{
+    public function __construct(private EngagementSections $sections, private KeepSection $keep, private IndexEngagements $index)
+    {
+    }
+
+    /**
+     * @param array<string, mixed> $input
+     * @param int $version the version that the person who saves has seen
+     *
+     * @throws ArchivedRecord when it is archived
+     * @throws StaleSection when the section has been saved since that version
+     * @throws ValidationException when the core refuses a value
+     */
+    public function handle(SectionName $name, Engagement $engagement, array $input, int $version, User $by): void
+    {
+        DB::transaction(function () use ($name, $engagement, $input, $version, $by): void {
+            $engagement->refresh();
+            $section = $this->sections->of($name, $engagement);
+            if ($section !== null) {
+                $this->keep->save($section, [], $input, $version, $by);
+                $this->index->keep($engagement);
+            }
+        });
+        $engagement->refresh();
+    }
+
+    /**
+     * @param int $version that the save made
+     *
+     * @throws ArchivedRecord when it is archived
+     * @throws StaleSection when it has been saved since
+     * @throws ValidationException when what it was cannot be any more
+     */
+    public function undo(SectionName $name, Engagement $engagement, int $version, User $by): void
+    {
+        DB::transaction(function () use ($name, $engagement, $version, $by): void {
+            $engagement->refresh();
+            $this->keep->undo($engagement, $name, $version, $by, fn (SectionState $state) => $this->sections->kept($state, $engagement));
+            $this->index->keep($engagement);
+        });
+        $engagement->refresh();
+    }
+}

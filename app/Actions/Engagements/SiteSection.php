@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Engagements;
+
+use Almanac\Addresses\AddressRefused;
+use Almanac\Addresses\Formatter;
+use Almanac\Addresses\PostalAddress;
+use Almanac\Records\LoggedFact;
+use Almanac\Records\SectionName;
+use App\Models\Address;
+use App\Models\Engagement;
+use App\Models\Office;
+use App\Validation\FieldProblems;
+
+/** Where it is: the address of somebody concerned, by link, or one of its own. */
+final readonly class SiteSection implements EngagementSection
+{
+    public function name(): SectionName
+    {
+        return SectionName::Site;
+    }
+
+    public function reads(): array
+    {
+        return ['siteAddress.owner'];
+    }
+
+    public function facts(Engagement $engagement): array
+    {
+        $site = $engagement->site();
+        $owner = $engagement->siteAddress?->owner;
+
+        return [
+            'site' => new LoggedFact('Site', implode(', ', [
+                ...($site === null ? [] : Formatter::onScreen($site, Office::current()->country)),
+                ...($owner === null ? [] : ["address of $owner->display_name"]),
+            ])),
+            'note' => new LoggedFact('Note on the site', $engagement->site_note),
+        ];
+    }
+
+    public function state(Engagement $engagement): array
+    {
+        $site = $engagement->site();
+
+        return [
+            'addressId' => $engagement->site_id,
+            'country' => $site->country ?? '',
+            'lines' => implode("\n", $site->lines ?? []),
+            'locality' => $site->locality ?? '',
+            'region' => $site->region ?? '',
+            'postcode' => $site->postcode ?? '',
+            'note' => $engagement->site_note,
+        ];
+    }
+
+    public function isPrivate(array $state): bool
+    {
+        return false;
+    }
+
+    public function write(Engagement $engagement, array $input): void
+    {
+        /**
+         * @var array{
+         *     addressId: int|null, country: string, lines: string, locality: string, region: string, postcode: string, note: string,
+         *     isRestored?: bool,
+         * } $input
+         */
+        $problems = new FieldProblems;
+        $linked = $input['addressId'] === null ? null : Address::query()->find($input['addressId']);
+        if ($input['addressId'] !== null && $linked === null && ! isset($input['isRestored'])) {
+            $problems->add('addressId', 'That address is no longer kept. Type it here, or choose another.');
+        }
+        $postal = $linked === null ? $this->typed($input, $problems) : $linked->postal();
+        $problems->throwIfAny();
+        $engagement->keepSite($postal);
+        $engagement->fill(['site_id' => $linked?->id, 'site_note' => trim($input['note'])])->save();
+    }
+
+    /** @param  array{country: string, lines: string, locality: string, region: string, postcode: string, ...}  $input */
+    private function typed(array $input, FieldProblems $problems): ?PostalAddress
+    {
+        if (trim($input['lines'].$input['locality'].$input['region'].$input['postcode']) === '') {
+            return null;
+        }
+        try {
+            return PostalAddress::of($input['country'], $input['lines'], $input['locality'], $input['region'], $input['postcode']);
+        } catch (AddressRefused $refusal) {
+            $problems->add($refusal->part->value, $refusal->getMessage());
+
+            return null;
+        }
+    }
+}

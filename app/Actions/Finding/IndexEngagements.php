@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Finding;
+
+use Almanac\Finding\Fold;
+use App\Database\LongWork;
+use App\Models\DetailValue;
+use App\Models\Engagement;
+use App\Models\EngagementParty;
+
+/** Keeps the words by which a case or a project is found. Runs inside the transaction of the change. */
+final class IndexEngagements
+{
+    private const LONGEST = 4000;
+
+    private const CHUNK = 50;
+
+    public function keep(Engagement $engagement): void
+    {
+        $engagement->unsetRelations()->load('kind', 'parties.party', 'parties.role', 'parties.via', 'siteAddress', 'detailValues.field');
+        $site = $engagement->site();
+        $words = [
+            $engagement->number,
+            $engagement->title,
+            $engagement->kind->name,
+            ...$engagement->parties->map(
+                fn (EngagementParty $one) => "{$one->party->display_name} {$one->role->name} ".($one->via->display_name ?? ''),
+            )->all(),
+            ...($site === null ? [] : [...$site->lines, $site->locality, $site->region, $site->postcode]),
+            ...$engagement->detailValues->reject(fn (DetailValue $value) => $value->field->isSecret())->pluck('value')->all(),
+        ];
+        $folded = mb_substr(Fold::text(implode(' ', $words)), 0, self::LONGEST);
+        if ($engagement->words !== $folded) {
+            $engagement->update(['words' => $folded]);
+        }
+    }
+
+    public function everything(): void
+    {
+        Engagement::everyOne()->chunkById(self::CHUNK, function ($some): void {
+            LongWork::step(fn () => $some->each($this->keep(...)));
+        });
+    }
+
+    /** Of those in which somebody is, when their name has changed. */
+    public function ofParty(int $partyId): void
+    {
+        Engagement::everyOne()
+            ->whereIn('id', EngagementParty::query()->select('engagement_id')->where('party_id', $partyId)->orWhere('via_id', $partyId))
+            ->get()
+            ->each($this->keep(...));
+    }
+}

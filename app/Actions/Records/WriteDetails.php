@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Records;
+
+use Almanac\Records\LoggedFact;
+use App\Facts\Details\Sheets;
+use App\Models\DetailField;
+use App\Models\DetailValue;
+use App\Validation\FieldProblems;
+use App\Validation\FieldReaders;
+use Illuminate\Support\Collection;
+
+/** Reads and writes what the firm's own detail sheets ask of a subject, whatever it is. */
+final readonly class WriteDetails
+{
+    public function __construct(private FieldReaders $readers)
+    {
+    }
+
+    /** @return array<string, LoggedFact> */
+    public function facts(Sheets $sheets): array
+    {
+        $reader = $this->readers->ofOffice();
+        $facts = [];
+        foreach ($sheets->shown() as [$sheet, $fields]) {
+            foreach ($fields as $field) {
+                $text = $sheets->text($field);
+                $label = "$sheet->name: $field->name";
+                $facts["field:$field->id"] = $field->isSecret()
+                    ? LoggedFact::private($label, $text)
+                    : new LoggedFact($label, $reader->show($field->kind, $text));
+            }
+        }
+
+        return $facts;
+    }
+
+    /**
+     * @param Collection<int, DetailValue> $values
+     *
+     * @return array<string, mixed>
+     */
+    public function state(Collection $values): array
+    {
+        return ['values' => array_values($values->sortBy('field_id')
+            ->map(fn (DetailValue $kept) => ['fieldId' => $kept->field_id, 'value' => $kept->text($kept->field)])->all())];
+    }
+
+    /** @param  array<string, mixed>  $state */
+    public function isPrivate(array $state): bool
+    {
+        /** @var list<array{fieldId: int, value: string}> $values */
+        $values = $state['values'];
+
+        return DetailField::query()->findMany(array_column($values, 'fieldId'))->contains(fn (DetailField $field) => $field->isSecret());
+    }
+
+    /**
+     * @param Sheets $sheets of the subject, as it is now
+     * @param array<string, mixed> $input
+     */
+    public function write(int $subjectId, Sheets $sheets, array $input): void
+    {
+        /** @var list<array{fieldId: int, value: string|null}> $rows */
+        $rows = $input['values'];
+        $fields = DetailField::query()->findMany(array_column($rows, 'fieldId'))->keyBy('id');
+        if (isset($input['isRestored'])) {
+            $this->restore($subjectId, $rows, $fields);
+
+            return;
+        }
+        $reader = $this->readers->ofOffice();
+        $problems = new FieldProblems;
+        $kept = [];
+        foreach ($rows as $rank => $row) {
+            $field = $fields->get($row['fieldId']);
+            $at = "values.$rank.value";
+            if ($field === null || ! $sheets->asksFor($field)) {
+                $problems->add($at, 'This field is no longer asked for. Reload the page.');
+            } elseif ($row['value'] !== null) {
+                $kept[] = [
+                    $field,
+                    $problems->at($at, fn () => $reader->read($field->kind, $row['value'], $field->options, $sheets->text($field))) ?? '',
+                ];
+            }
+        }
+        $problems->throwIfAny();
+        foreach ($kept as [$field, $text]) {
+            $this->keep($subjectId, $field, $text);
+        }
+    }
+
+    /**
+     * As it was, whatever is asked for now.
+     *
+     * @param list<array{fieldId: int, value: string|null}> $rows
+     * @param Collection<int, DetailField> $fields
+     */
+    private function restore(int $subjectId, array $rows, Collection $fields): void
+    {
+        DetailValue::query()->where('subject_id', $subjectId)->whereNotIn('field_id', array_column($rows, 'fieldId'))->delete();
+        foreach ($rows as ['fieldId' => $id, 'value' => $text]) {
+            $field = $fields->get($id);
+            if ($field !== null) {
+                $this->keep($subjectId, $field, $text ?? '');
+            }
+        }
+    }
+
+    private function keep(int $subjectId, DetailField $field, string $text): void
+    {
+        $key = ['subject_id' => $subjectId, 'field_id' => $field->id];
+        $text === ''
+            ? DetailValue::query()->where($key)->delete()
+            : DetailValue::query()->updateOrCreate($key, DetailValue::kept($field, $text));
+    }
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Almanac\Calendar\Day;
+use Almanac\Money\Percent;
+use Almanac\Records\Period;
+use App\Models\Values\DayCast;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * What somebody is to a case or a project.
+ *
+ * @property int $id
+ * @property int $engagement_id
+ * @property int $party_id
+ * @property int $role_id
+ * @property int|null $via_id the company through which a person acts
+ * @property int|null $contact_id whom to ask for at a company
+ * @property Day|null $since
+ * @property Day|null $until
+ * @property string|null $share of what is billed, in per cent; null for who does not pay
+ * @property bool $is_mailed whether letters about it go there
+ * @property string $note
+ * @property int $rank
+ * @property-read Party $party
+ * @property-read EngagementRole $role
+ * @property-read Party|null $via
+ * @property-read Party|null $contact
+ * @property-read Engagement|null $engagement
+ */
+final class EngagementParty extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $attributes = ['via_id' => null, 'contact_id' => null, 'share' => null, 'is_mailed' => false, 'note' => ''];
+
+    protected function casts(): array
+    {
+        return ['since' => DayCast::class, 'until' => DayCast::class, 'is_mailed' => 'boolean'];
+    }
+
+    public function period(): Period
+    {
+        return Period::of($this->since, $this->until);
+    }
+
+    public function percent(): ?Percent
+    {
+        return $this->share === null ? null : Percent::of($this->share);
+    }
+
+    /** @return BelongsTo<Party, $this> */
+    public function party(): BelongsTo
+    {
+        return $this->belongsTo(Party::class);
+    }
+
+    /** @return BelongsTo<EngagementRole, $this> */
+    public function role(): BelongsTo
+    {
+        return $this->belongsTo(EngagementRole::class);
+    }
+
+    /** @return BelongsTo<Party, $this> */
+    public function via(): BelongsTo
+    {
+        return $this->belongsTo(Party::class, 'via_id');
+    }
+
+    /** @return BelongsTo<Party, $this> */
+    public function contact(): BelongsTo
+    {
+        return $this->belongsTo(Party::class, 'contact_id');
+    }
+
+    /** @return BelongsTo<Engagement, $this> */
+    public function engagement(): BelongsTo
+    {
+        return $this->belongsTo(Engagement::class);
+    }
+}
