@@ -9,7 +9,16 @@ use App\Models\EngagementKind;
 /** The kinds that a new office begins with, to be renamed, added to or retired (common practice, no published source). */
 final readonly class StarterKinds
 {
-    /** Name, plural, sign, stages (name, meaning, days after which it has stood too long), roles (name, least, most, is client, opposes). */
+    /**
+     * Stages with what they mean and the days after which something has stood there too long; roles with how many are
+     * needed and allowed, whether they are whom it is for, and what they oppose.
+     *
+     * @var list<array{
+     *     string, string, string,
+     *     list<array{string, string, int|null}>,
+     *     list<array{string, int, int|null, bool, list<string>}>,
+     * }>
+     */
     private const KINDS = [
         ['project', 'projects', 'PR', [
             ['Asked about', 'enquiry', 14],
@@ -52,14 +61,37 @@ final readonly class StarterKinds
                 'plural' => $plural,
                 'sign' => $sign,
                 'isRetired' => false,
-                'stages' => array_map(fn (array $stage) => [
-                    'id' => null, 'name' => $stage[0], 'meaning' => $stage[1], 'mostDays' => $stage[2], 'isRetired' => false,
-                ], $stages),
-                'roles' => array_map(fn (array $role) => [
-                    'id' => null, 'name' => $role[0], 'least' => $role[1], 'most' => $role[2], 'isClient' => $role[3],
-                    'opposes' => $role[4], 'isRetired' => false,
-                ], $roles),
+                'stages' => $this->stages($stages),
+                'roles' => $this->roles($roles),
             ]);
         }
+    }
+
+    /**
+     * @param list<array{string, string, int|null}> $stages
+     *
+     * @return list<array{id: null, name: string, meaning: string, mostDays: int|null, isRetired: bool}>
+     */
+    private function stages(array $stages): array
+    {
+        return array_map(
+            fn (array $one) => ['id' => null, 'name' => $one[0], 'meaning' => $one[1], 'mostDays' => $one[2], 'isRetired' => false],
+            $stages,
+        );
+    }
+
+    /**
+     * @param list<array{string, int, int|null, bool, list<string>}> $roles
+     *
+     * @return list<array{
+     *     id: null, name: string, least: int, most: int|null, isClient: bool, opposes: list<string>, isRetired: bool,
+     * }>
+     */
+    private function roles(array $roles): array
+    {
+        return array_map(fn (array $one) => [
+            'id' => null, 'name' => $one[0], 'least' => $one[1], 'most' => $one[2], 'isClient' => $one[3],
+            'opposes' => $one[4], 'isRetired' => false,
+        ], $roles);
     }
 }

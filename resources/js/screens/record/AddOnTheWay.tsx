@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Button, QuietButton } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { FieldRow, Mark, Quiet, Row, Stack } from '../../ui/Text';
-import { RecordPicker } from './RecordPicker';
+import { RecordPicker } from '../../shared/RecordPicker';
 import { newKey } from './sections/spec';
 
 /** A company that is in the book, or, without a number, one that is added with the person. */

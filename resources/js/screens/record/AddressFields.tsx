@@ -4,7 +4,7 @@ import { Button, QuietButton } from '../../ui/Button';
 import { ChooseSeveral, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { FieldGroup, FieldRow, Small, Stack } from '../../ui/Text';
-import { PlaceFields } from './PlaceFields';
+import { PlaceFields } from '../../shared/PlaceFields';
 import type { AddressRow } from './sections/addresses';
 
 interface Props {

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { api, ask } from '../../api/client';
 import { Button, QuietButton } from '../../ui/Button';
 import { Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
-import { PlainSection } from './SectionFrame';
+import { PlainSection } from '../../shared/section/SectionFrame';
 import type { RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
 import { AddBankDetails } from './AddBankDetails';

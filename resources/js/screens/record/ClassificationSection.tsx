@@ -10,7 +10,7 @@ import { Field } from '../../ui/Field';
 import { Suggest } from '../../ui/Suggest';
 import { TagPicker } from '../../ui/TagPicker';
 import { Chips, Facts, FieldRow, Half, Small, Stack } from '../../ui/Text';
-import { SectionFrame } from './SectionFrame';
+import { SectionFrame } from '../../shared/section/SectionFrame';
 import { classificationSpec, type ClassificationDraft, type CodeRow } from './sections/classification';
 import { newKey, type RecordData } from './sections/spec';
 import { useSection } from './useSection';

@@ -3,7 +3,7 @@ import { asOptions, ChooseOne, ChooseSeveral } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Facts, FieldGroup, Paragraphs, Quiet, Small, SubHeading } from '../../ui/Text';
 import { PrivateField, PrivateValue } from './PrivateValue';
-import { SectionFrame } from './SectionFrame';
+import { SectionFrame } from '../../shared/section/SectionFrame';
 import { detailsSpec, type DetailsDraft } from './sections/details';
 import type { RecordData } from './sections/spec';
 import type { Width } from '../../ui/tokens';

@@ -15,7 +15,7 @@ import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { useNavigate } from 'react-router';
-import { PlainSection } from './SectionFrame';
+import { PlainSection } from '../../shared/section/SectionFrame';
 import type { RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
 

@@ -8,7 +8,7 @@ import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Notice, Quiet, Row } from '../../ui/Text';
-import { RecordPicker } from './RecordPicker';
+import { RecordPicker } from '../../shared/RecordPicker';
 import { useRecordAction } from './useRecordAction';
 
 

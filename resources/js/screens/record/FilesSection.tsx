@@ -17,7 +17,7 @@ import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Mark, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { line, size, space } from '../../ui/tokens';
-import { PlainSection } from './SectionFrame';
+import { PlainSection } from '../../shared/section/SectionFrame';
 import { newKey, type RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
 import { useRecordAction } from './useRecordAction';

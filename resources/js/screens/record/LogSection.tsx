@@ -10,7 +10,7 @@ import { useSay } from '../../ui/StatusLine';
 import { Quiet, Row, Small, Stack } from '../../ui/Text';
 import { space } from '../../ui/tokens';
 import { EntryForm } from './EntryForm';
-import { PlainSection } from './SectionFrame';
+import { PlainSection } from '../../shared/section/SectionFrame';
 import type { RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
 import { useRecordAction } from './useRecordAction';

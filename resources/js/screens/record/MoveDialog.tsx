@@ -9,9 +9,9 @@ import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { Notice, Small } from '../../ui/Text';
 import { sharers } from './addresses';
-import { PlaceFields, type Place } from './PlaceFields';
+import { PlaceFields, type Place } from '../../shared/PlaceFields';
 import type { RecordData } from './sections/spec';
-import { TouchedDialog } from './TouchedDialog';
+import { TouchedDialog } from '../../shared/section/TouchedDialog';
 import { useRecordAction } from './useRecordAction';
 
 type AddressData = RecordData['addresses']['addresses'][number];

@@ -16,7 +16,7 @@ import { Suggest } from '../../ui/Suggest';
 import { FieldGroup, FieldRow, Mark, Row, Small, Stack } from '../../ui/Text';
 import { size, space } from '../../ui/tokens';
 import { PartyLinks } from './PartyLinks';
-import { SectionFrame } from './SectionFrame';
+import { SectionFrame } from '../../shared/section/SectionFrame';
 import { reachSpec, type ContactRow } from './sections/reach';
 import { newKey, type RecordData } from './sections/spec';
 import { useSection } from './useSection';

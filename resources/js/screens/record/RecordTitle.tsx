@@ -8,7 +8,7 @@ import { PinnedEntry } from './LogSection';
 import { NameFields } from './NameFields';
 import { PrivateValue } from './PrivateValue';
 import { ArchivedNotice, RecordLife } from './RecordLife';
-import { SectionForm } from './SectionFrame';
+import { SectionForm } from '../../shared/section/SectionFrame';
 import { identitySpec } from './sections/identity';
 import type { RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';

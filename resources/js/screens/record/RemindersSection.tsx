@@ -12,7 +12,7 @@ import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { Suggest } from '../../ui/Suggest';
 import { FieldRow, Notice, Row, Stack } from '../../ui/Text';
-import { PlainSection } from './SectionFrame';
+import { PlainSection } from '../../shared/section/SectionFrame';
 import type { RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
 import { useRecordAction } from './useRecordAction';

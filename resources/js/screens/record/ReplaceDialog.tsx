@@ -11,7 +11,7 @@ import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { Mark, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
-import { RecordPicker } from './RecordPicker';
+import { RecordPicker } from '../../shared/RecordPicker';
 import type { RecordData } from './sections/spec';
 import { useRecordAction } from './useRecordAction';
 

@@ -5,7 +5,7 @@ import { Button, QuietButton } from '../../ui/Button';
 import { useSay } from '../../ui/StatusLine';
 import { Quiet, Row } from '../../ui/Text';
 import { inForce } from './addresses';
-import { RecordPicker } from './RecordPicker';
+import { RecordPicker } from '../../shared/RecordPicker';
 import type { RecordData } from './sections/spec';
 
 type AddressData = RecordData['addresses']['addresses'][number];

@@ -12,7 +12,7 @@ import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
 import { Facts, FieldGroup, FieldRow, Quiet, Stack } from '../../ui/Text';
 import { PrivateField, PrivateValue } from './PrivateValue';
-import { SectionFrame } from './SectionFrame';
+import { SectionFrame } from '../../shared/section/SectionFrame';
 import { newKey, type RecordData } from './sections/spec';
 import { taxNumbersSpec, type TaxDraft, type TaxNumberRow } from './sections/taxNumbers';
 import { useSection } from './useSection';

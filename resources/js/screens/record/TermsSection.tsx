@@ -3,7 +3,7 @@ import { choicesQuery } from '../../api/queries';
 import { Suggest } from '../../ui/Suggest';
 import { Facts, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { SideFields } from '../../shared/SideFields';
-import { SectionFrame } from './SectionFrame';
+import { SectionFrame } from '../../shared/section/SectionFrame';
 import type { RecordData } from './sections/spec';
 import { clientTermsSpec, vendorTermsSpec, type TermsDraft } from './sections/terms';
 import { TermsPreview } from '../../shared/TermsPreview';

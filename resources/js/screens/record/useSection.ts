@@ -1,182 +1,21 @@
-import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { api, ask, Refused, type Schemas } from '../../api/client';
-import { forget, keepRecord, recordQuery } from '../../api/queries';
-import { useEnsureSignedIn } from '../../api/signIn';
-import { useSay } from '../../ui/StatusLine';
-import { useUnsaved } from '../../ui/unsaved';
-import { merge } from './merge';
-import type { Follow, RecordData, SectionSpec } from './sections/spec';
+import { api, ask } from '../../api/client';
+import { forget, keepRecord, queryClient, recordQuery } from '../../api/queries';
+import type { Subject } from '../../shared/section/spec';
+import { useSectionOf, type Options, type SectionEdit } from '../../shared/section/useSection';
+import type { RecordData, SectionSpec } from './sections/spec';
 
-interface Editing<D> {
-    draft: D;
-    /** What the draft was when editing began. */
-    start: string;
-    version: number;
-}
+const recordSubject: Subject<RecordData> = {
+    id: ({ party }) => party.id,
+    isArchived: ({ archive }) => archive !== null,
+    documents: ({ documents }) => documents.live,
+    keep: keepRecord,
+    undo: (id, section, version, follow) =>
+        ask(api.POST('/api/parties/{id}/sections/{section}/undo', { params: { path: { id, section } }, body: { version, follow } })),
+    read: (id) => queryClient.fetchQuery({ ...recordQuery(id), staleTime: 0 }),
+    forget: (id) => forget(recordQuery(id).queryKey),
+};
 
-export interface SectionEdit<D> {
-    record: RecordData;
-    spec: SectionSpec<D>;
-    /** Undefined while the section is only read. */
-    draft: D | undefined;
-    isDirty: boolean;
-    isBusy: boolean;
-    failure: Error | undefined;
-    /** Documents that carry what is about to change: what of them is to follow is asked before it is saved. */
-    touched: Schemas['TouchedDocuments'] | undefined;
-    /** Saves after that was answered: with which documents follow; undefined goes on editing. */
-    answerTouched: (documentIds: number[] | undefined, withTerms: boolean) => Promise<void>;
-    /** What the server says is wrong, by field. */
-    problems: Record<string, string>;
-    begin: () => void;
-    /** Begins with something changed already. */
-    beginWith: (change: (draft: D) => D) => void;
-    change: (draft: D) => void;
-    leave: () => void;
-    save: () => Promise<void>;
-    /** After somebody else has saved too: saves what was changed here, and keeps what they changed. */
-    saveMine: () => Promise<void>;
-    takeTheirs: () => Promise<void>;
-}
-
-interface Options<D> {
-    /** What editing begins with, when that is more than what is kept: blank rows to fill in. */
-    starter?: (draft: D) => D;
-    /** What is left out of a draft before it is sent. */
-    tidy?: (draft: D) => D;
-    startsOpen?: boolean;
-}
-
-function beginning<D>(record: RecordData, spec: SectionSpec<D>, starter: ((draft: D) => D) | undefined): Editing<D> {
-    const kept = spec.draft(record);
-    const draft = starter === undefined ? kept : starter(kept);
-    return { draft, start: JSON.stringify(draft), version: spec.version(record) };
-}
-
-/** Editing one section of a record: its draft, saving it, and everything that can go wrong on the way. */
-export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options: Options<D> = {}): SectionEdit<D> {
-    const { starter, tidy, startsOpen = false } = options;
-    const client = useQueryClient();
-    const say = useSay();
-    const ensureSignedIn = useEnsureSignedIn();
-    const [editing, setEditing] = useState(() => startsOpen ? beginning(record, spec, starter) : undefined);
-    const [isBusy, setBusy] = useState(false);
-    const [failure, setFailure] = useState<Error>();
-    const [touched, setTouched] = useState<Schemas['TouchedDocuments']>();
-    const id = record.party.id;
-    const title = spec.title(record);
-    const isDirty = editing !== undefined && JSON.stringify(editing.draft) !== editing.start;
-
-    useUnsaved(isDirty);
-
-    const close = () => {
-        setEditing(undefined);
-        setFailure(undefined);
-    };
-
-    const keep = (saved: RecordData) => {
-        keepRecord(saved);
-    };
-
-    const undo = async (version: number, follow?: Follow) => {
-        try {
-            keep(await ask(api.POST('/api/parties/{id}/sections/{section}/undo', {
-                params: { path: { id, section: spec.name } }, body: { version, follow },
-            })));
-            say(`${title}: as it was before.`);
-        } catch (error) {
-            say(error instanceof Refused && error.isStale
-                ? `${title} has been saved by somebody else since; nothing was undone.`
-                : `Not undone. ${(error as Error).message}`);
-        }
-    };
-
-    const attempt = async (draft: D, version: number, follow?: Follow): Promise<void> => {
-        try {
-            if (follow === undefined && spec.touched !== undefined && record.documents.live > 0) {
-                const found = await spec.touched(id, version, draft);
-                if (found.documents.length > 0) {
-                    setTouched(found);
-                    return;
-                }
-            }
-            const saved = await spec.put(id, version, draft, follow);
-            keep(saved);
-            close();
-            const made = spec.version(saved);
-            if (made > version) {
-                say(`${title} saved.`, () => void undo(made, follow));
-            } else {
-                say(`${title} saved.`);
-            }
-        } catch (error) {
-            if (error instanceof Refused && error.isSignedOut && await ensureSignedIn()) {
-                return attempt(draft, version, follow);
-            }
-            setFailure(error as Error);
-        }
-    };
-
-    const answerTouched = async (documentIds: number[] | undefined, withTerms: boolean) => {
-        setTouched(undefined);
-        if (documentIds !== undefined && editing !== undefined) {
-            setBusy(true);
-            await attempt(editing.draft, editing.version, { documentIds, withTerms });
-            setBusy(false);
-        }
-    };
-
-    const save = async () => {
-        if (editing === undefined || isBusy) {
-            return;
-        }
-        const draft = tidy === undefined ? editing.draft : tidy(editing.draft);
-        setEditing({ ...editing, draft });
-        setBusy(true);
-        setFailure(undefined);
-        // Undo must not stand there for something else when the answer comes.
-        say();
-        await attempt(draft, editing.version);
-        setBusy(false);
-    };
-
-    /** Mine goes over theirs only where both have changed the same. */
-    const saveMine = async () => {
-        if (editing === undefined || isBusy) {
-            return;
-        }
-        const theirs = await client.fetchQuery({ ...recordQuery(id), staleTime: 0 });
-        const draft = merge(JSON.parse(editing.start) as D, editing.draft, spec.draft(theirs));
-        setEditing({ ...editing, draft, version: spec.version(theirs) });
-        setBusy(true);
-        setFailure(undefined);
-        await attempt(tidy === undefined ? draft : tidy(draft), spec.version(theirs));
-        setBusy(false);
-    };
-
-    return {
-        record,
-        spec,
-        draft: editing?.draft,
-        isDirty,
-        isBusy,
-        failure,
-        touched,
-        answerTouched,
-        problems: failure instanceof Refused ? failure.fields : {},
-        begin: () => setEditing(beginning(record, spec, starter)),
-        beginWith: (change) => {
-            const editing = beginning(record, spec, starter);
-            setEditing({ ...editing, draft: change(editing.draft) });
-        },
-        change: (draft) => editing !== undefined && setEditing({ ...editing, draft }),
-        leave: close,
-        save,
-        saveMine,
-        takeTheirs: async () => {
-            close();
-            await forget(recordQuery(id).queryKey);
-        },
-    };
+/** Editing one section of a record. */
+export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options?: Options<D>): SectionEdit<D> {
+    return useSectionOf(recordSubject, record, spec, options);
 }

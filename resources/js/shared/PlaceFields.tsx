@@ -1,15 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, ask, type Schemas } from '../../api/client';
-import { choicesQuery, knownAddressesQuery } from '../../api/queries';
-import { useQuiet } from '../../api/useQuiet';
-import { fiveDigits, zipQuery } from '../../api/zips';
-import { Button, QuietButton } from '../../ui/Button';
-import { ChooseFromMany } from '../../ui/ChooseFromMany';
-import { Field } from '../../ui/Field';
-import { useSay } from '../../ui/StatusLine';
-import { Suggest } from '../../ui/Suggest';
-import { FieldRow, Row, Small, Stack } from '../../ui/Text';
+import { api, ask, type Schemas } from '../api/client';
+import { choicesQuery, knownAddressesQuery } from '../api/queries';
+import { useQuiet } from '../api/useQuiet';
+import { fiveDigits, zipQuery } from '../api/zips';
+import { Button, QuietButton } from '../ui/Button';
+import { ChooseFromMany } from '../ui/ChooseFromMany';
+import { Field } from '../ui/Field';
+import { useSay } from '../ui/StatusLine';
+import { Suggest } from '../ui/Suggest';
+import { FieldRow, Row, Small, Stack } from '../ui/Text';
 
 export type Place = Pick<Schemas['AddressInput'], 'country' | 'lines' | 'locality' | 'region' | 'postcode'>;
 

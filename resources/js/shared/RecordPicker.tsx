@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Schemas } from '../../api/client';
-import type { PartyKind } from '../../api/queries';
-import { useFind } from '../../api/useFind';
-import { AddLine } from '../../ui/AddLine';
-import { FindBox } from '../../ui/FindBox';
-import { PartyLine } from '../../ui/PartyLine';
-import { widths } from '../../ui/tokens';
+import type { Schemas } from '../api/client';
+import type { PartyKind } from '../api/queries';
+import { useFind } from '../api/useFind';
+import { AddLine } from '../ui/AddLine';
+import { FindBox } from '../ui/FindBox';
+import { PartyLine } from '../ui/PartyLine';
+import { widths } from '../ui/tokens';
 
 const Root = styled.div`width: min(${widths.full}, 100%);`;
 

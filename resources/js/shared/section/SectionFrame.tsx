@@ -8,7 +8,6 @@ import { line, print, size, snug, space, widths } from '../../ui/tokens';
 import { SaveFailure } from './SaveFailure';
 import { TouchedDialog } from './TouchedDialog';
 import { isLeaveKey, takesSaveKey } from '../../ui/saveKeys';
-import { useMayEdit } from './useMayEdit';
 import type { SectionEdit } from './useSection';
 
 const Root = styled.section<{ $isFolded: boolean }>`
@@ -101,9 +100,7 @@ interface Props<D> {
 
 /** A section that is edited where it stands. */
 export function SectionFrame<D>({ edit, read, fields, saveLabel, folded }: Props<D>) {
-    const { record, spec, draft, begin } = edit;
-    const mayEdit = useMayEdit(record);
-    const title = spec.title(record);
+    const { name, title, mayEdit, draft, begin } = edit;
     const editButton = useRef<HTMLButtonElement>(null);
     const wasEditing = useRef(false);
 
@@ -117,7 +114,7 @@ export function SectionFrame<D>({ edit, read, fields, saveLabel, folded }: Props
 
     return (
         <PlainSection
-            id={spec.name}
+            id={name}
             title={title}
             folded={draft === undefined ? folded : undefined}
             tools={draft === undefined && mayEdit && (
@@ -182,7 +179,7 @@ export function SectionForm<D>({ edit, saveLabel, children }: { edit: SectionEdi
             )}
             {isAsking && (
                 <LeaveQuestion onStay={() => setAsking(false)} onLeave={leave}>
-                    What you changed in “{edit.spec.title(edit.record)}” is not saved yet.
+                    What you changed in “{edit.title}” is not saved yet.
                 </LeaveQuestion>
             )}
         </EditForm>

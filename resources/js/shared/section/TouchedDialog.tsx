@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { documentName } from '../../shared/DocumentTable';
+import { documentName } from '../DocumentTable';
 import { Button, MainButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
