@@ -18,7 +18,7 @@ test('a call is written into the log, pinned, and taken down again', async ({ de
     await page.getByRole('option', { name: 'call' }).click();
     await page.getByRole('combobox', { name: /With whom/ }).fill('isolde');
     await page.getByRole('option', { name: /Isolde Quill/ }).click();
-    await page.getByText('pin it to the head of the record').click();
+    await page.getByText('pin it to the head of the page').click();
     await desk.expectAccessible();
     await page.getByLabel('What happened').focus();
     await desk.save('Added to the log.');

@@ -8,6 +8,7 @@ use App\Http\Controllers\Access\SessionController;
 use App\Http\Controllers\Banking\BankController;
 use App\Http\Controllers\Books\BooksController;
 use App\Http\Controllers\Engagements\EngagementKindsController;
+use App\Http\Controllers\Engagements\EngagementLogController;
 use App\Http\Controllers\Engagements\EngagementsController;
 use App\Http\Controllers\Engagements\EngagementSectionsController;
 use App\Http\Controllers\Files\FilesController;
@@ -178,7 +179,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::put('files/{file}', [FilesController::class, 'change'])->whereNumber('file');
         Route::delete('files/{file}', [FilesController::class, 'remove'])->whereNumber('file');
         Route::post('engagements', [EngagementsController::class, 'store']);
-        Route::prefix('engagements/{engagement}')->whereNumber(['engagement', 'move', 'inRole'])->scopeBindings()->group(function (): void {
+        Route::prefix('engagements/{engagement}')->whereNumber(['engagement', 'move', 'inRole', 'logEntry'])->scopeBindings()->group(function (): void {
             Route::delete('/', [EngagementsController::class, 'destroy']);
             Route::put('archive', [EngagementsController::class, 'archive']);
             Route::delete('archive', [EngagementsController::class, 'restore']);
@@ -188,6 +189,9 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
             Route::put('links', [EngagementSectionsController::class, 'links']);
             Route::put('details', [EngagementSectionsController::class, 'details']);
             Route::post('sections/{section}/undo', [EngagementSectionsController::class, 'undo']);
+            Route::post('entries', [EngagementLogController::class, 'write']);
+            Route::put('entries/{logEntry}', [EngagementLogController::class, 'pin']);
+            Route::delete('entries/{logEntry}', [EngagementLogController::class, 'remove']);
             Route::post('moves', [EngagementSectionsController::class, 'move']);
             Route::delete('moves/{move}', [EngagementSectionsController::class, 'takeBack']);
             Route::post('parties/{inRole}/replace', [EngagementSectionsController::class, 'replace']);

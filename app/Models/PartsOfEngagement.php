@@ -80,6 +80,12 @@ trait PartsOfEngagement
         return $this->belongsToMany(User::class, 'engagement_users')->orderBy('name');
     }
 
+    /** @return HasMany<LogEntry, $this> */
+    public function logEntries(): HasMany
+    {
+        return $this->hasMany(LogEntry::class, 'subject_id')->orderByDesc('id');
+    }
+
     /** @return HasMany<DetailValue, $this> */
     public function detailValues(): HasMany
     {

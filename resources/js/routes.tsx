@@ -19,6 +19,14 @@ export const router = createBrowserRouter([
                     { index: true, lazy: async () => ({ Component: (await import('./screens/today/Today')).Today }) },
                     { path: 'directory', lazy: async () => ({ Component: (await import('./screens/directory/Directory')).Directory }) },
                     { path: 'records/:id', lazy: async () => ({ Component: (await import('./screens/record/RecordPage')).RecordPage }) },
+                    {
+                        path: 'engagements',
+                        lazy: async () => ({ Component: (await import('./screens/engagements/Engagements')).Engagements }),
+                    },
+                    {
+                        path: 'engagements/:id',
+                        lazy: async () => ({ Component: (await import('./screens/engagements/EngagementPage')).EngagementPage }),
+                    },
                     { path: 'ledger', lazy: async () => ({ Component: (await import('./screens/ledger/Ledger')).Ledger }) },
                     {
                         path: 'ledger/tax-report',
@@ -42,6 +50,12 @@ export const router = createBrowserRouter([
                     {
                         element: <Only may="mayChangeRecords" />,
                         children: [
+                            {
+                                path: 'engagements/begin',
+                                lazy: async () => ({
+                                    Component: (await import('./screens/engagements/BeginEngagement')).BeginEngagement,
+                                }),
+                            },
                             {
                                 path: 'add/:kind',
                                 lazy: async () => ({ Component: (await import('./screens/record/AddRecord')).AddRecord }),

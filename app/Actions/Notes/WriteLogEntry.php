@@ -10,6 +10,7 @@ use Almanac\Records\Wording;
 use App\Models\Change;
 use App\Models\LogEntry;
 use App\Models\Party;
+use App\Models\SubjectModel;
 use App\Models\User;
 use App\Time\Clock;
 use App\Time\TypedDates;
@@ -31,9 +32,9 @@ final readonly class WriteLogEntry
      *
      * @throws ValidationException when nothing was written, or the day cannot be
      */
-    public function write(Party $party, array $input, User $by): void
+    public function write(SubjectModel $subject, array $input, User $by): void
     {
-        $party->assertInUse();
+        $subject->assertInUse();
         $problems = new FieldProblems;
         $text = $problems->at('text', fn () => Wording::paragraphs($input['text'], self::MAX_LENGTH, 'Write what happened.'));
         $day = $this->dates->day($input['day'], 'day', $problems) ?? $this->clock->today();
@@ -42,9 +43,9 @@ final readonly class WriteLogEntry
         }
         $problems->throwIfAny();
 
-        DB::transaction(function () use ($party, $input, $text, $day, $by): void {
+        DB::transaction(function () use ($subject, $input, $text, $day, $by): void {
             $entry = LogEntry::query()->create([
-                'subject_id' => $party->id,
+                'subject_id' => $subject->id,
                 'kind' => LogKind::from($input['kind']),
                 'happened_on' => $day,
                 'with_party_id' => $input['withPartyId'],
@@ -52,7 +53,7 @@ final readonly class WriteLogEntry
                 'is_pinned' => $input['isPinned'],
                 'user_id' => $by->id,
             ]);
-            $this->place($party, $entry->id, '', '', $by);
+            $this->place($subject, $entry->id, '', '', $by);
         });
     }
 
@@ -62,19 +63,19 @@ final readonly class WriteLogEntry
     }
 
     /** What an entry said stays in the change log. */
-    public function remove(Party $party, LogEntry $entry, User $by): void
+    public function remove(SubjectModel $subject, LogEntry $entry, User $by): void
     {
-        DB::transaction(function () use ($party, $entry, $by): void {
+        DB::transaction(function () use ($subject, $entry, $by): void {
             Change::query()->where('log_entry_id', $entry->id)->delete();
-            $this->place($party, null, $entry->text, '', $by);
+            $this->place($subject, null, $entry->text, '', $by);
             $entry->delete();
         });
     }
 
-    private function place(Party $party, ?int $entryId, string $from, string $to, User $by): void
+    private function place(SubjectModel $subject, ?int $entryId, string $from, string $to, User $by): void
     {
         Change::query()->create([
-            'subject_id' => $party->id,
+            'subject_id' => $subject->id,
             'section' => SectionName::Log->value,
             'label' => 'Log entry',
             'from' => $from,

@@ -14,6 +14,7 @@ use App\Actions\Finding\IndexParties;
 use App\Models\DetailField;
 use App\Models\DetailSheet;
 use App\Models\DetailValue;
+use App\Models\EngagementKind;
 use App\Models\ListItem;
 use App\Models\Party;
 use App\Validation\FieldProblems;
@@ -32,7 +33,7 @@ final readonly class KeepSheets
 
     /**
      * @param array{
-     *     name: string, partyKind: string|null, type: string, isRetired: bool,
+     *     name: string, partyKind: string|null, type: string, engagementKindId?: int|null, isRetired: bool,
      *     fields: list<array{
      *         id: int|null, name: string, kind: string, options: list<string>, help: string, requiredFor: string|null,
      *         isRetired: bool,
@@ -54,9 +55,16 @@ final readonly class KeepSheets
             if ($input['type'] !== '' && $type === null) {
                 $problems->add('type', WordingRefused::notListed($input['type'])->getMessage());
             }
+            $kindId = $input['engagementKindId'] ?? null;
+            if ($kindId !== null && EngagementKind::query()->whereKey($kindId)->doesntExist()) {
+                $problems->add('engagementKindId', 'Choose the kind from the list.');
+            }
             $kept = $sheet->exists ? $sheet->fields()->get()->keyBy('id') : collect();
             $fields = [];
             foreach ($input['fields'] as $rank => $row) {
+                if ($kindId !== null && $row['kind'] === FieldKind::Secret->value) {
+                    $problems->add("fields.$rank.kind", 'A secret field belongs on a sheet of people or companies.');
+                }
                 $fields[] = $this->field($kept->get($row['id'] ?? 0) ?? new DetailField, $row, $rank, $problems);
             }
             $problems->throwIfAny();
@@ -65,6 +73,7 @@ final readonly class KeepSheets
                 'name' => $name,
                 'party_kind' => $input['partyKind'] === null ? null : PartyKind::from($input['partyKind']),
                 'type_id' => $type?->id,
+                'engagement_kind_id' => $kindId,
                 'is_retired' => $input['isRetired'],
                 'rank' => $sheet->rank ?? (int) DetailSheet::query()->count(),
             ])->save();

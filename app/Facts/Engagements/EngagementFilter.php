@@ -26,6 +26,17 @@ final readonly class EngagementFilter
     {
     }
 
+    /** Whether something in such a stage can be in the list. */
+    public function mayStandIn(StageKind $stage): bool
+    {
+        return match ($this->wanted['state'] ?? 'live') {
+            'closed' => ! $stage->isLive(),
+            'enquiry' => $stage === StageKind::Enquiry,
+            'all', 'archived' => true,
+            default => $stage->isLive(),
+        };
+    }
+
     /** @param  Builder<Engagement>  $engagements */
     public function all(Builder $engagements): void
     {

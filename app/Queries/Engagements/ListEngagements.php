@@ -94,9 +94,9 @@ final readonly class ListEngagements
 
         return array_values(EngagementStage::query()->with('kind')->whereIn('kind_id', $stages)
             ->get()
+            ->filter(fn (EngagementStage $stage) => $sums->has($stage->id) || (! $stage->is_retired && $filter->mayStandIn($stage->meaning)))
             ->sortBy(fn (EngagementStage $stage) => [$stage->kind->rank, $stage->rank])
             ->map(fn (EngagementStage $stage) => $this->ofStage($stage, $sums->get($stage->id) ?? new Collection))
-            ->filter(fn (BandData $one) => $one->count > 0 || ! $one->stage->isRetired)
             ->all());
     }
 

@@ -18,6 +18,7 @@ use App\Http\Data\Engagements\EngagementSiteData;
 use App\Http\Data\Engagements\EngagementTieData;
 use App\Http\Data\Engagements\StageMoveData;
 use App\Http\Data\Ledger\DocumentRowData;
+use App\Http\Data\Notes\LogEntryData;
 use App\Http\Data\Records\ArchiveData;
 use App\Http\Data\Records\ChangeData;
 use App\Models\Change;
@@ -25,6 +26,7 @@ use App\Models\Document;
 use App\Models\Engagement;
 use App\Models\EngagementParty;
 use App\Models\EngagementRole;
+use App\Models\LogEntry;
 use App\Models\Office;
 use App\Queries\Finding\ReadLines;
 use App\Queries\Records\ReadDetails;
@@ -60,6 +62,8 @@ final readonly class ReadEngagement
             EngagementRowData::of($engagement, $today),
             EngagementHeadData::of($engagement, $version(SectionName::Engagement), $today),
             ArchiveData::of($engagement),
+            array_values($engagement->logEntries()->where('is_pinned', true)->with('user', 'withParty')->get()
+                ->map(fn (LogEntry $entry) => LogEntryData::of($entry))->all()),
             $this->moves($engagement, $today),
             $version(SectionName::Parties),
             array_values($engagement->parties->map(

@@ -68,6 +68,7 @@ final class DemoOffice
         private readonly ArchiveParty $archive,
         private readonly DemoBooks $books,
         private readonly DemoPapers $papers,
+        private readonly DemoEngagements $engagements,
         private readonly Clock $clock,
     ) {
     }
@@ -130,6 +131,7 @@ final class DemoOffice
         // Before a caution stops some of it.
         $this->books->seed($this->parties, $users);
         $this->papers->seed($this->parties, $users, $this->by);
+        $this->engagements->seed($this->parties, $users);
         $this->archive->archive($this->parties['crane'], 'sold its cranes and closed', $administrator);
     }
 
@@ -223,6 +225,7 @@ final class DemoOffice
                 'name' => $name,
                 'partyKind' => $kind,
                 'type' => '',
+                'engagementKindId' => null,
                 'isRetired' => false,
                 'fields' => array_values(
                     array_map(

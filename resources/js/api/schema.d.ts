@@ -436,6 +436,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engagements/{engagement}/entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Write a note, call, email, meeting or letter */
+        post: operations["writeEngagementEntry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements/{engagement}/entries/{logEntry}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Pin an entry to the head of it, or take it down */
+        put: operations["pinEngagementEntry"];
+        post?: never;
+        /** Remove an entry; what it said stays in the log */
+        delete: operations["removeEngagementEntry"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engagements/{engagement}/head": {
         parameters: {
             query?: never;
@@ -3052,6 +3087,7 @@ export interface components {
             row: components["schemas"]["EngagementRow"];
             head: components["schemas"]["EngagementHead"];
             archive: components["schemas"]["Archive"] | null;
+            pinned: components["schemas"]["LogEntry"][];
             /** @description How it came to where it stands, the earliest first. */
             moves: components["schemas"]["StageMove"][];
             partiesVersion: number;
@@ -4403,6 +4439,8 @@ export interface components {
             partyKind: "person" | "company" | null;
             /** @description Only for records of that type; empty for all. */
             type: string;
+            /** @description Only for cases or projects of that kind; null for people and companies. */
+            engagementKindId: number | null;
             isRetired: boolean;
             fields: components["schemas"]["SheetField"][];
         };
@@ -4443,6 +4481,8 @@ export interface components {
             partyKind: "person" | "company" | null;
             /** @description Only for records of that type; empty for all. */
             type: string;
+            /** @description Only for cases or projects of that kind; null for people and companies. */
+            engagementKindId?: number | null;
             isRetired: boolean;
             /** @description In their order. One that is left out is retired when records have filled it in. */
             fields: components["schemas"]["SheetFieldInput"][];
@@ -4881,6 +4921,16 @@ export interface components {
             roles: {
                 /** @enum {string} */
                 code: "administrator" | "clerk" | "approver" | "reader";
+                name: string;
+            }[];
+            stageMeanings: {
+                /** @enum {string} */
+                code: "enquiry" | "open" | "waiting" | "closed";
+                name: string;
+            }[];
+            engagementLinks: {
+                /** @enum {string} */
+                code: "part-of" | "has-part" | "follows" | "followed-by" | "same-loss";
                 name: string;
             }[];
         };
@@ -6005,6 +6055,109 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["EngagementKind"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    writeEngagementEntry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["LogEntryInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pinEngagementEntry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+                logEntry: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["PinInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeEngagementEntry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+                logEntry: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
                 };
             };
             /** @description Refused */

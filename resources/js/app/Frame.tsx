@@ -23,6 +23,7 @@ export function Frame() {
     const { mayRunOffice } = useSession();
     useShortcut('g t', 'Go to today', () => void navigate('/'));
     useShortcut('g d', 'Go to the directory', () => void navigate('/directory'));
+    useShortcut('g c', 'Go to cases & projects', () => void navigate('/engagements'));
     useShortcut('g l', 'Go to the ledger', () => void navigate('/ledger'));
     useShortcut('g u', 'Go to upkeep', () => void navigate('/upkeep'));
     useShortcut('g o', 'Go to the office, for administrators', () => mayRunOffice && void navigate('/office'));
@@ -41,6 +42,7 @@ export function Frame() {
                 <Places aria-label="Places">
                     <NavLink to="/" end>Today <DueCount /></NavLink>
                     <NavLink to="/directory">Directory</NavLink>
+                    <NavLink to="/engagements">Cases & projects</NavLink>
                     <NavLink to="/ledger">Ledger</NavLink>
                     <NavLink to="/upkeep">Upkeep</NavLink>
                     {mayRunOffice && <NavLink to="/office">Office</NavLink>}

@@ -132,15 +132,17 @@ function Box({ isSelected }: { isSelected: boolean }) {
 }
 
 interface TickProps {
-    children: string;
+    children?: string;
+    /** What it is, where no words stand beside it. */
+    label?: string;
     isSelected: boolean;
     onChange: (isSelected: boolean) => void;
 }
 
 /** One yes or no. */
-export function Tick({ children, isSelected, onChange }: TickProps) {
+export function Tick({ children, label, isSelected, onChange }: TickProps) {
     return (
-        <CheckRoot isSelected={isSelected} onChange={onChange}>
+        <CheckRoot isSelected={isSelected} onChange={onChange} {...(label === undefined ? {} : { 'aria-label': label })}>
             {({ isSelected: ticked }) => <><Box isSelected={ticked} />{children}</>}
         </CheckRoot>
     );

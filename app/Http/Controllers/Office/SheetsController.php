@@ -95,7 +95,7 @@ final readonly class SheetsController
     {
         /**
          * @var array{
-         *     name: string, partyKind: string|null, type: string, isRetired: bool,
+         *     name: string, partyKind: string|null, type: string, engagementKindId?: int|null, isRetired: bool,
          *     fields: list<array{
          *         id: int|null, name: string, kind: string, options: list<string>, help: string, requiredFor: string|null,
          *         isRetired: bool,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data\Engagements;
 
 use App\Http\Data\Ledger\DocumentRowData;
+use App\Http\Data\Notes\LogEntryData;
 use App\Http\Data\Records\ArchiveData;
 use App\Http\Data\Records\ChangeData;
 use App\Http\Data\Records\DetailsData;
@@ -15,6 +16,7 @@ use OpenApi\Attributes as OA;
 final readonly class EngagementData
 {
     /**
+     * @param list<LogEntryData> $pinned
      * @param list<StageMoveData> $moves
      * @param list<EngagementPartyData> $parties
      * @param list<string> $todo
@@ -29,6 +31,8 @@ final readonly class EngagementData
         public EngagementHeadData $head,
         #[OA\Property(ref: '#/components/schemas/Archive', nullable: true)]
         public ?ArchiveData $archive,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/LogEntry'))]
+        public array $pinned,
         #[OA\Property(description: 'How it came to where it stands, the earliest first.', items: new OA\Items(ref: '#/components/schemas/StageMove'))]
         public array $moves,
         #[OA\Property]

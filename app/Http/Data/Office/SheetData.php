@@ -23,6 +23,8 @@ final readonly class SheetData
         public ?string $partyKind,
         #[OA\Property(description: 'Only for records of that type; empty for all.')]
         public string $type,
+        #[OA\Property(description: 'Only for cases or projects of that kind; null for people and companies.', nullable: true)]
+        public ?int $engagementKindId,
         #[OA\Property]
         public bool $isRetired,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/SheetField'))]
@@ -38,6 +40,7 @@ final readonly class SheetData
             $sheet->name,
             $sheet->party_kind?->value,
             $sheet->type->name ?? '',
+            $sheet->engagement_kind_id,
             $sheet->is_retired,
             array_values($sheet->fields->map(fn (DetailField $field) => SheetFieldData::of($field, $uses[$field->id] ?? 0))->all()),
         );

@@ -13,6 +13,8 @@ use Almanac\Banking\PayBy;
 use Almanac\Cautions\CautionLevel;
 use Almanac\Cautions\CautionUse;
 use Almanac\Details\FieldKind;
+use Almanac\Engagements\EngagementLink;
+use Almanac\Engagements\StageKind;
 use Almanac\Files\FileKind;
 use Almanac\Ledger\AccountKind as LedgerAccountKind;
 use Almanac\Ledger\AgeingBucket;
@@ -61,6 +63,8 @@ final readonly class TitlesData
      * @param list<NamedCodeData> $ageingBuckets
      * @param list<NamedCodeData> $sides
      * @param list<NamedCodeData> $roles
+     * @param list<NamedCodeData> $stageMeanings
+     * @param list<NamedCodeData> $engagementLinks
      */
     private function __construct(
         #[OA\Property(items: new TitledCodes(AddressUse::class))] public array $addressUses,
@@ -89,6 +93,8 @@ final readonly class TitlesData
         #[OA\Property(items: new TitledCodes(AgeingBucket::class))] public array $ageingBuckets,
         #[OA\Property(items: new TitledCodes(Side::class))] public array $sides,
         #[OA\Property(items: new TitledCodes(Role::class))] public array $roles,
+        #[OA\Property(items: new TitledCodes(StageKind::class))] public array $stageMeanings,
+        #[OA\Property(items: new TitledCodes(EngagementLink::class))] public array $engagementLinks,
     ) {
     }
 
@@ -121,6 +127,8 @@ final readonly class TitlesData
             NamedCodeData::titled(AgeingBucket::cases(), fn (AgeingBucket $bucket) => $bucket->title($ageing)),
             NamedCodeData::titled(Side::cases(), fn (Side $side) => $side->balance()),
             NamedCodeData::titled(Role::cases()),
+            NamedCodeData::titled(StageKind::cases()),
+            NamedCodeData::titled(EngagementLink::cases()),
         );
     }
 }

@@ -4,3 +4,4 @@ export * from './office';
 export * from './records';
 export * from './today';
 export * from './ledger';
+export * from './engagements';

@@ -9,6 +9,7 @@ import { asOptions, ChooseOne } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { TagPicker } from '../../ui/TagPicker';
 import { FieldRow, Small, Stack } from '../../ui/Text';
+import { ForEngagement } from './ForEngagement';
 import { DocumentLines } from './DocumentLines';
 import { TotalsOf, UseNotes } from './DocumentTotals';
 
@@ -164,6 +165,12 @@ export function DocumentFields({ draft, onChange, problems, partyId, blank, isTh
                 problems={problems}
                 blank={blank}
                 usualAccounts={usualAccounts}
+            />
+            <ForEngagement
+                partyId={partyId}
+                value={draft.engagementId ?? null}
+                onChange={(engagementId) => set({ engagementId })}
+                problem={problems.engagementId}
             />
             <Field label="Note on it" lines={2} value={draft.note} onChange={(note) => set({ note })} problem={problems.note} />
             <Preview partyId={partyId} draft={draft} />

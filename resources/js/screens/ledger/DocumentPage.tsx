@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { api, ask, type Schemas } from '../../api/client';
-import { documentQuery, forgetLedger, isMissing } from '../../api/queries';
+import { documentQuery, forgetLedger, isMissing, keepAnswer } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { documentName, DueText } from '../../shared/DocumentTable';
 import { titleOf, useTitles } from '../../shared/titles';
@@ -18,6 +18,7 @@ import { DocumentActions } from './DocumentActions';
 import { TotalsOf } from './DocumentTotals';
 import { DocumentMargin } from './DocumentMargin';
 import { EditDraft } from './EditDraft';
+import { EngagementLine } from './ForEngagement';
 import { Settled } from './Settled';
 
 type Doc = Schemas['Document'];
@@ -73,6 +74,18 @@ function One({ document }: { document: Doc }) {
                         <span>
                             {row.side === 'client' ? 'for' : 'from'} <Link to={`/records/${row.party.id}#documents`}>{row.party.name}</Link>
                         </span>
+                        <EngagementLine
+                            partyId={row.party.id}
+                            engagement={document.engagement}
+                            hint="What it was made from, and what was made from it, goes with it."
+                            put={async (engagementId) => {
+                                const answer = await ask(api.PUT('/api/documents/{document}/engagement', {
+                                    params: { path: { document: row.id } }, body: { engagementId },
+                                }));
+                                keepAnswer(documentQuery(row.id).queryKey, answer);
+                                return answer.engagement;
+                            }}
+                        />
                     </Stack>
                     {document.copyNow !== null && <OldDetails document={document} />}
                     {isEditing

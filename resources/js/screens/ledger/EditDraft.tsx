@@ -23,6 +23,7 @@ export function EditDraft({ document, onClose }: { document: Doc; onClose: () =>
         number: row.number,
         reference: row.reference,
         note: document.note,
+        engagementId: document.engagement?.id ?? null,
         validUntil: document.validUntil,
         lines: document.lines.map(({ text, quantity, price, discount, taxRateId, accountId, costCentreIds, sourceLineId }) => ({
             key: lineKey(),

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, ask } from '../../api/client';
-import { forgetLedger, paymentQuery } from '../../api/queries';
+import { forgetLedger, keepAnswer, paymentQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { AskWhy } from '../../shared/AskWhy';
 import { titleOf, useTitles } from '../../shared/titles';
@@ -15,6 +15,7 @@ import { useSay } from '../../ui/StatusLine';
 import { Table } from '../../ui/Table';
 import { Facts, Heading, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { Allocate } from './Allocate';
+import { EngagementLine } from './ForEngagement';
 
 /** One payment, and what it was used on. */
 export function PaymentPage() {
@@ -38,6 +39,15 @@ export function PaymentPage() {
                     <Title>{row.side === 'client' ? 'Payment from' : 'Payment to'} {row.party.name}</Title>
                     {row.isVoid && <Mark tone="look">void: {row.voidReason}</Mark>}
                 </Row>
+                <EngagementLine
+                    partyId={row.party.id}
+                    engagement={data.engagement}
+                    put={async (engagementId) => {
+                        const answer = await ask(api.PUT('/api/payments/{payment}/engagement', { ...path, body: { engagementId } }));
+                        keepAnswer(paymentQuery(id).queryKey, answer);
+                        return answer.engagement;
+                    }}
+                />
                 <Facts>
                     <div>
                         <dt>Amount</dt>

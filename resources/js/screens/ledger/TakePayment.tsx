@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
-import { booksQuery, documentDefaultsQuery, forgetLedger, recordQuery } from '../../api/queries';
+import { booksQuery, documentDefaultsQuery, documentQuery, forgetLedger, recordQuery } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
 import { useTitles } from '../../shared/titles';
 import { Unread } from '../../ui/Unread';
@@ -16,6 +16,7 @@ import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Heading, Mark, Notice, Row, Small, Stack, Title } from '../../ui/Text';
 import { AllocationRows, LeftOver, useAllocations, allocationsOf, type Allocations } from './Allocate';
 import { UseNotes } from './DocumentTotals';
+import { ForEngagement } from './ForEngagement';
 
 /** Money that came from a client, or went to a vendor. */
 export function TakePayment() {
@@ -56,6 +57,7 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
         payBy: side === 'vendor' ? defaults.payBy : 'transfer',
         reference: '',
         bankDetailId: null as number | null,
+        engagementId: undefined as number | null | undefined,
     });
     const [typed, setTyped] = useState<Allocations>();
     const { run, problems, message } = useSaving();
@@ -63,6 +65,9 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
     const say = useSay();
     const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part });
     const firstId = Number(search.get('document')) || null;
+    const { data: first } = useQuery({ ...documentQuery(firstId ?? 0), enabled: firstId !== null });
+    // As the document that it came for, unless somebody says otherwise.
+    const engagementId = draft.engagementId === undefined ? (first?.engagement?.id ?? null) : draft.engagementId;
     const { allocations, preview } = useAllocations(
         partyId,
         { side, day: draft.day, currency: draft.currency, amount: draft.amount ?? '', firstId },
@@ -84,7 +89,7 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
     const save = () => run(async () => {
         // What nobody has changed the server works out again, from how it is by then.
         const allocated = typed === undefined ? null : allocationsOf(typed);
-        const body = { ...draft, amount: draft.amount ?? '', side, firstId, allocations: allocated } as const;
+        const body = { ...draft, engagementId, amount: draft.amount ?? '', side, firstId, allocations: allocated } as const;
         const taken = await ask(api.POST('/api/parties/{id}/payments', { params: { path: { id: partyId } }, body }));
         forgetLedger();
         say('Payment recorded.');
@@ -155,6 +160,12 @@ function PaymentForm({ partyId, side, defaults }: { partyId: number; side: 'clie
                     problem={problems.reference}
                 />
             </FieldRow>
+            <ForEngagement
+                partyId={partyId}
+                value={engagementId}
+                onChange={(id) => set({ engagementId: id })}
+                problem={problems.engagementId}
+            />
             {side === 'vendor' && closed !== undefined && <Mark tone="stop">{closed.why}</Mark>}
             <Row>
                 <Heading>Used on</Heading>

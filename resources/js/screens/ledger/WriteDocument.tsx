@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
 import { documentDefaultsQuery, forgetLedger, recordQuery } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
@@ -45,6 +45,7 @@ export function WriteDocument() {
 }
 
 function NewForm({ partyId, defaults }: { partyId: number; defaults: Schemas['DocumentDefaults'] }) {
+    const [search] = useSearchParams();
     // No opening balance is written so.
     const kind = defaults.kind as Draft['kind'];
     const blank = () => ({
@@ -67,6 +68,7 @@ function NewForm({ partyId, defaults }: { partyId: number; defaults: Schemas['Do
         number: '',
         reference: defaults.reference,
         note: '',
+        engagementId: Number(search.get('engagement')) || null,
         lines: [blank()],
     }));
     const isTheirs = kind === 'bill' || kind === 'credit-received';

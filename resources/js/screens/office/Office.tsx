@@ -1,5 +1,6 @@
 import {
-    booksQuery, countriesQuery, keepAnswer, listsQuery, officeQuery, sessionQuery, sheetsQuery, termsQuery, usersQuery,
+    booksQuery, countriesQuery, engagementKindsQuery, keepAnswer, listsQuery, officeQuery, sessionQuery, sheetsQuery,
+    termsQuery, usersQuery,
 } from '../../api/queries';
 import { useAllRead } from '../../api/useAllRead';
 import { useTitle } from '../../ui/useTitle';
@@ -8,6 +9,7 @@ import { ButtonLink } from '../../ui/Button';
 import { Row, Stack, Title } from '../../ui/Text';
 import { AwaitedSheet } from '../../ui/Unread';
 import { BooksSettings } from './Books';
+import { EngagementKinds } from './EngagementKinds';
 import { Lists } from './Lists';
 import { LogoForm } from './LogoForm';
 import { OfficeForm } from './OfficeForm';
@@ -18,7 +20,7 @@ import { Users } from './Users';
 /** The settings of the office, for its administrators. */
 export function Office() {
     const { isRead, error, retry } = useAllRead(
-        officeQuery, countriesQuery, usersQuery, termsQuery, booksQuery, listsQuery, sheetsQuery,
+        officeQuery, countriesQuery, usersQuery, termsQuery, booksQuery, listsQuery, sheetsQuery, engagementKindsQuery,
     );
     useTitle('Office');
 
@@ -35,6 +37,7 @@ export function Office() {
                 <TermsList />
                 <BooksSettings />
                 <Lists />
+                <EngagementKinds />
                 <Sheets />
             </Stack>
         </Sheet>

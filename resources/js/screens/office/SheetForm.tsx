@@ -1,6 +1,8 @@
+import { useQuery } from '@tanstack/react-query';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
+import { engagementKindsQuery } from '../../api/queries';
 import { useListed } from '../../api/useListed';
 import { useSaving } from '../../api/useSaving';
 import { useTitles } from '../../shared/titles';
@@ -38,7 +40,7 @@ function blank(): Draft['fields'][number] {
 
 function draftOf(sheet: Sheet | undefined): Draft {
     return sheet === undefined
-        ? { name: '', partyKind: null, type: '', isRetired: false, fields: [blank()] }
+        ? { name: '', partyKind: null, type: '', engagementKindId: null, isRetired: false, fields: [blank()] }
         : { ...sheet, fields: sheet.fields.map((field) => ({ ...field, key: String(field.id) })) };
 }
 
@@ -54,6 +56,7 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
     const [draft, setDraft] = useState(() => draftOf(sheet));
     const { run, problems, message, failure } = useSaving();
     const form = useRef<HTMLFormElement>(null);
+    const { data: engagementKinds } = useQuery(engagementKindsQuery);
     const types = useListed('types', draft.type === '' ? [] : [draft.type]);
     const say = useSay();
     const set = (part: Partial<Draft>) => setDraft({ ...draft, ...part });
@@ -71,8 +74,8 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
 
     const save = async (event: FormEvent) => {
         event.preventDefault();
-        const { name, partyKind, type, isRetired, fields } = draft;
-        const body = { name, partyKind, type, isRetired, fields: fields.map(({ key, uses, ...field }) => field) };
+        const { name, partyKind, type, engagementKindId, isRetired, fields } = draft;
+        const body = { name, partyKind, type, engagementKindId, isRetired, fields: fields.map(({ key, uses, ...field }) => field) };
         await run(async () => {
             onSaved(await ask(sheet === undefined
                 ? api.POST('/api/sheets', { body })
@@ -101,9 +104,13 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
                 <ChooseOne
                     label="For"
                     width="word"
-                    options={WHOSE}
-                    value={draft.partyKind ?? 'both'}
-                    onChange={(id) => set({ partyKind: id === 'both' ? null : (id as 'person' | 'company') })}
+                    options={[...WHOSE, ...(engagementKinds ?? []).map(({ id, plural }) => ({ id: `kind-${id}`, name: plural }))]}
+                    value={draft.engagementKindId == null ? (draft.partyKind ?? 'both') : `kind-${draft.engagementKindId}`}
+                    onChange={(id) => set({
+                        partyKind: id === 'person' || id === 'company' ? id : null,
+                        engagementKindId: id.startsWith('kind-') ? Number(id.slice('kind-'.length)) : null,
+                    })}
+                    problem={problems.engagementKindId}
                 />
                 <ChooseOne
                     label="Only of the type"

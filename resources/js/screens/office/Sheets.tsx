@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
-import { forgetChoices, keepAnswer, sheetsQuery } from '../../api/queries';
+import { engagementKindsQuery, forgetChoices, keepAnswer, sheetsQuery } from '../../api/queries';
 import { Button, QuietButton } from '../../ui/Button';
 import { Heading, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { line, space } from '../../ui/tokens';
@@ -19,6 +19,7 @@ const Entry = styled.div`
 /** The firm's own detail sheets. */
 export function Sheets() {
     const { data: sheets } = useQuery(sheetsQuery);
+    const { data: kinds } = useQuery(engagementKindsQuery);
     const [edited, setEdited] = useState<Sheet | 'new'>();
     const keep = (saved: Sheet[]) => {
         keepAnswer(sheetsQuery.queryKey, saved);
@@ -42,7 +43,7 @@ export function Sheets() {
                     <Entry key={sheet.id}>
                         <Row $gap="small">
                             <strong>{sheet.name}</strong>
-                            <Small>{[whose(sheet), sheet.isRetired && 'retired'].filter(Boolean).join(' · ')}</Small>
+                            <Small>{[whose(sheet, kinds ?? []), sheet.isRetired && 'retired'].filter(Boolean).join(' · ')}</Small>
                             <QuietButton aria-label={`Change the sheet ${sheet.name}`} onPress={() => setEdited(sheet)}>Change</QuietButton>
                         </Row>
                         <Quiet>
@@ -60,7 +61,10 @@ export function Sheets() {
     );
 }
 
-function whose({ partyKind, type }: Sheet): string {
+function whose({ partyKind, type, engagementKindId }: Sheet, kinds: Schemas['EngagementKind'][]): string {
+    if (engagementKindId !== null) {
+        return `for ${kinds.find(({ id }) => id === engagementKindId)?.plural ?? 'cases and projects'}`;
+    }
     const kind = partyKind === null ? 'people and companies' : partyKind === 'person' ? 'people' : 'companies';
     return type === '' ? `for ${kind}` : `for ${kind} of the type ${type}`;
 }

@@ -5,7 +5,7 @@ import { asOptions, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Suggest } from '../../ui/Suggest';
 import { FieldRow } from '../../ui/Text';
-import { PrivateField } from './PrivateValue';
+import { PrivateField } from '../../shared/PrivateField';
 import type { IdentityDraft } from './sections/identity';
 
 const PREFIXES = asOptions(['Mr.', 'Mrs.', 'Ms.', 'Mx.', 'Dr.', 'Prof.', 'Rev.']);

@@ -45,6 +45,7 @@ export function RecordMargin({ record }: { record: RecordData }) {
         ['addresses', 'Addresses'],
         ['positions', party.kind === 'person' ? 'Positions' : 'People'],
         ['relations', 'Relations'],
+        ['engagements', 'Cases & projects'],
         ['classification', 'Classification'],
         ['client-terms', 'When we bill them'],
         ['vendor-terms', 'When we pay them'],

@@ -1,18 +1,19 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
-import { useLocation, useParams, useSearchParams } from 'react-router';
+import { useEffect, useState } from 'react';
+import { useParams, useSearchParams } from 'react-router';
 import { isMissing, recordQuery } from '../../api/queries';
 import { ButtonLink, MainButton } from '../../ui/Button';
 import { Sheet, Spread } from '../../ui/Page';
-import { useShortcut } from '../../ui/shortcuts';
+import { useSectionInAddress, useSectionKeys } from '../../shared/section/useSectionKeys';
 import { Empty, Title } from '../../ui/Text';
 import { AddressesSection } from './AddressesSection';
 import { BankSection } from './BankSection';
 import { ClassificationSection } from './ClassificationSection';
 import { DetailsSection } from './DetailsSection';
 import { DocumentsSection } from './DocumentsSection';
+import { EngagementsSection } from './EngagementsSection';
 import { FilesSection } from './FilesSection';
-import { LogSection } from './LogSection';
+import { LogSection } from '../../shared/log/LogSection';
 import { PositionsSection } from './PositionsSection';
 import { ReachSection } from './ReachSection';
 import { RecordMargin } from './RecordMargin';
@@ -22,6 +23,7 @@ import { RemindersSection } from './RemindersSection';
 import type { RecordData } from './sections/spec';
 import { TaxNumbersSection } from './TaxNumbersSection';
 import { TermsSection } from './TermsSection';
+import { useRecordLog } from './useRecordLog';
 
 export function RecordPage() {
     const id = Number(useParams().id);
@@ -57,6 +59,7 @@ function OneRecord({ record }: { record: RecordData }) {
             setSearch({}, { replace: true });
         }
     }, [startsWith, setSearch]);
+    const log = useRecordLog(record);
     useSectionKeys();
     useSectionInAddress();
 
@@ -72,6 +75,7 @@ function OneRecord({ record }: { record: RecordData }) {
                     <AddressesSection record={record} />
                     <PositionsSection record={record} />
                     <RelationsSection record={record} />
+                    <EngagementsSection record={record} />
                     <ClassificationSection record={record} />
                     <TermsSection record={record} side="client" />
                     <TermsSection record={record} side="vendor" />
@@ -81,55 +85,9 @@ function OneRecord({ record }: { record: RecordData }) {
                     <DetailsSection record={record} />
                     <FilesSection record={record} />
                     <RemindersSection record={record} />
-                    <LogSection record={record} />
+                    <LogSection log={log} />
                 </Sheet>
                 <RecordMargin record={record} />
             </Spread>
     );
-}
-
-/** An address with a section in it, as in /records/7#addresses, opens there. */
-function useSectionInAddress() {
-    const { hash } = useLocation();
-    useEffect(() => {
-        const section = hash === '' ? null : document.getElementById(hash.slice(1));
-        section?.focus();
-        section?.scrollIntoView({ block: 'start' });
-    }, [hash]);
-}
-
-/** e edits the section at hand; j and k go to the next and the one before. */
-function useSectionKeys() {
-    // By its id: a section that was just saved may be drawn anew while the key is pressed.
-    const last = useRef('');
-    const sections = () => [...document.querySelectorAll<HTMLElement>('[data-section]')];
-    const atHand = () => document.activeElement?.closest<HTMLElement>('[data-section]')
-        ?? sections().find(({ id }) => id === last.current);
-
-    useEffect(() => {
-        const remember = ({ target }: FocusEvent) => {
-            const section = target instanceof Element ? target.closest('[data-section]') : null;
-            if (section !== null) {
-                last.current = section.id;
-            }
-        };
-        document.addEventListener('focusin', remember);
-        return () => document.removeEventListener('focusin', remember);
-    }, []);
-
-    const move = (step: number) => {
-        const all = sections();
-        const at = all.findIndex((section) => section === atHand());
-        const next = all[at === -1 ? (step > 0 ? 0 : all.length - 1) : Math.min(all.length - 1, Math.max(0, at + step))];
-        if (next !== undefined) {
-            next.focus();
-            next.scrollIntoView({ block: 'nearest' });
-        }
-    };
-    useShortcut('e', 'Edit the section at hand', () => {
-        const section = atHand() ?? sections()[0];
-        section?.querySelector<HTMLElement>('[data-edit]')?.click();
-    });
-    useShortcut('j', 'Next section', () => move(1));
-    useShortcut('k', 'Section before', () => move(-1));
 }

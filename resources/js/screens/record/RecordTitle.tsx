@@ -4,7 +4,8 @@ import { rolesOf } from '../../ui/PartyLine';
 import { Quiet, Row, Title } from '../../ui/Text';
 import { line, space } from '../../ui/tokens';
 import { Cautions } from './Cautions';
-import { PinnedEntry } from './LogSection';
+import { PinnedEntry } from '../../shared/log/LogSection';
+import { useRecordLog } from './useRecordLog';
 import { NameFields } from './NameFields';
 import { PrivateValue } from './PrivateValue';
 import { ArchivedNotice, RecordLife } from './RecordLife';
@@ -25,6 +26,7 @@ const Root = styled.div`
 export function RecordTitle({ record }: { record: RecordData }) {
     const edit = useSection(record, identitySpec);
     const mayEdit = useMayEdit(record);
+    const log = useRecordLog(record);
     const { party, identity } = record;
     const { draft } = edit;
 
@@ -77,7 +79,7 @@ export function RecordTitle({ record }: { record: RecordData }) {
             )}
             <ArchivedNotice record={record} />
             <div className="internal"><Cautions record={record} /></div>
-            {record.pinned.map((entry) => <PinnedEntry key={entry.id} record={record} entry={entry} />)}
+            {record.pinned.map((entry) => <PinnedEntry key={entry.id} log={log} entry={entry} />)}
         </Root>
     );
 }

@@ -1,21 +1,20 @@
 import { useState, type FormEvent } from 'react';
-import { api, ask, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
 import { useSaving } from '../../api/useSaving';
-import { useTitles } from '../../shared/titles';
+import { useTitles } from '../titles';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Notice, Quiet, Row } from '../../ui/Text';
-import { RecordPicker } from '../../shared/RecordPicker';
-import { useRecordAction } from './useRecordAction';
-
+import { RecordPicker } from '../RecordPicker';
+import type { LogOf } from './LogSection';
 
 type Kind = Schemas['LogEntryInput']['kind'];
 
 /** Writes a note, a call, an email, a meeting or a letter into the log. */
-export function EntryForm({ id, onClose }: { id: number; onClose: () => void }) {
+export function EntryForm({ log, onClose }: { log: LogOf; onClose: () => void }) {
     const kinds = useTitles('entryKinds');
     const [kind, setKind] = useState<Kind>('note');
     const [day, setDay] = useState('');
@@ -23,14 +22,11 @@ export function EntryForm({ id, onClose }: { id: number; onClose: () => void }) 
     const [isPinned, setPinned] = useState(false);
     const [withParty, setWithParty] = useState<{ id: number; displayName: string }>();
     const { run, problems, message } = useSaving();
-    const act = useRecordAction();
     const say = useSay();
 
     const save = async () => {
         await run(async () => {
-            await act(() => ask(api.POST('/api/parties/{id}/entries', {
-                params: { path: { id } }, body: { kind, day, text, isPinned, withPartyId: withParty?.id ?? null },
-            })));
+            await log.write({ kind, day, text, isPinned, withPartyId: withParty?.id ?? null });
             say('Added to the log.');
             onClose();
         });
@@ -59,7 +55,7 @@ export function EntryForm({ id, onClose }: { id: number; onClose: () => void }) 
                 </Row>
             )}
             <Tick isSelected={isPinned} onChange={setPinned}>
-                pin it to the head of the record
+                pin it to the head of the page
             </Tick>
             {message !== undefined && (
                 <Notice tone="stop" title="Not added yet">{message} What you typed is still here.</Notice>

@@ -2,7 +2,7 @@ import { useInfiniteQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { api, ask, type Schemas } from '../../api/client';
+import type { Schemas } from '../../api/client';
 import { Button, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { momentText } from '../../ui/moment';
@@ -10,14 +10,23 @@ import { useSay } from '../../ui/StatusLine';
 import { Quiet, Row, Small, Stack } from '../../ui/Text';
 import { space } from '../../ui/tokens';
 import { EntryForm } from './EntryForm';
-import { PlainSection } from '../../shared/section/SectionFrame';
-import type { RecordData } from './sections/spec';
-import { useMayEdit } from './useMayEdit';
-import { useRecordAction } from './useRecordAction';
+import { PlainSection } from '../section/SectionFrame';
 
 type Change = Schemas['Change'];
 type Entry = Schemas['LogEntry'];
-type Show = 'all' | 'entries' | 'changes';
+export type Show = 'all' | 'entries' | 'changes';
+
+/** How the log of something is read and written. */
+export interface LogOf {
+    id: number;
+    mayEdit: boolean;
+    /** Under which its stretches are kept. */
+    queryKey: readonly unknown[];
+    read: (show: Show, before: number | undefined) => Promise<Schemas['Changes']>;
+    write: (entry: Schemas['LogEntryInput']) => Promise<void>;
+    pin: (entryId: number, isPinned: boolean) => Promise<void>;
+    remove: (entryId: number) => Promise<void>;
+}
 
 const Entries = styled.ol`
     display: grid;
@@ -35,17 +44,14 @@ const Text = styled.p`white-space: pre-wrap;`;
 
 const SHOWN = [{ id: 'all', name: 'everything' }, { id: 'entries', name: 'entries only' }, { id: 'changes', name: 'changes only' }];
 
-/** What happened with the record: what people wrote, and who changed what, in one stream. */
-export function LogSection({ record }: { record: RecordData }) {
-    const { id } = record.party;
-    const mayEdit = useMayEdit(record);
+/** What happened with it: what people wrote, and who changed what, in one stream. */
+export function LogSection({ log }: { log: LogOf }) {
+    const { mayEdit } = log;
     const [show, setShow] = useState<Show>('all');
     const [isWriting, setWriting] = useState(false);
     const { data, isError, hasNextPage, fetchNextPage, refetch } = useInfiniteQuery({
-        queryKey: ['records', 'changes', id, show],
-        queryFn: ({ pageParam }) => ask(api.GET('/api/parties/{id}/changes', {
-            params: { path: { id }, query: { show, ...(pageParam === undefined ? {} : { before: pageParam }) } },
-        })),
+        queryKey: [...log.queryKey, show],
+        queryFn: ({ pageParam }) => log.read(show, pageParam),
         initialPageParam: undefined as number | undefined,
         getNextPageParam: (last) => last.before ?? undefined,
     });
@@ -59,7 +65,7 @@ export function LogSection({ record }: { record: RecordData }) {
             tools={mayEdit && !isWriting && <QuietButton data-edit onPress={() => setWriting(true)}>Write an entry</QuietButton>}
         >
             <Stack $gap="medium" $stretch>
-                {isWriting && <EntryForm id={id} onClose={() => setWriting(false)} />}
+                {isWriting && <EntryForm log={log} onClose={() => setWriting(false)} />}
                 <ChooseOne label="Shown" width="word" options={SHOWN} value={show} onChange={(chosen) => setShow(chosen as Show)} />
                 {isError && <Quiet>The log could not be loaded. <Button onPress={() => void refetch()}>Try again</Button></Quiet>}
                 {data !== undefined && changes.length === 0 && <Quiet>Nothing yet.</Quiet>}
@@ -68,7 +74,7 @@ export function LogSection({ record }: { record: RecordData }) {
                         <li key={first.id}>
                             {first.entry === null
                                 ? <Saved first={first} changes={saved} />
-                                : <Written record={record} entry={first.entry} mayEdit={mayEdit} />}
+                                : <Written log={log} entry={first.entry} />}
                         </li>
                     ))}
                 </Entries>
@@ -114,13 +120,13 @@ function Saved({ first, changes }: Save) {
 }
 
 /** An entry, with its pin. */
-function Written({ record, entry, mayEdit }: { record: RecordData; entry: Entry; mayEdit: boolean }) {
-    const { pin, remove } = useEntry(record, entry);
+function Written({ log, entry }: { log: LogOf; entry: Entry }) {
+    const { pin, remove } = useEntry(log, entry);
     return (
         <>
             <EntryHead entry={entry} />
             <Text>{entry.text}</Text>
-            {mayEdit && (
+            {log.mayEdit && (
                 <Row $gap="small">
                     <QuietButton onPress={() => void pin(!entry.isPinned)}>{entry.isPinned ? 'Unpin it' : 'Pin it'}</QuietButton>
                     <QuietButton onPress={() => void remove()}>Remove</QuietButton>
@@ -139,25 +145,23 @@ function EntryHead({ entry }: { entry: Entry }) {
     );
 }
 
-/** A note that is pinned to the head of the record. */
-export function PinnedEntry({ record, entry }: { record: RecordData; entry: Entry }) {
-    const { pin } = useEntry(record, entry);
+/** A note that is pinned to the head of the page. */
+export function PinnedEntry({ log, entry }: { log: LogOf; entry: Entry }) {
+    const { pin } = useEntry(log, entry);
     return (
         <div className="internal">
             <EntryHead entry={entry} />
             <Text>{entry.text}</Text>
-            {useMayEdit(record) && <QuietButton onPress={() => void pin(false)}>Unpin it</QuietButton>}
+            {log.mayEdit && <QuietButton onPress={() => void pin(false)}>Unpin it</QuietButton>}
         </div>
     );
 }
 
-function useEntry(record: RecordData, entry: Entry) {
-    const act = useRecordAction();
+function useEntry(log: LogOf, entry: Entry) {
     const say = useSay();
-    const path = { params: { path: { id: record.party.id, logEntry: entry.id } } };
-    const tell = async (done: string, call: () => Promise<RecordData>) => {
+    const tell = async (done: string, call: () => Promise<void>) => {
         try {
-            await act(call);
+            await call();
             say(done);
         } catch (error) {
             say(`Not done. ${(error as Error).message}`);
@@ -165,9 +169,9 @@ function useEntry(record: RecordData, entry: Entry) {
     };
     return {
         pin: (isPinned: boolean) => tell(
-            isPinned ? 'Pinned to the head of the record.' : 'Unpinned; it stays in the log.',
-            () => ask(api.PUT('/api/parties/{id}/entries/{logEntry}', { ...path, body: { isPinned } })),
+            isPinned ? 'Pinned to the head of the page.' : 'Unpinned; it stays in the log.',
+            () => log.pin(entry.id, isPinned),
         ),
-        remove: () => tell('Removed; what it said stays in the log.', () => ask(api.DELETE('/api/parties/{id}/entries/{logEntry}', path))),
+        remove: () => tell('Removed; what it said stays in the log.', () => log.remove(entry.id)),
     };
 }

@@ -1,0 +1,82 @@
+import { api, ask, Refused } from '../../api/client';
+import { engagementQuery, forget, keepEngagement, readEngagementAnew, type EngagementData } from '../../api/queries';
+import { useSession } from '../../api/session';
+import { useEnsureSignedIn } from '../../api/signIn';
+import type { LogOf } from '../../shared/log/LogSection';
+import type { SectionSpec as Spec, Subject } from '../../shared/section/spec';
+import { useSectionOf, type Options, type SectionEdit } from '../../shared/section/useSection';
+
+export type SectionSpec<D> = Spec<D, EngagementData>;
+
+const engagementSubject: Subject<EngagementData> = {
+    id: ({ row }) => row.id,
+    isArchived: ({ archive }) => archive !== null,
+    documents: () => 0,
+    keep: keepEngagement,
+    undo: (id, section, version) =>
+        ask(
+            api.POST('/api/engagements/{engagement}/sections/{section}/undo', {
+                params: { path: { engagement: id, section } },
+                body: { version },
+            }),
+        ),
+    read: readEngagementAnew,
+    forget: (id) => forget(engagementQuery(id).queryKey),
+};
+
+/** Editing one section of a case or a project. */
+export function useEngagementSection<D>(engagement: EngagementData, spec: SectionSpec<D>, options?: Options<D>): SectionEdit<D> {
+    return useSectionOf(engagementSubject, engagement, spec, options);
+}
+
+export function useMayEdit(engagement: EngagementData): boolean {
+    const { mayChangeRecords } = useSession();
+    return mayChangeRecords && engagement.archive === null;
+}
+
+/** Does something to it, signs in again on the way when that is needed, and keeps what comes back. */
+export function useEngagementAction() {
+    const ensureSignedIn = useEnsureSignedIn();
+
+    return async function act(call: () => Promise<EngagementData>): Promise<void> {
+        try {
+            keepEngagement(await call());
+        } catch (error) {
+            if (error instanceof Refused && error.isSignedOut && (await ensureSignedIn())) {
+                return act(call);
+            }
+            throw error;
+        }
+    };
+}
+
+/** The log of it. */
+export function useEngagementLog(engagement: EngagementData): LogOf {
+    const act = useEngagementAction();
+    const mayEdit = useMayEdit(engagement);
+    const { id } = engagement.row;
+    const path = { engagement: id };
+    return {
+        id,
+        mayEdit,
+        queryKey: ['engagements', 'changes', id],
+        read: (show, before) =>
+            ask(
+                api.GET('/api/engagements/{engagement}/changes', {
+                    params: { path, query: { show, ...(before === undefined ? {} : { before }) } },
+                }),
+            ),
+        write: (body) => act(() => ask(api.POST('/api/engagements/{engagement}/entries', { params: { path }, body }))),
+        pin: (logEntry, isPinned) =>
+            act(() =>
+                ask(
+                    api.PUT('/api/engagements/{engagement}/entries/{logEntry}', {
+                        params: { path: { ...path, logEntry } },
+                        body: { isPinned },
+                    }),
+                ),
+            ),
+        remove: (logEntry) =>
+            act(() => ask(api.DELETE('/api/engagements/{engagement}/entries/{logEntry}', { params: { path: { ...path, logEntry } } }))),
+    };
+}
