@@ -198,6 +198,9 @@ final class AccessTest extends TestCase
             ->assertJsonPath('reminders.0.id', 1);
         $this->addPerson('Ada', 'Finch', ['companyId' => 1]);
         $this->engagementId = $this->begin('project', 'At work', 'Clock')->id;
+        $this->postJson("/api/engagements/$this->engagementId/entries", [
+            'kind' => 'note', 'day' => '', 'withPartyId' => null, 'text' => 'A note', 'isPinned' => true,
+        ])->assertCreated()->assertJsonPath('pinned.0.id', 2);
         $this->saveSection($company, 'addresses', ['addresses' => [$this->address()]])
             ->assertOk()
             ->assertJsonPath('addresses.addresses.0.id', 1);
@@ -318,8 +321,8 @@ final class AccessTest extends TestCase
                 $routes["$method {$route->uri()}"] = [
                     $method,
                     '/'.preg_replace(
-                        ['/\{list\}/', '/\{engagement\}/', '/\{\w+\}/'],
-                        ['tags', (string) $this->engagementId, '1'],
+                        ['/\{list\}/', '#\{engagement\}/entries/\{logEntry\}#', '/\{engagement\}/', '/\{\w+\}/'],
+                        ['tags', "$this->engagementId/entries/2", (string) $this->engagementId, '1'],
                         $route->uri(),
                     ).(self::TOLD[$route->uri()] ?? ''),
                 ];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Ledger;
 
 use Almanac\Engagements\EngagementRefused;
+use App\Models\Allocation;
 use App\Models\Document;
 use App\Models\Engagement;
 use App\Models\Payment;
@@ -47,6 +48,7 @@ final readonly class ForEngagement
             $to = self::read($id, $document->engagement_id);
             foreach ($to === $document->engagement_id ? [] : $this->chain($document) as $one) {
                 $one->update(['engagement_id' => $to]);
+                $this->payments($one, $to);
                 $this->note->handle($one, $to === null ? 'taken out of its case or project' : 'put to a case or project', $by);
             }
         });
@@ -60,6 +62,30 @@ final readonly class ForEngagement
             $payment->refresh();
             $payment->update(['engagement_id' => self::read($id, $payment->engagement_id)]);
         });
+    }
+
+    /** Where all that a payment was used on is for one case or project, so is the payment, unless somebody has said otherwise. */
+    public static function follow(Payment $payment): void
+    {
+        if ($payment->engagement_id === null) {
+            $used = Document::query()->whereIn('id', Allocation::query()->select('document_id')->where('payment_id', $payment->id))
+                ->distinct()->pluck('engagement_id');
+            if ($used->count() === 1 && $used->first() !== null) {
+                $payment->update(['engagement_id' => $used->first()]);
+            }
+        }
+    }
+
+    /** What was paid on it goes with it, where it was for the same. */
+    private function payments(Document $document, ?int $to): void
+    {
+        $paid = Payment::query()->whereIn('id', Allocation::query()->select('payment_id')->where('document_id', $document->id)->whereNotNull('payment_id'));
+        foreach ($paid->get() as $payment) {
+            if ($to === null) {
+                $payment->update(['engagement_id' => null]);
+            }
+            self::follow($payment);
+        }
     }
 
     /** @return list<Document> the document, what it was made from and what was made from that, as far as they go */

@@ -101,6 +101,7 @@ final readonly class TakePayment
                     : '',
             ]);
             $this->allocateTo($payment, $allocations, $day, $by);
+            ForEngagement::follow($payment);
 
             return $payment;
         });

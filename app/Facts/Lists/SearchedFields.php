@@ -16,6 +16,7 @@ use App\Models\Address;
 use App\Models\AddressUse;
 use App\Models\ContactPoint;
 use App\Models\DetailField;
+use App\Models\DetailSheet;
 use App\Models\File;
 use App\Models\Party;
 use App\Models\PartyCode;
@@ -128,7 +129,10 @@ final class SearchedFields
     /** @return list<PartyField> the firm’s own fields; what is secret is neither found nor asked by anybody without its right */
     private static function details(): array
     {
-        $fields = DetailField::query()->orderBy('sheet_id')->orderBy('rank')->orderBy('id')->get();
+        // Those of cases and projects are no fields of a record.
+        $fields = DetailField::query()
+            ->whereIn('sheet_id', DetailSheet::query()->select('id')->whereNull('engagement_kind_id'))
+            ->orderBy('sheet_id')->orderBy('rank')->orderBy('id')->get();
 
         return array_values($fields->map(function (DetailField $detail): PartyField {
             $key = "detail-{$detail->id}";

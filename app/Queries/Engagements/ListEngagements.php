@@ -30,6 +30,14 @@ final readonly class ListEngagements
 
     private const MOST_OF_A_RECORD = 200;
 
+    private const MOST_FOUND = 5;
+
+    private const LEAST_TYPED = 2;
+
+    private const DAYS_SOON = 7;
+
+    private const MOST_TODAY = 20;
+
     public function __construct(private Clock $clock)
     {
     }
@@ -43,20 +51,18 @@ final readonly class ListEngagements
      */
     public function handle(array $wanted, int $page, string $sort, bool $isReversed): EngagementPageData
     {
-        $today = $this->clock->today();
         $filter = new EngagementFilter($wanted);
         $listed = Engagement::query()->tap($filter->all(...));
         $total = $listed->clone()->count();
         $pages = max(1, (int) ceil($total / self::PAGE));
         $page = min(max(1, $page), $pages);
         $this->order($listed, $sort, $isReversed);
-        $rows = $listed->with(self::READS)->forPage($page, self::PAGE)->get();
 
         return new EngagementPageData(
             $total,
             $page,
             $pages,
-            array_values($rows->map(fn (Engagement $one) => EngagementRowData::of($one, $today, $wanted['partyId'] ?? null))->all()),
+            $this->rows($listed->forPage($page, self::PAGE), $wanted['partyId'] ?? null),
             $this->band($filter),
         );
     }
@@ -68,18 +74,88 @@ final readonly class ListEngagements
      */
     public function ofRecord(Party $party): array
     {
-        $today = $this->clock->today();
         $people = $party->isPerson() ? [] : Position::query()->where('company_id', $party->id)->pluck('person_id')->all();
-        $rows = Engagement::query()->with(self::READS)
-            ->whereNull('archived_on')
-            ->whereIn('id', EngagementParty::query()->select('engagement_id')
-                ->where('party_id', $party->id)->orWhere('via_id', $party->id)->orWhere('contact_id', $party->id)
-                ->orWhereIn('party_id', $people))
-            ->orderBy('is_closed')->orderByDesc('begun_on')->orderByDesc('id')
-            ->limit(self::MOST_OF_A_RECORD)
-            ->get();
 
-        return array_values($rows->map(fn (Engagement $one) => EngagementRowData::of($one, $today, $party->id))->all());
+        return $this->rows(
+            Engagement::query()
+                ->whereNull('archived_on')
+                ->whereIn('id', EngagementParty::query()->select('engagement_id')
+                    ->where('party_id', $party->id)->orWhere('via_id', $party->id)->orWhere('contact_id', $party->id)
+                    ->orWhereIn('party_id', $people))
+                ->orderBy('is_closed')->orderByDesc('begun_on')->orderByDesc('id')
+                ->limit(self::MOST_OF_A_RECORD),
+            $party->id,
+        );
+    }
+
+    /**
+     * Those that have all of the words; the live ones first, the newest first.
+     *
+     * @return list<EngagementRowData>
+     */
+    public function found(string $typed): array
+    {
+        if (mb_strlen(trim($typed)) < self::LEAST_TYPED) {
+            return [];
+        }
+
+        return $this->rows(
+            Engagement::query()->whereNull('archived_on')->tap(fn (Builder $all) => EngagementFilter::found($all, $typed))
+                ->orderBy('is_closed')->orderByDesc('begun_on')->orderByDesc('id')->limit(self::MOST_FOUND),
+        );
+    }
+
+    /** @return list<EngagementRowData> enquiries that are to be decided within a week, or were */
+    public function toBeDecided(): array
+    {
+        return $this->rows(
+            $this->going()
+                ->whereIn('stage_id', EngagementStage::query()->select('id')->where('meaning', StageKind::Enquiry))
+                ->where('decided_on', '<=', $this->clock->today()->plusDays(self::DAYS_SOON)->toIso())
+                ->orderBy('decided_on')->limit(self::MOST_TODAY),
+        );
+    }
+
+    /** @return list<EngagementRowData> those that have stood in their stage for longer than the firm wants, the longest first */
+    public function standingTooLong(): array
+    {
+        // The core says which; the database leaves out those that it cannot be.
+        $rows = $this->rows(
+            $this->going()
+                ->whereIn('stage_id', EngagementStage::query()->select('id')->whereNotNull('most_days')
+                    ->whereRaw('julianday(?) - julianday(engagements.moved_on) > most_days', [$this->clock->today()->toIso()]))
+                ->orderBy('moved_on')->limit(self::MOST_TODAY),
+        );
+
+        return array_values(array_filter($rows, fn (EngagementRowData $row) => $row->standsTooLong));
+    }
+
+    /** @return list<MoneyData> what all enquiries come to by their chances, by currency */
+    public function weighed(): array
+    {
+        return array_values($this->going()
+            ->whereIn('stage_id', EngagementStage::query()->select('id')->where('meaning', StageKind::Enquiry))
+            ->toBase()->whereNotNull('weighed_minor')->groupBy('currency')->orderBy('currency')
+            ->selectRaw('currency, sum(weighed_minor) as weighed')->get()
+            ->map(fn (\stdClass $row) => MoneyData::of(Money::ofMinor((int) $row->weighed, (string) $row->currency)))->all());
+    }
+
+    /** @return Builder<Engagement> */
+    private function going(): Builder
+    {
+        return Engagement::query()->whereNull('archived_on')->where('is_closed', false);
+    }
+
+    /**
+     * @param Builder<Engagement> $some
+     *
+     * @return list<EngagementRowData>
+     */
+    private function rows(Builder $some, ?int $partyId = null): array
+    {
+        $today = $this->clock->today();
+
+        return array_values($some->with(self::READS)->get()->map(fn (Engagement $one) => EngagementRowData::of($one, $today, $partyId))->all());
     }
 
     /** @return list<BandData> every stage in use of the kinds that are listed, the empty ones too */

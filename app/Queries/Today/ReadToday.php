@@ -22,6 +22,7 @@ use App\Models\File;
 use App\Models\Party;
 use App\Models\Reminder;
 use App\Models\User;
+use App\Queries\Engagements\ListEngagements;
 use App\Queries\Readiness\ListGaps;
 use App\Time\Clock;
 use Illuminate\Database\Eloquent\Builder;
@@ -44,7 +45,7 @@ final readonly class ReadToday
 
     private const MOST_GAPS = 5;
 
-    public function __construct(private Clock $clock, private ListGaps $gaps)
+    public function __construct(private Clock $clock, private ListGaps $gaps, private ListEngagements $engagements)
     {
     }
 
@@ -82,6 +83,9 @@ final readonly class ReadToday
                     ->map(fn (Party $party) => PartyLinkData::of($party))
                     ->all(),
             ),
+            $this->engagements->toBeDecided(),
+            $this->engagements->standingTooLong(),
+            $this->engagements->weighed(),
         );
     }
 

@@ -3309,6 +3309,8 @@ export interface components {
             years: string;
             agreed: components["schemas"]["Money"] | null;
             weighed: components["schemas"]["Money"] | null;
+            /** @description When a decision is expected, for reading; empty for no day. */
+            decidedText: string;
             /** @description The place, for reading. */
             place: string;
             isClosed: boolean;
@@ -3445,6 +3447,8 @@ export interface components {
         Found: {
             typed: string;
             results: components["schemas"]["FindResult"][];
+            /** @description Cases and projects, where they are asked for. */
+            engagements: components["schemas"]["EngagementRow"][];
         };
         /** @description A page of the worklist of gaps. */
         GapPage: {
@@ -4960,6 +4964,12 @@ export interface components {
             newlyOverdue: components["schemas"]["DocumentRow"][];
             /** @description Clients over their credit limit. */
             overLimit: components["schemas"]["PartyLink"][];
+            /** @description Enquiries that are to be decided within a week, or were. */
+            toBeDecided: components["schemas"]["EngagementRow"][];
+            /** @description Cases and projects that have stood in their stage too long. */
+            standingTooLong: components["schemas"]["EngagementRow"][];
+            /** @description What all enquiries come to by their chances, by currency. */
+            weighed: components["schemas"]["Money"][];
         };
         /** @description A token with which a script uses the same API. It is shown once. */
         Token: {
@@ -6885,6 +6895,8 @@ export interface operations {
                 q: string;
                 /** @description False leaves archived records out. */
                 archived?: boolean;
+                /** @description Cases and projects too. */
+                engagements?: boolean;
                 kind?: "person" | "company";
             };
             header?: never;

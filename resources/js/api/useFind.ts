@@ -4,6 +4,8 @@ import { findQuery, type FindScope } from './queries';
 
 interface Finding {
     results: Schemas['FindResult'][];
+    /** Cases and projects, where they are asked for. */
+    engagements: Schemas['EngagementRow'][];
     /** What is shown answers an earlier text. */
     isBehind: boolean;
     /** Why there is no answer, when there is none. */
@@ -14,5 +16,10 @@ interface Finding {
 export function useFind(typed: string, scope: FindScope = {}): Finding {
     const { data, error, isFetching } = useQuery({ ...findQuery(typed.trim(), scope), placeholderData: keepPreviousData });
     const isEmpty = typed.trim() === '';
-    return { results: isEmpty ? [] : data?.results ?? [], isBehind: !isEmpty && isFetching, failure: error };
+    return {
+        results: isEmpty ? [] : data?.results ?? [],
+        engagements: isEmpty ? [] : data?.engagements ?? [],
+        isBehind: !isEmpty && isFetching,
+        failure: error,
+    };
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Finding;
 
 use Almanac\Records\PartyKind;
 use App\Http\Data\Finding\FoundData;
+use App\Queries\Engagements\ListEngagements;
 use App\Queries\Finding\FindRecords;
 use App\Queries\Finding\FindScope;
 use Illuminate\Http\JsonResponse;
@@ -31,6 +32,12 @@ final readonly class FindController
                     in: 'query',
                     schema: new OA\Schema(type: 'boolean'),
                 ),
+                new OA\Parameter(
+                    name: 'engagements',
+                    description: 'Cases and projects too.',
+                    in: 'query',
+                    schema: new OA\Schema(type: 'boolean'),
+                ),
                 new OA\Parameter(name: 'kind', in: 'query', schema: new OA\Schema(type: 'string', enum: PartyKind::class)),
             ],
             responses: [
@@ -42,14 +49,19 @@ final readonly class FindController
             ],
         ),
     ]
-    public function __invoke(Request $request, FindRecords $find): JsonResponse
+    public function __invoke(Request $request, FindRecords $find, ListEngagements $engagements): JsonResponse
     {
         $typed = $request->string('q')->value();
+        $asked = Str::limit($typed, self::LONGEST, '');
         $scope = new FindScope(
             PartyKind::tryFrom($request->string('kind')->value()),
             $request->boolean('archived', true),
         );
 
-        return new JsonResponse(new FoundData($typed, $find->handle(Str::limit($typed, self::LONGEST, ''), $scope)));
+        return new JsonResponse(new FoundData(
+            $typed,
+            $find->handle($asked, $scope),
+            $request->boolean('engagements') ? $engagements->found($asked) : [],
+        ));
     }
 }

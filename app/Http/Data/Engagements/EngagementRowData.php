@@ -52,6 +52,8 @@ final readonly class EngagementRowData
         public ?MoneyData $agreed,
         #[OA\Property(ref: '#/components/schemas/Money', description: 'Of an enquiry: its value by its chance.', nullable: true)]
         public ?MoneyData $weighed,
+        #[OA\Property(description: 'When a decision is expected, for reading; empty for no day.')]
+        public string $decidedText,
         #[OA\Property(description: 'The place, for reading.')]
         public string $place,
         #[OA\Property]
@@ -93,6 +95,7 @@ final readonly class EngagementRowData
             $ended === '' || $ended === $begun ? $begun : "{$begun}–$ended",
             MoneyData::orNull($engagement->agreed()),
             MoneyData::orNull($enquiry?->weighed()),
+            $engagement->decided_on?->toText() ?? '',
             $site === null ? '' : implode(', ', array_filter([$site->locality, $site->region])),
             $engagement->is_closed,
             $engagement->is_private,

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Today;
 
+use App\Http\Data\Engagements\EngagementRowData;
 use App\Http\Data\Files\FileData;
 use App\Http\Data\Ledger\DocumentRowData;
+use App\Http\Data\Ledger\MoneyData;
 use App\Http\Data\Readiness\GapRowData;
 use App\Http\Data\Records\PartyLinkData;
 use App\Http\Data\Reminders\ReminderData;
@@ -26,6 +28,9 @@ final readonly class TodayData
      * @param list<DocumentRowData> $dueThisWeek
      * @param list<DocumentRowData> $newlyOverdue
      * @param list<PartyLinkData> $overLimit
+     * @param list<EngagementRowData> $toBeDecided
+     * @param list<EngagementRowData> $standingTooLong
+     * @param list<MoneyData> $weighed
      */
     public function __construct(
         #[OA\Property(description: 'The day, for reading.')]
@@ -66,6 +71,12 @@ final readonly class TodayData
         public array $newlyOverdue,
         #[OA\Property(description: 'Clients over their credit limit.', items: new OA\Items(ref: '#/components/schemas/PartyLink'))]
         public array $overLimit,
+        #[OA\Property(description: 'Enquiries that are to be decided within a week, or were.', items: new OA\Items(ref: '#/components/schemas/EngagementRow'))]
+        public array $toBeDecided,
+        #[OA\Property(description: 'Cases and projects that have stood in their stage too long.', items: new OA\Items(ref: '#/components/schemas/EngagementRow'))]
+        public array $standingTooLong,
+        #[OA\Property(description: 'What all enquiries come to by their chances, by currency.', items: new OA\Items(ref: '#/components/schemas/Money'))]
+        public array $weighed,
     ) {
     }
 }

@@ -63,6 +63,8 @@ export interface FindScope {
     kind?: PartyKind;
     /** False leaves archived records out. */
     archived?: boolean;
+    /** Cases and projects too. */
+    engagements?: boolean;
 }
 
 export function findQuery(q: string, scope: FindScope) {

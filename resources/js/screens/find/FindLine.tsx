@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useSession } from '../../api/session';
 import { useFind } from '../../api/useFind';
+import { EngagementLine } from '../../shared/EngagementPicker';
 import { AddLine } from '../../ui/AddLine';
 import { FindBox, type FindOption } from '../../ui/FindBox';
 import { PartyLine } from '../../ui/PartyLine';
@@ -13,7 +14,7 @@ export function FindLine() {
     const input = useRef<HTMLInputElement>(null);
     const navigate = useNavigate();
     const { mayChangeRecords } = useSession();
-    const { results, isBehind, failure } = useFind(typed);
+    const { results, engagements, isBehind, failure } = useFind(typed, { engagements: true });
     const name = typed.trim();
 
     useShortcut('/', 'Find or add', () => {
@@ -26,6 +27,7 @@ export function FindLine() {
             id: `/records/${party.id}`,
             content: <PartyLine party={party} reasons={reasons} owed={owed} />,
         })),
+        ...engagements.map((row) => ({ id: `/engagements/${row.id}`, content: <EngagementLine row={row} /> })),
         ...(mayChangeRecords && name !== '' ? [
             { id: `/add/company?name=${encodeURIComponent(name)}`, content: <AddLine what="a company" name={name} /> },
             { id: `/add/person?name=${encodeURIComponent(name)}`, content: <AddLine what="a person" name={name} /> },
@@ -34,7 +36,7 @@ export function FindLine() {
 
     const foot = failure !== null
         ? `${failure.message} Type on to try again.`
-        : !isBehind && results.length === 0
+        : !isBehind && results.length === 0 && engagements.length === 0
             ? 'Nobody in the book matches that.'
             : '↑ ↓ to choose, Enter to open, Esc to leave';
 

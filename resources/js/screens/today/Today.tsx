@@ -105,6 +105,44 @@ function Day({ today }: { today: TodayData }) {
                         )}
                     </>
                 )}
+                {(today.toBeDecided.length > 0 || today.weighed.length > 0) && (
+                    <Part
+                        title="Decisions expected"
+                        empty="No decision within a week."
+                        items={today.toBeDecided.map((row) => (
+                            <div key={row.id}>
+                                <Link to={`/engagements/${row.id}`}>{row.number} {row.title}</Link>{' '}
+                                <Small>
+                                    {[
+                                        row.decidedText,
+                                        row.clients.map(({ name }) => name).join(', '),
+                                        row.weighed !== null && `${row.weighed.currency} ${row.weighed.text} weighed`,
+                                    ].filter(Boolean).join(' · ')}
+                                </Small>
+                            </div>
+                        ))}
+                        foot={today.weighed.length > 0 && (
+                            <Small>
+                                All <Link to="/engagements?state=enquiry">enquiries</Link> by their chances:{' '}
+                                {today.weighed.map(({ currency, text }) => `${currency} ${text}`).join(', ')}
+                            </Small>
+                        )}
+                    />
+                )}
+                {today.standingTooLong.length > 0 && (
+                    <Part
+                        title="Standing too long"
+                        empty=""
+                        items={today.standingTooLong.map((row) => (
+                            <div key={row.id}>
+                                <Link to={`/engagements/${row.id}`}>{row.number} {row.title}</Link>{' '}
+                                <Small>
+                                    {[`${row.days} days “${row.stage.name}”`, row.owner].filter(Boolean).join(' · ')}
+                                </Small>
+                            </div>
+                        ))}
+                    />
+                )}
                 <CalendarAddress />
                 <Part
                     title={
@@ -196,11 +234,12 @@ function Falls({ row }: { row: Schemas['DocumentRow'] }) {
     );
 }
 
-function Part({ title, empty, items }: { title: string; empty: string; items: ReactNode[] }) {
+function Part({ title, empty, items, foot }: { title: string; empty: string; items: ReactNode[]; foot?: ReactNode }) {
     return (
         <Stack as="section" $gap="small" aria-label={title} $stretch>
             <Heading>{title}</Heading>
             {items.length === 0 ? <Quiet>{empty}</Quiet> : <List>{items.map((item, index) => <li key={index}>{item}</li>)}</List>}
+            {foot}
         </Stack>
     );
 }
