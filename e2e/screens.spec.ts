@@ -34,6 +34,22 @@ for (const colorScheme of ['light', 'dark'] as const) {
             await desk.expectAccessible('html', true);
         });
 
+        test('cases and projects: the list, one of them with its parties edited, and a new one', async ({ desk, page }) => {
+            await desk.signIn();
+            await page.goto('/engagements');
+            await expect(page.getByRole('row').nth(3)).toBeVisible();
+            await desk.expectAccessible('html', true);
+            await page.getByRole('link', { name: /Flooded barometer/ }).click();
+            await expect(desk.section('Documents').getByRole('row').nth(1)).toBeVisible();
+            await desk.expectAccessible('html', true);
+            await page.getByRole('button', { name: 'Edit Parties' }).click();
+            await expect(page.getByRole('button', { name: 'Save parties' })).toBeVisible();
+            await desk.expectAccessible('main form', true);
+            await page.goto('/engagements/begin');
+            await expect(page.getByRole('textbox', { name: 'Title' })).toBeFocused();
+            await desk.expectAccessible('html', true);
+        });
+
         test('every section while it is edited, and adding', async ({ desk, page }) => {
             await desk.signIn();
             await desk.open('penhallow observatory');

@@ -192,6 +192,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
             Route::post('entries', [EngagementLogController::class, 'write']);
             Route::put('entries/{logEntry}', [EngagementLogController::class, 'pin']);
             Route::delete('entries/{logEntry}', [EngagementLogController::class, 'remove']);
+            Route::post('shared-invoice', [EngagementsController::class, 'share']);
             Route::post('moves', [EngagementSectionsController::class, 'move']);
             Route::delete('moves/{move}', [EngagementSectionsController::class, 'takeBack']);
             Route::post('parties/{inRole}/replace', [EngagementSectionsController::class, 'replace']);

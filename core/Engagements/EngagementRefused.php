@@ -55,6 +55,11 @@ final class EngagementRefused extends Refusal
             : "It still has $drafts drafts. Issue or void them first, or close it all the same.");
     }
 
+    public static function nobodyPays(): self
+    {
+        return new self('Nobody is named as paying. Say under Parties who pays, and how much of it.');
+    }
+
     public static function noneToWriteFor(): self
     {
         return new self('That case or project is not in use. Choose another, or none.');

@@ -57,6 +57,10 @@ export const router = createBrowserRouter([
                                 }),
                             },
                             {
+                                path: 'engagements/:id/invoice',
+                                lazy: async () => ({ Component: (await import('./screens/ledger/WriteShared')).WriteShared }),
+                            },
+                            {
                                 path: 'add/:kind',
                                 lazy: async () => ({ Component: (await import('./screens/record/AddRecord')).AddRecord }),
                             },

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Almanac\Access\Role;
 use App\Models\Address;
+use App\Models\Document;
 use App\Models\Engagement;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
@@ -212,6 +213,28 @@ final class EngagementsTest extends TestCase
         $this->putJson("/api/documents/{$quote->id}/engagement", ['engagementId' => null])->assertOk()->assertJsonPath('engagement', null);
         $this->getJson("/api/engagements/{$one->id}")->assertJsonPath('documentCount', 2);
         $this->putJson("/api/documents/{$quote->id}/engagement", ['engagementId' => 999999])->assertStatus(422);
+    }
+
+    public function test_an_invoice_in_shares_is_a_draft_for_each_payer_and_adds_up_to_the_cent(): void
+    {
+        [$larkin, $insurer, $estate] = [$this->addPerson('Edith', 'Larkin'), $this->addCompany('Harborlight'), $this->addPerson('Walter', 'Larkin')];
+        $insured = $this->roleId('case', 'insured');
+        $case = $this->begin('case', 'Under review', 'Flood', ['parties' => [
+            $this->inRole($larkin, $insured, ['share' => '33.33']),
+            $this->inRole($insurer, $this->roleId('case', 'insurer'), ['share' => '33.34']),
+            $this->inRole($estate, $insured, ['share' => '33.33']),
+        ]]);
+        $input = $this->documentInput('invoice', '100.00', ['lines' => [$this->line('100.00'), $this->line('0.01'), $this->line('33.35', ['quantity' => '3', 'discount' => '10'])]]);
+        $rows = $this->postJson("/api/engagements/{$case->id}/shared-invoice", $input)->assertCreated()->json();
+        $this->assertSame(['Edith Larkin', 'Harborlight', 'Walter Larkin'], array_column(array_column((array) $rows, 'party'), 'name'));
+        $this->assertSame([3333 + 0 + 3002, 3334 + 1 + 3002, 3333 + 0 + 3001], Document::query()->orderBy('id')->pluck('net_minor')->all());
+        $this->assertSame(10000 + 1 + 9005, (int) Document::query()->sum('net_minor'), 'line by line, to the cent');
+        $this->assertSame(['draft', 'draft', 'draft'], array_column((array) $rows, 'state'));
+        $this->assertSame(3, Document::query()->where('engagement_id', $case->id)->count());
+        $this->postJson("/api/engagements/{$case->id}/shared-invoice", ['lines' => [$this->line('x')]] + $input)->assertStatus(422)->assertJsonPath('errors.0.field', 'lines.0.price');
+        $this->assertSame(3, Document::query()->count(), 'nothing of it is kept');
+        $nobody = $this->begin('case', 'Under review', 'Fire');
+        $this->postJson("/api/engagements/{$nobody->id}/shared-invoice", $input)->assertStatus(422);
     }
 
     public function test_it_is_archived_with_a_reason_and_deleted_only_while_nothing_refers_to_it(): void

@@ -6,25 +6,35 @@ namespace App\Http\Controllers\Engagements;
 
 use App\Actions\Engagements\BeginEngagement;
 use App\Actions\Engagements\EngagementLife;
+use App\Actions\Ledger\WriteDocument;
+use App\Actions\Ledger\WriteShares;
+use App\Http\Data\Ledger\DocumentRowData;
 use App\Http\OpenApi\Adds;
 use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
 use App\Http\Requests\Engagements\BeginRequest;
 use App\Http\Requests\Engagements\EngagementsRequest;
+use App\Http\Requests\Ledger\DocumentRequest;
 use App\Http\Requests\Records\ArchiveRequest;
+use App\Models\Document;
 use App\Models\Engagement;
 use App\Models\Party;
 use App\Models\User;
 use App\Queries\Engagements\ListEngagements;
 use App\Queries\Engagements\ReadEngagement;
 use App\Queries\Records\ReadChanges;
+use App\Time\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** Cases and projects: the list, one of them, its beginning and its end. */
+/**
+ * Cases and projects: the list, one of them, its beginning and its end.
+ *
+ * @phpstan-import-type DocumentInput from WriteDocument
+ */
 final readonly class EngagementsController
 {
     public function __construct(private ReadEngagement $read)
@@ -70,6 +80,21 @@ final readonly class EngagementsController
             $request->has('before') ? $request->integer('before') : null,
             in_array($show, ['entries', 'changes'], true) ? $show : 'all',
         ));
+    }
+
+    #[Adds('engagements/{engagement}/shared-invoice', 'writeSharedInvoice', 'Write an invoice in shares, a draft for each payer', 'DocumentInput', '[DocumentRow]', 'Engagements')]
+    public function share(DocumentRequest $request, Engagement $engagement, WriteShares $write, Clock $clock, #[CurrentUser] User $user): JsonResponse
+    {
+        /** @var DocumentInput $input */
+        $input = $request->validated();
+
+        return new JsonResponse(
+            array_map(
+                fn (Document $document) => DocumentRowData::of($document, $clock->today()),
+                $write->handle($engagement, $input, $user),
+            ),
+            201,
+        );
     }
 
     #[Puts('engagements/{engagement}/archive', 'archiveEngagement', 'Take a case or a project out of use', 'ArchiveInput', 'Engagement', 'Engagements')]

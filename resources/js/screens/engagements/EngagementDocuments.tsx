@@ -9,10 +9,16 @@ import { useMayEdit } from './useEngagement';
 /** What was written for it, and what can be. */
 export function EngagementDocuments({ engagement }: { engagement: EngagementData }) {
     const mayEdit = useMayEdit(engagement);
-    const { documents, documentCount, row } = engagement;
+    const { documents, documentCount, row, parties } = engagement;
+    const payers = parties.filter(({ share, period }) => share !== '' && period.isInForce);
     return (
         <PlainSection id="documents" title="Documents">
             <Stack $gap="small" $stretch>
+                {mayEdit && payers.length > 1 && (
+                    <Row $gap="small">
+                        <ButtonLink href={`/engagements/${row.id}/invoice`}>New invoice in shares</ButtonLink>
+                    </Row>
+                )}
                 {mayEdit && row.clients.map(({ id, name }) => (
                     <Row key={id} $gap="small">
                         {row.clients.length > 1 && <Quiet>{name}:</Quiet>}

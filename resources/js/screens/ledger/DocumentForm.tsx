@@ -27,6 +27,20 @@ export function lineKey(): string {
     return `line-${made}`;
 }
 
+/** A line to be filled in, as it is set for them. */
+export function blankLine(defaults: Schemas['DocumentDefaults']): Draft['lines'][number] {
+    return {
+        key: lineKey(),
+        text: '',
+        quantity: '',
+        price: '',
+        discount: defaults.discount,
+        taxRateId: defaults.taxRateId,
+        accountId: defaults.accountId,
+        costCentreIds: defaults.costCentreIds,
+    };
+}
+
 /** The body that is sent: without what only the form needs. */
 export function bodyOf(draft: Draft): Schemas['DocumentInput'] {
     return { ...draft, lines: draft.lines.map(({ key, ...line }) => line) };

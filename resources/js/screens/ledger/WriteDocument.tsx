@@ -11,7 +11,7 @@ import { Form } from '../../ui/Form';
 import { Sheet } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { Notice, Quiet, Row, Stack, Title } from '../../ui/Text';
-import { bodyOf, DocumentFields, lineKey, type Draft } from './DocumentForm';
+import { blankLine, bodyOf, DocumentFields, type Draft } from './DocumentForm';
 import { UseNotes } from './DocumentTotals';
 
 /** A new document for a record, begun from what is set for them. */
@@ -48,16 +48,7 @@ function NewForm({ partyId, defaults }: { partyId: number; defaults: Schemas['Do
     const [search] = useSearchParams();
     // No opening balance is written so.
     const kind = defaults.kind as Draft['kind'];
-    const blank = () => ({
-        key: lineKey(),
-        text: '',
-        quantity: '',
-        price: '',
-        discount: defaults.discount,
-        taxRateId: defaults.taxRateId,
-        accountId: defaults.accountId,
-        costCentreIds: defaults.costCentreIds,
-    });
+    const blank = () => blankLine(defaults);
     const [draft, setDraft] = useState<Draft>(() => ({
         kind,
         date: '',
