@@ -36,7 +36,7 @@ const FORMS: Record<string, { from: string; open: (page: Page) => Locator; field
     'a new document': { from: '/records/1', open: (page) => page.getByRole('link', { name: 'New invoice' }), field: 'Their reference' },
     'a payment': { from: '/records/1', open: (page) => page.getByRole('link', { name: 'Record a payment' }), field: 'Reference' },
     'a new project': { from: '/engagements', open: (page) => page.getByRole('link', { name: 'New project' }), field: 'Title' },
-    'the office': { from: '/upkeep', open: (page) => page.getByRole('link', { name: 'Office' }), field: 'Name of the office' },
+    'the office': { from: '/upkeep', open: (page) => page.getByRole('link', { name: 'Office', exact: true }), field: 'Name of the office' },
     'a log entry': {
         from: '/directory',
         open: (page) => page.getByRole('link', { name: 'Penhallow Observatory' }),

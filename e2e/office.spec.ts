@@ -41,7 +41,7 @@ test('a colleague is added, signs in, and is retired', async ({ desk, page, brow
 
 test('only an administrator comes in', async ({ desk, page }) => {
     await desk.signIn('tobias');
-    await expect(page.getByRole('link', { name: 'Office' })).toHaveCount(0);
+    await expect(page.getByRole('link', { name: 'Office', exact: true })).toHaveCount(0);
     await page.goto('/office');
     await expect(page.getByRole('heading', { name: 'This page is for administrators' })).toBeVisible();
     await expect(page.getByRole('form', { name: 'Name and country' })).toHaveCount(0);

@@ -7,6 +7,7 @@ use App\Http\Controllers\Access\AccountController;
 use App\Http\Controllers\Access\SessionController;
 use App\Http\Controllers\Banking\BankController;
 use App\Http\Controllers\Books\BooksController;
+use App\Http\Controllers\Conflicts\ConflictsController;
 use App\Http\Controllers\Engagements\EngagementKindsController;
 use App\Http\Controllers\Engagements\EngagementLogController;
 use App\Http\Controllers\Engagements\EngagementsController;
@@ -69,6 +70,8 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('known/addresses', [KnownController::class, 'addresses']);
     Route::get('known/phones', [KnownController::class, 'phones']);
     Route::get('known/emails', [KnownController::class, 'emails']);
+    Route::get('conflict-searches', [ConflictsController::class, 'index']);
+    Route::get('conflict-searches/{search}', [ConflictsController::class, 'show'])->whereNumber('search');
     Route::get('engagement-kinds', [EngagementKindsController::class, 'index']);
     Route::get('engagements', [EngagementsController::class, 'index']);
     Route::get('engagements/{engagement}', [EngagementsController::class, 'show'])->whereNumber('engagement');
@@ -178,6 +181,8 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::delete('imports/{import}', [ImportsController::class, 'forget'])->whereNumber('import');
         Route::put('files/{file}', [FilesController::class, 'change'])->whereNumber('file');
         Route::delete('files/{file}', [FilesController::class, 'remove'])->whereNumber('file');
+        Route::post('conflict-searches', [ConflictsController::class, 'store']);
+        Route::put('conflict-findings/{finding}/decision', [ConflictsController::class, 'decide'])->whereNumber('finding');
         Route::post('engagements', [EngagementsController::class, 'store']);
         Route::prefix('engagements/{engagement}')->whereNumber(['engagement', 'move', 'inRole', 'logEntry'])->scopeBindings()->group(function (): void {
             Route::delete('/', [EngagementsController::class, 'destroy']);

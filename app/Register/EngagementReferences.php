@@ -20,6 +20,7 @@ final class EngagementReferences
             Reference::owned('engagement_links', 'from_id', AtUniqueKey::Goes),
             Reference::owned('engagement_links', 'to_id', AtUniqueKey::Goes),
             Reference::owned('engagement_users', 'engagement_id', AtUniqueKey::Goes),
+            Reference::owned('conflict_searches', 'engagement_id'),
         ];
     }
 }

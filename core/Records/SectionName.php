@@ -28,6 +28,7 @@ enum SectionName: string
     case Parties = 'parties';
     case Site = 'site';
     case Links = 'links';
+    case Conflicts = 'conflicts';
 
     /** As it is headed on the page. */
     public function title(): string
@@ -54,6 +55,7 @@ enum SectionName: string
             self::Parties => 'Parties',
             self::Site => 'Site',
             self::Links => 'Linked',
+            self::Conflicts => 'Conflicts',
         };
     }
 }

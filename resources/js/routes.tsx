@@ -27,6 +27,14 @@ export const router = createBrowserRouter([
                         path: 'engagements/:id',
                         lazy: async () => ({ Component: (await import('./screens/engagements/EngagementPage')).EngagementPage }),
                     },
+                    {
+                        path: 'conflicts',
+                        lazy: async () => ({ Component: (await import('./screens/conflicts/SearchConflicts')).SearchConflicts }),
+                    },
+                    {
+                        path: 'conflicts/:id',
+                        lazy: async () => ({ Component: (await import('./screens/conflicts/ConflictSearchPage')).ConflictSearchPage }),
+                    },
                     { path: 'ledger', lazy: async () => ({ Component: (await import('./screens/ledger/Ledger')).Ledger }) },
                     {
                         path: 'ledger/tax-report',

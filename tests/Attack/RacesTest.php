@@ -412,6 +412,7 @@ final class RacesTest extends TestCase
 
         return [
             ['/api/engagement-kinds', '/api/engagement-kinds', ['name' => 'job', 'plural' => 'jobs', 'sign' => 'JB', 'isRetired' => false, 'stages' => $stages, 'roles' => []]],
+            ['/api/conflict-searches', '/api/conflict-searches', ['engagementId' => $case->id, 'names' => [['name' => 'Brass', 'role' => 'insured']]]],
             ['/api/engagements', '/api/engagements', ['kindId' => $kind->id, 'stageId' => $case->stage_id, 'begunOn' => '', 'parties' => []] + $this->headed('New')],
             ["$path/sections/{section}/undo", "/api/engagements/{$case->id}/sections/engagement/undo", ['version' => 1]],
             ["$path/shared-invoice", "/api/engagements/{$case->id}/shared-invoice", $this->documentInput('invoice', '100.01')],

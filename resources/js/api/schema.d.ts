@@ -401,6 +401,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/conflict-searches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The newest conflict searches */
+        get: operations["listConflictSearches"];
+        put?: never;
+        /** Search the book for all names of a case or project */
+        post: operations["searchConflicts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/conflict-searches/{search}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A conflict search, as it was */
+        get: operations["readConflictSearch"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/conflict-findings/{finding}/decision": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say what was decided about a finding */
+        put: operations["decideFinding"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engagement-kinds": {
         parameters: {
             query?: never;
@@ -2763,6 +2815,53 @@ export interface components {
             /** @enum {string} */
             how: "call" | "letter" | "in-person";
         };
+        /** @description Something that was found of a name. */
+        ConflictFinding: {
+            id: number;
+            /** @enum {string} */
+            degree: "unknown" | "known" | "near" | "opposes";
+            /** @description How it was found, in words. */
+            sentence: string;
+            /** @enum {string|null} */
+            decision: "no-conflict" | "consent" | "declined" | null;
+            /** @description For reading; empty while nothing is decided. */
+            decisionText: string;
+            reason: string;
+        };
+        /** @description A name that was searched, and what was found of it. */
+        ConflictName: {
+            id: number;
+            name: string;
+            /** @description That it is to have; empty where that is not known. */
+            role: string;
+            /** @enum {string} */
+            degree: "unknown" | "known" | "near" | "opposes";
+            findings: components["schemas"]["ConflictFinding"][];
+        };
+        ConflictNameInput: {
+            name: string;
+            /** @description That it is to have; empty where that is not known. */
+            role: string;
+        };
+        /** @description A conflict search, as it was. */
+        ConflictSearch: {
+            id: number;
+            engagement: components["schemas"]["EngagementLink"] | null;
+            /** @description Who and when, for reading. */
+            byText: string;
+            /** @description How many records the book held then. */
+            parties: number;
+            /** @description How many cases and projects. */
+            engagements: number;
+            /** @description How many findings on the other side or near it are not decided yet. */
+            undecided: number;
+            names: components["schemas"]["ConflictName"][];
+        };
+        ConflictSearchInput: {
+            /** @description For which it is made. */
+            engagementId: number | null;
+            names: components["schemas"]["ConflictNameInput"][];
+        };
         ContactPoint: {
             id: number;
             /** @enum {string} */
@@ -2843,6 +2942,13 @@ export interface components {
             /** @description Days beyond the terms. */
             beyond: string;
             sentence: string;
+        };
+        DecisionInput: {
+            /** @enum {string} */
+            decision: "no-conflict" | "consent" | "declined";
+            reason: string;
+            /** @description The day, as people type it; empty for today. */
+            on: string;
         };
         /** @description The section "Details": the firm's own fields. */
         Details: {
@@ -4954,6 +5060,16 @@ export interface components {
                 code: "part-of" | "has-part" | "follows" | "followed-by" | "same-loss";
                 name: string;
             }[];
+            decisions: {
+                /** @enum {string} */
+                code: "no-conflict" | "consent" | "declined";
+                name: string;
+            }[];
+            degrees: {
+                /** @enum {string} */
+                code: "unknown" | "known" | "near" | "opposes";
+                name: string;
+            }[];
         };
         /** @description What needs doing, for whoever asks. */
         Today: {
@@ -5985,6 +6101,136 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Books"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listConflictSearches: {
+        parameters: {
+            query?: {
+                engagementId?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConflictSearch"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    searchConflicts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ConflictSearchInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConflictSearch"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readConflictSearch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                search: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConflictSearch"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    decideFinding: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                finding: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["DecisionInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConflictSearch"];
                 };
             };
             /** @description Refused */

@@ -24,6 +24,7 @@ export function Frame() {
     useShortcut('g t', 'Go to today', () => void navigate('/'));
     useShortcut('g d', 'Go to the directory', () => void navigate('/directory'));
     useShortcut('g c', 'Go to cases & projects', () => void navigate('/engagements'));
+    useShortcut('g x', 'Search for conflicts', () => void navigate('/conflicts'));
     useShortcut('g l', 'Go to the ledger', () => void navigate('/ledger'));
     useShortcut('g u', 'Go to upkeep', () => void navigate('/upkeep'));
     useShortcut('g o', 'Go to the office, for administrators', () => mayRunOffice && void navigate('/office'));

@@ -12,6 +12,8 @@ use Almanac\Banking\Confirmation;
 use Almanac\Banking\PayBy;
 use Almanac\Cautions\CautionLevel;
 use Almanac\Cautions\CautionUse;
+use Almanac\Conflicts\Decision;
+use Almanac\Conflicts\Degree;
 use Almanac\Details\FieldKind;
 use Almanac\Engagements\EngagementLink;
 use Almanac\Engagements\StageKind;
@@ -65,6 +67,8 @@ final readonly class TitlesData
      * @param list<NamedCodeData> $roles
      * @param list<NamedCodeData> $stageMeanings
      * @param list<NamedCodeData> $engagementLinks
+     * @param list<NamedCodeData> $decisions
+     * @param list<NamedCodeData> $degrees
      */
     private function __construct(
         #[OA\Property(items: new TitledCodes(AddressUse::class))] public array $addressUses,
@@ -95,6 +99,8 @@ final readonly class TitlesData
         #[OA\Property(items: new TitledCodes(Role::class))] public array $roles,
         #[OA\Property(items: new TitledCodes(StageKind::class))] public array $stageMeanings,
         #[OA\Property(items: new TitledCodes(EngagementLink::class))] public array $engagementLinks,
+        #[OA\Property(items: new TitledCodes(Decision::class))] public array $decisions,
+        #[OA\Property(items: new TitledCodes(Degree::class))] public array $degrees,
     ) {
     }
 
@@ -129,6 +135,8 @@ final readonly class TitlesData
             NamedCodeData::titled(Role::cases()),
             NamedCodeData::titled(StageKind::cases()),
             NamedCodeData::titled(EngagementLink::cases()),
+            NamedCodeData::titled(Decision::cases()),
+            NamedCodeData::titled(Degree::cases()),
         );
     }
 }

@@ -5,3 +5,4 @@ export * from './records';
 export * from './today';
 export * from './ledger';
 export * from './engagements';
+export * from './conflicts';

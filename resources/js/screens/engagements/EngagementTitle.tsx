@@ -128,6 +128,7 @@ function Life({ engagement, kindName }: { engagement: EngagementData; kindName: 
             <Menu
                 label="More"
                 items={[
+                    { id: 'conflicts', name: 'Search for conflicts', onChoose: () => void navigate(`/conflicts?engagement=${row.id}`) },
                     { id: 'archive', name: `Archive this ${kindName} …`, onChoose: () => setAsked('archive') },
                     { id: 'delete', name: `Delete this ${kindName} …`, onChoose: () => setAsked('delete') },
                 ]}

@@ -76,6 +76,7 @@ export function Engagements() {
                     <Title>Cases & projects</Title>
                     <Quiet>{data.total === 1 ? '1 in the list' : `${data.total.toLocaleString('en')} in the list`}</Quiet>
                     <BeginButtons kinds={kinds} />
+                    <Link to="/conflicts">Conflict search</Link>
                 </Row>
                 {isBare && data.total === 0 ? (
                     <Empty>

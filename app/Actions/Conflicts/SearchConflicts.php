@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Conflicts;
+
+use Almanac\Conflicts\ConflictSearch as Search;
+use Almanac\Conflicts\Degree;
+use Almanac\Conflicts\Finding;
+use Almanac\Records\Difference;
+use Almanac\Records\LoggedFact;
+use Almanac\Records\SectionName;
+use App\Actions\Records\LogChanges;
+use App\Facts\Conflicts\AlikeParties;
+use App\Facts\Conflicts\PastRoles;
+use App\Facts\Conflicts\Surroundings;
+use App\Models\ConflictFinding;
+use App\Models\ConflictName;
+use App\Models\ConflictSearch;
+use App\Models\Engagement;
+use App\Models\Party;
+use App\Models\User;
+use App\Time\Clock;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/** Searches the book for all names of a case or project that is to be begun, and keeps what was found as it was. */
+final readonly class SearchConflicts
+{
+    private const MOST_FINDINGS = 30;
+
+    private const LONGEST = 200;
+
+    public function __construct(private LogChanges $log, private Clock $clock)
+    {
+    }
+
+    /**
+     * @param list<array{name: string, role: string}> $names as they are typed or pasted
+     *
+     * @throws ValidationException when there is no name to look for
+     */
+    public function handle(?Engagement $engagement, array $names, User $by): ConflictSearch
+    {
+        $names = $this->tidied($names);
+        if ($names === []) {
+            throw ValidationException::withMessages(['names' => 'Type at least one name.']);
+        }
+
+        return DB::transaction(function () use ($engagement, $names, $by): ConflictSearch {
+            $search = ConflictSearch::query()->create([
+                'engagement_id' => $engagement?->id,
+                'user_id' => $by->id,
+                'at' => $this->clock->now(),
+                'parties' => Party::query()->count(),
+                'engagements' => Engagement::everyOne()->count(),
+            ]);
+            $alike = array_map(fn (array $one) => AlikeParties::of($one['name']), $names);
+            [$ties, $reached] = Surroundings::of(array_values(array_unique(array_merge([], ...$alike))));
+            $past = PastRoles::of($reached, $engagement?->id);
+            $searched = Search::of($ties, $past, PastRoles::opposition());
+            $parties = Party::query()->findMany($reached, ['id', 'number', 'display_name'])->keyBy('id');
+            foreach ($names as $rank => $one) {
+                $findings = array_slice($searched->findings($alike[$rank], $one['role']), 0, self::MOST_FINDINGS);
+                $name = ConflictName::query()->create([
+                    'search_id' => $search->id,
+                    'rank' => $rank,
+                    'name' => $one['name'],
+                    'role' => $one['role'],
+                    'degree' => Degree::greatest(array_map(fn (Finding $finding) => $finding->degree, $findings)),
+                ]);
+                foreach ($findings as $at => $finding) {
+                    $name->findings()->save($this->kept($finding, $parties)->fill(['rank' => $at]));
+                }
+            }
+            if ($engagement !== null) {
+                $this->log->handle($engagement, SectionName::Conflicts, Difference::between([], [
+                    "search:$search->id" => new LoggedFact('Conflict search', $this->told($search)),
+                ]), $by);
+            }
+
+            return $search;
+        });
+    }
+
+    /**
+     * @param list<array{name: string, role: string}> $names
+     *
+     * @return list<array{name: string, role: string}> each once
+     */
+    private function tidied(array $names): array
+    {
+        $tidied = [];
+        foreach ($names as ['name' => $name, 'role' => $role]) {
+            $name = mb_substr(trim(preg_replace('/[\p{Cc}\s]+/u', ' ', $name) ?? ''), 0, self::LONGEST);
+            if ($name !== '') {
+                $tidied[mb_strtolower("$name\n$role")] ??= ['name' => $name, 'role' => trim($role)];
+            }
+        }
+
+        return array_values($tidied);
+    }
+
+    /**
+     * @param Collection<int, Party> $parties
+     */
+    private function kept(Finding $finding, Collection $parties): ConflictFinding
+    {
+        $names = $parties->map(fn (Party $party) => $party->display_name)->all();
+        $engagement = $finding->role === null ? null : Engagement::everyOne()->with('kind', 'readers')->find($finding->role->engagementId);
+        $isPrivate = $engagement instanceof Engagement && $engagement->is_private;
+
+        return new ConflictFinding([
+            'degree' => $finding->degree,
+            'sentence' => $finding->sentence($names),
+            'hidden_sentence' => $isPrivate
+                ? "In a {$engagement->kind->name} that you may not open; ask ".PastRoles::whoMay($engagement)
+                : $finding->sentence($names),
+            'party_number' => $finding->role?->ask === null ? $parties->get($finding->partyId)?->number : null,
+            'engagement_number' => $engagement instanceof Engagement ? $engagement->number : null,
+        ]);
+    }
+
+    private function told(ConflictSearch $search): string
+    {
+        $names = $search->names()->get();
+        $opposing = $names->where('degree', Degree::Opposes)->count();
+        $near = $names->where('degree', Degree::Near)->count();
+
+        return $names->count().' '.($names->count() === 1 ? 'name' : 'names').' searched: '
+            .($opposing + $near === 0 ? 'nothing on the other side' : "$opposing on the other side, $near near it");
+    }
+}
