@@ -8,7 +8,7 @@ test('a caller becomes a client with a case, from the search line, by the keyboa
     const name = unique('Fern Ashdown');
     await desk.search(name);
     await page.getByRole('option', { name: `Add a person named “${name}”` }).click();
-    await expect(page.getByLabel('Family name')).toBeFocused({ timeout: 10_000 }).catch(() => undefined);
+    await expect(page.getByLabel('Given name')).toHaveValue('Fern');
     await page.keyboard.press('Control+Enter');
     await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
     await page.keyboard.press('Escape');
@@ -81,7 +81,7 @@ test('its page: site by link, details, somebody follows in a role, the log, and 
     await page.getByRole('link', { name: /Lightning at the clock tower/ }).click();
     await expect(desk.section('Details')).toContainText('HM-2026-1102');
     const site = await desk.edit('Site');
-    await site.getByRole('button', { name: '1 Town Hall Square, Putney VT 05346' }).click();
+    await site.getByRole('button', { name: /1 Town Hall Square/ }).click();
     await site.getByLabel('Note on the site').fill('Ladder in the porch');
     await desk.save('Site saved.');
     await expect(site).toContainText('address of Town of Marlow Falls, by link');
@@ -112,7 +112,7 @@ test('an invoice written from its page is for it, and its figures open the list'
     await page.getByRole('link', { name: /Orrery for the entrance hall/ }).click();
     await desk.section('Documents').getByRole('link', { name: 'New invoice' }).click();
     await expect(page.getByRole('button', { name: /For the case or project/ })).toContainText('Orrery for the entrance hall');
-    await page.getByLabel('Text').first().fill('Drawings');
+    await page.getByLabel('For', { exact: true }).first().fill('Drawings');
     await page.getByLabel('Price').first().fill('500');
     await page.keyboard.press('Control+Enter');
     await expect(page.getByRole('main')).toContainText('Orrery for the entrance hall');
@@ -155,4 +155,31 @@ test('a private one is not there for others, and two who save one section see bo
     await page.goto(path ?? '');
     await expect(page.getByText('is private to others')).toBeVisible();
     await other.close();
+});
+
+test('names are searched before somebody is taken on; what is found is decided, kept and printed', async ({ desk, page }) => {
+    await page.keyboard.press('g');
+    await page.keyboard.press('x');
+    const names = page.getByRole('textbox', { name: 'All names concerned, one a line' });
+    await expect(names).toBeFocused();
+    await names.fill('Hollow Pine Timber, insured\nEdith Larkin, witness\nNobody Atall');
+    await page.getByRole('button', { name: 'Search', exact: true }).click();
+    const found = page.getByRole('region', { name: 'Hollow Pine Timber' });
+    await expect(found).toContainText('Hollow Pine Timber Yard — subsidiary of Coldwater Crane Hire — opposing side in case CA2025-002');
+    await expect(page.getByRole('region', { name: 'Nobody Atall' })).toContainText('nobody in the book');
+    await desk.expectAccessible();
+    await found.getByRole('button', { name: /^Decide:/ }).click();
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(/Say in a few words why/)).toBeVisible();
+    await page.getByLabel('Why').fill('Both sides know and agree');
+    await desk.choose(/Decision/, 'consent given', page.getByRole('dialog'));
+    await page.getByLabel('Why').press('Enter');
+    await expect(found).toContainText('consent given');
+    await expect(page.getByText('Nothing is left to decide.')).toBeVisible();
+    await page.emulateMedia({ media: 'print' });
+    await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+    await expect(found).toContainText('Both sides know and agree');
+    await page.emulateMedia({ media: 'screen' });
+    await page.reload();
+    await expect(found).toContainText('consent given');
 });

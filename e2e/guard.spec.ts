@@ -35,7 +35,7 @@ async function isKept(page: Page, input: Locator): Promise<void> {
 const FORMS: Record<string, { from: string; open: (page: Page) => Locator; field: string }> = {
     'a new document': { from: '/records/1', open: (page) => page.getByRole('link', { name: 'New invoice' }), field: 'Their reference' },
     'a payment': { from: '/records/1', open: (page) => page.getByRole('link', { name: 'Record a payment' }), field: 'Reference' },
-    'a new project': { from: '/engagements', open: (page) => page.getByRole('link', { name: 'New project' }), field: 'Title' },
+    'a new project': { from: '/engagements', open: (page) => page.getByRole('link', { name: 'New project' }), field: 'Agreed fee or budget' },
     'the office': { from: '/upkeep', open: (page) => page.getByRole('link', { name: 'Office', exact: true }), field: 'Name of the office' },
     'a log entry': {
         from: '/directory',

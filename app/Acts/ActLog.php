@@ -6,11 +6,14 @@ namespace App\Acts;
 
 use App\Models\Act;
 use App\Models\BankDetail;
+use App\Models\ConflictFinding;
+use App\Models\ConflictSearch;
 use App\Models\CostCentre;
 use App\Models\CurrencyRate;
 use App\Models\DetailField;
 use App\Models\DetailSheet;
 use App\Models\Document;
+use App\Models\Engagement;
 use App\Models\Import;
 use App\Models\LedgerAccount;
 use App\Models\ListedTerms;
@@ -91,6 +94,8 @@ final class ActLog
         'rank',
         'import_id',
         'replaces_id',
+        'engagement_id',
+        'engagement_kind_id',
         'source_id',
         'decided_by_id',
         'decided_at',
@@ -145,15 +150,29 @@ final class ActLog
         foreach ($heard as [$what, $model, $differences]) {
             Act::query()->create([
                 'at' => $at, 'user_id' => $by->id, 'user_name' => $by->name, 'what' => mb_strimwidth($what, 0, 200, '…'),
-                'subject' => $model === null ? 'office' : self::KINDS[$model::class] ?? 'record', 'subject_id' => $model?->getKey(),
+                'subject' => self::subjectOf($model), 'subject_id' => $model?->getKey(),
                 'name' => $model === null ? '' : self::nameOf($model), 'differences' => $differences,
             ]);
         }
         $this->forget();
     }
 
+    private static function subjectOf(?Model $model): string
+    {
+        return match (true) {
+            $model === null => 'office',
+            $model instanceof Engagement => 'case or project',
+            $model instanceof ConflictFinding, $model instanceof ConflictSearch => 'conflict search',
+            default => self::KINDS[$model::class] ?? 'record',
+        };
+    }
+
     private static function nameOf(Model $model): string
     {
+        if ($model instanceof Engagement) {
+            // Whoever reads the log of the office may not be one of those who may see it.
+            return $model->is_private ? '' : $model->number;
+        }
         if ($model instanceof Document || $model instanceof Payment) {
             return $model instanceof Document ? $model->title() : $model->amount()->toText();
         }

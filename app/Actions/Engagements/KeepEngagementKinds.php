@@ -9,6 +9,7 @@ use Almanac\Engagements\EngagementRole as Role;
 use Almanac\Engagements\Stage;
 use Almanac\Engagements\StageKind;
 use Almanac\Records\WordingRefused;
+use App\Actions\Finding\IndexEngagements;
 use App\Actions\Office\ListedNames;
 use App\Actions\Records\KeptRow;
 use App\Models\Engagement;
@@ -24,6 +25,10 @@ use Illuminate\Validation\ValidationException;
 /** Keeps the kinds of what the firm does for others, with their stages and roles. What is in use is retired, never removed. */
 final readonly class KeepEngagementKinds
 {
+    public function __construct(private IndexEngagements $index)
+    {
+    }
+
     /**
      * @param array{
      *     name: string, plural: string, sign: string, isRetired: bool,
@@ -134,6 +139,7 @@ final readonly class KeepEngagementKinds
         $kept = $kind->roles()->get()->keyBy('id');
         $this->remove($kept, $rows, fn (EngagementRole $role) => DB::table('engagement_parties')->where('role_id', $role->id)->exists());
         $byName = [];
+        $isRenamed = false;
         foreach ($rows as $rank => $row) {
             $role = KeptRow::of($kept, $row['id'], new EngagementRole(), false)->fill([
                 'kind_id' => $kind->id,
@@ -144,6 +150,7 @@ final readonly class KeepEngagementKinds
                 'rank' => $rank,
                 'is_retired' => $row['isRetired'],
             ]);
+            $isRenamed = $isRenamed || ($role->exists && $role->isDirty('name'));
             $role->save();
             $byName[trim($row['name'])] = $role;
         }
@@ -158,6 +165,9 @@ final readonly class KeepEngagementKinds
         }
         DB::table('engagement_oppositions')->whereIn('role_id', array_column($byName, 'id'))->delete();
         DB::table('engagement_oppositions')->insert(array_values($pairs));
+        if ($isRenamed) {
+            $this->index->ofKind($kind->id);
+        }
     }
 
     /**

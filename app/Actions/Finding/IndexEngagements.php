@@ -19,12 +19,11 @@ final class IndexEngagements
 
     public function keep(Engagement $engagement): void
     {
-        $engagement->unsetRelations()->load('kind', 'parties.party', 'parties.role', 'parties.via', 'siteAddress', 'detailValues.field');
+        $engagement->unsetRelations()->load('parties.party', 'parties.role', 'parties.via', 'siteAddress', 'detailValues.field');
         $site = $engagement->site();
         $words = [
             $engagement->number,
             $engagement->title,
-            $engagement->kind->name,
             ...$engagement->parties->map(
                 fn (EngagementParty $one) => "{$one->party->display_name} {$one->role->name} ".($one->via->display_name ?? ''),
             )->all(),
@@ -42,6 +41,12 @@ final class IndexEngagements
         Engagement::everyOne()->chunkById(self::CHUNK, function ($some): void {
             LongWork::step(fn () => $some->each($this->keep(...)));
         });
+    }
+
+    /** Of those of a kind, when one of its roles is called otherwise. */
+    public function ofKind(int $kindId): void
+    {
+        Engagement::everyOne()->where('kind_id', $kindId)->get()->each($this->keep(...));
     }
 
     /** Of those in which somebody is, when their name has changed. */

@@ -149,7 +149,8 @@ final readonly class ReadToday
      */
     private function touched(Builder $changes, Day $today): array
     {
-        $latest = $changes->with('user')->orderByDesc('id')->limit(self::CHANGES)->get()->unique('subject_id')->take(self::MOST_TOUCHED);
+        // Cases and projects have a place of their own on the page.
+        $latest = $changes->whereIn('subject_id', Party::query()->select('id'))->with('user')->orderByDesc('id')->limit(self::CHANGES)->get()->unique('subject_id')->take(self::MOST_TOUCHED);
         $parties = Party::query()->with(PartyRowData::RELATIONS)->findMany($latest->pluck('subject_id'))->keyBy('id');
 
         return array_values(

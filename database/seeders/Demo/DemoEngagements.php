@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders\Demo;
 
 use Almanac\Records\SectionName;
+use App\Actions\Conflicts\SearchConflicts;
 use App\Actions\Engagements\BeginEngagement;
 use App\Actions\Engagements\MoveStage;
 use App\Actions\Engagements\SaveEngagement;
@@ -96,6 +97,7 @@ final class DemoEngagements
         private readonly SaveEngagement $save,
         private readonly ForEngagement $for,
         private readonly KeepSheets $sheets,
+        private readonly SearchConflicts $conflicts,
         private readonly Clock $clock,
     ) {
     }
@@ -117,6 +119,10 @@ final class DemoEngagements
         $this->link($this->made['dome'], $this->made['telescope'], 'part-of', $users[0]);
         $this->link($this->made['lightning'], $this->made['clock'], 'follows', $users[1]);
         $this->details($kinds->firstOrFail('name', 'case'), $users[0]);
+        $this->conflicts->handle(null, [
+            ['name' => 'Hollow Pine Timber Yard', 'role' => 'insured'], ['name' => 'Swiftwing', 'role' => 'witness'],
+            ['name' => 'Fern Ashdown', 'role' => 'insured'],
+        ], $users[2]);
         foreach (self::DOCUMENTS as [$key, $party, $kind]) {
             foreach (Document::query()->where('party_id', $parties[$party]->id)->where('kind', $kind)->get() as $document) {
                 $this->for->document($document, $this->made[$key]->id, $users[0]);

@@ -126,6 +126,18 @@ final class DemoOffice
                 ],
             ],
         ]);
+        $this->section('timber', $this->relations, [
+            'relations' => [
+                [
+                    'id' => null,
+                    'partyId' => $this->parties['crane']->id,
+                    'kind' => 'parent company',
+                    'together' => 'alone',
+                    'since' => '',
+                    'until' => '',
+                ],
+            ],
+        ]);
         $this->classify($users);
         $this->fillSheets();
         // Before a caution stops some of it.

@@ -34,13 +34,15 @@ interface Props {
     rows: Row[];
     /** Whether each line says for whom it is. */
     withParty?: boolean;
+    /** Whether the party stands below the number, where there is no room for its own column. */
+    withPartyBelow?: boolean;
     sums?: Schemas['LedgerSum'][];
     /** Whether each line and the whole say what it is without tax. */
     withNet?: boolean;
 }
 
 /** Documents, a line each; credits have a minus before them. On a record there is room for fewer columns. */
-export function DocumentTable({ rows, withParty = false, sums = [], withNet = false }: Props) {
+export function DocumentTable({ rows, withParty = false, withPartyBelow = false, sums = [], withNet = false }: Props) {
     const { officeCurrency } = useSession();
     const sign = ({ kind }: Row) => kind === 'credit-note' || kind === 'credit-received' ? '−' : '';
     return (
@@ -71,6 +73,7 @@ export function DocumentTable({ rows, withParty = false, sums = [], withNet = fa
                                         <Small>{row.dateText}</Small>
                                     </>
                                 )}
+                                {withPartyBelow && <div><Small><Link to={`/records/${row.party.id}`}>{row.party.name}</Link></Small></div>}
                             </td>
                             {withParty && (
                                 <td className="words">

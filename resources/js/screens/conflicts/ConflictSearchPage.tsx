@@ -14,7 +14,7 @@ import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { Sheet } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
-import { Mark, Notice, Quiet, Row, Small, Stack, SubHeading, Title } from '../../ui/Text';
+import { Heading, Mark, Notice, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { line, print, space } from '../../ui/tokens';
 import { AwaitedSheet } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
@@ -76,7 +76,7 @@ export function ConflictSearchPage() {
                     {names.map(({ id: nameId, name, role, degree, findings }) => (
                         <Name key={nameId} aria-label={name}>
                             <Row $gap="small">
-                                <SubHeading>{name}</SubHeading>
+                                <Heading>{name}</Heading>
                                 {role !== '' && <Small>{role}</Small>}
                                 <Mark tone={WORDS[degree].tone}>{WORDS[degree].said}</Mark>
                             </Row>

@@ -30,7 +30,7 @@ export function EngagementDocuments({ engagement }: { engagement: EngagementData
                     <Quiet>No documents yet. Quotes, invoices and bills that are written for it stand here, the newest first.</Quiet>
                 ) : (
                     <>
-                        <DocumentTable rows={documents} withParty />
+                        <DocumentTable rows={documents} withPartyBelow />
                         <Row $gap="small">
                             <Link to={`/ledger?engagementId=${row.id}`}>All {documentCount} documents</Link>
                             <Link to={`/ledger?what=payments&engagementId=${row.id}`}>All payments</Link>

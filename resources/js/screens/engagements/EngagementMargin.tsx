@@ -14,6 +14,10 @@ const Contents = styled.nav`
     a:hover { text-decoration: underline; }
 `;
 
+const Sums = styled(Facts)`
+    dd a { display: inline-block; min-height: ${size.target}; }
+`;
+
 const Steps = styled.ol`
     display: grid;
     gap: ${space.tight};
@@ -91,7 +95,7 @@ function Figures({ id, figures, severalCurrencies }: FiguresProps) {
     return (
         <section>
             <h2>Money, {billed.currency}</h2>
-            <Facts>
+            <Sums>
                 {agreed !== null && <div><dt>agreed</dt><dd>{agreed.text}</dd></div>}
                 <div>
                     <dt>billed</dt>
@@ -101,7 +105,7 @@ function Figures({ id, figures, severalCurrencies }: FiguresProps) {
                 <div><dt>open</dt><dd><Link to={`/ledger?${of}&side=client&state=open`}>{open.text}</Link></dd></div>
                 <div><dt>received</dt><dd><Link to={`/ledger?what=payments&${of}&side=client`}>{received.text}</Link></dd></div>
                 <div><dt>bills of others</dt><dd><Link to={`/ledger?${of}&side=vendor&state=billed`}>{bills.text}</Link></dd></div>
-            </Facts>
+            </Sums>
             {left?.sign === -1 && <Mark tone="look">more is billed than was agreed</Mark>}
         </section>
     );

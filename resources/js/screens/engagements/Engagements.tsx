@@ -331,15 +331,17 @@ function List({ rows, kinds, wanted, set }: ListProps) {
                                     <Link className="name" to={`/engagements/${row.id}`}>{row.number} {row.title}</Link>{' '}
                                     {row.isPrivate && <Small>private</Small>} {row.place !== '' && <Small>{row.place}</Small>}
                                 </td>
-                                <td>
-                                    {row.clients.map(({ id, name }) => <div key={id}><Link to={`/records/${id}`}>{name}</Link></div>)}
+                                <td className="words">
+                                    <Stack $gap="tight">
+                                        {row.clients.map(({ id, name }) => <Link key={id} to={`/records/${id}`}>{name}</Link>)}
+                                    </Stack>
                                 </td>
                                 <td>{row.stage.name}</td>
                                 <td className="tight">
                                     {row.isClosed ? row.sinceText : `${row.days} ${row.days === 1 ? 'day' : 'days'}`}
                                     {row.standsTooLong && <div><Mark tone="look">too long</Mark></div>}
                                 </td>
-                                <td>{row.owner}</td>
+                                <td className="tight">{row.owner}</td>
                                 <td className="figure">
                                     {row.agreed !== null && `${row.agreed.currency} ${row.agreed.text}`}
                                     {row.agreed === null && row.weighed !== null && (

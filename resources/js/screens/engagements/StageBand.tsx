@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
 import { useSession } from '../../api/session';
-import { SubHeading } from '../../ui/Text';
+import { Small } from '../../ui/Text';
 import { line, narrow, print, size, space, type, widths } from '../../ui/tokens';
 
 type Part = Schemas['StageBand'];
@@ -57,7 +57,7 @@ export function StageBand({ band, chosen, onChoose }: Props) {
         <Root>
             {kinds.map((kind) => (
                 <div key={kind}>
-                    {kinds.length > 1 && <SubHeading>{kind}</SubHeading>}
+                    {kinds.length > 1 && <Small>{kind}</Small>}
                     <Band role="group" aria-label={`Stages of ${kind}`}>
                         {band.filter(({ kindPlural }) => kindPlural === kind).map((part) => (
                             <OneStage key={part.stage.id} part={part} isChosen={chosen === part.stage.id} onChoose={onChoose} />

@@ -9,7 +9,9 @@ import { Sheet } from '../../ui/Page';
 import { Table, TableScroll } from '../../ui/Table';
 import { Quiet, Small, Stack, Title } from '../../ui/Text';
 
-const PAGES: Record<string, string> = { record: '/records/', document: '/documents/', payment: '/payments/' };
+const PAGES: Record<string, string> = {
+    record: '/records/', document: '/documents/', payment: '/payments/', 'case or project': '/engagements/',
+};
 
 /** Who did what in the office, the newest first; for administrators. */
 export function OfficeLog() {
