@@ -9,6 +9,8 @@ use App\Models\Address;
 use App\Models\Document;
 use App\Models\Engagement;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Process;
+use Illuminate\Support\Facades\Route;
 use Tests\TestCase;
 
 /** Cases and projects: begun, moved on, with people in roles, a place, links, money, and an end. */
@@ -283,6 +285,44 @@ final class EngagementsTest extends TestCase
         $this->putJson("/api/documents/{$invoice->id}/engagement", ['engagementId' => null])->assertOk();
         $this->asAdministrator()->getJson("/api/engagements/{$open->id}")->assertJsonPath('links.0.engagement.title', 'Zanzibar');
         $this->getJson("/api/documents/{$invoice->id}")->assertJsonPath('engagement.title', 'Zanzibar');
+    }
+
+    public function test_nothing_of_a_private_one_reaches_anybody_else_by_any_route(): void
+    {
+        Process::fake();
+        $client = $this->addCompany('Hall', ['isClient' => true]);
+        $open = $this->begin('case', 'Reported', 'Public', ['parties' => [$this->inRole($client, $this->roleId('case', 'insured'))]]);
+        $secret = $this->begin('case', 'Reported', 'Zanzibar', [
+            'isPrivate' => true, 'readerIds' => [$this->administrator->id], 'value' => '987,654', 'decidedOn' => '20 Nov 2026', 'begunOn' => '1 Jan 2026',
+            'parties' => [$this->inRole($client, $this->roleId('case', 'opposing side'), ['note' => 'Zanzibar'])],
+        ]);
+        $this->putJson("/api/engagements/{$open->id}/links", ['version' => 0, 'links' => [['id' => null, 'engagementId' => $secret->id, 'kind' => 'same-loss']]])->assertOk();
+        $this->postJson("/api/engagements/{$secret->id}/entries", ['kind' => 'note', 'day' => '', 'withPartyId' => $client->id, 'text' => 'Zanzibar', 'isPinned' => true])->assertCreated();
+        $this->move($secret, 'Under review', ['reason' => 'Zanzibar'])->assertOk();
+        $invoice = $this->issued($client, 'invoice', '10', ['engagementId' => $secret->id]);
+        $this->pay($client, '10', [$invoice->id => '10'], ['engagementId' => $secret->id])->assertCreated();
+        $this->postJson('/api/conflict-searches', ['engagementId' => $secret->id, 'names' => [['name' => 'Zanzibar', 'role' => 'insured']]])->assertCreated();
+        $this->postJson('/api/conflict-searches', ['engagementId' => null, 'names' => [['name' => 'Hall', 'role' => 'insured']]])->assertCreated();
+        $walked = 0;
+        foreach ([Role::Administrator, Role::Clerk, Role::Approver, Role::Reader] as $role) {
+            $this->actingAs($this->user($role));
+            foreach (Route::getRoutes()->getRoutes() as $route) {
+                if (! str_starts_with($route->uri(), 'api/') || $route->methods()[0] !== 'GET') {
+                    continue;
+                }
+                foreach ([$secret->id, $open->id] as $id) {
+                    $path = preg_replace(['/\{engagement\}/', '/\{\w+\}/'], [(string) $id, '1'], $route->uri());
+                    foreach (['', '?q=zanzibar&engagements=1&state=all', "?engagementId={$secret->id}", '?side=client&currency=USD'] as $query) {
+                        $answer = $this->get("/$path$query", ['Accept' => 'application/json'])->getContent();
+                        $this->assertStringNotContainsString('anzibar', (string) $answer === '' ? '' : str_replace('"typed":"zanzibar"', '', (string) $answer), "$role->value $path$query");
+                        $this->assertStringNotContainsString($secret->number, (string) $answer, "$role->value $path$query");
+                        $this->assertStringNotContainsString('987,654', (string) $answer, "$role->value $path$query");
+                        $walked++;
+                    }
+                }
+            }
+        }
+        $this->assertGreaterThan(1000, $walked);
     }
 
     public function test_the_office_words_its_kinds_stages_and_roles(): void

@@ -32,7 +32,12 @@ final readonly class LinksSection implements EngagementSection
         foreach ($engagement->ties() as $tie) {
             $other = $this->other($tie, $engagement);
             if ($other !== null) {
-                $facts["link:$tie->id"] = new LoggedFact('Linked', "{$tie->seenFrom($engagement)->title()} {$other->shownTitle()}");
+                // The log is read by those, too, who may not see the other.
+                $facts["link:$tie->id"] = new LoggedFact(
+                    'Linked',
+                    $tie->seenFrom($engagement)->title().' '.($other->is_private ? 'a private one' : $other->shownTitle()),
+                    (string) $other->id,
+                );
             }
         }
 
