@@ -194,6 +194,8 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
             Route::put('links', [EngagementSectionsController::class, 'links']);
             Route::put('details', [EngagementSectionsController::class, 'details']);
             Route::post('sections/{section}/undo', [EngagementSectionsController::class, 'undo']);
+            Route::post('reminders', [EngagementLogController::class, 'remind']);
+            Route::post('files', [EngagementLogController::class, 'file']);
             Route::post('entries', [EngagementLogController::class, 'write']);
             Route::put('entries/{logEntry}', [EngagementLogController::class, 'pin']);
             Route::delete('entries/{logEntry}', [EngagementLogController::class, 'remove']);

@@ -15,6 +15,7 @@ use Almanac\Records\SubjectKind;
 use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\Builder as QueryBuilder;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 
@@ -123,14 +124,19 @@ final class Engagement extends SubjectModel
         return self::query()->withoutGlobalScope(self::READABLE);
     }
 
+    /** The private ones that somebody is not named in. */
+    public static function hiddenFrom(User $reader): QueryBuilder
+    {
+        return DB::table('engagements')->select('id')->whereRaw('is_private = 1')->whereNotIn(
+            'id',
+            DB::table('engagement_users')->select('engagement_id')->where('user_id', $reader->id),
+        );
+    }
+
     /** @param  Builder<self>  $query */
     public static function onlyFor(Builder $query, User $reader): void
     {
-        $query->where(
-            fn (Builder $some) => $some
-                ->where('engagements.is_private', false)
-                ->orWhereIn('engagements.id', DB::table('engagement_users')->select('engagement_id')->where('user_id', $reader->id)),
-        );
+        $query->whereNotIn('engagements.id', self::hiddenFrom($reader));
     }
 
     public static function subjectKind(): SubjectKind

@@ -24,10 +24,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $user_id
  * @property \Illuminate\Support\Carbon $added_at
  * @property-read User $user
- * @property-read Party $party
+ * @property-read Party|null $party
+ * @property-read Engagement|null $engagement
  */
 final class File extends Model
 {
+    use OfReadableSubject;
+
     public $timestamps = false;
 
     protected $guarded = [];
@@ -52,11 +55,5 @@ final class File extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
-    }
-
-    /** @return BelongsTo<Party, $this> */
-    public function party(): BelongsTo
-    {
-        return $this->belongsTo(Party::class, 'subject_id');
     }
 }

@@ -80,6 +80,18 @@ trait PartsOfEngagement
         return $this->belongsToMany(User::class, 'engagement_users')->orderBy('name');
     }
 
+    /** @return HasMany<File, $this> */
+    public function files(): HasMany
+    {
+        return $this->hasMany(File::class, 'subject_id')->orderByDesc('id');
+    }
+
+    /** @return HasMany<Reminder, $this> */
+    public function reminders(): HasMany
+    {
+        return $this->hasMany(Reminder::class, 'subject_id');
+    }
+
     /** @return HasMany<LogEntry, $this> */
     public function logEntries(): HasMany
     {

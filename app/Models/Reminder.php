@@ -26,10 +26,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property \Illuminate\Support\Carbon|null $done_at
  * @property-read User $user
  * @property-read User $by
- * @property-read Party $party
+ * @property-read Party|null $party
+ * @property-read Engagement|null $engagement
  */
 final class Reminder extends Model
 {
+    use OfReadableSubject;
+
     protected $guarded = [];
 
     protected $attributes = ['file_id' => null, 'rule' => '', 'done_at' => null];
@@ -60,11 +63,5 @@ final class Reminder extends Model
     public function by(): BelongsTo
     {
         return $this->belongsTo(User::class, 'by_id');
-    }
-
-    /** @return BelongsTo<Party, $this> */
-    public function party(): BelongsTo
-    {
-        return $this->belongsTo(Party::class, 'subject_id');
     }
 }

@@ -101,6 +101,8 @@ return new class extends Migration
             $table->text('words')->default('');
             $table->index(['kind_id', 'stage_id']);
         });
+        // The few that not everybody may see.
+        DB::statement('CREATE INDEX engagements_private ON engagements (id) WHERE is_private = 1');
         Schema::create('engagement_moves', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('engagement_id')->index()->constrained()->cascadeOnDelete();

@@ -65,6 +65,7 @@ final class RacesTest extends TestCase
             '/api/parties/{id}/document-preview',
             '/api/parties/{id}/payment-preview',
             '/api/parties/{id}/files',
+            '/api/engagements/{engagement}/files',
             '/api/office/logo',
             '/api/imports',
             '/api/imports/{import}/take',
@@ -401,7 +402,7 @@ final class RacesTest extends TestCase
     {
         $kind = $this->kind('case');
         $case = $this->begin('case', 'Reported', 'Flood', ['parties' => [
-            $this->inRole(Party::query()->findOrFail(2), $this->roleId('case', 'adjuster'), ['share' => '100']),
+            $this->inRole(Party::query()->findOrFail(3), $this->roleId('case', 'adjuster'), ['share' => '100']),
         ]]);
         $this->putJson("/api/engagements/{$case->id}/head", ['version' => 0] + $this->headed('Flood in the cellar'))->assertOk();
         $path = '/api/engagements/{engagement}';
@@ -416,9 +417,10 @@ final class RacesTest extends TestCase
             ['/api/engagements', '/api/engagements', ['kindId' => $kind->id, 'stageId' => $case->stage_id, 'begunOn' => '', 'parties' => []] + $this->headed('New')],
             ["$path/sections/{section}/undo", "/api/engagements/{$case->id}/sections/engagement/undo", ['version' => 1]],
             ["$path/shared-invoice", "/api/engagements/{$case->id}/shared-invoice", $this->documentInput('invoice', '100.01')],
+            ["$path/reminders", "/api/engagements/{$case->id}/reminders", ['text' => 'T', 'day' => '', 'time' => '', 'rule' => '', 'userId' => 1]],
             ["$path/entries", "/api/engagements/{$case->id}/entries", ['kind' => 'note', 'day' => '', 'withPartyId' => null, 'text' => 'N', 'isPinned' => false]],
             ["$path/moves", "/api/engagements/{$case->id}/moves", ['fromId' => $case->stage_id, 'stageId' => $this->stageId('case', 'Under review'), 'on' => '', 'reason' => '', 'isSure' => false]],
-            ["$path/parties/{inRole}/replace", "/api/engagements/{$case->id}/parties/{$case->parties()->sole()->id}/replace", ['partyId' => 3, 'from' => '']],
+            ["$path/parties/{inRole}/replace", "/api/engagements/{$case->id}/parties/{$case->parties()->sole()->id}/replace", ['partyId' => 1, 'from' => '']],
         ];
     }
 

@@ -200,6 +200,8 @@ final class AccessTest extends TestCase
             ->assertJsonPath('reminders.0.id', 1);
         $this->addPerson('Ada', 'Finch', ['companyId' => 1]);
         $this->engagementId = $this->begin('project', 'At work', 'Clock')->id;
+        $this->postJson('/api/conflict-searches', ['engagementId' => null, 'names' => [['name' => 'Brass', 'role' => 'client']]])
+            ->assertCreated()->assertJsonPath('id', 1);
         $this->entryId = $this->postJson("/api/engagements/$this->engagementId/entries", [
             'kind' => 'note', 'day' => '', 'withPartyId' => null, 'text' => 'A note', 'isPinned' => true,
         ])->assertCreated()->json('pinned.0.id');

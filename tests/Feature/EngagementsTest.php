@@ -8,9 +8,13 @@ use Almanac\Access\Role;
 use App\Models\Address;
 use App\Models\Document;
 use App\Models\Engagement;
+use App\Models\File;
+use App\Models\Reminder;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Storage;
 use Tests\TestCase;
 
 /** Cases and projects: begun, moved on, with people in roles, a place, links, money, and an end. */
@@ -323,6 +327,31 @@ final class EngagementsTest extends TestCase
             }
         }
         $this->assertGreaterThan(1000, $walked);
+    }
+
+    public function test_files_and_reminders_belong_to_it_and_are_hidden_with_it(): void
+    {
+        Storage::fake('local');
+        $clerk = $this->user(Role::Clerk);
+        $case = $this->begin('case', 'Reported', 'Flood', ['isPrivate' => true, 'readerIds' => [$this->administrator->id]]);
+        $this->post("/api/engagements/{$case->id}/files", ['file' => UploadedFile::fake()->createWithContent('survey.txt', 'Wet.'), 'kind' => 'other'], ['Accept' => 'application/json'])
+            ->assertCreated()->assertJsonPath('files.0.name', 'survey.txt')->assertJsonPath('files.0.about', ['kind' => 'engagement', 'id' => $case->id, 'name' => "$case->number Flood"]);
+        $file = File::query()->sole()->id;
+        $this->putJson("/api/files/$file", ['name' => 'Survey.txt', 'kind' => 'letter', 'expiresOn' => '30 Nov 2026', 'isPrivate' => false])
+            ->assertOk()->assertJsonPath('files.0.name', 'Survey.txt')->assertJsonCount(1, 'reminders');
+        $remind = fn (int $userId) => $this->postJson("/api/engagements/{$case->id}/reminders", ['text' => 'Call the adjuster', 'day' => '', 'time' => '', 'rule' => '', 'userId' => $userId]);
+        $remind($clerk->id)->assertStatus(422)->assertJsonPath('errors.0.field', 'userId');
+        $remind($this->administrator->id)->assertCreated()->assertJsonCount(2, 'reminders');
+        $this->getJson('/api/today')->assertJsonFragment(['kind' => 'engagement', 'id' => $case->id, 'name' => "$case->number Flood"]);
+        $reminder = Reminder::query()->where('text', 'Call the adjuster')->sole()->id;
+        $this->actingAs($clerk);
+        $this->get("/api/files/$file", ['Accept' => 'application/json'])->assertNotFound();
+        $this->deleteJson("/api/files/$file")->assertNotFound();
+        $this->deleteJson("/api/reminders/$reminder")->assertNotFound();
+        $this->getJson('/api/today')->assertDontSee('Survey');
+        $this->asAdministrator()->deleteJson("/api/files/$file")->assertOk()->assertJsonPath('files', [])->assertJsonCount(1, 'reminders');
+        $this->deleteJson("/api/engagements/{$case->id}")->assertNoContent();
+        $this->assertSame(0, Reminder::query()->count(), 'what is its own goes with it');
     }
 
     public function test_the_office_words_its_kinds_stages_and_roles(): void

@@ -18,6 +18,7 @@ use App\Actions\Records\TaxNumbersSection;
 use App\Actions\Reminders\KeepReminders;
 use App\Models\File;
 use App\Models\Party;
+use App\Models\SubjectModel;
 use App\Models\User;
 use App\Time\Clock;
 use App\Time\TypedDates;
@@ -42,9 +43,9 @@ final readonly class KeepFiles
     }
 
     /** @throws ValidationException when it is empty, too large, or of a type that is not kept */
-    public function add(Party $party, UploadedFile $upload, FileKind $kind, User $by): void
+    public function add(SubjectModel $subject, UploadedFile $upload, FileKind $kind, User $by): void
     {
-        $party->assertInUse();
+        $subject->assertInUse();
         $problems = new FieldProblems();
         $name = $problems->at('file', fn () => $this->name($upload->getClientOriginalName()));
         $type = $problems->at(
@@ -57,11 +58,11 @@ final readonly class KeepFiles
         );
         $problems->throwIfAny();
         $sha256 = (string) hash_file('sha256', $upload->getRealPath());
-        DB::transaction(function () use ($party, $upload, $kind, $name, $type, $sha256, $by): void {
+        DB::transaction(function () use ($subject, $upload, $kind, $name, $type, $sha256, $by): void {
             // The content first: a record never points to what is not there. Inside the lock: nobody lets it go meanwhile.
             $this->store($upload, $sha256);
             $file = File::query()->create([
-                'subject_id' => $party->id,
+                'subject_id' => $subject->id,
                 'name' => $name === '' ? 'unnamed' : $name,
                 'kind' => $kind,
                 'sha256' => $sha256,
@@ -70,7 +71,7 @@ final readonly class KeepFiles
                 'user_id' => $by->id,
                 'added_at' => $this->clock->now(),
             ]);
-            $this->write($party, '', $this->told($file), $by);
+            $this->write($subject, '', $this->told($file), $by);
         });
     }
 
@@ -81,7 +82,7 @@ final readonly class KeepFiles
      */
     public function change(File $file, array $input, User $by): void
     {
-        $file->party->assertInUse();
+        $file->subject()->assertInUse();
         $problems = new FieldProblems;
         $name = $problems->at('name', fn () => $this->name($input['name']));
         if ($name === '') {
@@ -101,20 +102,22 @@ final readonly class KeepFiles
             if ($hadSet !== $expires?->toIso()) {
                 $this->reminders->ofExpiry($file, $by);
             }
-            $this->write($file->party, $was, $this->told($file), $by);
+            $this->write($file->subject(), $was, $this->told($file), $by);
         });
     }
 
     public function remove(File $file, User $by): void
     {
-        $file->party->assertInUse();
+        $file->subject()->assertInUse();
         DB::transaction(function () use ($file, $by): void {
             $told = $this->told($file);
             $file->expires_on = null;
             $this->reminders->ofExpiry($file, $by);
-            // It may be the form that the tax numbers were read from.
-            $this->change->around([SectionOf::party($this->taxNumbers, $file->party)], $by, fn () => $file->delete() && $file->party->refresh());
-            $this->write($file->party, $told, '', $by);
+            $subject = $file->subject();
+            // Of a record it may be the form that the tax numbers were read from.
+            $touched = $subject instanceof Party ? [SectionOf::party($this->taxNumbers, $subject)] : [];
+            $this->change->around($touched, $by, fn () => $file->delete() && $subject->refresh());
+            $this->write($subject, $told, '', $by);
         });
         $this->letGo($file->sha256);
     }
@@ -156,12 +159,14 @@ final readonly class KeepFiles
         ]));
     }
 
-    private function write(Party $party, string $from, string $to, User $by): void
+    private function write(SubjectModel $subject, string $from, string $to, User $by): void
     {
-        // A record is found by the names of its files.
-        $this->index->these([$party->id]);
+        if ($subject instanceof Party) {
+            // A record is found by the names of its files.
+            $this->index->these([$subject->id]);
+        }
         $this->log->handle(
-            $party,
+            $subject,
             SectionName::Files,
             Difference::between(['file' => new LoggedFact('File', $from)], ['file' => new LoggedFact('File', $to)]),
             $by,

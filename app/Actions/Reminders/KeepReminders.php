@@ -12,9 +12,10 @@ use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
 use Almanac\Records\Wording;
 use App\Actions\Records\LogChanges;
+use App\Models\Engagement;
 use App\Models\File;
-use App\Models\Party;
 use App\Models\Reminder;
+use App\Models\SubjectModel;
 use App\Models\User;
 use App\Time\Clock;
 use App\Time\TypedDates;
@@ -41,21 +42,24 @@ final readonly class KeepReminders
      *
      * @throws ValidationException with each refusal at its field
      */
-    public function add(Party $party, array $input, User $by): void
+    public function add(SubjectModel $subject, array $input, User $by): void
     {
-        $party->assertInUse();
+        $subject->assertInUse();
         $problems = new FieldProblems;
         $text = $problems->at('text', fn () => Wording::line($input['text'], self::MAX_LENGTH, 'Write what to do.'));
         $day = $this->dates->day($input['day'], 'day', $problems) ?? $this->clock->today();
         $time = $this->time($input['time'], $problems);
         $rule = trim($input['rule']) === '' ? null : $problems->at('rule', fn () => Recurrence::read($input['rule']));
-        if (User::query()->whereNull('retired_at')->find($input['userId']) === null) {
+        $for = User::query()->whereNull('retired_at')->find($input['userId']);
+        if (! $for instanceof User) {
             $problems->add('userId', 'Choose a colleague who is at the office.');
+        } elseif ($subject instanceof Engagement && Engagement::hiddenFrom($for)->where('id', $subject->id)->exists()) {
+            $problems->add('userId', "$for->name may not see this one. Choose somebody else, or name them under Title and terms.");
         }
         $problems->throwIfAny();
-        DB::transaction(function () use ($party, $input, $text, $day, $time, $rule, $by): void {
+        DB::transaction(function () use ($subject, $input, $text, $day, $time, $rule, $by): void {
             $reminder = Reminder::query()->create([
-                'subject_id' => $party->id, 'user_id' => $input['userId'], 'by_id' => $by->id, 'text' => $text,
+                'subject_id' => $subject->id, 'user_id' => $input['userId'], 'by_id' => $by->id, 'text' => $text,
                 'first_on' => $day, 'due_on' => $day, 'time' => $time, 'rule' => $rule?->toRule() ?? '',
             ]);
             $this->write($reminder, '', 'set: '.$this->told($reminder), $by);
@@ -153,7 +157,7 @@ final readonly class KeepReminders
 
     private function write(Reminder $reminder, string $from, string $to, User $by): void
     {
-        $this->log->handle($reminder->party, SectionName::Reminders, Difference::between(
+        $this->log->handle($reminder->subject(), SectionName::Reminders, Difference::between(
             ['reminder' => new LoggedFact('Reminder', $from)],
             ['reminder' => new LoggedFact('Reminder', $to)],
         ), $by);

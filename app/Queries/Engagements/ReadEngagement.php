@@ -17,17 +17,21 @@ use App\Http\Data\Engagements\EngagementRowData;
 use App\Http\Data\Engagements\EngagementSiteData;
 use App\Http\Data\Engagements\EngagementTieData;
 use App\Http\Data\Engagements\StageMoveData;
+use App\Http\Data\Files\FileData;
 use App\Http\Data\Ledger\DocumentRowData;
 use App\Http\Data\Notes\LogEntryData;
 use App\Http\Data\Records\ArchiveData;
 use App\Http\Data\Records\ChangeData;
+use App\Http\Data\Reminders\ReminderData;
 use App\Models\Change;
 use App\Models\Document;
 use App\Models\Engagement;
 use App\Models\EngagementParty;
 use App\Models\EngagementRole;
+use App\Models\File;
 use App\Models\LogEntry;
 use App\Models\Office;
+use App\Models\Reminder;
 use App\Queries\Finding\ReadLines;
 use App\Queries\Records\ReadDetails;
 use App\Time\Clock;
@@ -78,6 +82,9 @@ final readonly class ReadEngagement
             array_values($documents->clone()->with('party')->orderByDesc('dated_on')->orderByDesc('id')->limit(self::NEWEST)->get()
                 ->map(fn (Document $document) => DocumentRowData::of($document, $today))->all()),
             $documents->count(),
+            array_values($engagement->files()->with('user', 'party', 'engagement')->get()->map(fn (File $file) => FileData::of($file, $today))->all()),
+            array_values($engagement->reminders()->open()->with('party', 'engagement', 'user', 'by')->get()
+                ->map(fn (Reminder $reminder) => ReminderData::of($reminder, $this->clock->here()))->all()),
             $last === null ? null : ChangeData::of($last),
         );
     }

@@ -120,7 +120,7 @@ final readonly class ReadRecord
             $this->bank->handle($party),
             $this->documents->handle($party, $today),
             $this->standing->handle($party, $today),
-            array_values($party->files()->with('user', 'party')->get()->map(fn (File $file) => FileData::of($file, $today))->all()),
+            array_values($party->files()->with('user', 'party', 'engagement')->get()->map(fn (File $file) => FileData::of($file, $today))->all()),
             $this->reminders($party),
             array_map(ReadinessData::of(...), Readiness::of(RecordFacts::of($party, $today))),
             $letter,
@@ -133,7 +133,7 @@ final readonly class ReadRecord
     /** @return list<ReminderData> */
     private function reminders(Party $party): array
     {
-        return array_values($party->reminders()->open()->with('party', 'user', 'by')->get()
+        return array_values($party->reminders()->open()->with('party', 'engagement', 'user', 'by')->get()
             ->map(fn (Reminder $reminder) => ReminderData::of($reminder, $this->clock->here()))->all());
     }
 

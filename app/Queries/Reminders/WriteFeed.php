@@ -7,10 +7,13 @@ namespace App\Queries\Reminders;
 use Almanac\Calendar\TimeOfDay;
 use Almanac\Interchange\CalendarEvent;
 use Almanac\Interchange\CalendarFeed;
+use App\Http\Data\Records\SubjectLinkData;
+use App\Models\Party;
 use App\Models\Reminder;
 use App\Models\User;
 use App\Outside\OwnAddress;
 use App\Time\Clock;
+use Illuminate\Database\Eloquent\Builder;
 
 /** Writes somebody's open reminders as a calendar. */
 final readonly class WriteFeed
@@ -26,7 +29,8 @@ final readonly class WriteFeed
         if ($user === null) {
             return null;
         }
-        $reminders = Reminder::query()->open()->where('user_id', $user->id)->with('party')->get();
+        $reminders = Reminder::query()->tap(fn (Builder $all) => Reminder::onlyFor($all, $user))
+            ->open()->where('user_id', $user->id)->with('party', 'engagement')->get();
 
         return CalendarFeed::write(
             'Reminders of '.$user->name,
@@ -38,9 +42,9 @@ final readonly class WriteFeed
                             "reminder-{$reminder->id}@".OwnAddress::host(),
                             $reminder->due_on,
                             TimeOfDay::read($reminder->time),
-                            $reminder->text.' – '.$reminder->party->display_name,
+                            $reminder->text.' – '.SubjectLinkData::of($reminder->subject())->name,
                             $reminder->recurrence(),
-                            OwnAddress::of("/records/{$reminder->subject_id}"),
+                            OwnAddress::of(($reminder->subject() instanceof Party ? '/records/' : '/engagements/').$reminder->subject_id),
                         ),
                     )
                     ->all(),

@@ -134,7 +134,7 @@ final readonly class ReadToday
                 ->open()
                 ->where('user_id', $user->id)
                 ->tap($narrow)
-                ->with('party', 'user', 'by')
+                ->with('party', 'engagement', 'user', 'by')
                 ->limit(self::MOST)
                 ->get()
                 ->map(fn (Reminder $reminder) => ReminderData::of($reminder, $now))
@@ -177,7 +177,7 @@ final readonly class ReadToday
     /** @return list<FileData> */
     private function files(Day $today): array
     {
-        return array_values(File::query()->with('party', 'user')
+        return array_values(File::query()->with('party', 'engagement', 'user')
             ->whereBetween('expires_on', [$today->plusDays(-self::DAYS_OF_FILES)->toIso(), $today->plusDays(self::DAYS_OF_FILES)->toIso()])
             ->whereHas('party', fn (Builder $party) => $party->whereNull('archived_on'))
             ->orderBy('expires_on')->limit(self::MOST)->get()

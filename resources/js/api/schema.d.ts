@@ -505,6 +505,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engagements/{engagement}/reminders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Set a reminder, for oneself or a colleague */
+        post: operations["addEngagementReminder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements/{engagement}/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a file in */
+        post: operations["addEngagementFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engagements/{engagement}/entries/{logEntry}": {
         parameters: {
             query?: never;
@@ -3227,6 +3261,8 @@ export interface components {
             documents: components["schemas"]["DocumentRow"][];
             /** @description How many there are. */
             documentCount: number;
+            files: components["schemas"]["File"][];
+            reminders: components["schemas"]["Reminder"][];
             lastChange: components["schemas"]["Change"] | null;
         };
         /** @description What a case or a project comes to, in one currency. */
@@ -3518,7 +3554,7 @@ export interface components {
         /** @description A file on a record. */
         File: {
             id: number;
-            party: components["schemas"]["PartyLink"];
+            about: components["schemas"]["SubjectLink"];
             name: string;
             /** @enum {string} */
             kind: "contract" | "certificate" | "form" | "photo" | "letter" | "other";
@@ -4452,7 +4488,7 @@ export interface components {
         Reminder: {
             id: number;
             text: string;
-            party: components["schemas"]["PartyLink"];
+            about: components["schemas"]["SubjectLink"];
             /** @description For whom. */
             for: string;
             /** @description Who set it. */
@@ -4770,6 +4806,13 @@ export interface components {
             what: string;
             amount: components["schemas"]["Money"];
             balance: components["schemas"]["Money"];
+        };
+        /** @description Enough of a record, a case or a project to name it and to open it. */
+        SubjectLink: {
+            /** @enum {string} */
+            kind: "party" | "engagement";
+            id: number;
+            name: string;
         };
         /** @description What is taxed at one rate. */
         TaxGroup: {
@@ -6376,6 +6419,76 @@ export interface operations {
             };
         };
     };
+    addEngagementReminder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ReminderInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addEngagementFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": components["schemas"]["FileUpload"];
+            };
+        };
+        responses: {
+            /** @description Kept */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     pinEngagementEntry: {
         parameters: {
             query?: never;
@@ -7145,13 +7258,13 @@ export interface operations {
             };
         };
         responses: {
-            /** @description Saved; the whole record */
+            /** @description Saved; the whole of what it belongs to */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Record"];
+                    "application/json": components["schemas"]["Record"] | components["schemas"]["Engagement"];
                 };
             };
             /** @description Refused */
@@ -7176,13 +7289,13 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Removed; the whole record */
+            /** @description Removed; the whole of what it belonged to */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Record"];
+                    "application/json": components["schemas"]["Record"] | components["schemas"]["Engagement"];
                 };
             };
         };

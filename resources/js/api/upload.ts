@@ -5,14 +5,14 @@ import { askedToWait, sameSiteToken } from './sendOnce';
 /** Told how much of a file has gone: from 0 to 1. */
 type OnProgress = (part: number) => void;
 
-/** Sends a file to a record. */
-export function upload(
-    partyId: number,
+/** Sends a file to a record, a case or a project. */
+export function upload<T extends Schemas['Record'] | Schemas['Engagement']>(
+    to: `parties/${number}` | `engagements/${number}`,
     file: File,
     kind: Schemas['FileUpload']['kind'],
     onProgress: OnProgress,
-): Promise<Schemas['Record']> {
-    return send(`/api/parties/${partyId}/files`, { kind, file }, onProgress);
+): Promise<T> {
+    return send(`/api/${to}/files`, { kind, file }, onProgress);
 }
 
 /** Hands in a file of documents. */

@@ -109,7 +109,7 @@ function DueCount() {
         const fresh = known.current === undefined ? [] : due.filter(({ id }) => !known.current?.has(id));
         known.current = new Set(due.map(({ id }) => id));
         if (fresh[0] !== undefined) {
-            say(`Reminder: ${fresh[0].text} – ${fresh[0].party.name}`);
+            say(`Reminder: ${fresh[0].text} – ${fresh[0].about.name}`);
         }
     }, [due, say]);
 

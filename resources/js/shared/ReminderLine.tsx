@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
 import styled from 'styled-components';
 import { api, ask, Refused, type Schemas } from '../api/client';
 import { forgetReminders } from '../api/queries';
@@ -12,6 +11,7 @@ import { Form } from '../ui/Form';
 import { useSay } from '../ui/StatusLine';
 import { FieldRow, Mark, Row, Small } from '../ui/Text';
 import { space } from '../ui/tokens';
+import { SubjectLink } from './SubjectLink';
 
 type Reminder = Schemas['Reminder'];
 
@@ -32,7 +32,7 @@ export function ReminderLine({ reminder, withParty = false }: { reminder: Remind
     const act = async (done: string, call: () => Promise<unknown>) => {
         try {
             await call();
-            forgetReminders(reminder.party.id);
+            forgetReminders(reminder.about);
             say(done);
         } catch (error) {
             say(`Not done. ${error instanceof Refused ? Object.values(error.fields)[0] ?? error.message : (error as Error).message}`);
@@ -59,7 +59,7 @@ export function ReminderLine({ reminder, withParty = false }: { reminder: Remind
                     {withParty && (
                         <>
                             {' '}
-                            · <Link to={`/records/${reminder.party.id}`}>{reminder.party.name}</Link>
+                            · <SubjectLink subject={reminder.about} />
                         </>
                     )}
                 </Small>
@@ -107,7 +107,7 @@ function PutOff({ reminder, onClose }: { reminder: Reminder; onClose: () => void
     const save = () => run(async () => {
         await ask(api.PUT('/api/reminders/{reminder}', { params: { path: { reminder: reminder.id } }, body: { day, time } }));
         onClose();
-        forgetReminders(reminder.party.id);
+        forgetReminders(reminder.about);
         say('Put off.');
     });
     return (

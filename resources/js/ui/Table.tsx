@@ -29,6 +29,8 @@ export const Table = styled.table`
 /** A table that may be wider than the page: it scrolls by itself. */
 /** With $short, a long table is looked through where it stands. */
 export const TableScroll = styled.div<{ $short?: boolean }>`
+    /* What is hidden from the eye in it must not make the page wider. */
+    position: relative;
     width: 100%;
     overflow-x: auto;
     ${({ $short }) => ($short === true ? 'max-height: 320px; overflow-y: auto;' : '')}

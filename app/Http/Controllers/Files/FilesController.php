@@ -9,9 +9,11 @@ use Almanac\Files\FileType;
 use App\Actions\Files\KeepFiles;
 use App\Http\Requests\Files\AddFileRequest;
 use App\Http\Requests\Files\FileRequest;
+use App\Models\Engagement;
 use App\Models\File;
 use App\Models\Party;
 use App\Models\User;
+use App\Queries\Engagements\ReadEngagement;
 use App\Queries\Records\ReadRecord;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -24,7 +26,7 @@ use Symfony\Component\HttpFoundation\Response;
 /** The files on a record. */
 final readonly class FilesController
 {
-    public function __construct(private KeepFiles $keep, private ReadRecord $read)
+    public function __construct(private KeepFiles $keep, private ReadRecord $read, private ReadEngagement $engagements)
     {
     }
 
@@ -70,8 +72,11 @@ final readonly class FilesController
             responses: [
                 new OA\Response(
                     response: 200,
-                    description: 'Saved; the whole record',
-                    content: new OA\JsonContent(ref: '#/components/schemas/Record'),
+                    description: 'Saved; the whole of what it belongs to',
+                    content: new OA\JsonContent(oneOf: [
+                        new OA\Schema(ref: '#/components/schemas/Record'),
+                        new OA\Schema(ref: '#/components/schemas/Engagement'),
+                    ]),
                 ),
                 new OA\Response(
                     response: 'default',
@@ -87,7 +92,7 @@ final readonly class FilesController
         $input = $request->validated();
         $this->keep->change($file, $input, $user);
 
-        return new JsonResponse($this->read->handle($file->party));
+        return $this->answer($file);
     }
 
     #[
@@ -100,8 +105,11 @@ final readonly class FilesController
             responses: [
                 new OA\Response(
                     response: 200,
-                    description: 'Removed; the whole record',
-                    content: new OA\JsonContent(ref: '#/components/schemas/Record'),
+                    description: 'Removed; the whole of what it belonged to',
+                    content: new OA\JsonContent(oneOf: [
+                        new OA\Schema(ref: '#/components/schemas/Record'),
+                        new OA\Schema(ref: '#/components/schemas/Engagement'),
+                    ]),
                 ),
             ],
         ),
@@ -110,7 +118,7 @@ final readonly class FilesController
     {
         $this->keep->remove($file, $user);
 
-        return new JsonResponse($this->read->handle($file->party));
+        return $this->answer($file);
     }
 
     #[
@@ -164,5 +172,17 @@ final readonly class FilesController
             ],
             $isShown ? 'inline' : 'attachment',
         );
+    }
+
+    /** The whole of what it belongs to. */
+    private function answer(File $file): JsonResponse
+    {
+        $subject = $file->subject();
+
+        return new JsonResponse(match (true) {
+            $subject instanceof Party => $this->read->handle($subject),
+            $subject instanceof Engagement => $this->engagements->handle($subject),
+            default => null,
+        });
     }
 }

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Engagements;
 
+use App\Http\Data\Files\FileData;
 use App\Http\Data\Ledger\DocumentRowData;
 use App\Http\Data\Notes\LogEntryData;
 use App\Http\Data\Records\ArchiveData;
 use App\Http\Data\Records\ChangeData;
 use App\Http\Data\Records\DetailsData;
+use App\Http\Data\Reminders\ReminderData;
 use OpenApi\Attributes as OA;
 
 /** A whole case or project, with what the program works out from it. */
@@ -23,6 +25,8 @@ final readonly class EngagementData
      * @param list<EngagementTieData> $links
      * @param list<EngagementFiguresData> $figures
      * @param list<DocumentRowData> $documents
+     * @param list<FileData> $files
+     * @param list<ReminderData> $reminders
      */
     public function __construct(
         #[OA\Property(ref: '#/components/schemas/EngagementRow')]
@@ -55,6 +59,10 @@ final readonly class EngagementData
         public array $documents,
         #[OA\Property(description: 'How many there are.')]
         public int $documentCount,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/File'))]
+        public array $files,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Reminder'))]
+        public array $reminders,
         #[OA\Property(ref: '#/components/schemas/Change', description: 'The latest.', nullable: true)]
         public ?ChangeData $lastChange,
     ) {

@@ -7,7 +7,7 @@ namespace App\Http\Data\Files;
 use Almanac\Calendar\Day;
 use Almanac\Files\FileKind;
 use Almanac\Files\FileType;
-use App\Http\Data\Records\PartyLinkData;
+use App\Http\Data\Records\SubjectLinkData;
 use App\Models\File;
 use OpenApi\Attributes as OA;
 
@@ -18,8 +18,8 @@ final readonly class FileData
     private function __construct(
         #[OA\Property]
         public int $id,
-        #[OA\Property(ref: '#/components/schemas/PartyLink')]
-        public PartyLinkData $party,
+        #[OA\Property(ref: '#/components/schemas/SubjectLink')]
+        public SubjectLinkData $about,
         #[OA\Property]
         public string $name,
         #[OA\Property(enum: FileKind::class)]
@@ -45,7 +45,7 @@ final readonly class FileData
     {
         return new self(
             $file->id,
-            PartyLinkData::of($file->party),
+            SubjectLinkData::of($file->subject()),
             $file->name,
             $file->kind->value,
             $file->size < 100_000 ? number_format(max(1, $file->size / 1000)).' kB' : number_format($file->size / 1_000_000, 1).' MB',

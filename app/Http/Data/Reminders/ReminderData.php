@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Reminders;
 
-use App\Http\Data\Records\PartyLinkData;
+use App\Http\Data\Records\SubjectLinkData;
 use App\Models\Reminder;
 use Carbon\CarbonImmutable;
 use OpenApi\Attributes as OA;
@@ -18,8 +18,8 @@ final readonly class ReminderData
         public int $id,
         #[OA\Property]
         public string $text,
-        #[OA\Property(ref: '#/components/schemas/PartyLink')]
-        public PartyLinkData $party,
+        #[OA\Property(ref: '#/components/schemas/SubjectLink')]
+        public SubjectLinkData $about,
         #[OA\Property(description: 'For whom.')]
         public string $for,
         #[OA\Property(description: 'Who set it.')]
@@ -40,7 +40,7 @@ final readonly class ReminderData
         return new self(
             $reminder->id,
             $reminder->text,
-            PartyLinkData::of($reminder->party),
+            SubjectLinkData::of($reminder->subject()),
             $reminder->user->name,
             $reminder->by->name,
             $reminder->due_on->toIso(),

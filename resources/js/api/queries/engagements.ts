@@ -1,6 +1,7 @@
 import { queryOptions } from '@tanstack/react-query';
 import { api, ask, type Schemas } from '../client';
 import { forgetBut, keepAnswer, queryClient } from './cache';
+import { keepRecord } from './records';
 
 export type EngagementData = Schemas['Engagement'];
 
@@ -56,6 +57,15 @@ export function engagementsOfRecordQuery(partyId: number) {
 
 export function readEngagementAnew(id: number): Promise<EngagementData> {
     return queryClient.fetchQuery({ ...engagementQuery(id), staleTime: 0 });
+}
+
+/** A record, a case or a project, whichever a change has answered. */
+export function keepSubject(subject: Schemas['Record'] | EngagementData): void {
+    if ('row' in subject) {
+        keepEngagement(subject);
+    } else {
+        keepRecord(subject);
+    }
 }
 
 /** A case or a project as a change of it has answered it; lists and others may show some of it. */

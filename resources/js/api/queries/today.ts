@@ -1,6 +1,7 @@
 import { queryOptions } from '@tanstack/react-query';
-import { api, ask } from '../client';
+import { api, ask, type Schemas } from '../client';
 import { forget } from './cache';
+import { engagementQuery } from './engagements';
 import { recordQuery } from './records';
 
 export const pairsQuery = queryOptions({
@@ -34,6 +35,12 @@ export const dueQuery = queryOptions({
 });
 
 /** After something was done about a reminder of a record. */
-export function forgetReminders(partyId: number): void {
-    void forget(['today'], ['due'], recordQuery(partyId).queryKey, ['records', 'changes', partyId]);
+export function forgetReminders({ kind, id }: Schemas['SubjectLink']): void {
+    void forget(
+        ['today'],
+        ['due'],
+        ...(kind === 'party'
+            ? [recordQuery(id).queryKey, ['records', 'changes', id]]
+            : [engagementQuery(id).queryKey, ['engagements', 'changes', id]]),
+    );
 }

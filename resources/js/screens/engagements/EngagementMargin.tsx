@@ -70,8 +70,17 @@ export function EngagementMargin({ engagement }: { engagement: EngagementData })
                 {details.sheets.length > 0 && <a href="#details">Details</a>}
                 <a href="#documents">Documents</a>
                 <a href="#links">Linked</a>
+                <a href="#files">Files</a>
+                <a href="#reminders">Reminders</a>
                 <a href="#log">Log</a>
             </Contents>
+            {engagement.reminders[0] !== undefined && (
+                <section>
+                    <h2>Next to do</h2>
+                    <p>{engagement.reminders[0].text}</p>
+                    <p><Quiet>{engagement.reminders[0].whenText}</Quiet></p>
+                </section>
+            )}
             {lastChange !== null && (
                 <section>
                     <h2>Last change</h2>

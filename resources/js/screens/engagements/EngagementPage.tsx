@@ -1,8 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
-import type { Schemas } from '../../api/client';
+import { api, ask, type Schemas } from '../../api/client';
 import { engagementKindsQuery, engagementQuery, isMissing, type EngagementData } from '../../api/queries';
+import { FilesSection } from '../../shared/FilesSection';
 import { LogSection } from '../../shared/log/LogSection';
+import { RemindersSection } from '../../shared/RemindersSection';
 import { areBlank, SheetFields, SheetView } from '../../shared/SheetFields';
 import { SectionFrame } from '../../shared/section/SectionFrame';
 import { useSectionInAddress, useSectionKeys } from '../../shared/section/useSectionKeys';
@@ -17,7 +19,8 @@ import { LinksSection } from './LinksSection';
 import { PartiesSection } from './PartiesSection';
 import { fieldsSpec } from './sections';
 import { SiteSection } from './SiteSection';
-import { useEngagementLog, useEngagementSection } from './useEngagement';
+import { useSubjectAction } from '../../shared/useSubjectAction';
+import { useEngagementLog, useEngagementSection, useMayEdit } from './useEngagement';
 
 /** One case or project, on one page. */
 export function EngagementPage() {
@@ -54,6 +57,9 @@ export interface PageProps {
 
 function OneEngagement({ engagement, kind }: PageProps) {
     const log = useEngagementLog(engagement);
+    const mayEdit = useMayEdit(engagement);
+    const act = useSubjectAction();
+    const { id } = engagement.row;
     useTitle(`${engagement.row.number} ${engagement.row.title}`);
     useSectionKeys();
     useSectionInAddress();
@@ -67,6 +73,13 @@ function OneEngagement({ engagement, kind }: PageProps) {
                 <DetailsSection engagement={engagement} />
                 <EngagementDocuments engagement={engagement} />
                 <LinksSection engagement={engagement} />
+                <FilesSection of={`engagements/${id}`} files={engagement.files} mayEdit={mayEdit} />
+                <RemindersSection
+                    reminders={engagement.reminders}
+                    mayEdit={mayEdit}
+                    add={(body) =>
+                        act(() => ask(api.POST('/api/engagements/{engagement}/reminders', { params: { path: { engagement: id } }, body })))}
+                />
                 <LogSection log={log} />
             </Sheet>
             <EngagementMargin engagement={engagement} />

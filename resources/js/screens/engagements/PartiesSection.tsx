@@ -18,7 +18,8 @@ import { useSay } from '../../ui/StatusLine';
 import { FieldGroup, FieldRow, Mark, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
 import type { PageProps } from './EngagementPage';
 import { partiesSpec, type PartyRow } from './sections';
-import { useEngagementAction, useEngagementSection, useMayEdit } from './useEngagement';
+import { useSubjectAction } from '../../shared/useSubjectAction';
+import { useEngagementSection, useMayEdit } from './useEngagement';
 
 type Party = EngagementData['parties'][number];
 
@@ -233,7 +234,7 @@ function ReplaceDialog({ engagement, one, onClose }: { engagement: EngagementDat
     const [party, setParty] = useState<Schemas['PartyRow']>();
     const [from, setFrom] = useState('');
     const { run, problems, message } = useSaving();
-    const act = useEngagementAction();
+    const act = useSubjectAction();
     const say = useSay();
     return (
         <Dialog title={`Replace ${one.party.displayName} as ${one.role}`} onClose={onClose} isWide>

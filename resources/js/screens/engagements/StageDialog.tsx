@@ -8,7 +8,7 @@ import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { Notice } from '../../ui/Text';
-import { useEngagementAction } from './useEngagement';
+import { useSubjectAction } from '../../shared/useSubjectAction';
 
 type Row = Schemas['EngagementRow'];
 type Stage = Schemas['Stage'];
@@ -53,7 +53,7 @@ export function StageDialog({ row, stages, to, onClose, onMoved }: Props) {
     const [reason, setReason] = useState('');
     const [isSure, setSure] = useState(false);
     const { run, problems, message } = useSaving();
-    const act = useEngagementAction();
+    const act = useSubjectAction();
     const chosen = stages.find(({ id }) => id === stageId);
     const label = chosen === undefined || !needsReason(row.stage, chosen)
         ? 'Note'

@@ -1,9 +1,9 @@
-import { api, ask, Refused } from '../../api/client';
+import { api, ask } from '../../api/client';
 import { engagementQuery, forget, keepEngagement, readEngagementAnew, type EngagementData } from '../../api/queries';
 import { useSession } from '../../api/session';
-import { useEnsureSignedIn } from '../../api/signIn';
 import type { LogOf } from '../../shared/log/LogSection';
 import type { SectionSpec as Spec, Subject } from '../../shared/section/spec';
+import { useSubjectAction } from '../../shared/useSubjectAction';
 import { useSectionOf, type Options, type SectionEdit } from '../../shared/section/useSection';
 
 export type SectionSpec<D> = Spec<D, EngagementData>;
@@ -34,25 +34,9 @@ export function useMayEdit(engagement: EngagementData): boolean {
     return mayChangeRecords && engagement.archive === null;
 }
 
-/** Does something to it, signs in again on the way when that is needed, and keeps what comes back. */
-export function useEngagementAction() {
-    const ensureSignedIn = useEnsureSignedIn();
-
-    return async function act(call: () => Promise<EngagementData>): Promise<void> {
-        try {
-            keepEngagement(await call());
-        } catch (error) {
-            if (error instanceof Refused && error.isSignedOut && (await ensureSignedIn())) {
-                return act(call);
-            }
-            throw error;
-        }
-    };
-}
-
 /** The log of it. */
 export function useEngagementLog(engagement: EngagementData): LogOf {
-    const act = useEngagementAction();
+    const act = useSubjectAction();
     const mayEdit = useMayEdit(engagement);
     const { id } = engagement.row;
     const path = { engagement: id };

@@ -12,7 +12,7 @@ import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Notice, Small } from '../../ui/Text';
 import type { RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
-import { useRecordAction } from './useRecordAction';
+import { useSubjectAction } from '../../shared/useSubjectAction';
 
 type Caution = Schemas['Caution'];
 type Input = Schemas['CautionInput'];
@@ -40,7 +40,7 @@ function CautionView({
 /** The cautions that are in force, at the head of the record. */
 export function Cautions({ record }: { record: RecordData }) {
     const mayEdit = useMayEdit(record);
-    const act = useRecordAction();
+    const act = useSubjectAction();
     const say = useSay();
     const lift = async (caution: number) => {
         try {
@@ -67,7 +67,7 @@ export function CautionDialog({ record, onClose }: { record: RecordData; onClose
     const [draft, setDraft] = useState(BLANK);
     const { run, problems, message } = useSaving();
     const { userName } = useSession();
-    const act = useRecordAction();
+    const act = useSubjectAction();
     const say = useSay();
     const set = (part: Partial<Input>) => setDraft({ ...draft, ...part });
 

@@ -12,7 +12,7 @@ import { sharers } from './addresses';
 import { PlaceFields, type Place } from '../../shared/PlaceFields';
 import type { RecordData } from './sections/spec';
 import { TouchedDialog } from '../../shared/section/TouchedDialog';
-import { useRecordAction } from './useRecordAction';
+import { useSubjectAction } from '../../shared/useSubjectAction';
 
 type AddressData = RecordData['addresses']['addresses'][number];
 
@@ -25,7 +25,7 @@ export function MoveDialog({ record, address, onClose }: { record: RecordData; a
     const [chosen, setEverybody] = useState<boolean>();
     const everybody = isShared && (chosen ?? true);
     const { run, problems, message } = useSaving();
-    const act = useRecordAction();
+    const act = useSubjectAction();
     const say = useSay();
 
     const [touched, setTouched] = useState<Schemas['TouchedDocuments']>();

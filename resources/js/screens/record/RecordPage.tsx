@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
+import { api, ask } from '../../api/client';
 import { isMissing, recordQuery } from '../../api/queries';
 import { ButtonLink, MainButton } from '../../ui/Button';
 import { Sheet, Spread } from '../../ui/Page';
@@ -12,17 +13,19 @@ import { ClassificationSection } from './ClassificationSection';
 import { DetailsSection } from './DetailsSection';
 import { DocumentsSection } from './DocumentsSection';
 import { EngagementsSection } from './EngagementsSection';
-import { FilesSection } from './FilesSection';
+import { FilesSection } from '../../shared/FilesSection';
 import { LogSection } from '../../shared/log/LogSection';
 import { PositionsSection } from './PositionsSection';
 import { ReachSection } from './ReachSection';
 import { RecordMargin } from './RecordMargin';
 import { RecordTitle } from './RecordTitle';
 import { RelationsSection } from './RelationsSection';
-import { RemindersSection } from './RemindersSection';
+import { RemindersSection } from '../../shared/RemindersSection';
 import type { RecordData } from './sections/spec';
 import { TaxNumbersSection } from './TaxNumbersSection';
 import { TermsSection } from './TermsSection';
+import { useMayEdit } from './useMayEdit';
+import { useSubjectAction } from '../../shared/useSubjectAction';
 import { useRecordLog } from './useRecordLog';
 
 export function RecordPage() {
@@ -60,6 +63,9 @@ function OneRecord({ record }: { record: RecordData }) {
         }
     }, [startsWith, setSearch]);
     const log = useRecordLog(record);
+    const mayEdit = useMayEdit(record);
+    const act = useSubjectAction();
+    const { id } = record.party;
     useSectionKeys();
     useSectionInAddress();
 
@@ -83,8 +89,12 @@ function OneRecord({ record }: { record: RecordData }) {
                     <BankSection record={record} />
                     <DocumentsSection record={record} />
                     <DetailsSection record={record} />
-                    <FilesSection record={record} />
-                    <RemindersSection record={record} />
+                    <FilesSection of={`parties/${id}`} files={record.files} mayEdit={mayEdit} />
+                    <RemindersSection
+                        reminders={record.reminders}
+                        mayEdit={mayEdit}
+                        add={(body) => act(() => ask(api.POST('/api/parties/{id}/reminders', { params: { path: { id } }, body })))}
+                    />
                     <LogSection log={log} />
                 </Sheet>
                 <RecordMargin record={record} />

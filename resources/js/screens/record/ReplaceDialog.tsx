@@ -13,7 +13,7 @@ import { useSay } from '../../ui/StatusLine';
 import { Mark, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { RecordPicker } from '../../shared/RecordPicker';
 import type { RecordData } from './sections/spec';
-import { useRecordAction } from './useRecordAction';
+import { useSubjectAction } from '../../shared/useSubjectAction';
 
 type PositionData = RecordData['positions']['positions'][number];
 
@@ -24,7 +24,7 @@ export function ReplaceDialog({ position, onClose }: { position: PositionData; o
     const [handedOver, setHandedOver] = useState<number[]>([]);
     const { run, problems, message } = useSaving();
     const { data: predecessor } = useQuery(recordQuery(position.party.id));
-    const act = useRecordAction();
+    const act = useSubjectAction();
     const say = useSay();
     const { displayName } = position.party;
 

@@ -2,11 +2,11 @@ import { api, ask } from '../../api/client';
 import type { LogOf } from '../../shared/log/LogSection';
 import type { RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
-import { useRecordAction } from './useRecordAction';
+import { useSubjectAction } from '../../shared/useSubjectAction';
 
 /** The log of a record. */
 export function useRecordLog(record: RecordData): LogOf {
-    const act = useRecordAction();
+    const act = useSubjectAction();
     const mayEdit = useMayEdit(record);
     const { id } = record.party;
     return {

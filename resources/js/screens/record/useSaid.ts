@@ -1,10 +1,10 @@
 import { useSay } from '../../ui/StatusLine';
 import type { RecordData } from './sections/spec';
-import { useRecordAction } from './useRecordAction';
+import { useSubjectAction } from '../../shared/useSubjectAction';
 
 /** Does something to the record and says so at the foot of the page. */
 export function useSaid() {
-    const act = useRecordAction();
+    const act = useSubjectAction();
     const say = useSay();
     const save = async (call: () => Promise<RecordData>, said: string) => {
         await act(call);

@@ -9,6 +9,7 @@ import { documentName, DueText } from '../../shared/DocumentTable';
 import { AwaitedSheet } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
 import { ReminderLine } from '../../shared/ReminderLine';
+import { SubjectLink } from '../../shared/SubjectLink';
 import { momentText } from '../../ui/moment';
 import { Sheet } from '../../ui/Page';
 import { Heading, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
@@ -187,10 +188,10 @@ function Day({ today }: { today: TodayData }) {
                                     </div>
                                 </div>
                             )),
-                            ...today.files.map(({ id, party, name, expiresOn, isExpired }) => (
+                            ...today.files.map(({ id, about, name, expiresOn, isExpired }) => (
                                 <div key={`file-${id}`}>
                                     <Mark tone="look">{isExpired ? 'expired' : 'expires'} on {expiresOn}</Mark>
-                                    <div><Small>{name} · <Link to={`/records/${party.id}#files`}>{party.name}</Link></Small></div>
+                                    <div><Small>{name} · <SubjectLink subject={about} at="#files" /></Small></div>
                                 </div>
                             )),
                         ]}

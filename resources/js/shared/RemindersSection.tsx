@@ -1,32 +1,34 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent } from 'react';
-import { api, ask, type Schemas } from '../../api/client';
-import { choicesQuery } from '../../api/queries';
-import { useSession } from '../../api/session';
-import { useSaving } from '../../api/useSaving';
-import { ReminderLine } from '../../shared/ReminderLine';
-import { Button, MainButton, QuietButton } from '../../ui/Button';
-import { ChooseOne } from '../../ui/Choose';
-import { Field } from '../../ui/Field';
-import { Form } from '../../ui/Form';
-import { useSay } from '../../ui/StatusLine';
-import { Suggest } from '../../ui/Suggest';
-import { FieldRow, Notice, Row, Stack } from '../../ui/Text';
-import { PlainSection } from '../../shared/section/SectionFrame';
-import type { RecordData } from './sections/spec';
-import { useMayEdit } from './useMayEdit';
-import { useRecordAction } from './useRecordAction';
+import type { Schemas } from '../api/client';
+import { choicesQuery } from '../api/queries';
+import { useSession } from '../api/session';
+import { useSaving } from '../api/useSaving';
+import { ReminderLine } from './ReminderLine';
+import { Button, MainButton, QuietButton } from '../ui/Button';
+import { ChooseOne } from '../ui/Choose';
+import { Field } from '../ui/Field';
+import { Form } from '../ui/Form';
+import { useSay } from '../ui/StatusLine';
+import { Suggest } from '../ui/Suggest';
+import { FieldRow, Notice, Row, Stack } from '../ui/Text';
+import { PlainSection } from './section/SectionFrame';
 
 const REPEATS = ['every day', 'every weekday', 'every week', 'every 2 weeks', 'every month', 'every quarter', 'every year'].map((name) => ({
     id: name,
     name,
 }));
 
-/** What to do for the record. */
-export function RemindersSection({ record }: { record: RecordData }) {
+interface Props {
+    reminders: Schemas['Reminder'][];
+    mayEdit: boolean;
+    /** Sets one, and keeps what that answers. */
+    add: (reminder: Schemas['ReminderInput']) => Promise<void>;
+}
+
+/** What to do about it. */
+export function RemindersSection({ reminders, mayEdit, add }: Props) {
     const [isAdding, setAdding] = useState(false);
-    const mayEdit = useMayEdit(record);
-    const { reminders } = record;
 
     return (
         <PlainSection
@@ -37,25 +39,24 @@ export function RemindersSection({ record }: { record: RecordData }) {
             tools={mayEdit && !isAdding && <QuietButton data-edit onPress={() => setAdding(true)}>Set a reminder</QuietButton>}
         >
             <Stack $gap="small">
-                {isAdding && <ReminderForm id={record.party.id} onClose={() => setAdding(false)} />}
+                {isAdding && <ReminderForm add={add} onClose={() => setAdding(false)} />}
                 {reminders.map((reminder) => <ReminderLine key={reminder.id} reminder={reminder} />)}
             </Stack>
         </PlainSection>
     );
 }
 
-function ReminderForm({ id, onClose }: { id: number; onClose: () => void }) {
+function ReminderForm({ add, onClose }: Pick<Props, 'add'> & { onClose: () => void }) {
     const { userId } = useSession();
     const { data: choices } = useQuery(choicesQuery);
     const [draft, setDraft] = useState<Schemas['ReminderInput']>({ text: '', day: '', time: '', rule: '', userId: userId ?? 0 });
     const { run, problems, message } = useSaving();
-    const act = useRecordAction();
     const say = useSay();
     const set = (part: Partial<Schemas['ReminderInput']>) => setDraft({ ...draft, ...part });
 
     const save = async () => {
         await run(async () => {
-            await act(() => ask(api.POST('/api/parties/{id}/reminders', { params: { path: { id } }, body: draft })));
+            await add(draft);
             say('Reminder set.');
             onClose();
         });

@@ -1,26 +1,25 @@
-import { keepRecord } from '../../api/queries';
+import { keepSubject } from '../api/queries';
 import { FileText, Image } from 'lucide-react';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { api, ask, Refused, type Schemas } from '../../api/client';
-import { useSession } from '../../api/session';
-import { useEnsureSignedIn } from '../../api/signIn';
-import { useSaving } from '../../api/useSaving';
-import { upload } from '../../api/upload';
-import { useTitles } from '../../shared/titles';
-import { Button, MainButton, QuietButton } from '../../ui/Button';
-import { ChooseOne, Tick } from '../../ui/Choose';
-import { Dialog, DialogButtons } from '../../ui/Dialog';
-import { DropPlace, Progress } from '../../ui/DropPlace';
-import { Field } from '../../ui/Field';
-import { Form } from '../../ui/Form';
-import { useSay } from '../../ui/StatusLine';
-import { FieldRow, Mark, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
-import { line, size, space } from '../../ui/tokens';
-import { PlainSection } from '../../shared/section/SectionFrame';
-import { newKey, type RecordData } from './sections/spec';
-import { useMayEdit } from './useMayEdit';
-import { useRecordAction } from './useRecordAction';
+import { api, ask, Refused, type Schemas } from '../api/client';
+import { useSession } from '../api/session';
+import { useEnsureSignedIn } from '../api/signIn';
+import { useSaving } from '../api/useSaving';
+import { upload } from '../api/upload';
+import { useTitles } from './titles';
+import { Button, MainButton, QuietButton } from '../ui/Button';
+import { ChooseOne, Tick } from '../ui/Choose';
+import { Dialog, DialogButtons } from '../ui/Dialog';
+import { DropPlace, Progress } from '../ui/DropPlace';
+import { Field } from '../ui/Field';
+import { Form } from '../ui/Form';
+import { useSay } from '../ui/StatusLine';
+import { FieldRow, Mark, Notice, Quiet, Row, Small, Stack } from '../ui/Text';
+import { line, size, space } from '../ui/tokens';
+import { PlainSection } from './section/SectionFrame';
+import { newKey } from './section/spec';
+import { useSubjectAction } from './useSubjectAction';
 
 type FileData = Schemas['File'];
 type Kind = FileData['kind'];
@@ -44,16 +43,22 @@ interface Sending {
     problem?: string;
 }
 
-/** Files on the record: dragged in, named, shown, saved. */
-export function FilesSection({ record }: { record: RecordData }) {
-    const { sending, send, dismiss } = useSending(record);
-    const mayEdit = useMayEdit(record);
+interface Props {
+    /** Of a record, a case or a project. */
+    of: `parties/${number}` | `engagements/${number}`;
+    files: FileData[];
+    mayEdit: boolean;
+}
+
+/** Files on a page: dragged in, named, shown, saved. */
+export function FilesSection({ of, files: kept, mayEdit }: Props) {
+    const { sending, send, dismiss } = useSending(of);
 
     return (
         <PlainSection id="files" title="Files">
             <Stack $gap="small">
-                {record.files.length === 0 && <Quiet>No files yet.</Quiet>}
-                {record.files.map((file) => <FileLine key={file.id} record={record} file={file} />)}
+                {kept.length === 0 && <Quiet>No files yet.</Quiet>}
+                {kept.map((file) => <FileLine key={file.id} mayEdit={mayEdit} file={file} />)}
                 {sending.map(({ key, name, part, problem }) => (
                     <Row key={key} $gap="small">
                         <span>{name}</span>
@@ -73,11 +78,10 @@ export function FilesSection({ record }: { record: RecordData }) {
 }
 
 /** Sends files one after the other; one that is refused holds up none of the others. */
-function useSending(record: RecordData) {
+function useSending(of: Props['of']) {
     const [sending, setSending] = useState<Sending[]>([]);
     const ensureSignedIn = useEnsureSignedIn();
     const say = useSay();
-    const { id } = record.party;
     const change = (key: string, part: Partial<Sending>) =>
         setSending((all) => all.map((one) => (one.key === key ? { ...one, ...part } : one)));
     const dismiss = (key: string) => setSending((all) => all.filter((one) => one.key !== key));
@@ -85,7 +89,7 @@ function useSending(record: RecordData) {
     const sendOne = async (key: string, file: File): Promise<boolean> => {
         try {
             const kind = file.type.startsWith('image/') ? 'photo' : 'other';
-            keepRecord(await upload(id, file, kind, (part) => change(key, { part })));
+            keepSubject(await upload(of, file, kind, (part) => change(key, { part })));
             dismiss(key);
             return true;
         } catch (error) {
@@ -110,9 +114,8 @@ function useSending(record: RecordData) {
     return { sending, send, dismiss };
 }
 
-function FileLine({ record, file }: { record: RecordData; file: FileData }) {
+function FileLine({ mayEdit, file }: { mayEdit: boolean; file: FileData }) {
     const [open, setOpen] = useState<'show' | 'change'>();
-    const mayEdit = useMayEdit(record);
     const { maySeePrivate } = useSession();
     const maySee = !file.isPrivate || maySeePrivate;
     const Sign = file.isPicture ? Image : FileText;
@@ -166,12 +169,12 @@ function FileDialog({ file, onClose }: { file: FileData; onClose: () => void }) 
         isPrivate: file.isPrivate,
     });
     const { run, problems, message } = useSaving();
-    const act = useRecordAction();
     const say = useSay();
     const path = { params: { path: { file: file.id } } };
     const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part });
 
-    const save = (done: string, call: () => Promise<RecordData>) => run(async () => {
+    const act = useSubjectAction();
+    const save = (done: string, call: () => Promise<Schemas['Record'] | Schemas['Engagement']>) => run(async () => {
         await act(call);
         say(done);
         onClose();
