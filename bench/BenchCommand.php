@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bench;
 
 use App\Database\Ids;
+use App\Models\Engagement;
 use App\Models\Office;
 use App\Models\User;
 use Illuminate\Console\Command;
@@ -27,13 +28,16 @@ final class BenchCommand extends Command
 
     private Served $served;
 
-    public function handle(BigOffice $big): int
+    public function handle(BigOffice $big, BigEngagements $engagements): int
     {
         config(['almanac.today' => self::TODAY]);
         $this->records = (int) $this->option('records');
         if (! Office::query()->exists()) {
             $this->line("Filling an office of $this->records records …");
             $big->fill($this->records, self::TODAY);
+        }
+        if (! Engagement::query()->exists()) {
+            $engagements->fill($this->records);
         }
         DB::statement('PRAGMA optimize');
         if ($this->option('import') !== true) {
@@ -64,6 +68,7 @@ final class BenchCommand extends Command
             $this->find();
             $this->directory();
             $this->rest();
+            $this->engagements();
         } finally {
             $this->served->stop();
         }
@@ -94,7 +99,7 @@ final class BenchCommand extends Command
     /** @param  \Closure(int): string  $words */
     private function words(string $name, \Closure $words): void
     {
-        $this->row($name, fn (int $n) => $this->served->get('/api/find?q='.rawurlencode($words($n))), function (int $n) use (
+        $this->row($name, fn (int $n) => $this->served->get('/api/find?engagements=1&q='.rawurlencode($words($n))), function (int $n) use (
             $words,
         ): array {
             $asked = implode(
@@ -186,6 +191,37 @@ final class BenchCommand extends Command
             fn (int $n) => $this->save(1, $n),
             fn (int $n) => $this->bareSave(1, $n),
         );
+    }
+
+    private function engagements(): void
+    {
+        $ids = Ids::of(DB::table('engagements')->orderBy('id')->limit(2000)->pluck('id'));
+        $stages = Ids::of(DB::table('engagement_stages')->where('meaning', '!=', 'closed')->pluck('id'));
+        $roles = Ids::of(DB::table('engagement_roles')->pluck('id'));
+        $this->row(
+            'a case or project with '.BigEngagements::DOCUMENTS_OF_THE_FIRST.' documents',
+            fn () => $this->served->get('/api/engagements/'.$ids[0]),
+            fn () => $this->bare("SELECT * FROM documents WHERE engagement_id = {$ids[0]}"),
+        );
+        $this->row(
+            'cases and projects, going on',
+            fn (int $n) => $this->served->get('/api/engagements?page='.($n % 5 + 1)),
+            fn (int $n) => $this->bare('SELECT * FROM engagements WHERE is_closed = 0 ORDER BY begun_on DESC LIMIT 50 OFFSET '.($n % 5) * 50),
+        );
+        $this->row(
+            'cases and projects, three filters',
+            fn (int $n) => $this->served->get("/api/engagements?stageId={$stages[$n % count($stages)]}&roleId={$roles[$n % count($roles)]}&ownerId=1"),
+            fn (int $n) => $this->bare("SELECT * FROM engagements WHERE stage_id = {$stages[$n % count($stages)]} AND owner_id = 1 LIMIT 50"),
+        );
+        $this->row(
+            'cases and projects of a record',
+            fn (int $n) => $this->served->get('/api/parties/'.($n * 37 % $this->records + 1).'/engagements'),
+            fn (int $n) => $this->bare('SELECT * FROM engagement_parties WHERE party_id = '.($n * 37 % $this->records + 1)),
+        );
+        $this->row('a conflict search of ten names', fn () => $this->served->send('POST', '/api/conflict-searches', [
+            'engagementId' => null,
+            'names' => array_map(fn () => ['name' => Names::given().' '.Names::family(), 'role' => 'insured'], range(1, 10)),
+        ]), fn () => $this->bare("SELECT rowid FROM search_words WHERE search_words MATCH '\"smi\"*' LIMIT 300"));
     }
 
     /**

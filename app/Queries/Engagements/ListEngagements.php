@@ -19,12 +19,14 @@ use App\Models\Party;
 use App\Models\Position;
 use App\Time\Clock;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Collection;
 
 /** Reads cases and projects: a page of them with the band of their stages, or those of one record. */
 final readonly class ListEngagements
 {
-    public const READS = ['kind', 'stage', 'owner', 'siteAddress', 'moves.stage', 'parties.party', 'parties.role'];
+    /** What a line is read from; of the parties only whom it is for, and whoever was asked about. */
+    private const READS = ['kind', 'stage', 'owner', 'siteAddress', 'parties.role'];
 
     private const PAGE = 50;
 
@@ -154,8 +156,13 @@ final readonly class ListEngagements
     private function rows(Builder $some, ?int $partyId = null): array
     {
         $today = $this->clock->today();
+        $parties = fn (HasMany $rows) => $rows->whereRaw(
+            '(role_id in (select id from engagement_roles where is_client = 1) or party_id = ? or via_id = ?)',
+            [$partyId ?? 0, $partyId ?? 0],
+        );
+        $rows = $some->with(['parties' => $parties, 'parties.party:id,display_name', ...self::READS])->get();
 
-        return array_values($some->with(self::READS)->get()->map(fn (Engagement $one) => EngagementRowData::of($one, $today, $partyId))->all());
+        return array_values($rows->map(fn (Engagement $one) => EngagementRowData::of($one, $today, $partyId))->all());
     }
 
     /** @return list<BandData> every stage in use of the kinds that are listed, the empty ones too */

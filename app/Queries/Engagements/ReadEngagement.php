@@ -40,8 +40,7 @@ use App\Time\Clock;
 final readonly class ReadEngagement
 {
     private const READS = [
-        ...ListEngagements::READS,
-        'user', 'readers', 'siteAddress.owner', 'moves.user', 'parties.party.cautions', 'parties.via', 'parties.contact',
+        'kind', 'stage', 'owner', 'siteAddress', 'moves.stage', 'parties.party', 'parties.role', 'user', 'readers', 'siteAddress.owner', 'moves.user', 'parties.party.cautions', 'parties.via', 'parties.contact',
         'tiesFrom.to.stage', 'tiesTo.from.stage', 'detailValues',
     ];
 

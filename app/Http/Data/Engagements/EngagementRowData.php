@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Data\Engagements;
 
 use Almanac\Calendar\Day;
+use Almanac\Engagements\StageHistory;
 use App\Http\Data\Ledger\MoneyData;
 use App\Http\Data\Records\PartyLinkData;
 use App\Models\Engagement;
 use App\Models\EngagementParty;
 use OpenApi\Attributes as OA;
 
-/** A case or a project in a list. Load its kind, stage, owner, moves and parties. */
+/** A case or a project in a list. Load its kind, stage, owner, place and parties. */
 #[OA\Schema(schema: 'EngagementRow')]
 final readonly class EngagementRowData
 {
@@ -68,7 +69,8 @@ final readonly class EngagementRowData
     /** @param  int|null  $partyId  of whom the roles are told */
     public static function of(Engagement $engagement, Day $today, ?int $partyId = null): self
     {
-        $history = $engagement->history();
+        // Where it stands is all that a line says; how it came there is on its page.
+        $history = StageHistory::begun($engagement->stage->stage(), $engagement->moved_on);
         $enquiry = $engagement->enquiry();
         $site = $engagement->site();
         $begun = (string) $engagement->begun_on->year;
