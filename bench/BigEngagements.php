@@ -73,9 +73,10 @@ final class BigEngagements
         $this->rows['engagements'][] = [
             'id' => $id, 'kind_id' => $kind->id, 'number' => $number, 'title' => $title, 'owner_id' => 1, 'is_private' => $n % 500 === 7,
             'currency' => 'USD', 'agreed_minor' => mt_rand(1, 900) * 10000, 'stage_id' => $stage->id, 'moved_on' => $begun,
-            'is_closed' => ! $stage->meaning->isLive(), 'begun_on' => $begun, 'words' => Fold::text(implode(' ', $words)), 'user_id' => 1,
+            'is_closed' => ! $stage->meaning->isLive(), 'begun_on' => $begun, 'user_id' => 1,
             'created_at' => "$begun 08:00:00", 'updated_at' => "$begun 08:00:00",
         ];
+        $this->rows['engagement_words'][] = ['rowid' => $id, 'words' => Fold::text(implode(' ', $words))];
         $this->rows['engagement_moves'][] = [
             'engagement_id' => $id, 'stage_id' => $stage->id, 'moved_on' => $begun, 'reason' => '', 'user_id' => 1, 'at' => "$begun 08:00:00",
         ];
@@ -83,7 +84,7 @@ final class BigEngagements
 
     private function write(): void
     {
-        foreach (['subjects', 'engagements', 'engagement_moves', 'engagement_parties'] as $table) {
+        foreach (['subjects', 'engagements', 'engagement_moves', 'engagement_parties', 'engagement_words'] as $table) {
             foreach (array_chunk($this->rows[$table] ?? [], 100) as $some) {
                 DB::table($table)->insert($some);
             }

@@ -49,7 +49,6 @@ use Illuminate\Support\Facades\DB;
  * @property Day $moved_on since when it is in its stage
  * @property bool $is_closed
  * @property Day $begun_on
- * @property string $words by which it is found, folded
  * @property-read EngagementKind $kind
  * @property-read EngagementStage $stage
  * @property-read User|null $owner
@@ -65,6 +64,9 @@ use Illuminate\Support\Facades\DB;
 final class Engagement extends SubjectModel
 {
     use PartsOfEngagement;
+
+    /** Word for word as the indexes of what is going on have it. */
+    public const IS_GOING = 'engagements.is_closed = 0 and engagements.archived_on is null';
 
     private const READABLE = 'readable';
 
@@ -88,7 +90,6 @@ final class Engagement extends SubjectModel
         'archived_on' => null,
         'archive_reason' => '',
         'is_closed' => false,
-        'words' => '',
     ];
 
     protected function casts(): array

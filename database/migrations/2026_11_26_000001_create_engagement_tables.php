@@ -98,9 +98,21 @@ return new class extends Migration
             $table->date('moved_on');
             $table->boolean('is_closed')->default(false);
             $table->date('begun_on');
-            $table->text('words')->default('');
             $table->index(['kind_id', 'stage_id']);
         });
+        // By what they are found: number, title, parties with their roles, place, details.
+        DB::statement("CREATE VIRTUAL TABLE engagement_words USING fts5(words, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3')");
+        // What is going on, in the orders in which it is asked for; the last has all that the band of stages adds up.
+        foreach (
+            [
+                'begun' => 'begun_on, number, id',
+                'moved' => 'moved_on',
+                'decided' => 'decided_on',
+                'band' => 'stage_id, currency, agreed_minor, weighed_minor',
+            ] as $name => $columns
+        ) {
+            DB::statement("CREATE INDEX engagements_$name ON engagements ($columns) WHERE is_closed = 0 AND archived_on IS NULL");
+        }
         // The few that not everybody may see.
         DB::statement('CREATE INDEX engagements_private ON engagements (id) WHERE is_private = 1');
         Schema::create('engagement_moves', function (Blueprint $table): void {

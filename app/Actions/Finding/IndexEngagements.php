@@ -9,6 +9,7 @@ use App\Database\LongWork;
 use App\Models\DetailValue;
 use App\Models\Engagement;
 use App\Models\EngagementParty;
+use Illuminate\Support\Facades\DB;
 
 /** Keeps the words by which a case or a project is found. Runs inside the transaction of the change. */
 final class IndexEngagements
@@ -30,10 +31,11 @@ final class IndexEngagements
             ...($site === null ? [] : [...$site->lines, $site->locality, $site->region, $site->postcode]),
             ...$engagement->detailValues->reject(fn (DetailValue $value) => $value->field->isSecret())->pluck('value')->all(),
         ];
-        $folded = mb_substr(Fold::text(implode(' ', $words)), 0, self::LONGEST);
-        if ($engagement->words !== $folded) {
-            $engagement->update(['words' => $folded]);
-        }
+        DB::table('engagement_words')->where('rowid', $engagement->id)->delete();
+        DB::table('engagement_words')->insert([
+            'rowid' => $engagement->id,
+            'words' => mb_substr(Fold::text(implode(' ', $words)), 0, self::LONGEST),
+        ]);
     }
 
     public function everything(): void

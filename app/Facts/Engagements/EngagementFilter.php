@@ -7,9 +7,10 @@ namespace App\Facts\Engagements;
 use Almanac\Engagements\StageKind;
 use Almanac\Finding\Fold;
 use App\Models\Engagement;
-use App\Models\EngagementParty;
 use App\Models\EngagementStage;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\Builder as QueryBuilder;
+use Illuminate\Support\Facades\DB;
 
 /** Which cases and projects somebody wants to see. */
 final readonly class EngagementFilter
@@ -59,11 +60,11 @@ final readonly class EngagementFilter
             'archived' => $engagements->whereNotNull('archived_on'),
             'closed' => $engagements->whereNull('archived_on')->where('is_closed', true),
             'all' => $engagements->whereNull('archived_on'),
-            'enquiry' => $engagements->whereNull('archived_on')->whereIn(
+            'enquiry' => $engagements->whereRaw(Engagement::IS_GOING)->whereIn(
                 'stage_id',
                 EngagementStage::query()->select('id')->where('meaning', StageKind::Enquiry),
             ),
-            default => $engagements->whereNull('archived_on')->where('is_closed', false),
+            default => $engagements->whereRaw(Engagement::IS_GOING),
         };
         foreach (['kindId' => 'kind_id', 'ownerId' => 'owner_id'] as $key => $column) {
             if (($wanted[$key] ?? null) !== null) {
@@ -71,12 +72,12 @@ final readonly class EngagementFilter
             }
         }
         [$partyId, $roleId] = [$wanted['partyId'] ?? null, $wanted['roleId'] ?? null];
-        if ($partyId !== null || $roleId !== null) {
-            $engagements->whereIn('engagements.id', EngagementParty::query()->select('engagement_id')
-                ->when($roleId !== null, fn (Builder $parties) => $parties->where('role_id', $roleId))
-                ->when($partyId !== null, fn (Builder $parties) => $parties->where(
-                    fn (Builder $who) => $who->where('party_id', $partyId)->orWhere('via_id', $partyId)->orWhere('contact_id', $partyId),
-                )));
+        if ($partyId !== null) {
+            $engagements->whereIn('engagements.id', self::concerning($partyId, $roleId));
+        } elseif ($roleId !== null) {
+            // Asked of each that the rest leaves over: half of all may have somebody in that role.
+            $engagements->whereExists(fn (QueryBuilder $parties) => $parties->selectRaw('1')->from('engagement_parties')
+                ->whereColumn('engagement_id', 'engagements.id')->where('role_id', $roleId));
         }
         if (($wanted['from'] ?? '') !== '' && $wanted['from'] !== null) {
             $engagements->where('begun_on', '>=', $wanted['from']);
@@ -88,15 +89,32 @@ final readonly class EngagementFilter
     }
 
     /**
-     * Those that have all of the words.
+     * What somebody is or was part of: themselves, through somebody, or as whom to ask for. Each is found by an index.
+     *
+     * @param list<int> $peopleIds who count too
+     */
+    public static function concerning(int $partyId, ?int $roleId = null, array $peopleIds = []): QueryBuilder
+    {
+        $by = fn (string $column, array $ids) => DB::table('engagement_parties')->select('engagement_id')->whereIn($column, $ids)
+            ->when($roleId !== null, fn (QueryBuilder $rows) => $rows->where('role_id', $roleId));
+
+        return $by('party_id', [$partyId, ...$peopleIds])->union($by('via_id', [$partyId]))->union($by('contact_id', [$partyId]));
+    }
+
+    /**
+     * Those that have words which begin as all of these do.
      *
      * @param Builder<Engagement> $engagements
      */
     public static function found(Builder $engagements, ?string $words): void
     {
-        $folded = array_slice(array_values(array_filter(explode(' ', Fold::text($words ?? '')))), 0, self::MOST_WORDS);
-        foreach ($folded as $word) {
-            $engagements->whereRaw("words like ? escape '\\'", ['%'.addcslashes($word, '%_\\').'%']);
+        $typed = array_slice(Fold::words($words ?? ''), 0, self::MOST_WORDS);
+        if ($typed !== []) {
+            $match = implode(' ', array_map(fn (string $word) => "\"$word\"*", $typed));
+            $engagements->whereIn('engagements.id', DB::table('engagement_words')->select('rowid')->whereRaw('engagement_words match ?', [$match]));
+        } elseif (trim($words ?? '') !== '') {
+            // Signs alone are in nothing.
+            $engagements->whereRaw('1 = 0');
         }
     }
 }

@@ -6,6 +6,7 @@ namespace App\Queries\Engagements;
 
 use Almanac\Engagements\StageKind;
 use Almanac\Money\Money;
+use App\Database\Ids;
 use App\Facts\Engagements\EngagementFilter;
 use App\Http\Data\Engagements\BandData;
 use App\Http\Data\Engagements\EngagementPageData;
@@ -13,7 +14,6 @@ use App\Http\Data\Engagements\EngagementRowData;
 use App\Http\Data\Engagements\StageData;
 use App\Http\Data\Ledger\MoneyData;
 use App\Models\Engagement;
-use App\Models\EngagementParty;
 use App\Models\EngagementStage;
 use App\Models\Party;
 use App\Models\Position;
@@ -76,14 +76,12 @@ final readonly class ListEngagements
      */
     public function ofRecord(Party $party): array
     {
-        $people = $party->isPerson() ? [] : Position::query()->where('company_id', $party->id)->pluck('person_id')->all();
+        $people = $party->isPerson() ? [] : Ids::of(Position::query()->where('company_id', $party->id)->pluck('person_id'));
 
         return $this->rows(
             Engagement::query()
                 ->whereNull('archived_on')
-                ->whereIn('id', EngagementParty::query()->select('engagement_id')
-                    ->where('party_id', $party->id)->orWhere('via_id', $party->id)->orWhere('contact_id', $party->id)
-                    ->orWhereIn('party_id', $people))
+                ->whereIn('id', EngagementFilter::concerning($party->id, peopleIds: $people))
                 ->orderBy('is_closed')->orderByDesc('begun_on')->orderByDesc('id')
                 ->limit(self::MOST_OF_A_RECORD),
             $party->id,
@@ -145,7 +143,7 @@ final readonly class ListEngagements
     /** @return Builder<Engagement> */
     private function going(): Builder
     {
-        return Engagement::query()->whereNull('archived_on')->where('is_closed', false);
+        return Engagement::query()->whereRaw(Engagement::IS_GOING);
     }
 
     /**

@@ -3441,7 +3441,7 @@ export interface components {
             opposes: string[];
             isRetired: boolean;
         };
-        /** @description A case or a project in a list. Load its kind, stage, owner, moves and parties. */
+        /** @description A case or a project in a list. Load its kind, stage, owner, place and parties. */
         EngagementRow: {
             id: number;
             number: string;
