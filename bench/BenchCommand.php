@@ -69,9 +69,22 @@ final class BenchCommand extends Command
             $this->directory();
             $this->rest();
             $this->engagements();
+            $this->browser();
         } finally {
             $this->served->stop();
         }
+    }
+
+    /** What a browser adds to it that has never been here. */
+    private function browser(): void
+    {
+        $browser = new Process(
+            ['node', 'bench/browser.mjs', $this->served->url, BigOffice::EMAIL, BigOffice::PASSWORD],
+            base_path(),
+            timeout: 600,
+        );
+        $browser->mustRun();
+        $this->line(trim($browser->getOutput()));
     }
 
     private function find(): void

@@ -17,6 +17,10 @@ use Illuminate\Support\Facades\DB;
 final class BigOffice
 {
     /** The first record is a company where so many work. */
+    public const EMAIL = 'bench@almanac.example';
+
+    public const PASSWORD = 'bench-password';
+
     public const STAFF_OF_THE_FIRST = 500;
 
     private const TRADES = [
@@ -57,7 +61,7 @@ final class BigOffice
     public function fill(int $records, string $today): void
     {
         mt_srand(17);
-        $this->setUp->handle('Bench', 'US', 'Bench', 'bench@almanac.example', 'bench-password');
+        $this->setUp->handle('Bench', 'US', 'Bench', self::EMAIL, self::PASSWORD);
         $day = new \DateTimeImmutable($today);
         for ($from = 1; $from <= $records; $from += self::CHUNK) {
             for ($id = $from; $id < min($records + 1, $from + self::CHUNK); $id++) {

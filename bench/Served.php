@@ -10,7 +10,7 @@ final class Served
     private \CurlHandle $curl;
 
     /** @param  resource  $process */
-    private function __construct(private $process, private readonly string $url, private readonly string $token)
+    private function __construct(private $process, public readonly string $url, private readonly string $token)
     {
         $this->curl = curl_init();
     }

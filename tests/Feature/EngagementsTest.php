@@ -214,6 +214,9 @@ final class EngagementsTest extends TestCase
         $this->assertSame('350.00', $listed('side=client&state=billed')['net']['text']);
         $this->assertSame('120.00', $listed('side=vendor&state=billed')['net']['text']);
         $this->assertSame($figures['open']['text'], $listed('side=client&state=open')['open']['text']);
+        foreach ($figures['ageing'] as $aged) {
+            $this->assertSame($aged['amount']['text'], $listed("side=client&bucket={$aged['bucket']}")['open']['text'] ?? '0.00');
+        }
         $this->assertSame('150.00', $this->getJson("/api/payments?engagementId={$one->id}&side=client")->json('sums.0.total.text'));
         // Put right later: the whole chain goes.
         $this->putJson("/api/documents/{$quote->id}/engagement", ['engagementId' => null])->assertOk()->assertJsonPath('engagement', null);
@@ -289,6 +292,16 @@ final class EngagementsTest extends TestCase
         $this->putJson("/api/documents/{$invoice->id}/engagement", ['engagementId' => null])->assertOk();
         $this->asAdministrator()->getJson("/api/engagements/{$open->id}")->assertJsonPath('links.0.engagement.title', 'Zanzibar');
         $this->getJson("/api/documents/{$invoice->id}")->assertJsonPath('engagement.title', 'Zanzibar');
+    }
+
+    public function test_one_that_is_made_private_later_leaves_no_title_in_the_log_of_others(): void
+    {
+        $open = $this->begin('case', 'Reported', 'Public');
+        $secret = $this->begin('case', 'Reported', 'Zanzibar');
+        $this->putJson("/api/engagements/{$open->id}/links", ['version' => 0, 'links' => [['id' => null, 'engagementId' => $secret->id, 'kind' => 'same-loss']]])->assertOk();
+        $this->putJson("/api/engagements/{$secret->id}/head", ['version' => 0] + $this->headed('Zanzibar', ['isPrivate' => true, 'readerIds' => [$this->administrator->id]]))->assertOk();
+        $this->actingAs($this->user(Role::Administrator))->getJson("/api/engagements/{$open->id}/changes")->assertOk()
+            ->assertSee($secret->number)->assertDontSee('anzibar');
     }
 
     public function test_nothing_of_a_private_one_reaches_anybody_else_by_any_route(): void

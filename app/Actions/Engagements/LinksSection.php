@@ -32,10 +32,10 @@ final readonly class LinksSection implements EngagementSection
         foreach ($engagement->ties() as $tie) {
             $other = $this->other($tie, $engagement);
             if ($other !== null) {
-                // The log is read by those, too, who may not see the other.
+                // The log is read by those, too, who may not see the other, today or once it has been made private.
                 $facts["link:$tie->id"] = new LoggedFact(
                     'Linked',
-                    $tie->seenFrom($engagement)->title().' '.($other->is_private ? 'a private one' : $other->shownTitle()),
+                    $tie->seenFrom($engagement)->title().' '.($other->is_private ? 'a private one' : $other->number),
                     (string) $other->id,
                 );
             }

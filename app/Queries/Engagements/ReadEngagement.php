@@ -77,7 +77,7 @@ final readonly class ReadEngagement
             $this->details->ofEngagement($engagement, $version(SectionName::Details)),
             $version(SectionName::Links),
             $this->links($engagement),
-            array_map(EngagementFiguresData::of(...), FiguresOf::engagement($engagement)),
+            array_map(EngagementFiguresData::of(...), FiguresOf::engagement($engagement, $today)),
             array_values($documents->clone()->with('party')->orderByDesc('dated_on')->orderByDesc('id')->limit(self::NEWEST)->get()
                 ->map(fn (Document $document) => DocumentRowData::of($document, $today))->all()),
             $documents->count(),

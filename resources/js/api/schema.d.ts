@@ -3275,6 +3275,10 @@ export interface components {
             left: components["schemas"]["Money"] | null;
             /** @description Billed of what was agreed, in per cent. */
             percent: number | null;
+            overdue: components["schemas"]["Money"];
+            /** @description Of its invoices; they add up to what is open of them. */
+            ageing: components["schemas"]["AgeingBucket"][];
+            daysToPay: components["schemas"]["DaysToPay"] | null;
         };
         /** @description The section "Title and terms", as it is typed again. */
         EngagementHead: {

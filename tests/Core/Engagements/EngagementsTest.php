@@ -14,8 +14,14 @@ use Almanac\Engagements\Stage;
 use Almanac\Engagements\StageHistory;
 use Almanac\Engagements\StageKind;
 use Almanac\Engagements\StageMove;
+use Almanac\Ledger\AgeingBucket;
+use Almanac\Ledger\AgeingBy;
+use Almanac\Ledger\DocumentKind;
+use Almanac\Ledger\Entry;
+use Almanac\Ledger\Standing;
 use Almanac\Money\Money;
 use Almanac\Money\Percent;
+use Almanac\Terms\Side;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -121,13 +127,26 @@ final class EngagementsTest extends TestCase
     public function test_what_is_left_of_what_was_agreed(): void
     {
         $usd = fn (string $amount) => Money::of($amount, 'USD');
-        $figures = EngagementFigures::of($usd('9000'), $usd('3000'), $usd('500'), $usd('2500'), $usd('800'));
+        $today = Day::of(2026, 11, 24);
+        $stands = fn (Entry ...$entries) => Standing::of(Side::Client, array_values($entries), $usd('0'), $today, AgeingBy::DueDate, 90);
+        $entry = fn (int $id, DocumentKind $kind, string $open, Day $due) => Entry::of($id, $kind, Day::of(2026, 9, 1), $due, $usd('1000'), $usd($open), null);
+        $figures = EngagementFigures::of($usd('9000'), $usd('3000'), $usd('2500'), $usd('800'), $stands(
+            $entry(1, DocumentKind::Invoice, '400', Day::of(2026, 10, 1)),
+            $entry(2, DocumentKind::Invoice, '300', Day::of(2026, 12, 1)),
+            $entry(3, DocumentKind::CreditNote, '200', Day::of(2026, 9, 1)),
+        ));
         $this->assertSame(['USD 6,000.00', 33], [$figures->left?->toText(), $figures->percent]);
-        $over = EngagementFigures::of($usd('1000'), $usd('1500'), $usd('0'), $usd('1500'), $usd('0'));
+        // What is open is less what is credited and not used; by age stands what is owed.
+        $this->assertSame(
+            ['USD 500.00', 'USD 400.00', 'USD 700.00', 'USD 400.00'],
+            [$figures->open->toText(), $figures->clients->overdue->toText(), $figures->clients->ageing->total->toText(),
+                $figures->clients->ageing->bucket(AgeingBucket::of(54))->toText()],
+        );
+        $over = EngagementFigures::of($usd('1000'), $usd('1500'), $usd('1500'), $usd('0'), $stands());
         $this->assertSame(['USD −500.00', 150], [$over->left?->toText(), $over->percent]);
-        $none = EngagementFigures::of(null, $usd('1500'), $usd('0'), $usd('1500'), $usd('0'));
+        $none = EngagementFigures::of(null, $usd('1500'), $usd('1500'), $usd('0'), $stands());
         $this->assertSame([null, null], [$none->left, $none->percent]);
-        $this->assertNull(EngagementFigures::of($usd('0'), $usd('1'), $usd('0'), $usd('0'), $usd('0'))->percent);
+        $this->assertNull(EngagementFigures::of($usd('0'), $usd('1'), $usd('0'), $usd('0'), $stands())->percent);
     }
 
     public function test_nothing_is_part_of_itself_by_way_of_others(): void

@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Data\Engagements;
 
 use Almanac\Engagements\EngagementFigures;
+use App\Http\Data\Ledger\AgeingBucketData;
+use App\Http\Data\Ledger\DaysToPayData;
 use App\Http\Data\Ledger\MoneyData;
+use App\Models\Office;
 use OpenApi\Attributes as OA;
 
 /** What a case or a project comes to, in one currency. */
 #[OA\Schema(schema: 'EngagementFigures')]
 final readonly class EngagementFiguresData
 {
+    /** @param  list<AgeingBucketData>  $ageing */
     private function __construct(
         #[OA\Property(ref: '#/components/schemas/Money', description: 'The fee or the budget.', nullable: true)]
         public ?MoneyData $agreed,
@@ -27,6 +31,12 @@ final readonly class EngagementFiguresData
         public ?MoneyData $left,
         #[OA\Property(description: 'Billed of what was agreed, in per cent.', nullable: true)]
         public ?int $percent,
+        #[OA\Property(description: 'Of what is open, past its due date.', ref: '#/components/schemas/Money')]
+        public MoneyData $overdue,
+        #[OA\Property(description: 'Of its invoices; they add up to what is open of them.', items: new OA\Items(ref: '#/components/schemas/AgeingBucket'))]
+        public array $ageing,
+        #[OA\Property(ref: '#/components/schemas/DaysToPay', nullable: true)]
+        public ?DaysToPayData $daysToPay,
     ) {
     }
 
@@ -40,6 +50,9 @@ final readonly class EngagementFiguresData
             MoneyData::of($figures->bills),
             MoneyData::orNull($figures->left),
             $figures->percent,
+            MoneyData::of($figures->clients->overdue),
+            AgeingBucketData::all($figures->clients->ageing, Office::current()->ageing_by),
+            DaysToPayData::orNull($figures->clients->daysToPay),
         );
     }
 }

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
 import type { EngagementData } from '../../api/queries';
+import { ByAge, DaysToPay } from '../../shared/Figures';
 import { momentText } from '../../ui/moment';
 import { Margin } from '../../ui/Page';
 import { Facts, Mark, Quiet, Small } from '../../ui/Text';
@@ -99,7 +100,7 @@ interface FiguresProps {
 
 /** Each figure opens the list that makes it up. */
 function Figures({ id, figures, severalCurrencies }: FiguresProps) {
-    const { agreed, billed, open, received, bills, left, percent } = figures;
+    const { agreed, billed, open, received, bills, left, percent, overdue, ageing, daysToPay } = figures;
     const of = `engagementId=${id}${severalCurrencies ? `&currency=${billed.currency}` : ''}`;
     return (
         <section>
@@ -112,9 +113,19 @@ function Figures({ id, figures, severalCurrencies }: FiguresProps) {
                 </div>
                 {left !== null && <div><dt>not billed yet</dt><dd>{left.text}</dd></div>}
                 <div><dt>open</dt><dd><Link to={`/ledger?${of}&side=client&state=open`}>{open.text}</Link></dd></div>
+                {overdue.sign !== 0 && (
+                    <div>
+                        <dt><Mark tone="stop">overdue</Mark></dt>
+                        <dd><Link to={`/ledger?${of}&side=client&state=overdue`}>{overdue.text}</Link></dd>
+                    </div>
+                )}
                 <div><dt>received</dt><dd><Link to={`/ledger?what=payments&${of}&side=client`}>{received.text}</Link></dd></div>
                 <div><dt>bills of others</dt><dd><Link to={`/ledger?${of}&side=vendor&state=billed`}>{bills.text}</Link></dd></div>
             </Sums>
+            {ageing.some(({ amount }) => amount.sign !== 0) && (
+                <ByAge ageing={ageing} list={(more) => `/ledger?${of}&side=client${more}`} />
+            )}
+            {daysToPay !== null && <DaysToPay days={daysToPay} verb="paid" />}
             {left?.sign === -1 && <Mark tone="look">more is billed than was agreed</Mark>}
         </section>
     );

@@ -1,48 +1,10 @@
 import { Link } from 'react-router';
-import styled from 'styled-components';
 import { useSession } from '../../api/session';
-import { Mark, Quiet } from '../../ui/Text';
-import { line, size, space, type } from '../../ui/tokens';
+import { ByAge, DaysToPay, Figures, Small } from '../../shared/Figures';
+import { Mark } from '../../ui/Text';
 import type { RecordData } from './sections/spec';
 
 type Side = RecordData['standing']['sides'][number];
-
-const Figures = styled.dl`
-    display: grid;
-    grid-template-columns: 1fr max-content;
-    gap: ${space.hair} ${space.small};
-    margin: 0;
-    > div { display: contents; }
-    dt { color: var(--quiet); }
-    dd { margin: 0; text-align: right; font-variant-numeric: tabular-nums; }
-    dd a { display: inline-block; min-width: ${size.target}; min-height: ${size.target}; color: inherit; }
-    .main { font: 600 ${type.heading}/1.4 ${type.sans}; color: var(--ink); }
-`;
-
-const Strip = styled.div`
-    display: flex;
-    gap: ${space.hair};
-    height: ${space.small};
-    margin: ${space.tight} 0;
-    > span { min-width: ${space.tight}; background: var(--edge); }
-    > [data-bucket='not-due'] { background: var(--fine); }
-    > [data-bucket='1-30'] { background: var(--look); opacity: 0.55; }
-    > [data-bucket='31-60'], > [data-bucket='61-90'] { background: var(--look); }
-    > [data-bucket='over-90'] { background: var(--stop); }
-`;
-
-const Part = styled.span<{ $share: number }>`flex-grow: ${({ $share }) => Math.max(1, $share)};`;
-
-/** The strip is pressed to see its figures. */
-const ByAge = styled.details`
-    summary { display: block; cursor: pointer; }
-    summary:focus-visible { outline: ${line.focus}; }
-`;
-
-const Small = styled.p`
-    color: var(--quiet);
-    margin-top: ${space.tight};
-`;
 
 /** What they owe, what we owe, how late and how fast; every figure opens what makes it up. */
 export function Standing({ record }: { record: RecordData }) {
@@ -153,41 +115,7 @@ function OneSide({ side, partyId }: { side: Side; partyId: number }) {
                     </>
                 )}
             </Figures>
-            {has(open) && (
-                <ByAge>
-                    <summary>
-                        <Strip
-                            role="img"
-                            aria-label={`Ageing: ${ageing
-                                .filter(({ amount }) => has(amount))
-                                .map(({ title, amount }) => `${title} ${amount.text}`)
-                                .join(', ')}`}
-                        >
-                            {ageing
-                                .filter(({ amount }) => has(amount))
-                                .map(({ bucket, share }) => (
-                                    <Part key={bucket} data-bucket={bucket} $share={share} />
-                                ))}
-                        </Strip>
-                        <Quiet>
-                            {oldest === null
-                                ? 'by age'
-                                : `by age: ${ageing
-                                      .filter(({ amount }) => has(amount))
-                                      .map(({ title }) => title)
-                                      .join(', ')}`}
-                        </Quiet>
-                    </summary>
-                    <Figures>
-                        {ageing.map(({ bucket, title, amount }) => (
-                            <div key={bucket}>
-                                <dt>{title}</dt>
-                                <dd>{has(amount) ? <Link to={list(`&bucket=${bucket}`)}>{amount.text}</Link> : '–'}</dd>
-                            </div>
-                        ))}
-                    </Figures>
-                </ByAge>
-            )}
+            {has(open) && <ByAge ageing={ageing} list={list} />}
             {oldest !== null && (
                 <p>
                     oldest <Link to={`/documents/${oldest.id}`}>due {oldest.dueText}</Link>, {oldest.when}
@@ -203,15 +131,7 @@ function OneSide({ side, partyId }: { side: Side; partyId: number }) {
                     <Mark tone="look">{side.warning}</Mark>
                 </p>
             )}
-            {daysToPay !== null && (
-                <details>
-                    <summary>
-                        {isClient ? 'pays' : 'paid'} in <strong>{daysToPay.days}</strong> days
-                        {Number(daysToPay.beyond) > 0 && <>, {daysToPay.beyond} beyond the terms</>}
-                    </summary>
-                    <Small>{daysToPay.sentence}</Small>
-                </details>
-            )}
+            {daysToPay !== null && <DaysToPay days={daysToPay} verb={isClient ? 'pays' : 'paid'} />}
             <details>
                 <summary>this year</summary>
                 <Figures>
