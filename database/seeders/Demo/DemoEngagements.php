@@ -55,7 +55,7 @@ final class DemoEngagements
         'dial' => ['project', 'Bracket clock with a painted dial', 0, '', '3,100', '50', null, false, [
             ['Asked about', 210, ''], ['Lost', 188, 'Sold before the work began'],
         ], [['edith', 'client', []], ['regula', 'adviser', []]]],
-        'flood' => ['case', 'Flooded barometer collection', 0, '14,600', '', '', null, false, [
+        'flood' => ['case', 'Flooded barometer collection', 0, '26,000', '', '', null, false, [
             ['Reported', 399, ''], ['Under review', 392, ''], ['With the insurer', 21, ''],
         ], [
             ['edith', 'insured', ['share' => '20']], ['insurer', 'insurer', ['share' => '80', 'contact' => 'nadia']],

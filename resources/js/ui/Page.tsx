@@ -14,7 +14,7 @@ export const TopLine = styled.header`
     top: 0;
     z-index: 20;
     display: grid;
-    grid-template-columns: 132px minmax(0, 640px) 1fr;
+    grid-template-columns: ${size.places} minmax(0, 640px) 1fr;
     align-items: center;
     gap: ${space.medium};
     padding: ${space.small} ${space.large};
@@ -33,7 +33,7 @@ export const Wordmark = styled.span`
 
 export const Body = styled.div`
     display: grid;
-    grid-template-columns: 132px minmax(0, 1fr);
+    grid-template-columns: ${size.places} minmax(0, 1fr);
     gap: ${space.medium};
     padding: ${space.large};
     ${narrow} { grid-template-columns: 1fr; padding: ${space.medium}; }

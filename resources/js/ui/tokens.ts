@@ -78,6 +78,8 @@ export const size = {
     beside: '6px',
     /** What the line at the top covers. */
     head: '70px',
+    /** The ways to the places, in bold too. */
+    places: '144px',
     /** As wide as a line is read with ease. */
     reading: '640px',
 } as const;

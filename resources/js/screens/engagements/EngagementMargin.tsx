@@ -111,7 +111,7 @@ function Figures({ id, figures, severalCurrencies }: FiguresProps) {
                     <dt>billed</dt>
                     <dd><Link to={`/ledger?${of}&side=client&state=billed`}>{billed.text}</Link>{percent !== null && ` (${percent}%)`}</dd>
                 </div>
-                {left !== null && <div><dt>not billed yet</dt><dd>{left.text}</dd></div>}
+                {left !== null && <div><dt>{left.sign === -1 ? 'left' : 'not billed yet'}</dt><dd>{left.text}</dd></div>}
                 <div><dt>open</dt><dd><Link to={`/ledger?${of}&side=client&state=open`}>{open.text}</Link></dd></div>
                 {overdue.sign !== 0 && (
                     <div>
