@@ -70,7 +70,7 @@ const spread = (times) => {
 };
 const say = (what, times) => {
     const [median, most] = spread(times);
-    console.log(`${what.padEnd(44)} ${median.toFixed(1).padStart(7)} ms ${most.toFixed(1).padStart(7)} ms`);
+    process.stdout.write(`${what.padEnd(44)} ${median.toFixed(1).padStart(7)} ms ${most.toFixed(1).padStart(7)} ms\n`);
 };
 
 for (const [name, slowdown] of [['cold browser', 1], ['cold browser, 4 × throttled', 4]]) {
