@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { Refused } from '../../api/client';
 import { queryClient, recordQuery } from '../../api/queries';
+import { SessionContext, type Session } from '../../api/session';
 import { SignInContext } from '../../api/signIn';
 import { holdsUnsaved } from '../../ui/unsaved';
 import { useSection } from './useSection';
@@ -31,9 +32,11 @@ function begin(kept: RecordData, part: Partial<SectionSpec<{ text: string }>> = 
         ...part,
     };
     const wrapper = ({ children }: { children: ReactNode }) => (
-        <SignInContext value={signIn}>
-            <QueryClientProvider client={queryClient}>{children}</QueryClientProvider>
-        </SignInContext>
+        <SessionContext value={{ mayChangeRecords: true } as Session}>
+            <SignInContext value={signIn}>
+                <QueryClientProvider client={queryClient}>{children}</QueryClientProvider>
+            </SignInContext>
+        </SessionContext>
     );
     const hook = renderHook(() => useSection(kept, spec), { wrapper });
     act(() => hook.result.current.begin());
