@@ -16,11 +16,11 @@ use Illuminate\Support\Facades\DB;
  */
 final class BigOffice
 {
-    /** The first record is a company where so many work. */
     public const EMAIL = 'bench@almanac.example';
 
     public const PASSWORD = 'bench-password';
 
+    /** The first record is a company where so many work. */
     public const STAFF_OF_THE_FIRST = 500;
 
     private const TRADES = [

@@ -10,7 +10,6 @@ use Almanac\Engagements\Enquiry;
 use Almanac\Engagements\StageHistory;
 use Almanac\Money\Money;
 use Almanac\Money\Percent;
-use Almanac\Records\ArchivedRecord;
 use Almanac\Records\SubjectKind;
 use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Builder;
@@ -42,8 +41,6 @@ use Illuminate\Support\Facades\DB;
  * @property string $site_region
  * @property string $site_postcode
  * @property string $site_note
- * @property Day|null $archived_on
- * @property string $archive_reason
  * @property int $user_id who began it
  * @property int $stage_id
  * @property Day $moved_on since when it is in its stage
@@ -143,18 +140,6 @@ final class Engagement extends SubjectModel
     public static function subjectKind(): SubjectKind
     {
         return SubjectKind::Engagement;
-    }
-
-    public function isArchived(): bool
-    {
-        return $this->archived_on !== null;
-    }
-
-    public function assertInUse(): void
-    {
-        if ($this->isArchived()) {
-            throw new ArchivedRecord;
-        }
     }
 
     /** As it is named to others: "2026-007 Town hall clock". */

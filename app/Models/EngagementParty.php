@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Almanac\Calendar\Day;
+use Almanac\Engagements\PayerShares;
 use Almanac\Money\Percent;
 use Almanac\Records\Period;
+use Almanac\Refusal;
 use App\Models\Values\DayCast;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -52,6 +54,31 @@ final class EngagementParty extends Model
     public function percent(): ?Percent
     {
         return $this->share === null ? null : Percent::of($this->share);
+    }
+
+    public function isNow(Day $today): bool
+    {
+        return ! $this->period()->isOver($today);
+    }
+
+    public function paysNow(Day $today): bool
+    {
+        return $this->share !== null && $this->isNow($today);
+    }
+
+    /**
+     * @param iterable<self> $payers
+     *
+     * @throws Refusal when they do not add up, or somebody pays twice or nothing
+     */
+    public static function shares(iterable $payers): PayerShares
+    {
+        $shares = [];
+        foreach ($payers as $one) {
+            $shares[] = [$one->party_id, $one->percent() ?? Percent::of(0)];
+        }
+
+        return PayerShares::of($shares);
     }
 
     /** @return BelongsTo<Party, $this> */

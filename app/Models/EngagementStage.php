@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Almanac\Engagements\Stage;
 use Almanac\Engagements\StageKind;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -31,6 +32,12 @@ final class EngagementStage extends Model
     protected function casts(): array
     {
         return ['meaning' => StageKind::class, 'is_retired' => 'boolean'];
+    }
+
+    /** @return Builder<self> the numbers of those that mean an enquiry */
+    public static function enquiries(): Builder
+    {
+        return self::query()->select('id')->where('meaning', StageKind::Enquiry);
     }
 
     /** @return BelongsTo<EngagementKind, $this> */

@@ -36,6 +36,17 @@ final class EngagementTie extends Model
         return $this->from_id === $engagement->id ? $this->kind : $this->kind->inverse();
     }
 
+    /** The one at the other end; null where whoever reads may not see it. */
+    public function otherThan(Engagement $engagement): ?Engagement
+    {
+        return $this->from_id === $engagement->id ? $this->to : $this->from;
+    }
+
+    public function otherIdThan(Engagement $engagement): int
+    {
+        return $this->from_id === $engagement->id ? $this->to_id : $this->from_id;
+    }
+
     /** @return BelongsTo<Engagement, $this> */
     public function from(): BelongsTo
     {

@@ -9,7 +9,6 @@ use Almanac\Finding\Fold;
 use Almanac\Names\Addressing;
 use Almanac\Names\CompanyName;
 use Almanac\Names\PersonName;
-use Almanac\Records\ArchivedRecord;
 use Almanac\Records\PartyKind;
 use Almanac\Records\SubjectKind;
 use Almanac\TaxIds\ReportChoice;
@@ -38,8 +37,6 @@ use Illuminate\Database\Eloquent\Collection;
  * @property string $display_name
  * @property string $file_as
  * @property string $sort_key
- * @property Day|null $archived_on
- * @property string $archive_reason
  * @property bool $is_client
  * @property bool $is_vendor
  * @property string|null $born_on ISO 8601, encrypted at rest
@@ -145,19 +142,6 @@ final class Party extends SubjectModel
     public function isPerson(): bool
     {
         return $this->kind === PartyKind::Person;
-    }
-
-    public function isArchived(): bool
-    {
-        return $this->archived_on !== null;
-    }
-
-    /** @throws ArchivedRecord */
-    public function assertInUse(): void
-    {
-        if ($this->isArchived()) {
-            throw new ArchivedRecord;
-        }
     }
 
     public function namePerson(PersonName $name): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Almanac\Calendar\Day;
 use Almanac\Records\ArchivedRecord;
 use Almanac\Records\SubjectKind;
 
@@ -11,6 +12,8 @@ use Almanac\Records\SubjectKind;
  * A subject as what it is: it has the number that the subject has.
  *
  * @property int $id
+ * @property Day|null $archived_on
+ * @property string $archive_reason
  * @property \Illuminate\Support\Carbon|null $created_at
  */
 abstract class SubjectModel extends Model
@@ -19,8 +22,18 @@ abstract class SubjectModel extends Model
 
     abstract public static function subjectKind(): SubjectKind;
 
+    final public function isArchived(): bool
+    {
+        return $this->archived_on !== null;
+    }
+
     /** @throws ArchivedRecord when it is only kept for what refers to it */
-    abstract public function assertInUse(): void;
+    final public function assertInUse(): void
+    {
+        if ($this->isArchived()) {
+            throw new ArchivedRecord;
+        }
+    }
 
     protected static function booted(): void
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Validation;
 
+use Almanac\Addresses\AddressRefused;
+use Almanac\Addresses\PostalAddress;
 use Almanac\Refusal;
 use Illuminate\Validation\ValidationException;
 
@@ -26,6 +28,23 @@ final class FieldProblems
             return $make();
         } catch (Refusal $refusal) {
             $this->add($field, $refusal->getMessage());
+
+            return null;
+        }
+    }
+
+    /**
+     * An address as it was typed, each refusal at its part.
+     *
+     * @param array{country: string, lines: string, locality: string, region: string, postcode: string, ...} $typed
+     * @param string $prefix of the fields: "addresses.0."
+     */
+    public function postal(array $typed, string $prefix = ''): ?PostalAddress
+    {
+        try {
+            return PostalAddress::of($typed['country'], $typed['lines'], $typed['locality'], $typed['region'], $typed['postcode']);
+        } catch (AddressRefused $refusal) {
+            $this->add($prefix.$refusal->part->value, $refusal->getMessage());
 
             return null;
         }

@@ -23,7 +23,12 @@ enum Degree: string implements Titled
 
     public function title(): string
     {
-        return $this->value;
+        return match ($this) {
+            self::Unknown => 'nobody in the book',
+            self::Known => 'in the book',
+            self::Near => 'near the other side',
+            self::Opposes => 'on the other side',
+        };
     }
 
     public function weight(): int

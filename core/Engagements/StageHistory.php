@@ -80,14 +80,26 @@ final readonly class StageHistory
     public function days(Day $today): array
     {
         $days = [];
-        foreach ($this->moves as $at => $move) {
-            if ($move->stage->kind->isLive()) {
-                $end = $this->moves[$at + 1]->on ?? $today;
-                $days[$move->stage->id] = ($days[$move->stage->id] ?? 0) + max(0, $move->on->daysUntil($end));
+        foreach ($this->stays($today) as $at => $stay) {
+            if ($stay !== null) {
+                $id = $this->moves[$at]->stage->id;
+                $days[$id] = ($days[$id] ?? 0) + $stay;
             }
         }
 
         return $days;
+    }
+
+    /** @return list<int|null> for how many days it stayed after each move; null in a closed stage */
+    public function stays(Day $today): array
+    {
+        return array_map(
+            fn (StageMove $move, int $at) => $move->stage->kind->isLive()
+                ? max(0, $move->on->daysUntil($this->moves[$at + 1]->on ?? $today))
+                : null,
+            $this->moves,
+            array_keys($this->moves),
+        );
     }
 
     private function last(): StageMove

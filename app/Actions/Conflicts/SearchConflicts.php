@@ -7,6 +7,7 @@ namespace App\Actions\Conflicts;
 use Almanac\Conflicts\ConflictSearch as Search;
 use Almanac\Conflicts\Degree;
 use Almanac\Conflicts\Finding;
+use Almanac\Conflicts\PastRole;
 use Almanac\Records\Difference;
 use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
@@ -61,6 +62,8 @@ final readonly class SearchConflicts
             $past = PastRoles::of($reached, $engagement?->id);
             $searched = Search::of($ties, $past, PastRoles::opposition());
             $parties = Party::query()->findMany($reached, ['id', 'number', 'display_name'])->keyBy('id');
+            $engagements = Engagement::everyOne()->with('kind', 'readers')
+                ->findMany(array_map(fn (PastRole $role) => $role->engagementId, $past))->keyBy('id');
             foreach ($names as $rank => $one) {
                 $findings = array_slice($searched->findings($alike[$rank], $one['role']), 0, self::MOST_FINDINGS);
                 $name = ConflictName::query()->create([
@@ -71,7 +74,7 @@ final readonly class SearchConflicts
                     'degree' => Degree::greatest(array_map(fn (Finding $finding) => $finding->degree, $findings)),
                 ]);
                 foreach ($findings as $at => $finding) {
-                    $name->findings()->save($this->kept($finding, $parties)->fill(['rank' => $at]));
+                    $name->findings()->save($this->kept($finding, $parties, $engagements)->fill(['rank' => $at]));
                 }
             }
             if ($engagement !== null) {
@@ -104,21 +107,21 @@ final readonly class SearchConflicts
 
     /**
      * @param Collection<int, Party> $parties
+     * @param Collection<int, Engagement> $engagements
      */
-    private function kept(Finding $finding, Collection $parties): ConflictFinding
+    private function kept(Finding $finding, Collection $parties, Collection $engagements): ConflictFinding
     {
         $names = $parties->map(fn (Party $party) => $party->display_name)->all();
-        $engagement = $finding->role === null ? null : Engagement::everyOne()->with('kind', 'readers')->find($finding->role->engagementId);
-        $isPrivate = $engagement instanceof Engagement && $engagement->is_private;
+        $engagement = $finding->role === null ? null : $engagements->get($finding->role->engagementId);
 
         return new ConflictFinding([
             'degree' => $finding->degree,
             'sentence' => $finding->sentence($names),
-            'hidden_sentence' => $isPrivate
+            'hidden_sentence' => $engagement !== null && $engagement->is_private
                 ? "In a {$engagement->kind->name} that you may not open; ask ".PastRoles::whoMay($engagement)
                 : $finding->sentence($names),
             'party_number' => $finding->role?->ask === null ? $parties->get($finding->partyId)?->number : null,
-            'engagement_number' => $engagement instanceof Engagement ? $engagement->number : null,
+            'engagement_number' => $engagement?->number,
         ]);
     }
 

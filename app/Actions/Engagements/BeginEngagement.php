@@ -11,6 +11,7 @@ use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
 use App\Actions\Finding\IndexEngagements;
 use App\Actions\Records\LogChanges;
+use App\Database\Series;
 use App\Models\Engagement;
 use App\Models\EngagementKind;
 use App\Models\EngagementStage;
@@ -89,13 +90,11 @@ final readonly class BeginEngagement
     /** The next of its kind and year. */
     private function nextNumber(EngagementKind $kind, Day $begun): string
     {
-        $series = ['kind' => "engagement-$kind->id", 'year' => $begun->year];
-        $place = (int) DB::table('series')->where($series)->value('last');
-        do {
-            $number = sprintf('%s%d-%03d', $kind->sign, $begun->year, ++$place);
-        } while (Engagement::everyOne()->where('number', $number)->exists());
-        DB::table('series')->upsert($series + ['last' => $place], ['kind', 'year'], ['last']);
-
-        return $number;
+        return Series::next(
+            "engagement-$kind->id",
+            $begun->year,
+            fn (int $place) => sprintf('%s%d-%03d', $kind->sign, $begun->year, $place),
+            fn (string $number) => Engagement::everyOne()->where('number', $number)->exists(),
+        );
     }
 }

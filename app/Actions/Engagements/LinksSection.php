@@ -30,7 +30,7 @@ final readonly class LinksSection implements EngagementSection
     {
         $facts = [];
         foreach ($engagement->ties() as $tie) {
-            $other = $this->other($tie, $engagement);
+            $other = $tie->otherThan($engagement);
             if ($other !== null) {
                 // The log is read by those, too, who may not see the other, today or once it has been made private.
                 $facts["link:$tie->id"] = new LoggedFact(
@@ -48,7 +48,7 @@ final readonly class LinksSection implements EngagementSection
     {
         return ['links' => array_values($engagement->ties()->map(fn (EngagementTie $tie) => [
             'id' => $tie->id,
-            'engagementId' => $tie->from_id === $engagement->id ? $tie->to_id : $tie->from_id,
+            'engagementId' => $tie->otherIdThan($engagement),
             'kind' => $tie->seenFrom($engagement)->value,
         ])->all())];
     }
@@ -63,7 +63,7 @@ final readonly class LinksSection implements EngagementSection
         /** @var list<array{id: int|null, engagementId: int, kind: string}> $rows */
         $rows = $input['links'];
         $kept = $this->ties($engagement)->get()->keyBy('id');
-        $seen = $kept->filter(fn (EngagementTie $tie) => $this->other($tie, $engagement) !== null);
+        $seen = $kept->filter(fn (EngagementTie $tie) => $tie->otherThan($engagement) !== null);
         EngagementTie::query()->whereKey(array_diff($seen->keys()->all(), array_column($rows, 'id')))->delete();
         $problems = new FieldProblems;
         foreach ($rows as $at => $row) {
@@ -80,9 +80,8 @@ final readonly class LinksSection implements EngagementSection
             $problems->at("links.$at.engagementId", function () use ($kind, $engagement, $other, $one): void {
                 $kind->mustNotTurnBack($engagement->id, $other->id, fn (int $id) => $this->onward($kind, $id, $one->id ?? 0));
             });
-            $clash = $this->ties($engagement)->whereKeyNot($one->id ?? 0)->where(
-                fn (Builder $same) => $same->where('from_id', $other->id)->orWhere('to_id', $other->id),
-            )->get()->contains(fn (EngagementTie $tie) => $tie->seenFrom($engagement) === $kind);
+            $clash = $this->ties($engagement)->whereKeyNot($one->id ?? 0)->get()
+                ->contains(fn (EngagementTie $tie) => $tie->otherIdThan($engagement) === $other->id && $tie->seenFrom($engagement) === $kind);
             if ($clash) {
                 $problems->add("links.$at.engagementId", 'It is linked to that one so already.');
             }
@@ -110,10 +109,5 @@ final readonly class LinksSection implements EngagementSection
         return EngagementTie::query()->with('from', 'to')
             ->where(fn (Builder $ties) => $ties->where('from_id', $engagement->id)->orWhere('to_id', $engagement->id))
             ->orderBy('id');
-    }
-
-    private function other(EngagementTie $tie, Engagement $engagement): ?Engagement
-    {
-        return $tie->from_id === $engagement->id ? $tie->to : $tie->from;
     }
 }

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Engagements;
 
-use Almanac\Calendar\Day;
 use Almanac\Engagements\EngagementRefused;
-use Almanac\Engagements\PayerShares;
 use Almanac\Money\Percent;
 use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
@@ -152,7 +150,7 @@ final readonly class PartiesSection implements EngagementSection
     {
         $today = $this->dates->today();
         foreach ($roles as $role) {
-            $have = array_keys(array_filter($rows, fn (EngagementParty $one) => $one->role_id === $role->id && $this->isNow($one, $today)));
+            $have = array_keys(array_filter($rows, fn (EngagementParty $one) => $one->role_id === $role->id && $one->isNow($today)));
             if ($role->most !== null && count($have) > $role->most) {
                 $problems->add('parties.'.$have[count($have) - 1].'.roleId', $role->role()->todo(count($have)));
             }
@@ -163,21 +161,9 @@ final readonly class PartiesSection implements EngagementSection
     private function refuseOtherShares(array $rows, FieldProblems $problems): void
     {
         $today = $this->dates->today();
-        $paying = array_filter($rows, fn (EngagementParty $one) => $one->share !== null && $this->isNow($one, $today));
+        $paying = array_filter($rows, fn (EngagementParty $one) => $one->paysNow($today));
         if ($paying !== []) {
-            $last = array_key_last($paying);
-            $problems->at(
-                "parties.$last.share",
-                fn () => PayerShares::of(array_values(array_map(
-                    fn (EngagementParty $one) => [$one->party_id, $one->percent() ?? Percent::of(0)],
-                    $paying,
-                ))),
-            );
+            $problems->at('parties.'.array_key_last($paying).'.share', fn () => EngagementParty::shares($paying));
         }
-    }
-
-    private function isNow(EngagementParty $one, Day $today): bool
-    {
-        return ! $one->period()->isOver($today);
     }
 }

@@ -36,7 +36,7 @@ final readonly class ReplaceInRole
             $problems = new FieldProblems;
             $row = $engagement->parties()->find($rowId);
             $today = $this->dates->today();
-            if ($row === null || $row->period()->isOver($today)) {
+            if ($row === null || ! $row->isNow($today)) {
                 throw ValidationException::withMessages(['from' => 'They do not have that role any more. Reload the page.']);
             }
             $day = $this->dates->day($from, 'from', $problems) ?? $today;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Engagements;
 
-use Almanac\Addresses\AddressRefused;
 use Almanac\Addresses\Formatter;
 use Almanac\Addresses\PostalAddress;
 use Almanac\Records\LoggedFact;
@@ -83,15 +82,6 @@ final readonly class SiteSection implements EngagementSection
     /** @param  array{country: string, lines: string, locality: string, region: string, postcode: string, ...}  $input */
     private function typed(array $input, FieldProblems $problems): ?PostalAddress
     {
-        if (trim($input['lines'].$input['locality'].$input['region'].$input['postcode']) === '') {
-            return null;
-        }
-        try {
-            return PostalAddress::of($input['country'], $input['lines'], $input['locality'], $input['region'], $input['postcode']);
-        } catch (AddressRefused $refusal) {
-            $problems->add($refusal->part->value, $refusal->getMessage());
-
-            return null;
-        }
+        return trim($input['lines'].$input['locality'].$input['region'].$input['postcode']) === '' ? null : $problems->postal($input);
     }
 }

@@ -9,6 +9,8 @@ use App\Database\LongWork;
 use App\Models\DetailValue;
 use App\Models\Engagement;
 use App\Models\EngagementParty;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Keeps the words by which a case or a project is found. Runs inside the transaction of the change. */
@@ -18,9 +20,43 @@ final class IndexEngagements
 
     private const CHUNK = 50;
 
+    private const READS = ['parties.party', 'parties.role', 'parties.via', 'siteAddress', 'detailValues.field'];
+
     public function keep(Engagement $engagement): void
     {
-        $engagement->unsetRelations()->load('parties.party', 'parties.role', 'parties.via', 'siteAddress', 'detailValues.field');
+        $this->write($engagement->unsetRelations()->load(self::READS));
+    }
+
+    public function everything(): void
+    {
+        Engagement::everyOne()->with(self::READS)->chunkById(self::CHUNK, function (Collection $some): void {
+            LongWork::step(fn () => $some->each($this->write(...)));
+        });
+    }
+
+    /** Of those of a kind, when one of its roles is called otherwise. */
+    public function ofKind(int $kindId): void
+    {
+        $this->some(Engagement::everyOne()->where('kind_id', $kindId));
+    }
+
+    /** Of those in which somebody is, when their name has changed. */
+    public function ofParty(int $partyId): void
+    {
+        $this->some(Engagement::everyOne()->whereIn(
+            'id',
+            EngagementParty::query()->select('engagement_id')->where('party_id', $partyId)->orWhere('via_id', $partyId),
+        ));
+    }
+
+    /** @param  Builder<Engagement>  $engagements */
+    private function some(Builder $engagements): void
+    {
+        $engagements->with(self::READS)->chunkById(self::CHUNK, fn (Collection $some) => $some->each($this->write(...)));
+    }
+
+    private function write(Engagement $engagement): void
+    {
         $site = $engagement->site();
         $words = [
             $engagement->number,
@@ -36,27 +72,5 @@ final class IndexEngagements
             'rowid' => $engagement->id,
             'words' => mb_substr(Fold::text(implode(' ', $words)), 0, self::LONGEST),
         ]);
-    }
-
-    public function everything(): void
-    {
-        Engagement::everyOne()->chunkById(self::CHUNK, function ($some): void {
-            LongWork::step(fn () => $some->each($this->keep(...)));
-        });
-    }
-
-    /** Of those of a kind, when one of its roles is called otherwise. */
-    public function ofKind(int $kindId): void
-    {
-        Engagement::everyOne()->where('kind_id', $kindId)->get()->each($this->keep(...));
-    }
-
-    /** Of those in which somebody is, when their name has changed. */
-    public function ofParty(int $partyId): void
-    {
-        Engagement::everyOne()
-            ->whereIn('id', EngagementParty::query()->select('engagement_id')->where('party_id', $partyId)->orWhere('via_id', $partyId))
-            ->get()
-            ->each($this->keep(...));
     }
 }

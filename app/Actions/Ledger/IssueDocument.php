@@ -12,6 +12,7 @@ use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\LedgerRefused;
 use Almanac\Ledger\StaleDocument;
 use Almanac\Records\ArchivedRecord;
+use App\Database\Series;
 use App\Facts\Ledger\UseChecks;
 use App\Models\Allocation;
 use App\Models\Document;
@@ -163,15 +164,13 @@ final readonly class IssueDocument
         }
     }
 
-    /** The next of its series that nobody has: one that came from a file may have been ahead. */
     private function nextNumber(DocumentKind $kind, Day $date): string
     {
-        $place = (int) DB::table('series')->where('kind', $kind->value)->where('year', $date->year)->value('last');
-        do {
-            $number = $kind->numbered($date->year, ++$place);
-        } while (Document::query()->where('kind', $kind)->where('number', $number)->exists());
-        DB::table('series')->upsert(['kind' => $kind->value, 'year' => $date->year, 'last' => $place], ['kind', 'year'], ['last']);
-
-        return $number;
+        return Series::next(
+            $kind->value,
+            $date->year,
+            fn (int $place) => $kind->numbered($date->year, $place),
+            fn (string $number) => Document::query()->where('kind', $kind)->where('number', $number)->exists(),
+        );
     }
 }

@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Ledger;
 
 use Almanac\Engagements\EngagementRefused;
-use Almanac\Engagements\PayerShares;
 use Almanac\Ledger\DocumentKind;
-use Almanac\Money\Percent;
 use App\Facts\Terms\SideDefaults;
 use App\Models\Document;
 use App\Models\DocumentLine;
@@ -46,10 +44,7 @@ final readonly class WriteShares
             $engagement->refresh()->load('parties');
             $payers = $this->payers($engagement);
             $first = reset($payers) ?: throw EngagementRefused::nobodyPays();
-            $shares = PayerShares::of(array_values(array_map(
-                fn (EngagementParty $one) => [$one->party_id, $one->percent() ?? Percent::of(0)],
-                $payers,
-            )));
+            $shares = EngagementParty::shares($payers);
             // What it comes to as a whole, and whatever is wrong with it.
             $whole = $this->write->compose($this->party($first), DocumentKind::Invoice, $input, $by);
             $parts = [];
@@ -95,7 +90,7 @@ final readonly class WriteShares
         $today = $this->clock->today();
 
         return $engagement->parties
-            ->filter(fn (EngagementParty $one) => $one->share !== null && ! $one->period()->isOver($today))
+            ->filter(fn (EngagementParty $one) => $one->paysNow($today))
             ->all();
     }
 }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Office;
 
-use Almanac\Addresses\AddressRefused;
-use Almanac\Addresses\PostalAddress;
 use App\Models\Office;
 use App\Validation\FieldProblems;
 use Illuminate\Support\Once;
@@ -36,7 +34,9 @@ final class SaveOffice
             'how_to_pay' => trim(str_replace("\r", '', $input['howToPay'])),
         ]);
         $hasAddress = trim($input['lines'].$input['locality'].$input['postcode']) !== '';
-        $postal = $hasAddress ? $this->postal($input) : null;
+        $problems = new FieldProblems;
+        $postal = $hasAddress ? $problems->postal($input) : null;
+        $problems->throwIfAny();
         $office->fill([
             'lines' => implode("\n", $postal->lines ?? []),
             'locality' => $postal->locality ?? '',
@@ -47,18 +47,5 @@ final class SaveOffice
         Once::flush();
 
         return $office;
-    }
-
-    /** @param  array{country: string, lines: string, locality: string, region: string, postcode: string, ...}  $input */
-    private function postal(array $input): PostalAddress
-    {
-        $problems = new FieldProblems;
-        try {
-            return PostalAddress::of($input['country'], $input['lines'], $input['locality'], $input['region'], $input['postcode']);
-        } catch (AddressRefused $refusal) {
-            $problems->add($refusal->part->value, $refusal->getMessage());
-            $problems->throwIfAny();
-            throw $refusal;
-        }
     }
 }

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Records;
 
-use Almanac\Addresses\AddressRefused;
 use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Addresses\Formatter;
-use Almanac\Addresses\PostalAddress;
 use Almanac\Names\NamePart;
 use Almanac\Reach\Primaries;
 use Almanac\Records\LoggedFact;
@@ -141,11 +139,8 @@ final readonly class AddressesSection implements Section
      */
     private function own(Party $party, AddressUse $use, array $row, ?int $formerId, string $field, FieldProblems $problems): ?Address
     {
-        try {
-            $postal = PostalAddress::of($row['country'], $row['lines'], $row['locality'], $row['region'], $row['postcode']);
-        } catch (AddressRefused $refusal) {
-            $problems->add($field.'.'.$refusal->part->value, $refusal->getMessage());
-
+        $postal = $problems->postal($row, "$field.");
+        if ($postal === null) {
             return null;
         }
         $address = $use->exists && $use->address->owner_id === $party->id

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Records;
 
-use Almanac\Addresses\AddressRefused;
-use Almanac\Addresses\PostalAddress;
 use Almanac\Calendar\Day;
 use App\Actions\Finding\IndexParties;
 use App\Actions\Ledger\TakeNewDetails;
@@ -45,7 +43,7 @@ final readonly class MoveAddress
         $party->assertInUse();
         $problems = new FieldProblems;
         $since = $this->dates->day($input['since'], 'since', $problems) ?? $this->dates->today();
-        $postal = $this->postal($input, $problems);
+        $postal = $problems->postal($input);
         if ($use->since !== null && ! $use->since->isBefore($since)) {
             $problems->add('since', 'They have been at the old address only since '.$use->since->toText().'. Choose a later day.');
         }
@@ -92,18 +90,6 @@ final readonly class MoveAddress
             : [];
 
         return [$party, ...array_values($others)];
-    }
-
-    /** @param  array{country: string, lines: string, locality: string, region: string, postcode: string, ...}  $input */
-    private function postal(array $input, FieldProblems $problems): ?PostalAddress
-    {
-        try {
-            return PostalAddress::of($input['country'], $input['lines'], $input['locality'], $input['region'], $input['postcode']);
-        } catch (AddressRefused $refusal) {
-            $problems->add($refusal->part->value, $refusal->getMessage());
-
-            return null;
-        }
     }
 
     /** @return list<AddressUse> those who are at the address when the day comes */

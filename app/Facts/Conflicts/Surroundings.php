@@ -92,8 +92,9 @@ final class Surroundings
         $rows = EngagementParty::query()->whereIn('engagement_id', $theirs)->whereIn('role_id', $clients)->limit(self::MOST)->get();
         $ties = [];
         foreach ($rows->groupBy('engagement_id') as $of) {
-            foreach ($of->pluck('party_id')->unique()->values() as $at => $one) {
-                foreach ($of->pluck('party_id')->unique()->values()->slice($at + 1) as $other) {
+            $ids = $of->pluck('party_id')->unique()->values();
+            foreach ($ids as $at => $one) {
+                foreach ($ids->slice($at + 1) as $other) {
                     $ties[] = Tie::of((int) $one, (int) $other, 'client together with', 'client together with');
                 }
             }

@@ -60,10 +60,7 @@ final readonly class EngagementFilter
             'archived' => $engagements->whereNotNull('archived_on'),
             'closed' => $engagements->whereNull('archived_on')->where('is_closed', true),
             'all' => $engagements->whereNull('archived_on'),
-            'enquiry' => $engagements->whereRaw(Engagement::IS_GOING)->whereIn(
-                'stage_id',
-                EngagementStage::query()->select('id')->where('meaning', StageKind::Enquiry),
-            ),
+            'enquiry' => $engagements->whereRaw(Engagement::IS_GOING)->whereIn('stage_id', EngagementStage::enquiries()),
             default => $engagements->whereRaw(Engagement::IS_GOING),
         };
         foreach (['kindId' => 'kind_id', 'ownerId' => 'owner_id'] as $key => $column) {
@@ -79,11 +76,10 @@ final readonly class EngagementFilter
             $engagements->whereExists(fn (QueryBuilder $parties) => $parties->selectRaw('1')->from('engagement_parties')
                 ->whereColumn('engagement_id', 'engagements.id')->where('role_id', $roleId));
         }
-        if (($wanted['from'] ?? '') !== '' && $wanted['from'] !== null) {
-            $engagements->where('begun_on', '>=', $wanted['from']);
-        }
-        if (($wanted['to'] ?? '') !== '' && $wanted['to'] !== null) {
-            $engagements->where('begun_on', '<=', $wanted['to']);
+        foreach (['from' => '>=', 'to' => '<='] as $key => $than) {
+            if (($wanted[$key] ?? '') !== '') {
+                $engagements->where('begun_on', $than, $wanted[$key]);
+            }
         }
         self::found($engagements, $wanted['q'] ?? '');
     }

@@ -7,7 +7,6 @@ namespace App\Facts\Engagements;
 use Almanac\Calendar\Day;
 use Almanac\Engagements\EngagementFigures;
 use Almanac\Ledger\DocumentKind;
-use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\Standing;
 use Almanac\Money\Money;
 use Almanac\Terms\Side;
@@ -26,8 +25,7 @@ final class FiguresOf
     public static function engagement(Engagement $engagement, Day $today): array
     {
         $sums = [$engagement->currency => self::NOTHING];
-        $documents = Document::query()->where('engagement_id', $engagement->id)
-            ->whereIn('state', [DocumentState::Issued, DocumentState::PartPaid, DocumentState::Settled])
+        $documents = Document::query()->where('engagement_id', $engagement->id)->issued()
             ->toBase()->groupBy('currency', 'kind')
             ->selectRaw('currency, kind, sum(net_minor) as net')->get();
         foreach ($documents as $row) {

@@ -110,7 +110,7 @@ final readonly class ListEngagements
     {
         return $this->rows(
             $this->going()
-                ->whereIn('stage_id', EngagementStage::query()->select('id')->where('meaning', StageKind::Enquiry))
+                ->whereIn('stage_id', EngagementStage::enquiries())
                 ->where('decided_on', '<=', $this->clock->today()->plusDays(self::DAYS_SOON)->toIso())
                 ->orderBy('decided_on')->limit(self::MOST_TODAY),
         );
@@ -134,7 +134,7 @@ final readonly class ListEngagements
     public function weighed(): array
     {
         return array_values($this->going()
-            ->whereIn('stage_id', EngagementStage::query()->select('id')->where('meaning', StageKind::Enquiry))
+            ->whereIn('stage_id', EngagementStage::enquiries())
             ->toBase()->whereNotNull('weighed_minor')->groupBy('currency')->orderBy('currency')
             ->selectRaw('currency, sum(weighed_minor) as weighed')->get()
             ->map(fn (\stdClass $row) => MoneyData::of(Money::ofMinor((int) $row->weighed, (string) $row->currency)))->all());

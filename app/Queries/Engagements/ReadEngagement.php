@@ -40,8 +40,8 @@ use App\Time\Clock;
 final readonly class ReadEngagement
 {
     private const READS = [
-        'kind', 'stage', 'owner', 'siteAddress', 'moves.stage', 'parties.party', 'parties.role', 'user', 'readers', 'siteAddress.owner', 'moves.user', 'parties.party.cautions', 'parties.via', 'parties.contact',
-        'tiesFrom.to.stage', 'tiesTo.from.stage', 'detailValues',
+        'kind', 'stage', 'owner', 'user', 'readers', 'siteAddress.owner', 'moves.stage', 'moves.user', 'parties.party.cautions',
+        'parties.role', 'parties.via', 'parties.contact', 'tiesFrom.to.stage', 'tiesTo.from.stage', 'detailValues',
     ];
 
     private const NEWEST = 20;
@@ -91,20 +91,13 @@ final readonly class ReadEngagement
     /** @return list<StageMoveData> */
     private function moves(Engagement $engagement, Day $today): array
     {
-        $moves = $engagement->moves->values();
-        $data = [];
-        foreach ($moves as $at => $move) {
-            $end = $moves->get($at + 1)->moved_on ?? $today;
-            $data[] = StageMoveData::of($move, $move->stage->meaning->isLive() ? max(0, $move->moved_on->daysUntil($end)) : null);
-        }
-
-        return $data;
+        return array_map(StageMoveData::of(...), array_values($engagement->moves->all()), $engagement->history()->stays($today));
     }
 
     /** @return list<string> */
     private function todo(Engagement $engagement, Day $today): array
     {
-        $have = $engagement->parties->filter(fn (EngagementParty $one) => ! $one->period()->isOver($today))->countBy('role_id');
+        $have = $engagement->parties->filter(fn (EngagementParty $one) => $one->isNow($today))->countBy('role_id');
 
         return array_values(EngagementRole::query()->where('kind_id', $engagement->kind_id)->where('is_retired', false)->orderBy('rank')->get()
             ->map(fn (EngagementRole $role) => $role->role()->todo($have->get($role->id) ?? 0))
@@ -117,7 +110,7 @@ final readonly class ReadEngagement
     {
         $links = [];
         foreach ($engagement->ties() as $tie) {
-            $other = $tie->from_id === $engagement->id ? $tie->to : $tie->from;
+            $other = $tie->otherThan($engagement);
             if ($other !== null) {
                 $kind = $tie->seenFrom($engagement);
                 $links[] = new EngagementTieData($tie->id, $kind->value, $kind->title(), EngagementLinkData::of($other), $other->stage->name);

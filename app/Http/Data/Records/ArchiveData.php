@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
-use App\Models\Engagement;
-use App\Models\Party;
+use App\Models\SubjectModel;
 use OpenApi\Attributes as OA;
 
 /** Since when and why a record is out of use. */
@@ -20,7 +19,7 @@ final readonly class ArchiveData
     ) {
     }
 
-    public static function of(Party|Engagement $subject): ?self
+    public static function of(SubjectModel $subject): ?self
     {
         return $subject->archived_on === null ? null : new self($subject->archived_on->toText(), $subject->archive_reason);
     }
