@@ -36,7 +36,7 @@ const Folded = styled.details`
     summary:focus-visible { outline: ${line.focus}; }
 `;
 
-export const Small = styled.p`
+export const Remark = styled.p`
     color: var(--quiet);
     margin-top: ${space.tight};
 `;
@@ -78,7 +78,7 @@ export function DaysToPay({ days, verb }: { days: Schemas['DaysToPay']; verb: 'p
                 {verb} in <strong>{days.days}</strong> days
                 {Number(days.beyond) > 0 && <>, {days.beyond} beyond the terms</>}
             </summary>
-            <Small>{days.sentence}</Small>
+            <Remark>{days.sentence}</Remark>
         </details>
     );
 }

@@ -16,6 +16,11 @@ export function asOptions<T extends string>(words: readonly T[]): Option<T>[] {
     return words.map((word) => ({ id: word, name: word }));
 }
 
+/** Things that have numbers and names. */
+export function byNumber(things: readonly { id: number; name: string }[]): Option[] {
+    return things.map(({ id, name }) => ({ id: String(id), name }));
+}
+
 const SelectRoot = styled(Select)<{ $width?: Width }>`
     width: ${widthOf};
     max-width: 100%;

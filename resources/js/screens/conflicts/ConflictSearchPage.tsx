@@ -6,7 +6,7 @@ import { api, ask, type Schemas } from '../../api/client';
 import { conflictSearchQuery, forget, keepAnswer } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
-import { useTitles } from '../../shared/titles';
+import { titleOf, useTitles } from '../../shared/titles';
 import { Button, ButtonLink, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
@@ -22,12 +22,7 @@ import { useTitle } from '../../ui/useTitle';
 type Found = Schemas['ConflictFinding'];
 type Degree = Found['degree'];
 
-const WORDS: Record<Degree, { tone: 'stop' | 'look' | 'fine'; said: string }> = {
-    opposes: { tone: 'stop', said: 'on the other side' },
-    near: { tone: 'look', said: 'near the other side' },
-    known: { tone: 'fine', said: 'in the book' },
-    unknown: { tone: 'fine', said: 'nobody in the book' },
-};
+const TONES: Record<Degree, 'stop' | 'look' | 'fine'> = { opposes: 'stop', near: 'look', known: 'fine', unknown: 'fine' };
 
 const Name = styled.section`
     display: grid;
@@ -78,7 +73,7 @@ export function ConflictSearchPage() {
                             <Row $gap="small">
                                 <Heading>{name}</Heading>
                                 {role !== '' && <Small>{role}</Small>}
-                                <Mark tone={WORDS[degree].tone}>{WORDS[degree].said}</Mark>
+                                <DegreeMark degree={degree} />
                             </Row>
                             {findings.map((finding) => (
                                 <OneFinding key={finding.id} finding={finding} onDecide={() => setDecided(finding)} />
@@ -92,13 +87,17 @@ export function ConflictSearchPage() {
     );
 }
 
+function DegreeMark({ degree }: { degree: Degree }) {
+    return <Mark tone={TONES[degree]}>{titleOf(useTitles('degrees'), degree)}</Mark>;
+}
+
 function OneFinding({ finding, onDecide }: { finding: Found; onDecide: () => void }) {
     const { mayChangeRecords } = useSession();
     const asks = finding.degree === 'opposes' || finding.degree === 'near';
     return (
         <Row $gap="small">
             <span>{finding.sentence}</span>
-            {asks && <Mark tone={WORDS[finding.degree].tone}>{WORDS[finding.degree].said}</Mark>}
+            {asks && <DegreeMark degree={finding.degree} />}
             {finding.decision !== null && <Small>{finding.decisionText}: {finding.reason}</Small>}
             {asks && mayChangeRecords && (
                 <Tools>

@@ -5,9 +5,9 @@ import { api, ask, type Schemas } from '../../api/client';
 import { engagementKindsQuery, keepEngagement, recordQuery } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
 import { useSession } from '../../api/session';
-import { bare, newKey } from '../../shared/section/spec';
+import { newPartyRow, partiesInput, type PartyRow } from '../../shared/engagementParties';
 import { Button, MainButton } from '../../ui/Button';
-import { ChooseOne } from '../../ui/Choose';
+import { byNumber, ChooseOne } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { Sheet } from '../../ui/Page';
@@ -17,7 +17,7 @@ import { AwaitedSheet } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
 import { HeadFields } from './HeadFields';
 import { PartyRows } from './PartiesSection';
-import type { HeadDraft, PartyRow } from './sections';
+import type { HeadDraft } from './sections';
 
 type Kind = Schemas['EngagementKind'];
 
@@ -58,14 +58,8 @@ function BeginForm({ kinds, first, client, title }: Props) {
     const [head, setHead] = useState<HeadDraft>({
         title, ownerId: null, currency: officeCurrency, agreed: '', value: '', chance: '', decidedOn: '', isPrivate: false, readerIds: [],
     });
-    const inRole = (of: Kind, row: PartyRow): PartyRow => ({
-        ...row,
-        roleId: (of.roles.find(({ isClient, isRetired }) => isClient && !isRetired) ?? of.roles[0])?.id ?? 0,
-    });
-    const [parties, setParties] = useState<PartyRow[]>(client === undefined ? [] : [inRole(first, {
-        key: newKey(), id: null, partyId: client.id, partyName: client.displayName, isCompany: client.kind === 'company', roleId: 0,
-        viaId: null, viaName: '', contactId: null, contactName: '', since: '', until: '', share: '', isMailed: true, note: '',
-    })]);
+    const clientRole = (of: Kind) => (of.roles.find(({ isClient, isRetired }) => isClient && !isRetired) ?? of.roles[0])?.id ?? 0;
+    const [parties, setParties] = useState<PartyRow[]>(client === undefined ? [] : [newPartyRow(client, clientRole(first), true)]);
     const { run, problems, message } = useSaving();
     const navigate = useNavigate();
     const say = useSay();
@@ -81,7 +75,7 @@ function BeginForm({ kinds, first, client, title }: Props) {
                 kindId: kind.id,
                 stageId: stage?.id ?? 0,
                 begunOn,
-                parties: bare(parties).map(({ partyName, isCompany, viaName, contactName, ...row }) => row),
+                parties: partiesInput(parties),
             },
         }));
         keepEngagement(begun);
@@ -108,13 +102,13 @@ function BeginForm({ kinds, first, client, title }: Props) {
                         <ChooseOne
                             label="Kind"
                             width="day"
-                            options={kinds.map(({ id, name }) => ({ id: String(id), name }))}
+                            options={byNumber(kinds)}
                             value={String(kind.id)}
                             onChange={(id) => {
                                 const chosen = kinds.find((one) => String(one.id) === id) ?? kind;
                                 setKind(chosen);
                                 setStageId(undefined);
-                                setParties(parties.map((row) => inRole(chosen, row)));
+                                setParties(parties.map((row) => ({ ...row, roleId: clientRole(chosen) })));
                             }}
                             problem={problems.kindId}
                         />
@@ -122,7 +116,7 @@ function BeginForm({ kinds, first, client, title }: Props) {
                     <ChooseOne
                         label="Stage"
                         width="name"
-                        options={stages.map(({ id, name }) => ({ id: String(id), name }))}
+                        options={byNumber(stages)}
                         value={String(stage?.id ?? '')}
                         onChange={(id) => setStageId(Number(id))}
                         problem={problems.stageId}

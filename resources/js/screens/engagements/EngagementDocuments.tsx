@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { EngagementData } from '../../api/queries';
 import { DocumentTable } from '../../shared/DocumentTable';
+import { payersOf } from '../../shared/engagementParties';
 import { PlainSection } from '../../shared/section/SectionFrame';
 import { ButtonLink } from '../../ui/Button';
 import { Quiet, Row, Stack } from '../../ui/Text';
@@ -9,12 +10,11 @@ import { useMayEdit } from './useEngagement';
 /** What was written for it, and what can be. */
 export function EngagementDocuments({ engagement }: { engagement: EngagementData }) {
     const mayEdit = useMayEdit(engagement);
-    const { documents, documentCount, row, parties } = engagement;
-    const payers = parties.filter(({ share, period }) => share !== '' && period.isInForce);
+    const { documents, documentCount, row } = engagement;
     return (
         <PlainSection id="documents" title="Documents">
             <Stack $gap="small" $stretch>
-                {mayEdit && payers.length > 1 && (
+                {mayEdit && payersOf(engagement).length > 1 && (
                     <Row $gap="small">
                         <ButtonLink href={`/engagements/${row.id}/invoice`}>New invoice in shares</ButtonLink>
                     </Row>

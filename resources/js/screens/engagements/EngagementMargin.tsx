@@ -3,17 +3,10 @@ import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
 import type { EngagementData } from '../../api/queries';
 import { ByAge, DaysToPay } from '../../shared/Figures';
-import { momentText } from '../../ui/moment';
+import { Contents, LastChange, NextToDo } from '../../shared/MarginParts';
 import { Margin } from '../../ui/Page';
 import { Facts, Mark, Quiet, Small } from '../../ui/Text';
 import { size, space } from '../../ui/tokens';
-
-const Contents = styled.nav`
-    display: grid;
-    gap: ${space.hair};
-    a { min-height: ${size.target}; padding: ${space.hair} 0; color: inherit; text-decoration: none; }
-    a:hover { text-decoration: underline; }
-`;
 
 const Sums = styled(Facts)`
     dd a { display: inline-block; min-height: ${size.target}; }
@@ -75,19 +68,8 @@ export function EngagementMargin({ engagement }: { engagement: EngagementData })
                 <a href="#reminders">Reminders</a>
                 <a href="#log">Log</a>
             </Contents>
-            {engagement.reminders[0] !== undefined && (
-                <section>
-                    <h2>Next to do</h2>
-                    <p>{engagement.reminders[0].text}</p>
-                    <p><Quiet>{engagement.reminders[0].whenText}</Quiet></p>
-                </section>
-            )}
-            {lastChange !== null && (
-                <section>
-                    <h2>Last change</h2>
-                    <p>{momentText(lastChange.at)}, {lastChange.by}: {lastChange.section.toLowerCase()}</p>
-                </section>
-            )}
+            <NextToDo reminders={engagement.reminders} />
+            <LastChange change={lastChange} />
         </Margin>
     );
 }

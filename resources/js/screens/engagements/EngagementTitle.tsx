@@ -17,8 +17,9 @@ import { line, space } from '../../ui/tokens';
 import type { PageProps } from './EngagementPage';
 import { HeadFields } from './HeadFields';
 import { headSpec } from './sections';
-import { StageDialog, takeMoveBack } from './StageDialog';
+import { StageDialog } from './StageDialog';
 import { useEngagementLog, useEngagementSection, useMayEdit } from './useEngagement';
+import { useSayMoved } from './useSayMoved';
 
 const Root = styled.div`
     display: grid;
@@ -33,24 +34,11 @@ export function EngagementTitle({ engagement, kind }: PageProps) {
     const log = useEngagementLog(engagement);
     const mayEdit = useMayEdit(engagement);
     const [isMoving, setMoving] = useState(false);
-    const say = useSay();
+    const sayMoved = useSayMoved();
     const { row, head, archive } = engagement;
     useShortcut('m', 'Move it into another stage', () => mayEdit && setMoving(true));
 
-    const onMoved = ({ row: moved, moves }: EngagementData) => say(
-        `Now “${moved.stage.name}”.`,
-        () => void whileSaving(async () => {
-            try {
-                const last = moves.at(-1);
-                if (last !== undefined) {
-                    keepEngagement(await takeMoveBack(moved.id, last.id));
-                    say('As it was before.');
-                }
-            } catch (error) {
-                say(`Not taken back. ${(error as Error).message}`);
-            }
-        }),
-    );
+    const onMoved = (moved: EngagementData) => sayMoved(`Now “${moved.row.stage.name}”.`, [moved]);
 
     if (edit.draft !== undefined) {
         return (

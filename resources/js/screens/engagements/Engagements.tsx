@@ -1,27 +1,29 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client';
 import {
     choicesQuery, engagementKindsQuery, engagementsQuery, keepEngagement, recordQuery, type EngagementData, type EngagementsWanted,
 } from '../../api/queries';
 import { useSession } from '../../api/session';
+import { FilterForm } from '../../shared/FilterForm';
+import { useWanted } from '../../shared/useWanted';
 import { whileSaving } from '../../ui/unsaved';
 import { Button, ButtonLink, QuietButton } from '../../ui/Button';
-import { ChooseOne, Tick, type Option } from '../../ui/Choose';
-import { Field } from '../../ui/Field';
+import { byNumber, ChooseOne, Tick, type Option } from '../../ui/Choose';
 import { Menu } from '../../ui/Menu';
 import { Sheet } from '../../ui/Page';
 import { Pager } from '../../ui/Pager';
 import { useShortcut } from '../../ui/shortcuts';
 import { useSay } from '../../ui/StatusLine';
-import { Empty, FieldRow, Hidden, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
+import { Empty, Hidden, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { Table, TableScroll } from '../../ui/Table';
 import { AwaitedSheet } from '../../ui/Unread';
 import { useRowKeys } from '../../ui/useRowKeys';
 import { useTitle } from '../../ui/useTitle';
-import { needsReason, sendMove, StageDialog, takeMoveBack } from './StageDialog';
 import { StageBand } from './StageBand';
+import { needsReason, sendMove, StageDialog } from './StageDialog';
+import { useSayMoved } from './useSayMoved';
 
 type EngagementRow = Schemas['EngagementRow'];
 type Kind = Schemas['EngagementKind'];
@@ -47,24 +49,9 @@ const COLUMNS = [
 /** Cases and projects, with the band of their stages above them. */
 export function Engagements() {
     useTitle('Cases & projects');
-    const [search, setSearch] = useSearchParams();
-    const wanted = Object.fromEntries([...search].filter(([key, value]) => key !== 'page' && value !== '')) as EngagementsWanted;
-    const page = Math.max(1, Number(search.get('page')) || 1);
+    const { wanted, page, set, go } = useWanted<EngagementsWanted>('any');
     const { data: kinds, error: kindsError } = useQuery(engagementKindsQuery);
     const { data, error, refetch } = useQuery({ ...engagementsQuery(wanted, page), placeholderData: keepPreviousData });
-    const set = (part: Record<string, string>) => {
-        const next = new URLSearchParams(search);
-        next.delete('page');
-        for (const [key, value] of Object.entries(part)) {
-            if (value === '' || value === 'any') {
-                next.delete(key);
-            } else {
-                next.set(key, value);
-            }
-        }
-        setSearch(next);
-    };
-
     if (error !== null || kindsError !== null || data === undefined || kinds === undefined) {
         return <AwaitedSheet what="The list" error={error ?? kindsError} retry={() => void refetch()} />;
     }
@@ -97,11 +84,7 @@ export function Engagements() {
                         {data.total === 0
                             ? <Quiet>Nothing in the book matches that. Choose another stage, or take a filter away.</Quiet>
                             : <List rows={data.rows} kinds={kinds} wanted={wanted} set={set} />}
-                        <Pager
-                            page={data.page}
-                            pages={data.pages}
-                            onGo={(to) => setSearch({ ...Object.fromEntries(search), page: String(to) })}
-                        />
+                        <Pager page={data.page} pages={data.pages} onGo={go} />
                     </>
                 )}
             </Stack>
@@ -123,7 +106,6 @@ interface FiltersProps {
 }
 
 function Filters({ kinds, wanted, set }: FiltersProps) {
-    const [q, setQ] = useState(wanted.q ?? '');
     const { data: choices } = useQuery(choicesQuery);
     const { data: record } = useQuery({ ...recordQuery(Number(wanted.partyId)), enabled: wanted.partyId !== undefined });
     const shown = kinds.filter(({ id }) => wanted.kindId === undefined || id === Number(wanted.kindId));
@@ -131,64 +113,55 @@ function Filters({ kinds, wanted, set }: FiltersProps) {
         ofKind.map((role) => ({ id: String(role.id), name: shown.length > 1 ? `${role.name} (${name})` : role.name })),
     );
     return (
-        <form
-            aria-label="What is shown"
-            onSubmit={(event) => {
-                event.preventDefault();
-                set({ q });
-            }}
+        <FilterForm
+            label="Number, title, who or where"
+            words={wanted.q ?? ''}
+            onSearch={(q) => set({ q })}
+            also={
+                <>
+                    {wanted.partyId !== undefined && (
+                        <QuietButton onPress={() => set({ partyId: '' })}>only {record?.party.displayName ?? 'one record'} ✕</QuietButton>
+                    )}
+                    {(wanted.from ?? wanted.to) !== undefined && (
+                        <QuietButton onPress={() => set({ from: '', to: '' })}>begun {wanted.from} to {wanted.to} ✕</QuietButton>
+                    )}
+                </>
+            }
         >
-            <FieldRow $foot>
-                <Field
-                    label="Number, title, who or where"
-                    width="name"
-                    value={q}
-                    onChange={setQ}
-                    onBlur={() => q !== (wanted.q ?? '') && set({ q })}
-                />
-                {kinds.length > 1 && (
-                    <ChooseOne
-                        label="Kind"
-                        width="code"
-                        options={[{ id: 'any', name: 'every kind' }, ...kinds.map(({ id, plural }) => ({ id: String(id), name: plural }))]}
-                        value={wanted.kindId ?? 'any'}
-                        onChange={(kindId) => set({ kindId, stageId: '', roleId: '' })}
-                    />
-                )}
+            {kinds.length > 1 && (
                 <ChooseOne
-                    label="Shown"
+                    label="Kind"
                     width="code"
-                    options={STATES}
-                    value={wanted.state ?? 'live'}
-                    onChange={(state) => set({ state: state === 'live' ? '' : state, stageId: '' })}
+                    options={[{ id: 'any', name: 'every kind' }, ...kinds.map(({ id, plural }) => ({ id: String(id), name: plural }))]}
+                    value={wanted.kindId ?? 'any'}
+                    onChange={(kindId) => set({ kindId, stageId: '', roleId: '' })}
                 />
-                <ChooseOne
-                    label="With somebody as"
-                    width="word"
-                    options={[{ id: 'any', name: 'any role' }, ...roles]}
-                    value={wanted.roleId ?? 'any'}
-                    onChange={(roleId) => set({ roleId })}
-                />
-                <ChooseOne
-                    label="Looked after by"
-                    width="word"
-                    options={[
-                        { id: 'any', name: 'anybody' },
-                        ...(choices?.colleagues ?? []).map(({ id, name }) => ({ id: String(id), name })),
-                    ]}
-                    value={wanted.ownerId ?? 'any'}
-                    onChange={(ownerId) => set({ ownerId })}
-                />
-            </FieldRow>
-            <Row $gap="small">
-                {wanted.partyId !== undefined && (
-                    <QuietButton onPress={() => set({ partyId: '' })}>only {record?.party.displayName ?? 'one record'} ✕</QuietButton>
-                )}
-                {(wanted.from ?? wanted.to) !== undefined && (
-                    <QuietButton onPress={() => set({ from: '', to: '' })}>begun {wanted.from} to {wanted.to} ✕</QuietButton>
-                )}
-            </Row>
-        </form>
+            )}
+            <ChooseOne
+                label="Shown"
+                width="code"
+                options={STATES}
+                value={wanted.state ?? 'live'}
+                onChange={(state) => set({ state: state === 'live' ? '' : state, stageId: '' })}
+            />
+            <ChooseOne
+                label="With somebody as"
+                width="word"
+                options={[{ id: 'any', name: 'any role' }, ...roles]}
+                value={wanted.roleId ?? 'any'}
+                onChange={(roleId) => set({ roleId })}
+            />
+            <ChooseOne
+                label="Looked after by"
+                width="word"
+                options={[
+                    { id: 'any', name: 'anybody' },
+                    ...byNumber(choices?.colleagues ?? []),
+                ]}
+                value={wanted.ownerId ?? 'any'}
+                onChange={(ownerId) => set({ ownerId })}
+            />
+        </FilterForm>
     );
 }
 
@@ -206,6 +179,7 @@ function List({ rows, kinds, wanted, set }: ListProps) {
     const body = useRowKeys<HTMLTableSectionElement>();
     const navigate = useNavigate();
     const say = useSay();
+    const sayMoved = useSayMoved();
     const sort = wanted.sort ?? 'number';
     const isReversed = wanted.reversed === '1';
     const stagesOf = (row: EngagementRow) => (kinds.find(({ id }) => id === row.kindId)?.stages ?? []);
@@ -214,25 +188,9 @@ function List({ rows, kinds, wanted, set }: ListProps) {
 
     const said = (moved: EngagementData[]) => {
         const [first] = moved;
-        if (first === undefined) {
-            return;
+        if (first !== undefined) {
+            sayMoved(moved.length === 1 ? `${first.row.number} is now “${first.row.stage.name}”.` : `${moved.length} moved.`, moved);
         }
-        say(
-            moved.length === 1 ? `${first.row.number} is now “${first.row.stage.name}”.` : `${moved.length} moved.`,
-            () => void whileSaving(async () => {
-                try {
-                    for (const { row, moves } of moved) {
-                        const last = moves.at(-1);
-                        if (last !== undefined) {
-                            keepEngagement(await takeMoveBack(row.id, last.id));
-                        }
-                    }
-                    say('As it was before.');
-                } catch (error) {
-                    say(`Not taken back. ${(error as Error).message}`);
-                }
-            }),
-        );
     };
 
     /** The stage after it, or the one before. */

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Schemas } from '../../api/client';
 import { booksQuery, choicesQuery } from '../../api/queries';
-import { asOptions, ChooseOne, ChooseSeveral, Tick } from '../../ui/Choose';
+import { asOptions, byNumber, ChooseOne, ChooseSeveral, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { FieldRow, Mark, Stack } from '../../ui/Text';
 import type { HeadDraft } from './sections';
@@ -19,7 +19,7 @@ export function HeadFields({ draft, problems, meaning, onChange }: Props) {
     const { data: choices } = useQuery(choicesQuery);
     const { data: books } = useQuery(booksQuery);
     const set = (part: Partial<HeadDraft>) => onChange({ ...draft, ...part });
-    const colleagues = (choices?.colleagues ?? []).map(({ id, name }) => ({ id: String(id), name }));
+    const colleagues = byNumber(choices?.colleagues ?? []);
     const isEnquiry = meaning === 'enquiry' || draft.value !== '';
 
     return (

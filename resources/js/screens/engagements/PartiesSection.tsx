@@ -1,24 +1,25 @@
 import { useQuery } from '@tanstack/react-query';
 import { X } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { addPersonByName } from '../../api/addByName';
 import { api, ask, type Schemas } from '../../api/client';
 import { likelyRelationsQuery, recordQuery, type EngagementData } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
+import { newPartyRow, type PartyRow } from '../../shared/engagementParties';
 import { RecordPicker } from '../../shared/RecordPicker';
 import { SectionFrame } from '../../shared/section/SectionFrame';
-import { newKey } from '../../shared/section/spec';
+import { useSubjectAction } from '../../shared/useSubjectAction';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
-import { ChooseOne, Tick } from '../../ui/Choose';
+import { byNumber, ChooseOne, Tick } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldGroup, FieldRow, Mark, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
+import { useFocusOnAdded } from '../../ui/useFocusOnAdded';
 import type { PageProps } from './EngagementPage';
-import { partiesSpec, type PartyRow } from './sections';
-import { useSubjectAction } from '../../shared/useSubjectAction';
+import { partiesSpec } from './sections';
 import { useEngagementSection, useMayEdit } from './useEngagement';
 
 type Party = EngagementData['parties'][number];
@@ -81,14 +82,7 @@ interface RowsProps {
 export function PartyRows({ roles, rows, problems, onChange, takesFocus = true }: RowsProps) {
     const say = useSay();
     const change = (index: number, part: Partial<PartyRow>) => onChange(rows.map((row, at) => (at === index ? { ...row, ...part } : row)));
-    const list = useRef<HTMLDivElement>(null);
-    const [added, setAdded] = useState(0);
-    // What the new one is to it comes next.
-    useEffect(() => {
-        if (added > 0) {
-            [...(list.current?.querySelectorAll('fieldset') ?? [])].at(-1)?.querySelector('button')?.focus();
-        }
-    }, [added]);
+    const { list, noteAdded } = useFocusOnAdded();
     const free = roles.filter(({ isRetired }) => !isRetired);
     const client = rows.find(({ roleId }) => roles.find(({ id }) => id === roleId)?.isClient === true);
     // The next role that is needed and nobody has; then the first that anybody may have.
@@ -100,27 +94,8 @@ export function PartyRows({ roles, rows, problems, onChange, takesFocus = true }
             say('Add a role to this kind under Office first.');
             return;
         }
-        setAdded(added + 1);
-        onChange([
-            ...rows,
-            {
-                key: newKey(),
-                id: null,
-                partyId: party.id,
-                partyName: party.displayName,
-                isCompany: party.kind === 'company',
-                roleId: role.id,
-                viaId: null,
-                viaName: '',
-                contactId: null,
-                contactName: '',
-                since: '',
-                until: '',
-                share: '',
-                isMailed: role.isClient,
-                note: '',
-            },
-        ]);
+        noteAdded();
+        onChange([...rows, newPartyRow(party, role.id, role.isClient)]);
     };
     const addByName = async (typed: string) => {
         try {
@@ -199,7 +174,7 @@ function PartyFields({ roles, row, problemAt, onChange, onRemove }: FieldsProps)
                 <ChooseOne
                     label="as"
                     width="word"
-                    options={roles.map(({ id, name }) => ({ id: String(id), name }))}
+                    options={byNumber(roles)}
                     value={String(row.roleId)}
                     onChange={(id) => onChange({ roleId: Number(id) })}
                     problem={problemAt('roleId')}

@@ -3,7 +3,7 @@ import { api, ask, type Schemas } from '../../api/client';
 import type { EngagementData } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
 import { Button, MainButton } from '../../ui/Button';
-import { ChooseOne, Tick } from '../../ui/Choose';
+import { byNumber, ChooseOne, Tick } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
@@ -82,7 +82,7 @@ export function StageDialog({ row, stages, to, onClose, onMoved }: Props) {
                 <ChooseOne
                     label="Into the stage"
                     width="phrase"
-                    options={open.map(({ id, name }) => ({ id: String(id), name }))}
+                    options={byNumber(open)}
                     value={String(stageId)}
                     onChange={(id) => setStageId(Number(id))}
                     problem={problems.stageId}

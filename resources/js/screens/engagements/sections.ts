@@ -1,15 +1,10 @@
 import { api, ask, type Schemas } from '../../api/client';
+import { partiesInput, partyRows, type PartyRow } from '../../shared/engagementParties';
 import { sheetsDraft, sheetsInput, type SheetsDraft } from '../../shared/SheetFields';
 import { bare, keyed, type Keyed } from '../../shared/section/spec';
 import type { SectionSpec } from './useEngagement';
 
 export type HeadDraft = Omit<Required<Schemas['EngagementHeadInput']>, 'version'>;
-export type PartyRow = Keyed<Required<Schemas['EngagementPartyInput']>> & {
-    partyName: string;
-    isCompany: boolean;
-    viaName: string;
-    contactName: string;
-};
 export type SiteDraft = Omit<Required<Schemas['EngagementSiteInput']>, 'version'> & { of: string };
 export type LinkRow = Keyed<Required<Schemas['EngagementTieInput']>> & { name: string };
 
@@ -27,30 +22,9 @@ export const partiesSpec: SectionSpec<PartyRow[]> = {
     name: 'parties',
     title: () => 'Parties',
     version: ({ partiesVersion }) => partiesVersion,
-    draft: ({ parties }) =>
-        parties.map(({ id, party, roleId, via, contact, period, share, isMailed, note }) => ({
-            ...keyed({ id }),
-            partyId: party.id,
-            partyName: party.displayName,
-            isCompany: party.kind === 'company',
-            roleId,
-            viaId: via?.id ?? null,
-            viaName: via?.name ?? '',
-            contactId: contact?.id ?? null,
-            contactName: contact?.name ?? '',
-            since: period.sinceText,
-            until: period.untilText,
-            share,
-            isMailed,
-            note,
-        })),
+    draft: ({ parties }) => partyRows(parties),
     put: (id, version, draft) =>
-        ask(
-            api.PUT('/api/engagements/{engagement}/parties', {
-                ...at(id),
-                body: { version, parties: bare(draft).map(({ partyName, isCompany, viaName, contactName, ...row }) => row) },
-            }),
-        ),
+        ask(api.PUT('/api/engagements/{engagement}/parties', { ...at(id), body: { version, parties: partiesInput(draft) } })),
 };
 
 export const siteSpec: SectionSpec<SiteDraft> = {

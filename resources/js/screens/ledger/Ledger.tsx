@@ -1,17 +1,17 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { documentsQuery, paymentsQuery, recordQuery, type LedgerWanted } from '../../api/queries';
 import { DocumentTable } from '../../shared/DocumentTable';
+import { FilterForm } from '../../shared/FilterForm';
 import { titleOf, useTitles } from '../../shared/titles';
+import { useWanted } from '../../shared/useWanted';
 import { Unread } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
 import { ButtonLink, QuietButton } from '../../ui/Button';
 import { ChooseOne, type Option } from '../../ui/Choose';
-import { Field } from '../../ui/Field';
 import { Sheet } from '../../ui/Page';
 import { Pager } from '../../ui/Pager';
-import { FieldRow, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
+import { Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { Table, TableScroll } from '../../ui/Table';
 import { useRowKeys } from '../../ui/useRowKeys';
 
@@ -23,24 +23,8 @@ function orAll(all: string, options: Option[]): Option[] {
 /** All documents and payments, with filters and what they come to. */
 export function Ledger() {
     useTitle('Ledger');
-    const [search, setSearch] = useSearchParams();
+    const { search, wanted, page, set, go } = useWanted<LedgerWanted>('all', ['what']);
     const showsPayments = search.get('what') === 'payments';
-    const wanted = Object.fromEntries(
-        [...search].filter(([key, value]) => key !== 'what' && key !== 'page' && value !== ''),
-    ) as LedgerWanted;
-    const page = Math.max(1, Number(search.get('page')) || 1);
-    const set = (part: Record<string, string>) => {
-        const next = new URLSearchParams(search);
-        next.delete('page');
-        for (const [key, value] of Object.entries(part)) {
-            if (value === '' || value === 'all') {
-                next.delete(key);
-            } else {
-                next.set(key, value);
-            }
-        }
-        setSearch(next);
-    };
 
     return (
         <Sheet id="sheet" tabIndex={-1}>
@@ -54,9 +38,9 @@ export function Ledger() {
                 </Row>
                 <Filters key={search.get('q') ?? ''} wanted={wanted} set={set} showsPayments={showsPayments} />
                 {showsPayments ? (
-                    <Payments wanted={wanted} page={page} onGo={(to) => set({ page: String(to) })} />
+                    <Payments wanted={wanted} page={page} onGo={go} />
                 ) : (
-                    <Documents wanted={wanted} page={page} onGo={(to) => setSearch({ ...Object.fromEntries(search), page: String(to) })} />
+                    <Documents wanted={wanted} page={page} onGo={go} />
                 )}
             </Stack>
         </Sheet>
@@ -72,69 +56,59 @@ function Filters({
     set: (part: Record<string, string>) => void;
     showsPayments: boolean;
 }) {
-    const [q, setQ] = useState(wanted.q ?? '');
     const kinds = useTitles('documentKinds');
     const states = useTitles('listedStates');
     const sides = useTitles('sides');
     const buckets = useTitles('ageingBuckets');
     const { data: record } = useQuery({ ...recordQuery(Number(wanted.partyId)), enabled: wanted.partyId !== undefined });
     return (
-        <form
-            aria-label="What is shown"
-            onSubmit={(event) => {
-                event.preventDefault();
-                set({ q });
-            }}
+        <FilterForm
+            label="Number, reference or name"
+            words={wanted.q ?? ''}
+            onSearch={(q) => set({ q })}
+            also={
+                <>
+                    {wanted.partyId !== undefined && (
+                        <QuietButton onPress={() => set({ partyId: '' })}>only {record?.party.displayName ?? 'one record'} ✕</QuietButton>
+                    )}
+                    {wanted.bucket !== undefined && (
+                        <QuietButton onPress={() => set({ bucket: '' })}>only {titleOf(buckets, wanted.bucket)} ✕</QuietButton>
+                    )}
+                    {wanted.currency !== undefined && <QuietButton onPress={() => set({ currency: '' })}>only {wanted.currency} ✕</QuietButton>}
+                    {(wanted.from ?? wanted.to) !== undefined && (
+                        <QuietButton onPress={() => set({ from: '', to: '' })}>
+                            {wanted.from} to {wanted.to} ✕
+                        </QuietButton>
+                    )}
+                </>
+            }
         >
-            <FieldRow $foot>
-                <Field
-                    label="Number, reference or name"
-                    width="name"
-                    value={q}
-                    onChange={setQ}
-                    onBlur={() => q !== (wanted.q ?? '') && set({ q })}
-                />
-                {!showsPayments && (
-                    <ChooseOne
-                        label="Kind"
-                        width="word"
-                        options={orAll('every kind', kinds)}
-                        value={wanted.kind ?? 'all'}
-                        onChange={(kind) => set({ kind })}
-                    />
-                )}
-                {!showsPayments && (
-                    <ChooseOne
-                        label="State"
-                        width="day"
-                        options={orAll('every state', states)}
-                        value={wanted.state ?? 'all'}
-                        onChange={(state) => set({ state })}
-                    />
-                )}
+            {!showsPayments && (
                 <ChooseOne
-                    label="Side"
-                    width="day"
-                    options={orAll('both sides', sides)}
-                    value={wanted.side ?? 'all'}
-                    onChange={(side) => set({ side })}
+                    label="Kind"
+                    width="word"
+                    options={orAll('every kind', kinds)}
+                    value={wanted.kind ?? 'all'}
+                    onChange={(kind) => set({ kind })}
                 />
-            </FieldRow>
-            <Row $gap="small">
-                {wanted.partyId !== undefined && (
-                    <QuietButton onPress={() => set({ partyId: '' })}>only {record?.party.displayName ?? 'one record'} ✕</QuietButton>
-                )}
-                {wanted.bucket !== undefined && (
-                    <QuietButton onPress={() => set({ bucket: '' })}>only {titleOf(buckets, wanted.bucket)} ✕</QuietButton>
-                )}
-                {wanted.currency !== undefined && <QuietButton onPress={() => set({ currency: '' })}>only {wanted.currency} ✕</QuietButton>}
-                {(wanted.from ?? wanted.to) !== undefined && (
-                    <QuietButton onPress={() => set({ from: '', to: '' })}>
-                        {wanted.from} to {wanted.to} ✕
-                    </QuietButton>
-                )}
-            </Row>
-        </form>
+            )}
+            {!showsPayments && (
+                <ChooseOne
+                    label="State"
+                    width="day"
+                    options={orAll('every state', states)}
+                    value={wanted.state ?? 'all'}
+                    onChange={(state) => set({ state })}
+                />
+            )}
+            <ChooseOne
+                label="Side"
+                width="day"
+                options={orAll('both sides', sides)}
+                value={wanted.side ?? 'all'}
+                onChange={(side) => set({ side })}
+            />
+        </FilterForm>
     );
 }
 

@@ -4,6 +4,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
 import { documentDefaultsQuery, engagementQuery, forgetLedger } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
+import { payersOf } from '../../shared/engagementParties';
 import { Button, MainButton } from '../../ui/Button';
 import { Form } from '../../ui/Form';
 import { Sheet } from '../../ui/Page';
@@ -19,7 +20,7 @@ type Engagement = Schemas['Engagement'];
 export function WriteShared() {
     const id = Number(useParams().id);
     const { data: engagement, error, refetch } = useQuery(engagementQuery(id));
-    const payers = engagement?.parties.filter(({ share, period }) => share !== '' && period.isInForce) ?? [];
+    const payers = engagement === undefined ? [] : payersOf(engagement);
     const first = payers[0]?.party.id;
     const { data: defaults, error: unset } = useQuery({
         ...documentDefaultsQuery(first ?? 0, 'invoice'), enabled: first !== undefined, gcTime: 0,

@@ -1,14 +1,14 @@
-import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { useEffect, useRef, useState, type FormEvent, type ReactNode } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { useSaving } from '../../api/useSaving';
 import { keyed, newKey, bare, type Keyed } from '../../shared/section/spec';
 import { useTitles } from '../../shared/titles';
 import { AddRow } from '../../ui/AddRow';
-import { Button, MainButton, QuietButton } from '../../ui/Button';
+import { Button, MainButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
+import { RowTools } from '../../ui/RowTools';
 import { useSay } from '../../ui/StatusLine';
 import { TagPicker } from '../../ui/TagPicker';
 import { FieldGroup, FieldRow, Mark, Notice, Row, SubHeading } from '../../ui/Text';
@@ -51,6 +51,10 @@ function beginning(kind: Kind | undefined): Draft {
 /** What is typed as a number of days or of parties; what is none is sent on, and refused with a reason. */
 function wholeOrNull(typed: string): number | null {
     return typed.trim() === '' ? null : Number(typed.trim());
+}
+
+function called(name: string, index: number): string {
+    return name === '' ? `line ${index + 1}` : name;
 }
 
 interface Props {
@@ -128,8 +132,8 @@ export function EngagementKindForm({ kind, onSaved, onClose }: Props) {
                     problemAt={(field) => problems[`stages.${index}.${field}`]}
                     onChange={(part) => set({ stages: draft.stages.map((other, at) => (at === index ? { ...other, ...part } : other)) })}
                     tools={
-                        <Tools
-                            name={one.name}
+                        <RowTools
+                            called={called(one.name, index)}
                             index={index}
                             rows={draft.stages}
                             onChange={(stages) => set({ stages })}
@@ -146,7 +150,14 @@ export function EngagementKindForm({ kind, onSaved, onClose }: Props) {
                     others={draft.roles.map(({ name }) => name).filter((name) => name !== '' && name !== one.name)}
                     problemAt={(field) => problems[`roles.${index}.${field}`]}
                     onChange={(part) => set({ roles: draft.roles.map((other, at) => (at === index ? { ...other, ...part } : other)) })}
-                    tools={<Tools name={one.name} index={index} rows={draft.roles} onChange={(roles) => set({ roles })} />}
+                    tools={
+                        <RowTools
+                            called={called(one.name, index)}
+                            index={index}
+                            rows={draft.roles}
+                            onChange={(roles) => set({ roles })}
+                        />
+                    }
                 />
             ))}
             <div><AddRow onAdd={() => set({ roles: [...draft.roles, role('', false)] })}>Add a role</AddRow></div>
@@ -161,36 +172,6 @@ export function EngagementKindForm({ kind, onSaved, onClose }: Props) {
                 <Button onPress={onClose}>Cancel</Button>
             </Row>
         </Form>
-    );
-}
-
-interface ToolsProps<T> {
-    name: string;
-    index: number;
-    rows: T[];
-    onChange: (rows: T[]) => void;
-}
-
-/** Up, down, away. What is in use and taken away is retired. */
-function Tools<T>({ name, index, rows, onChange }: ToolsProps<T>) {
-    const called = name === '' ? `line ${index + 1}` : name;
-    const move = (by: number) => {
-        const next = [...rows];
-        next.splice(index + by, 0, ...next.splice(index, 1));
-        onChange(next);
-    };
-    return (
-        <Row $gap="tight">
-            <QuietButton aria-label={`Move ${called} up`} isDisabled={index === 0} onPress={() => move(-1)}>
-                <ArrowUp size={15} aria-hidden />
-            </QuietButton>
-            <QuietButton aria-label={`Move ${called} down`} isDisabled={index === rows.length - 1} onPress={() => move(1)}>
-                <ArrowDown size={15} aria-hidden />
-            </QuietButton>
-            <QuietButton aria-label={`Remove ${called}`} onPress={() => onChange(rows.filter((_, at) => at !== index))}>
-                <X size={15} aria-hidden />
-            </QuietButton>
-        </Row>
     );
 }
 

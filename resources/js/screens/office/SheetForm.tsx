@@ -1,16 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
-import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { engagementKindsQuery } from '../../api/queries';
 import { useListed } from '../../api/useListed';
 import { useSaving } from '../../api/useSaving';
 import { useTitles } from '../../shared/titles';
-import { Button, MainButton, QuietButton } from '../../ui/Button';
+import { Button, MainButton } from '../../ui/Button';
 import { AddRow } from '../../ui/AddRow';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
+import { RowTools } from '../../ui/RowTools';
 import { useSay } from '../../ui/StatusLine';
 import { FieldGroup, FieldRow, Notice, Row, Small } from '../../ui/Text';
 
@@ -62,11 +62,6 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
     const set = (part: Partial<Draft>) => setDraft({ ...draft, ...part });
     const setField = (index: number, part: Partial<FieldInput>) =>
         set({ fields: draft.fields.map((field, at) => (at === index ? { ...field, ...part } : field)) });
-    const move = (index: number, by: number) => {
-        const fields = [...draft.fields];
-        fields.splice(index + by, 0, ...fields.splice(index, 1));
-        set({ fields });
-    };
 
     useEffect(() => {
         form.current?.querySelector<HTMLElement>('[aria-invalid=true]')?.focus();
@@ -149,28 +144,13 @@ export function SheetForm({ sheet, onSaved, onClose }: Props) {
                                 value={field.requiredFor ?? 'none'}
                                 onChange={(id) => setField(index, { requiredFor: id === 'none' ? null : (id as 'bill') })}
                             />
-                            <Row $gap="tight">
-                                <QuietButton aria-label={`Move ${called} up`} isDisabled={index === 0} onPress={() => move(index, -1)}>
-                                    <ArrowUp size={15} aria-hidden />
-                                </QuietButton>
-                                <QuietButton
-                                    aria-label={`Move ${called} down`}
-                                    isDisabled={index === draft.fields.length - 1}
-                                    onPress={() => move(index, 1)}
-                                >
-                                    <ArrowDown size={15} aria-hidden />
-                                </QuietButton>
-                                {field.uses === 0 ? (
-                                    <QuietButton
-                                        aria-label={`Remove ${called}`}
-                                        onPress={() => set({ fields: draft.fields.filter((_, at) => at !== index) })}
-                                    >
-                                        <X size={15} aria-hidden />
-                                    </QuietButton>
-                                ) : (
-                                    <Small>filled in {field.uses === 1 ? 'once' : `${field.uses} times`}</Small>
-                                )}
-                            </Row>
+                            <RowTools
+                                called={called}
+                                index={index}
+                                rows={draft.fields}
+                                onChange={(fields) => set({ fields })}
+                                stays={field.uses === 0 ? undefined : <Small>filled in {field.uses === 1 ? 'once' : `${field.uses} times`}</Small>}
+                            />
                         </FieldRow>
                         {(field.kind === 'choice' || field.kind === 'several-choices') && (
                             <Field

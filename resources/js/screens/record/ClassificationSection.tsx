@@ -4,7 +4,7 @@ import { choicesQuery } from '../../api/queries';
 import { useListed } from '../../api/useListed';
 import { QuietButton } from '../../ui/Button';
 import { AddRow } from '../../ui/AddRow';
-import { asOptions, ChooseOne } from '../../ui/Choose';
+import { asOptions, byNumber, ChooseOne } from '../../ui/Choose';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
 import { Suggest } from '../../ui/Suggest';
@@ -188,7 +188,7 @@ function Colleague({ label, value, known, above, onChange, problem }: ColleagueP
         <ChooseOne
             label={label}
             width="word"
-            options={[none, ...[...colleagues, ...gone].map(({ id, name }) => ({ id: String(id), name }))]}
+            options={[none, ...byNumber([...colleagues, ...gone])]}
             value={value === null ? 'none' : String(value)}
             onChange={(id) => onChange(id === 'none' ? null : Number(id))}
             problem={problem}

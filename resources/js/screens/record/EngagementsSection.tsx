@@ -6,10 +6,11 @@ import {
     engagementKindsQuery, engagementsOfRecordQuery, forget, keepEngagement, readEngagementAnew,
 } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
+import { newPartyRow, partiesInput, partyRows } from '../../shared/engagementParties';
 import { EngagementPicker } from '../../shared/EngagementPicker';
 import { PlainSection } from '../../shared/section/SectionFrame';
 import { Button, ButtonLink, MainButton, QuietButton } from '../../ui/Button';
-import { ChooseOne } from '../../ui/Choose';
+import { byNumber, ChooseOne } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
@@ -94,17 +95,10 @@ function AddDialog({ record, onClose }: { record: RecordData; onClose: () => voi
         }
         // Whoever else is in it stays; it is read as it is now.
         const now = await readEngagementAnew(chosen.id);
-        const parties = now.parties.map((one) => ({
-            id: one.id, partyId: one.party.id, roleId: one.roleId, viaId: one.via?.id ?? null, contactId: one.contact?.id ?? null,
-            since: one.period.sinceText, until: one.period.untilText, share: one.share, isMailed: one.isMailed, note: one.note,
-        }));
-        const added = {
-            id: null, partyId: party.id, roleId: role.id, viaId: null, contactId: null, since: '', until: '', share: '',
-            isMailed: false, note: '',
-        };
+        const parties = [...partyRows(now.parties), newPartyRow(party, role.id, false)];
         keepEngagement(await ask(api.PUT('/api/engagements/{engagement}/parties', {
             params: { path: { engagement: chosen.id } },
-            body: { version: now.partiesVersion, parties: [...parties, added] },
+            body: { version: now.partiesVersion, parties: partiesInput(parties) },
         })));
         void forget(engagementsOfRecordQuery(party.id).queryKey);
         say(`${party.displayName} is ${role.name} in ${chosen.number}.`);
@@ -130,7 +124,7 @@ function AddDialog({ record, onClose }: { record: RecordData; onClose: () => voi
                         <ChooseOne
                             label="as"
                             width="word"
-                            options={roles.map(({ id, name }) => ({ id: String(id), name }))}
+                            options={byNumber(roles)}
                             value={String(role?.id ?? '')}
                             onChange={(id) => setRoleId(Number(id))}
                         />

@@ -1,17 +1,11 @@
 import styled from 'styled-components';
+import { Contents, LastChange, NextToDo } from '../../shared/MarginParts';
 import { momentText } from '../../ui/moment';
 import { Margin } from '../../ui/Page';
 import { Mark, Quiet } from '../../ui/Text';
 import { Standing } from './Standing';
-import { line, size, space } from '../../ui/tokens';
+import { line, space } from '../../ui/tokens';
 import type { RecordData } from './sections/spec';
-
-const Contents = styled.nav`
-    display: grid;
-    gap: ${space.hair};
-    a { min-height: ${size.target}; padding: ${space.hair} 0; color: inherit; text-decoration: none; }
-    a:hover { text-decoration: underline; }
-`;
 
 const Envelope = styled.address`
     display: grid;
@@ -94,13 +88,7 @@ export function RecordMargin({ record }: { record: RecordData }) {
             </section>
             {party.isClient && <DueToday title="Billed today" terms={clientTerms} />}
             {party.isVendor && <DueToday title="Their bill of today" terms={vendorTerms} />}
-            {record.reminders[0] !== undefined && (
-                <section>
-                    <h2>Next to do</h2>
-                    <p>{record.reminders[0].text}</p>
-                    <p><Quiet>{record.reminders[0].whenText}</Quiet></p>
-                </section>
-            )}
+            <NextToDo reminders={record.reminders} />
             {lastHappening !== null && (
                 <section>
                     <h2>What happened last</h2>
@@ -113,12 +101,7 @@ export function RecordMargin({ record }: { record: RecordData }) {
                     <p>since {momentText(added.at)}{added.by !== '' && `, added by ${added.by}`}</p>
                 </section>
             )}
-            {lastChange !== null && (
-                <section>
-                    <h2>Last change</h2>
-                    <p>{momentText(lastChange.at)}, {lastChange.by}: {lastChange.section.toLowerCase()}</p>
-                </section>
-            )}
+            <LastChange change={lastChange} />
         </Margin>
     );
 }

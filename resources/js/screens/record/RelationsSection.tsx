@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
 import { X } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { addPersonByName } from '../../api/addByName';
 import type { Schemas } from '../../api/client';
@@ -11,6 +10,7 @@ import { asOptions, ChooseOne } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
 import { useSay } from '../../ui/StatusLine';
 import { FieldGroup, FieldRow, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
+import { useFocusOnAdded } from '../../ui/useFocusOnAdded';
 import { RecordPicker } from '../../shared/RecordPicker';
 import { SectionFrame } from '../../shared/section/SectionFrame';
 import { SharedReach } from './SharedReach';
@@ -55,16 +55,9 @@ function RelationList({ record, rows, problems, onChange }: ListProps) {
     const { data: likely } = useQuery(likelyRelationsQuery(record.party.id));
     const kinds = asOptions(record.relations.kinds);
     const change = (index: number, part: Partial<RelationRow>) => onChange(rows.map((row, at) => at === index ? { ...row, ...part } : row));
-    const list = useRef<HTMLDivElement>(null);
-    const [added, setAdded] = useState(0);
-    // What the new one is to them comes next.
-    useEffect(() => {
-        if (added > 0) {
-            [...list.current?.querySelectorAll('fieldset') ?? []].at(-1)?.querySelector('button')?.focus();
-        }
-    }, [added]);
+    const { list, noteAdded } = useFocusOnAdded();
     const add = (party: Pick<Party, 'id' | 'displayName'>) => {
-        setAdded(added + 1);
+        noteAdded();
         onChange([
             ...rows,
             {

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { useSession } from '../../api/session';
-import { ByAge, DaysToPay, Figures, Small } from '../../shared/Figures';
+import { ByAge, DaysToPay, Figures, Remark } from '../../shared/Figures';
 import { Mark } from '../../ui/Text';
 import type { RecordData } from './sections/spec';
 
@@ -19,7 +19,7 @@ export function Standing({ record }: { record: RecordData }) {
                 <section>
                     <h2>Net, receivable less payable</h2>
                     <Figures><dt>in {net.currency}</dt><dd>{net.text}</dd></Figures>
-                    <Small>The two sides are not offset automatically.</Small>
+                    <Remark>The two sides are not offset automatically.</Remark>
                 </section>
             )}
             {credit !== null && (
@@ -34,9 +34,9 @@ export function Standing({ record }: { record: RecordData }) {
                             {credit.left.currency} {credit.left.text} left
                         </p>
                     )}
-                    <Small>
+                    <Remark>
                         {credit.sentence} At the limit: {credit.policyWords}.
-                    </Small>
+                    </Remark>
                 </section>
             )}
             {taxYear !== null && (taxYear.isReportable || taxYear.paid.sign > 0) && (
@@ -54,9 +54,9 @@ export function Standing({ record }: { record: RecordData }) {
                         <dt>threshold</dt>
                         <dd>{taxYear.threshold.text}</dd>
                     </Figures>
-                    <Small>
+                    <Remark>
                         {taxYear.isReportable ? (taxYear.isAbove ? 'Reported.' : 'Below the threshold.') : 'Not reported.'} {taxYear.why}
-                    </Small>
+                    </Remark>
                     {taxYear.missing.map((missing) => (
                         <p key={missing}>
                             <Mark tone={taxYear.isAbove ? 'stop' : 'look'}>{missing}</Mark>
@@ -145,7 +145,7 @@ function OneSide({ side, partyId }: { side: Side; partyId: number }) {
                     </dd>
                 </Figures>
             </details>
-            {side.inHome !== '' && <Small>{side.inHome}</Small>}
+            {side.inHome !== '' && <Remark>{side.inHome}</Remark>}
         </section>
     );
 }

@@ -7,7 +7,7 @@ import { titleOf, useTitles } from '../../shared/titles';
 import { AlikeNotice } from '../../ui/AlikeNotice';
 import { AddRow } from '../../ui/AddRow';
 import { QuietButton } from '../../ui/Button';
-import { ChooseOne, Tick } from '../../ui/Choose';
+import { byNumber, ChooseOne, Tick } from '../../ui/Choose';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
 import { Facts, FieldGroup, FieldRow, Quiet, Stack } from '../../ui/Text';
@@ -189,7 +189,7 @@ function FormFields({ record, draft, problems, onChange }: FormProps) {
                     width="name"
                     options={[
                         { id: NO_FILE, name: 'none of the record' },
-                        ...record.files.map(({ id, name }) => ({ id: String(id), name })),
+                        ...byNumber(record.files),
                     ]}
                     value={draft.formFileId === null ? NO_FILE : String(draft.formFileId)}
                     onChange={(id) => onChange({ ...draft, formFileId: id === NO_FILE ? null : Number(id) })}

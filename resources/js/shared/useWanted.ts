@@ -1,0 +1,30 @@
+import { useSearchParams } from 'react-router';
+
+/**
+ * What is asked of a list, as it stands in the address, and its page.
+ *
+ * @param unset what a choice is called that asks for nothing
+ * @param apart words of the address that are no part of it
+ */
+export function useWanted<W extends object>(unset: string, apart: string[] = []) {
+    const [search, setSearch] = useSearchParams();
+    const wanted = Object.fromEntries(
+        [...search].filter(([key, value]) => key !== 'page' && !apart.includes(key) && value !== ''),
+    ) as W;
+    const page = Math.max(1, Number(search.get('page')) || 1);
+    /** Asks for something else, from the first page on. */
+    const set = (part: Record<string, string>) => {
+        const next = new URLSearchParams(search);
+        next.delete('page');
+        for (const [key, value] of Object.entries(part)) {
+            if (value === '' || value === unset) {
+                next.delete(key);
+            } else {
+                next.set(key, value);
+            }
+        }
+        setSearch(next);
+    };
+    const go = (to: number) => setSearch({ ...Object.fromEntries(search), page: String(to) });
+    return { search, wanted, page, set, go };
+}
