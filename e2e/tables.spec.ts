@@ -60,7 +60,7 @@ test(`no figure of any table is cut at ${WIDTHS.join(', ')}`, async ({ desk, pag
         await isRead(desk, page);
         figures += await page.locator('td.figure').count();
         for (const width of WIDTHS) {
-            await page.setViewportSize({ width, height: 800 });
+            await desk.resize(width);
             expect(await page.evaluate(cutFigures), `${place} at ${width}`).toEqual([]);
             expect(await page.evaluate(tooWide), `${place} at ${width}`).toBeLessThanOrEqual(0);
         }
@@ -80,11 +80,10 @@ test('very long words, amounts and names stay within the page, at a desk and on 
     for (const [place] of PAGES) {
         await page.goto(place);
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-        await page.waitForLoadState('networkidle');
         await expect(page.locator('main[aria-busy=true]')).toHaveCount(0);
         for (const width of [1280, 390]) {
-            await page.setViewportSize({ width, height: 800 });
-            await expect.poll(() => page.evaluate(tooWide), { message: `${place} at ${width}` }).toBeLessThanOrEqual(0);
+            await desk.resize(width);
+            expect(await page.evaluate(tooWide), `${place} at ${width}`).toBeLessThanOrEqual(0);
         }
     }
 });
