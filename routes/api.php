@@ -31,6 +31,7 @@ use App\Http\Controllers\Office\TermsController;
 use App\Http\Controllers\Readiness\GapsController;
 use App\Http\Controllers\Records\AddressController;
 use App\Http\Controllers\Records\ArchiveController;
+use App\Http\Controllers\Records\AsOfController;
 use App\Http\Controllers\Records\KnownController;
 use App\Http\Controllers\Records\LikelyRelationsController;
 use App\Http\Controllers\Records\NameController;
@@ -76,6 +77,8 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('engagements', [EngagementsController::class, 'index']);
     Route::get('engagements/{engagement}', [EngagementsController::class, 'show'])->whereNumber('engagement');
     Route::get('engagements/{engagement}/changes', [EngagementsController::class, 'changes'])->whereNumber('engagement');
+    Route::get('engagements/{engagement}/as-of', [AsOfController::class, 'engagement'])->whereNumber('engagement');
+    Route::get('parties/{party}/as-of', [AsOfController::class, 'party'])->whereNumber('party');
     Route::get('parties/{party}/engagements', [EngagementsController::class, 'ofRecord'])->whereNumber('party');
     Route::get('parties', [PartyController::class, 'index']);
     Route::get('parties/{party}', [PartyController::class, 'show'])->whereNumber('party');
@@ -194,6 +197,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
             Route::put('links', [EngagementSectionsController::class, 'links']);
             Route::put('details', [EngagementSectionsController::class, 'details']);
             Route::post('sections/{section}/undo', [EngagementSectionsController::class, 'undo']);
+            Route::post('sections/{section}/bring-back', [AsOfController::class, 'bringBackOfEngagement']);
             Route::post('reminders', [EngagementLogController::class, 'remind']);
             Route::post('files', [EngagementLogController::class, 'file']);
             Route::post('entries', [EngagementLogController::class, 'write']);
@@ -232,6 +236,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
             Route::put('archive', [ArchiveController::class, 'store']);
             Route::delete('archive', [ArchiveController::class, 'restore']);
             Route::post('sections/{section}/undo', [SectionController::class, 'undo']);
+            Route::post('sections/{section}/bring-back', [AsOfController::class, 'bringBack']);
             Route::put('identity', [SectionController::class, 'identity']);
             Route::put('reach', [SectionController::class, 'reach']);
             Route::put('addresses', [SectionController::class, 'addresses']);

@@ -60,6 +60,19 @@ final readonly class StageHistory
         return $this->last()->on;
     }
 
+    /** How it had come to where it stood when a day was over; null on a day before it began. */
+    public function on(Day $day): ?StageMove
+    {
+        $standing = null;
+        foreach ($this->moves as $move) {
+            if (! $move->on->isAfter($day)) {
+                $standing = $move;
+            }
+        }
+
+        return $standing;
+    }
+
     /** Days since it came to where it stands; 0 where it is closed. */
     public function standing(Day $today): int
     {

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Almanac\Calendar\Day;
 use Almanac\Names\TogetherAs;
+use Almanac\Records\LoggedFact;
 use App\Actions\Records\Section;
 use App\Actions\Records\Sections;
 use App\Models\Party;
@@ -67,6 +69,22 @@ final class StatesTest extends TestCase
         $this->assertGreaterThan(25, count($copies), 'the steps changed something');
         foreach ($copies as $moment => $copy) {
             $this->assertSame($copy, $this->replayed($moment), "after state $moment");
+        }
+    }
+
+    public function test_every_past_day_reads_back_equal_to_a_copy_taken_on_that_day(): void
+    {
+        mt_srand(1203);
+        $copies = [];
+        for ($step = 0; $step < 60; $step++) {
+            $day = Day::fromIso('2026-11-24')->plusDays(intdiv($step, 3));
+            config(['almanac.today' => $day->toIso()]);
+            $this->change();
+            $copies[$day->toIso()] = $this->told();
+        }
+        $this->assertGreaterThan(15, count(array_unique(array_map(serialize(...), $copies))), 'the days differ');
+        foreach ($copies as $day => $copy) {
+            $this->assertSame($copy, $this->toldOn($day), $day);
         }
     }
 
@@ -353,6 +371,40 @@ final class StatesTest extends TestCase
         (new Collection([$party]))->load($section->reads());
 
         return $section->state($party);
+    }
+
+    /** @return array<string, string> what every section of every record says now */
+    private function told(): array
+    {
+        $told = [];
+        foreach ($this->parties as $party) {
+            foreach (app(Sections::class)->all() as $section) {
+                $read = Party::query()->findOrFail($party->id);
+                (new Collection([$read]))->load($section->reads());
+                foreach (array_filter($section->facts($read), fn (LoggedFact $fact) => $fact->value !== '') as $key => $fact) {
+                    $told["$party->id {$section->name()->value} $key"] = "$fact->label: $fact->value";
+                }
+            }
+        }
+        ksort($told);
+
+        return $told;
+    }
+
+    /** @return array<string, string> the same, as the records are read as of a day */
+    private function toldOn(string $day): array
+    {
+        $told = [];
+        foreach ($this->parties as $party) {
+            foreach ($this->getJson("/api/parties/$party->id/as-of?day=$day")->assertOk()->json('sections') as $section) {
+                foreach (array_filter($section['facts'], fn (array $fact) => $fact['then'] !== '') as $fact) {
+                    $told["$party->id {$section['section']} {$fact['key']}"] = "{$fact['label']}: {$fact['then']}";
+                }
+            }
+        }
+        ksort($told);
+
+        return $told;
     }
 
     /** @return array<string, array<string, mixed>> every section of every record */

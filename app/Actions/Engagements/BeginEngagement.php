@@ -73,6 +73,7 @@ final readonly class BeginEngagement
                 'begun_on' => $begun,
                 'is_closed' => ! $stage->meaning->isLive(),
                 'user_id' => $by->id,
+                'created_at' => $this->clock->now(),
             ]);
             $engagement->save();
             $this->head->write($engagement, $input);

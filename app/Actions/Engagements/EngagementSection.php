@@ -6,6 +6,7 @@ namespace App\Actions\Engagements;
 
 use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
+use App\Actions\Records\Past;
 use App\Models\Engagement;
 use Illuminate\Validation\ValidationException;
 
@@ -22,6 +23,13 @@ interface EngagementSection
 
     /** @return array<string, mixed> in the shape that write() takes */
     public function state(Engagement $engagement): array;
+
+    /**
+     * Makes of it what it was in a state, so that it can be read; nothing of it is kept.
+     *
+     * @param array<string, mixed> $state that state() gave
+     */
+    public function recall(Engagement $then, array $state, Past $past): void;
 
     /** @param  array<string, mixed>  $state */
     public function isPrivate(array $state): bool;

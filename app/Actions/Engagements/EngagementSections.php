@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Engagements;
 
+use Almanac\Calendar\Day;
+use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
+use App\Actions\Records\Past;
+use App\Actions\Records\RecalledSection;
 use App\Actions\Records\SectionOf;
 use App\Models\Engagement;
 use App\Models\SectionState;
@@ -32,6 +36,7 @@ final readonly class EngagementSections
             $section->reads(),
             fn () => $section->facts($engagement),
             fn () => $section->state($engagement),
+            fn (array $state, Past $past) => $section->recall($engagement, $state, $past),
             $section->isPrivate(...),
             fn (array $input) => $section->write($engagement, $input),
         );
@@ -41,6 +46,16 @@ final readonly class EngagementSections
     public function kept(SectionState $state, Engagement $engagement): ?SectionOf
     {
         return $state->subject_id === $engagement->id ? $this->of(SectionName::from($state->section), $engagement) : null;
+    }
+
+    /** Where it stood when a day was over. It is not saved as one, but told by its moves. */
+    public function stageOn(Engagement $engagement, Day $day): RecalledSection
+    {
+        $move = $engagement->history()->on($day);
+
+        return new RecalledSection(SectionName::Stage, [
+            'stage' => new LoggedFact('Stage', $move === null ? '' : "{$move->stage->name} since {$move->on->toText()}"),
+        ], null);
     }
 
     /** @return list<SectionOf> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Engagements;
 
 use Almanac\Records\SectionName;
+use App\Actions\Records\Past;
 use App\Actions\Records\WriteDetails;
 use App\Facts\Details\Sheets;
 use App\Models\Engagement;
@@ -34,6 +35,11 @@ final readonly class FieldsSection implements EngagementSection
     public function state(Engagement $engagement): array
     {
         return $this->details->state($engagement->detailValues);
+    }
+
+    public function recall(Engagement $then, array $state, Past $past): void
+    {
+        $then->setRelation('detailValues', $this->details->recall($state));
     }
 
     public function isPrivate(array $state): bool

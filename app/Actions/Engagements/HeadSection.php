@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions\Engagements;
 
+use Almanac\Calendar\Day;
 use Almanac\Engagements\Enquiry;
 use Almanac\Money\Money;
 use Almanac\Money\Percent;
 use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
 use Almanac\Records\Wording;
+use App\Actions\Records\Past;
 use App\Models\Engagement;
 use App\Models\Office;
 use App\Models\User;
@@ -66,6 +68,27 @@ final readonly class HeadSection implements EngagementSection
             'isPrivate' => $engagement->is_private,
             'readerIds' => array_values($engagement->readers->sortBy('id')->pluck('id')->all()),
         ];
+    }
+
+    public function recall(Engagement $then, array $state, Past $past): void
+    {
+        /**
+         * @var array{
+         *     title: string, ownerId: int|null, currency: string, agreed: string, value: string, chance: string,
+         *     decidedOn: string, isPrivate: bool, readerIds: list<int>,
+         * } $state
+         */
+        $minor = fn (string $amount) => $amount === '' ? null : Money::of($amount, $state['currency'])->minor;
+        $then->unsetRelation('owner')->fill([
+            'title' => $state['title'],
+            'owner_id' => $state['ownerId'],
+            'currency' => $state['currency'],
+            'agreed_minor' => $minor($state['agreed']),
+            'value_minor' => $minor($state['value']),
+            'chance' => $state['chance'] === '' ? null : $state['chance'],
+            'decided_on' => $state['decidedOn'] === '' ? null : Day::fromIso($state['decidedOn']),
+            'is_private' => $state['isPrivate'],
+        ])->setRelation('readers', User::query()->whereKey($state['readerIds'])->orderBy('name')->get());
     }
 
     public function isPrivate(array $state): bool

@@ -8,10 +8,12 @@ use Almanac\Engagements\EngagementLink;
 use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
 use App\Actions\Records\KeptRow;
+use App\Actions\Records\Past;
 use App\Models\Engagement;
 use App\Models\EngagementTie;
 use App\Validation\FieldProblems;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 
 /** What it is to other cases and projects. Links to those that whoever saves may not see are left as they are. */
 final readonly class LinksSection implements EngagementSection
@@ -51,6 +53,20 @@ final readonly class LinksSection implements EngagementSection
             'engagementId' => $tie->otherIdThan($engagement),
             'kind' => $tie->seenFrom($engagement)->value,
         ])->all())];
+    }
+
+    public function recall(Engagement $then, array $state, Past $past): void
+    {
+        /** @var list<array{id: int, engagementId: int, kind: string}> $rows */
+        $rows = $state['links'];
+        $others = Engagement::query()->findMany(array_column($rows, 'engagementId'))->keyBy('id');
+        $then->setRelation('tiesTo', new Collection);
+        $then->setRelation('tiesFrom', new Collection(array_map(fn (array $row): EngagementTie => (new EngagementTie([
+            'id' => $row['id'],
+            'from_id' => $then->id,
+            'to_id' => $row['engagementId'],
+            'kind' => $row['kind'],
+        ]))->setRelations(['from' => $then, 'to' => $others->get($row['engagementId'])]), $rows)));
     }
 
     public function isPrivate(array $state): bool

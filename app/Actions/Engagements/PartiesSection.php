@@ -9,12 +9,14 @@ use Almanac\Money\Percent;
 use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
 use App\Actions\Records\KeptRow;
+use App\Actions\Records\Past;
 use App\Models\Engagement;
 use App\Models\EngagementParty;
 use App\Models\EngagementRole;
 use App\Models\Party;
 use App\Time\TypedDates;
 use App\Validation\FieldProblems;
+use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Support\Collection;
 
 /** Who is concerned, as what, through whom, since and until when, and who pays. */
@@ -66,6 +68,32 @@ final readonly class PartiesSection implements EngagementSection
             'isMailed' => $row->is_mailed,
             'note' => $row->note,
         ])->all())];
+    }
+
+    public function recall(Engagement $then, array $state, Past $past): void
+    {
+        /**
+         * @var list<array{
+         *     id: int, partyId: int, roleId: int, viaId: int|null, contactId: int|null, since: string, until: string,
+         *     share: string, isMailed: bool, note: string,
+         * }> $rows
+         */
+        $rows = $state['parties'];
+        $roles = EngagementRole::query()->where('kind_id', $then->kind_id)->get()->keyBy('id');
+        $then->setRelation('parties', new EloquentCollection(array_map(fn (array $row): EngagementParty => (new EngagementParty([
+            'id' => $row['id'],
+            'party_id' => $row['partyId'],
+            'role_id' => $row['roleId'],
+            'share' => $row['share'] === '' ? null : $row['share'],
+            'is_mailed' => $row['isMailed'],
+            'note' => $row['note'],
+            ...Past::period($row),
+        ]))->setRelations([
+            'party' => $past->party($row['partyId']),
+            'role' => $roles->get($row['roleId']),
+            'via' => $row['viaId'] === null ? null : $past->party($row['viaId']),
+            'contact' => $row['contactId'] === null ? null : $past->party($row['contactId']),
+        ]), $rows)));
     }
 
     public function isPrivate(array $state): bool

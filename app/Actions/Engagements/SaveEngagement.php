@@ -7,6 +7,7 @@ namespace App\Actions\Engagements;
 use Almanac\Records\ArchivedRecord;
 use Almanac\Records\SectionName;
 use App\Actions\Finding\IndexEngagements;
+use App\Actions\Records\CompareDays;
 use App\Actions\Records\KeepSection;
 use App\Actions\Records\StaleSection;
 use App\Models\Engagement;
@@ -18,7 +19,7 @@ use Illuminate\Validation\ValidationException;
 /** Saves one section of a case or a project, or takes the last save of it back. */
 final readonly class SaveEngagement
 {
-    public function __construct(private EngagementSections $sections, private KeepSection $keep, private IndexEngagements $index)
+    public function __construct(private EngagementSections $sections, private KeepSection $keep, private IndexEngagements $index, private CompareDays $days)
     {
     }
 
@@ -37,6 +38,31 @@ final readonly class SaveEngagement
             $section = $this->sections->of($name, $engagement);
             if ($section !== null) {
                 $this->keep->save($section, [], $input, $version, $by);
+                $this->index->keep($engagement);
+            }
+        });
+        $engagement->refresh();
+    }
+
+    /**
+     * The section is again what it was on a past day.
+     *
+     * @param string $day typed
+     * @param int $version that the person who brings it back has seen
+     *
+     * @throws ArchivedRecord when it is archived
+     * @throws StaleSection when the section has been saved since that version
+     * @throws ValidationException when what it was cannot be any more
+     */
+    public function bringBack(SectionName $name, Engagement $engagement, string $day, int $version, User $by): void
+    {
+        DB::transaction(function () use ($name, $engagement, $day, $version, $by): void {
+            $engagement->refresh();
+            $section = $this->sections->of($name, $engagement);
+            $then = $this->sections->of($name, clone $engagement);
+            $former = $then === null ? null : $this->days->kept($engagement, $day, $then)->kept;
+            if ($section !== null && $former !== null) {
+                $this->keep->bringBack($section, [], $former, $version, $by);
                 $this->index->keep($engagement);
             }
         });

@@ -8,6 +8,7 @@ use Almanac\Addresses\Formatter;
 use Almanac\Addresses\PostalAddress;
 use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
+use App\Actions\Records\Past;
 use App\Models\Address;
 use App\Models\Engagement;
 use App\Models\Office;
@@ -46,6 +47,7 @@ final readonly class SiteSection implements EngagementSection
 
         return [
             'addressId' => $engagement->site_id,
+            'ofPartyId' => $engagement->siteAddress?->owner_id,
             'country' => $site->country ?? '',
             'lines' => implode("\n", $site->lines ?? []),
             'locality' => $site->locality ?? '',
@@ -53,6 +55,33 @@ final readonly class SiteSection implements EngagementSection
             'postcode' => $site->postcode ?? '',
             'note' => $engagement->site_note,
         ];
+    }
+
+    public function recall(Engagement $then, array $state, Past $past): void
+    {
+        /**
+         * @var array{
+         *     addressId: int|null, ofPartyId: int|null, country: string, lines: string, locality: string, region: string,
+         *     postcode: string, note: string,
+         * } $state
+         */
+        ['addressId' => $addressId, 'ofPartyId' => $ownerId] = $state;
+        $parts = $state;
+        $linked = null;
+        if ($addressId !== null && $ownerId !== null) {
+            // The address may have been put right by whoever owns it since this was saved.
+            $parts = $past->addressOf($ownerId, $addressId) ?? $state;
+            $linked = $past->address($parts, $addressId, $ownerId);
+        }
+        $then->fill([
+            'site_id' => $addressId,
+            'site_note' => $state['note'],
+            'site_country' => $parts['country'],
+            'site_lines' => $parts['lines'],
+            'site_locality' => $parts['locality'],
+            'site_region' => $parts['region'],
+            'site_postcode' => $parts['postcode'],
+        ])->setRelation('siteAddress', $linked);
     }
 
     public function isPrivate(array $state): bool

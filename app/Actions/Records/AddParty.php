@@ -58,6 +58,7 @@ final readonly class AddParty
                 'number' => is_numeric($last) ? (int) $last + 1 : self::FIRST_NUMBER,
                 'is_client' => $input['isClient'],
                 'is_vendor' => $input['isVendor'],
+                'created_at' => $this->clock->now(),
             ])->save();
             if ($company !== null) {
                 $this->tie($party, $company, is_string($input['title'] ?? null) ? $input['title'] : '', $by);

@@ -58,13 +58,33 @@ final readonly class AddressesSection implements Section
     {
         return ['addresses' => array_values($party->addressUses->map(fn (AddressUse $use) => [
             'id' => $use->id, 'addressId' => $use->address_id, 'linkedAddressId' => $use->isLinked() ? $use->address_id : null,
-            ...$use->isLinked()
-                ? ['country' => '', 'lines' => '', 'locality' => '', 'region' => '', 'postcode' => '']
-                : $use->address->only('country', 'lines', 'locality', 'region', 'postcode'),
+            'ofPartyId' => $use->isLinked() ? $use->address->owner_id : null,
+            ...$use->address->only('country', 'lines', 'locality', 'region', 'postcode'),
             'attention' => $use->attention, 'careOf' => $use->care_of,
             'uses' => array_values($use->uses->map(fn (Purpose $purpose) => $purpose->value)->all()),
             'isPrimary' => $use->is_primary, 'since' => $use->since?->toIso() ?? '', 'until' => $use->until?->toIso() ?? '',
         ])->all())];
+    }
+
+    public function recall(Party $then, array $state, Past $past): void
+    {
+        /**
+         * @var list<array{
+         *     id: int, addressId: int, ofPartyId: int|null, country: string, lines: string, locality: string, region: string,
+         *     postcode: string, attention: string, careOf: string, uses: list<string>, isPrimary: bool, since: string, until: string,
+         * }> $rows
+         */
+        $rows = $state['addresses'];
+        $then->setRelation('addressUses', new Collection(array_map(fn (array $row): AddressUse => (new AddressUse([
+            'id' => $row['id'],
+            'party_id' => $then->id,
+            'address_id' => $row['addressId'],
+            'uses' => array_map(Purpose::from(...), $row['uses']),
+            'attention' => $row['attention'],
+            'care_of' => $row['careOf'],
+            'is_primary' => $row['isPrimary'],
+            ...Past::period($row),
+        ]))->setRelation('address', $past->address($row, $row['addressId'], $row['ofPartyId'] ?? $then->id, $then)), $rows)));
     }
 
     public function isPrivate(array $state): bool

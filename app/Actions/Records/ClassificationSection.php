@@ -10,10 +10,12 @@ use Almanac\Records\LoggedFact;
 use Almanac\Records\OfficeList;
 use Almanac\Records\SectionName;
 use App\Actions\Office\ListedNames;
+use App\Models\ListItem;
 use App\Models\Party;
 use App\Models\PartyCode;
 use App\Models\User;
 use App\Validation\FieldProblems;
+use Illuminate\Database\Eloquent\Collection;
 use Symfony\Component\Intl\Languages;
 
 /** What somebody is to the office: types, tags, who looks after them, where they came from. */
@@ -58,6 +60,31 @@ final class ClassificationSection implements Section
             'source' => $party->source, 'language' => $party->language, 'grade' => $party->grade,
             'codes' => array_values($party->codes->map(fn (PartyCode $code) => $code->only('id', 'system', 'value'))->all()),
         ];
+    }
+
+    public function recall(Party $then, array $state, Past $past): void
+    {
+        /**
+         * @var array{
+         *     types: list<string>, tags: list<string>, ownerId: int|null, accountManagerId: int|null, buyerId: int|null,
+         *     source: string, language: string, grade: int|null, codes: list<array{id: int, system: string, value: string}>,
+         * } $state
+         */
+        $items = [];
+        foreach ([[OfficeList::Types, $state['types']], [OfficeList::Tags, $state['tags']]] as [$list, $names]) {
+            $known = ListItem::in($list)->whereIn('name', $names)->get()->keyBy('name');
+            foreach ($names as $name) {
+                $items[] = $known->get($name) ?? new ListItem(['list' => $list, 'name' => $name]);
+            }
+        }
+        foreach (self::COLLEAGUES as $field => $column) {
+            $then->setAttribute($column, $state[$field]);
+            $then->unsetRelation(substr($field, 0, -strlen('Id')));
+        }
+        $then->fill(['source' => $state['source'], 'language' => $state['language'], 'grade' => $state['grade']])->setRelations([
+            'listItems' => new Collection($items),
+            'codes' => new Collection(array_map(fn (array $row) => new PartyCode($row), $state['codes'])),
+        ] + $then->getRelations());
     }
 
     public function isPrivate(array $state): bool

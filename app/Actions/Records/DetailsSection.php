@@ -35,6 +35,11 @@ final readonly class DetailsSection implements Section
         return $this->details->state($party->detailValues);
     }
 
+    public function recall(Party $then, array $state, Past $past): void
+    {
+        $then->setRelation('detailValues', $this->details->recall($state));
+    }
+
     public function isPrivate(array $state): bool
     {
         return $this->details->isPrivate($state);

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Calendar\Day;
+use Almanac\Names\CompanyName;
 use Almanac\Names\NamePart;
+use Almanac\Names\PersonName;
 use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
 use App\Models\Party;
@@ -95,6 +97,33 @@ final readonly class IdentitySection implements Section
             'isClient' => $party->is_client,
             'isVendor' => $party->is_vendor,
         ];
+    }
+
+    public function recall(Party $then, array $state, Past $past): void
+    {
+        /** @var array<string, string> $named */
+        $named = $state;
+        if ($then->isPerson()) {
+            $then->fill([
+                'born_on' => $named['birthDate'] === '' ? null : $named['birthDate'],
+                'is_informal' => $state['isInformal'],
+                'is_deceased' => $state['isDeceased'],
+                'deceased_on' => $named['deceasedOn'] === '' ? null : Day::fromIso($named['deceasedOn']),
+            ])->namePerson(PersonName::of(
+                $named['given'],
+                $named['family'],
+                $named['prefix'],
+                $named['middle'],
+                $named['suffix'],
+                $named['preferred'],
+                $named['pronouns'],
+                $named['postNominals'],
+            ));
+        } else {
+            $then->fill(array_combine(array_values(self::FIRM), array_map(fn (string $field) => $named[$field], array_keys(self::FIRM))))
+                ->nameCompany(CompanyName::of($named['name'], $named['legal']));
+        }
+        $then->fill(['is_client' => $state['isClient'], 'is_vendor' => $state['isVendor']]);
     }
 
     public function isPrivate(array $state): bool

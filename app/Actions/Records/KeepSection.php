@@ -32,15 +32,22 @@ final readonly class KeepSection
      */
     public function save(SectionOf $section, array $neighbours, array $input, int $version, User $by): Changed
     {
-        $section->subject->assertInUse();
-        $kept = SectionVersions::of($section->subject, $section->name);
+        return $this->from($version, $section, $neighbours, $by, fn () => $section->write($input));
+    }
 
-        return $this->change->around([$section, ...$neighbours], $by, function (array $theirs) use ($section, $input, $version, $kept): void {
-            $section->write($input);
-            if ($kept !== $version) {
-                throw $this->notBefore($section, $theirs, $kept);
-            }
-        });
+    /**
+     * The section is again what it was in a former state, whatever has been saved since.
+     *
+     * @param list<SectionOf> $neighbours whatever else shows some of the same things
+     * @param int $version that the person who brings it back has seen
+     *
+     * @throws ArchivedRecord when the subject is archived
+     * @throws StaleSection when the section has been saved since that version
+     * @throws ValidationException when what it was cannot be any more
+     */
+    public function bringBack(SectionOf $section, array $neighbours, SectionState $former, int $version, User $by): Changed
+    {
+        return $this->from($version, $section, $neighbours, $by, fn () => $this->restore($section, $former->state));
     }
 
     /**
@@ -74,6 +81,23 @@ final readonly class KeepSection
         $changed = $this->change->around($undone, $by, fn () => array_map($this->restore(...), $undone, $former));
 
         return [$changed, $undone];
+    }
+
+    /**
+     * @param list<SectionOf> $neighbours
+     * @param \Closure(): mixed $write
+     */
+    private function from(int $version, SectionOf $section, array $neighbours, User $by, \Closure $write): Changed
+    {
+        $section->subject->assertInUse();
+        $kept = SectionVersions::of($section->subject, $section->name);
+
+        return $this->change->around([$section, ...$neighbours], $by, function (array $theirs) use ($section, $version, $kept, $write): void {
+            $write();
+            if ($kept !== $version) {
+                throw $this->notBefore($section, $theirs, $kept);
+            }
+        });
     }
 
     /** @param  array<string, mixed>  $former */

@@ -10,10 +10,13 @@ use Almanac\Records\OfficeList;
 use Almanac\Records\SectionName;
 use Almanac\Records\WordingRefused;
 use App\Actions\Office\ListedNames;
+use App\Models\ListItem;
 use App\Models\Party;
 use App\Models\Position;
 use App\Time\TypedDates;
 use App\Validation\FieldProblems;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Relations\Pivot;
 use Illuminate\Support\Facades\DB;
 
 /** The people at a company, or the positions of a person: the same rows seen from either end. */
@@ -68,6 +71,42 @@ final readonly class PositionsSection implements Section
             'duties' => $position->dutyNames(), 'firstFor' => $position->firstFor(), 'isPrimary' => $position->is_primary,
             'since' => $position->since?->toIso() ?? '', 'until' => $position->until?->toIso() ?? '',
         ])->all())];
+    }
+
+    public function recall(Party $then, array $state, Past $past): void
+    {
+        /**
+         * @var list<array{
+         *     id: int, partyId: int, title: string, department: string, duties: list<string>, firstFor: list<string>,
+         *     isPrimary: bool, since: string, until: string,
+         * }> $rows
+         */
+        $rows = $state['positions'];
+        $then->setRelation($then->isPerson() ? 'heldPositions' : 'staffPositions', new Collection(array_map(
+            function (array $row) use ($then, $past): Position {
+                $other = $past->party($row['partyId']);
+                [$person, $company] = $then->isPerson() ? [$then, $other] : [$other, $then];
+
+                return (new Position([
+                    'id' => $row['id'],
+                    'person_id' => $person->id,
+                    'company_id' => $company->id,
+                    'title' => $row['title'],
+                    'department' => $row['department'],
+                    'is_primary' => $row['isPrimary'],
+                    ...Past::period($row),
+                ]))->setRelations([
+                    'person' => $person,
+                    'company' => $company,
+                    'duties' => new Collection(array_map(
+                        fn (string $duty) => (new ListItem(['name' => $duty]))
+                            ->setRelation('pivot', (new Pivot)->forceFill(['is_primary' => in_array($duty, $row['firstFor'], true)])),
+                        $row['duties'],
+                    )),
+                ]);
+            },
+            $rows,
+        )));
     }
 
     public function isPrivate(array $state): bool

@@ -18,6 +18,7 @@ use App\Models\Office;
 use App\Models\Party;
 use App\Time\Clock;
 use App\Validation\FieldProblems;
+use Illuminate\Database\Eloquent\Collection;
 
 /** Phones, emails and websites of a party, one primary of each kind. */
 final readonly class ReachSection implements Section
@@ -59,9 +60,38 @@ final readonly class ReachSection implements Section
         return ['contactPoints' => array_values($party->contactPoints->map(fn (ContactPoint $point) => [
             'id' => $point->id, 'kind' => $point->kind->value, 'value' => $point->typed, 'label' => $point->label,
             'uses' => array_values($point->uses->map(fn (ContactUse $use) => $use->value)->all()),
-            'isPrimary' => $point->is_primary, 'sameAsId' => $point->same_as_id, 'addressUseId' => $point->address_use_id,
+            'isPrimary' => $point->is_primary, 'sameAsId' => $point->same_as_id,
+            'ofPartyId' => $point->source?->party_id, 'addressUseId' => $point->address_use_id,
             'read' => $point->only('value', 'extension', 'is_unusual'),
         ])->all())];
+    }
+
+    public function recall(Party $then, array $state, Past $past): void
+    {
+        /**
+         * @var list<array{
+         *     id: int, kind: string, value: string, label: string, uses: list<string>, isPrimary: bool, sameAsId: int|null,
+         *     ofPartyId: int|null, addressUseId: int|null, read: array{value: string, extension: string, is_unusual: bool},
+         * }> $rows
+         */
+        $rows = $state['contactPoints'];
+        $then->setRelation('contactPoints', new Collection(array_map(function (array $row) use ($then, $past): ContactPoint {
+            $source = $row['ofPartyId'] === null ? null : (new ContactPoint)->setRelation('party', $past->party($row['ofPartyId']));
+
+            return (new ContactPoint([
+                'id' => $row['id'],
+                'party_id' => $then->id,
+                'kind' => $row['kind'],
+                'typed' => $row['value'],
+                'label' => $row['label'],
+                'uses' => array_map(ContactUse::from(...), $row['uses']),
+                'is_primary' => $row['isPrimary'],
+                'same_as_id' => $row['sameAsId'],
+                'address_use_id' => $row['addressUseId'],
+            ] + $row['read']))
+                ->setRelation('source', $source)
+                ->setRelation('addressUse', $then->addressUses->firstWhere('id', $row['addressUseId']));
+        }, $rows)));
     }
 
     public function isPrivate(array $state): bool

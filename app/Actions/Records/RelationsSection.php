@@ -10,6 +10,7 @@ use Almanac\Records\SectionName;
 use Almanac\Records\WordingRefused;
 use Almanac\Relations\RelationKind;
 use App\Facts\Relations\RelationNames;
+use App\Models\ListItem;
 use App\Models\Party;
 use App\Models\Relation;
 use App\Time\TypedDates;
@@ -61,6 +62,25 @@ final readonly class RelationsSection implements Section
             'together' => $relation->together->value,
             'since' => $relation->since?->toIso() ?? '', 'until' => $relation->until?->toIso() ?? '',
         ])->all())];
+    }
+
+    public function recall(Party $then, array $state, Past $past): void
+    {
+        /** @var list<array{id: int, partyId: int, kind: string, together: string, since: string, until: string}> $rows */
+        $rows = $state['relations'];
+        $then->setRelation('relationsTo', new Collection);
+        $then->setRelation('relationsFrom', new Collection(array_map(fn (array $row): Relation => (new Relation([
+            'id' => $row['id'],
+            'from_id' => $then->id,
+            'to_id' => $row['partyId'],
+            'kind' => $row['kind'],
+            'together' => $row['together'],
+            ...Past::period($row),
+        ]))->setRelations([
+            'from' => $then,
+            'to' => $past->party($row['partyId']),
+            'ownKind' => RelationKind::tryFrom($row['kind']) === null ? new ListItem(['name' => $row['kind']]) : null,
+        ]), $rows)));
     }
 
     public function isPrivate(array $state): bool

@@ -14,7 +14,7 @@ use Illuminate\Validation\ValidationException;
 /** Saves one section of a record: all of it or nothing, never over somebody else's change, and logged. */
 final readonly class SaveSection
 {
-    public function __construct(private KeepSection $keep, private SectionEffects $effects, private TakeNewDetails $take)
+    public function __construct(private KeepSection $keep, private SectionEffects $effects, private TakeNewDetails $take, private CompareDays $days)
     {
     }
 
@@ -31,9 +31,48 @@ final readonly class SaveSection
      */
     public function handle(Section $section, Party $party, array $input, int $version, User $by, ?Following $following = null): ?int
     {
-        $state = DB::transaction(function () use ($section, $party, $input, $version, $by, $following): ?int {
+        return $this->kept($section, $party, $by, $following, fn () => $this->keep->save(
+            SectionOf::party($section, $party),
+            $section->neighbours($party, $input),
+            $input,
+            $version,
+            $by,
+        ));
+    }
+
+    /**
+     * The section is again what it was on a past day.
+     *
+     * @param string $day typed
+     * @param int $version that the person who brings it back has seen
+     *
+     * @throws ArchivedRecord when the record is archived
+     * @throws StaleSection when the section has been saved since that version
+     * @throws ValidationException when what it was cannot be any more
+     */
+    public function bringBack(Section $section, Party $party, string $day, int $version, User $by): void
+    {
+        $this->kept($section, $party, $by, null, function () use ($section, $party, $day, $version, $by): Changed {
+            $former = $this->days->kept($party, $day, SectionOf::party($section, clone $party))->kept;
+
+            return $former === null
+                ? new Changed(null, [])
+                : $this->keep->bringBack(
+                    SectionOf::party($section, $party),
+                    $section->neighbours($party, $former->state),
+                    $former,
+                    $version,
+                    $by,
+                );
+        });
+    }
+
+    /** @param  \Closure(): Changed  $change */
+    private function kept(Section $section, Party $party, User $by, ?Following $following, \Closure $change): ?int
+    {
+        $state = DB::transaction(function () use ($section, $party, $by, $following, $change): ?int {
             $party->refresh();
-            $changed = $this->keep->save(SectionOf::party($section, $party), $section->neighbours($party, $input), $input, $version, $by);
+            $changed = $change();
             $this->effects->handle($section->name(), $party, $changed->subjectIds, $by);
             if ($following !== null) {
                 $this->take->handle($party, $following->documentIds, $following->withTerms, $by);

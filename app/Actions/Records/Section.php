@@ -38,6 +38,14 @@ interface Section
     public function state(Party $party): array;
 
     /**
+     * Makes of a party what it was in a state, so that it can be read; nothing of it is kept. Addresses come before
+     * reach, and classification before details.
+     *
+     * @param array<string, mixed> $state that state() gave
+     */
+    public function recall(Party $then, array $state, Past $past): void;
+
+    /**
      * Whether a state holds what is encrypted at rest.
      *
      * @param array<string, mixed> $state

@@ -16,6 +16,7 @@ final readonly class SectionOf
      * @param list<string> $reads
      * @param \Closure(): array<string, LoggedFact> $facts
      * @param \Closure(): array<string, mixed> $state
+     * @param \Closure(array<string, mixed>, Past): mixed $recall
      * @param \Closure(array<string, mixed>): bool $isPrivate
      * @param \Closure(array<string, mixed>): mixed $write
      */
@@ -25,6 +26,7 @@ final readonly class SectionOf
         public array $reads,
         private \Closure $facts,
         private \Closure $state,
+        private \Closure $recall,
         private \Closure $isPrivate,
         private \Closure $write,
     ) {
@@ -38,6 +40,7 @@ final readonly class SectionOf
             $section->reads(),
             fn () => $section->facts($party),
             fn () => $section->state($party),
+            fn (array $state, Past $past) => $section->recall($party, $state, $past),
             $section->isPrivate(...),
             fn (array $input) => $section->write($party, $input),
         );
@@ -53,6 +56,16 @@ final readonly class SectionOf
     public function state(): array
     {
         return ($this->state)();
+    }
+
+    /**
+     * Makes of the subject what it was in a state; of one that is only read.
+     *
+     * @param array<string, mixed> $state
+     */
+    public function recall(array $state, Past $past): void
+    {
+        ($this->recall)($state, $past);
     }
 
     /** @param  array<string, mixed>  $state */

@@ -55,6 +55,12 @@ final readonly class Sections
         return $section !== null && $subject instanceof Party ? SectionOf::party($section, $subject) : null;
     }
 
+    /** @return list<SectionOf> */
+    public function of(Party $party): array
+    {
+        return array_map(fn (Section $section) => SectionOf::party($section, $party), $this->all());
+    }
+
     /** @return list<Section> */
     public function all(): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Records;
 
+use Almanac\Calendar\Day;
 use Almanac\Names\NamePart;
 use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
@@ -14,6 +15,7 @@ use App\Models\Party;
 use App\Models\TaxNumber;
 use App\Time\TypedDates;
 use App\Validation\FieldProblems;
+use Illuminate\Database\Eloquent\Collection;
 
 /** The numbers by which tax offices and registers know a party; encrypted, and told one at a time. */
 final readonly class TaxNumbersSection implements Section
@@ -65,6 +67,29 @@ final readonly class TaxNumbersSection implements Section
             'reportChoice' => $party->report_choice->value,
             'isAttorney' => $party->is_attorney,
         ];
+    }
+
+    public function recall(Party $then, array $state, Past $past): void
+    {
+        /**
+         * @var array{
+         *     taxNumbers: list<array{id: int, kind: string, country: string, value: string}>, formOn: string, formBy: string,
+         *     formFileId: int|null, reportChoice: string, isAttorney: bool,
+         * } $state
+         */
+        $then->setRelation('taxNumbers', new Collection(array_map(function (array $row): TaxNumber {
+            $number = new TaxNumber(['id' => $row['id']]);
+            $number->setNumber(TaxId::of(TaxIdKind::from($row['kind']), $row['country'], $row['value']));
+
+            return $number;
+        }, $state['taxNumbers'])));
+        $then->fill([
+            'form_on' => $state['formOn'] === '' ? null : Day::fromIso($state['formOn']),
+            'form_by' => $state['formBy'],
+            'form_file_id' => $state['formFileId'],
+            'report_choice' => ReportChoice::from($state['reportChoice']),
+            'is_attorney' => $state['isAttorney'],
+        ]);
     }
 
     public function isPrivate(array $state): bool

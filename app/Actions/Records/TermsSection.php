@@ -82,6 +82,16 @@ final readonly class TermsSection implements Section
         ];
     }
 
+    public function recall(Party $then, array $state, Past $past): void
+    {
+        /** @var array{listedId: int|null, shorthand: string|null, fields: list<array{name: string, value: string|null}>} $state */
+        $own = ($this->isClientSide ? new ClientTerms : new VendorTerms)
+            ->fill(['payment_terms_id' => $state['listedId'], 'shorthand' => $state['shorthand']])
+            ->forceFill($this->fields($then, $state['fields'], new FieldProblems))
+            ->setRelation('listed', ListedTerms::query()->find($state['listedId']));
+        $then->setRelation($this->isClientSide ? 'clientTerms' : 'vendorTerms', $own);
+    }
+
     public function isPrivate(array $state): bool
     {
         return false;

@@ -10,6 +10,7 @@ use App\Models\DetailField;
 use App\Models\DetailValue;
 use App\Validation\FieldProblems;
 use App\Validation\FieldReaders;
+use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Support\Collection;
 
 /** Reads and writes what the firm's own detail sheets ask of a subject, whatever it is. */
@@ -46,6 +47,29 @@ final readonly class WriteDetails
     {
         return ['values' => array_values($values->sortBy('field_id')
             ->map(fn (DetailValue $kept) => ['fieldId' => $kept->field_id, 'value' => $kept->text($kept->field)])->all())];
+    }
+
+    /**
+     * What was kept in a state, to be read.
+     *
+     * @param array<string, mixed> $state
+     *
+     * @return EloquentCollection<int, DetailValue>
+     */
+    public function recall(array $state): EloquentCollection
+    {
+        /** @var list<array{fieldId: int, value: string}> $rows */
+        $rows = $state['values'];
+        $fields = DetailField::query()->findMany(array_column($rows, 'fieldId'))->keyBy('id');
+        $values = [];
+        foreach ($rows as ['fieldId' => $id, 'value' => $text]) {
+            $field = $fields->get($id);
+            if ($field !== null) {
+                $values[] = (new DetailValue(['field_id' => $id] + DetailValue::kept($field, $text)))->setRelation('field', $field);
+            }
+        }
+
+        return new EloquentCollection($values);
     }
 
     /** @param  array<string, mixed>  $state */
