@@ -28,6 +28,14 @@ export const router = createBrowserRouter([
                         lazy: async () => ({ Component: (await import('./screens/engagements/EngagementPage')).EngagementPage }),
                     },
                     {
+                        path: 'records/:id/as-of',
+                        lazy: async () => ({ Component: (await import('./screens/past/AsOfPage')).RecordAsOf }),
+                    },
+                    {
+                        path: 'engagements/:id/as-of',
+                        lazy: async () => ({ Component: (await import('./screens/past/AsOfPage')).EngagementAsOf }),
+                    },
+                    {
                         path: 'conflicts',
                         lazy: async () => ({ Component: (await import('./screens/conflicts/SearchConflicts')).SearchConflicts }),
                     },

@@ -181,13 +181,15 @@ final class EngagementsTest extends TestCase
         $this->getJson("/api/engagements/{$two->id}")->assertJsonPath('links.0.kindTitle', 'has part')->assertJsonPath('links.0.engagement.title', 'One');
         $link($one, $one, 'same-loss', 1)->assertStatus(422)->assertJsonPath('errors.0.field', 'links.0.engagementId');
         $kept = $this->getJson("/api/engagements/{$two->id}")->json('links.0.id');
-        $this->putJson("/api/engagements/{$two->id}/links", ['version' => 0, 'links' => [
+        // A link is kept at both ends: whoever saves the other has seen it.
+        $this->putJson("/api/engagements/{$two->id}/links", ['version' => 0, 'links' => []])->assertConflict();
+        $this->putJson("/api/engagements/{$two->id}/links", ['version' => 1, 'links' => [
             ['id' => $kept, 'engagementId' => $one->id, 'kind' => 'has-part'],
             ['id' => null, 'engagementId' => $three->id, 'kind' => 'part-of'],
         ]])->assertOk()->assertJsonCount(2, 'links');
         $three->refresh();
         $mine = $this->getJson("/api/engagements/{$three->id}")->json('links.0');
-        $this->putJson("/api/engagements/{$three->id}/links", ['version' => 0, 'links' => [
+        $this->putJson("/api/engagements/{$three->id}/links", ['version' => 1, 'links' => [
             ['id' => $mine['id'], 'engagementId' => $two->id, 'kind' => $mine['kind']],
             ['id' => null, 'engagementId' => $one->id, 'kind' => 'part-of'],
         ]])->assertStatus(422)->assertJsonPath('errors.0.field', 'links.1.engagementId');

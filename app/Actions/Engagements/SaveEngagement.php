@@ -37,7 +37,7 @@ final readonly class SaveEngagement
             $engagement->refresh();
             $section = $this->sections->of($name, $engagement);
             if ($section !== null) {
-                $this->keep->save($section, [], $input, $version, $by);
+                $this->keep->save($section, $this->sections->neighbours($name, $engagement, $input), $input, $version, $by);
                 $this->index->keep($engagement);
             }
         });
@@ -62,7 +62,7 @@ final readonly class SaveEngagement
             $then = $this->sections->of($name, clone $engagement);
             $former = $then === null ? null : $this->days->kept($engagement, $day, $then)->kept;
             if ($section !== null && $former !== null) {
-                $this->keep->bringBack($section, [], $former, $version, $by);
+                $this->keep->bringBack($section, $this->sections->neighbours($name, $engagement, $former->state), $former, $version, $by);
                 $this->index->keep($engagement);
             }
         });

@@ -35,7 +35,7 @@ final class DemoEngagements
         'clock' => ['project', 'Town hall clock: movement, dial and hands', 1, '18,500', '', '', null, false, [
             ['Asked about', 310, ''], ['Quoted', 290, ''], ['At work', 262, ''],
         ], [['town', 'client', ['contact' => 'henry', 'share' => '100']], ['isolde', 'contractor', []], ['bellfounder', 'contractor', ['note' => 'hour bell']]]],
-        'telescope' => ['project', 'Transit telescope: full restoration', 0, '42,000', '', '', null, false, [
+        'telescope' => ['project', 'Transit telescope: movement and circles', 0, '36,500', '', '', null, false, [
             ['Quoted', 430, ''], ['At work', 411, ''], ['Waiting for parts', 64, ''],
         ], [['observatory', 'client', ['contact' => 'misaki', 'share' => '100']], ['gearcutter', 'contractor', []], ['augusta', 'site contact', ['via' => 'observatory']]]],
         'chimes' => ['project', 'Tower clock and chimes of St. Osyth', 1, '9,800', '', '', null, false, [
@@ -112,6 +112,11 @@ final class DemoEngagements
         foreach (self::ALL as $key => $row) {
             $this->made[$key] = $this->one($row, $kinds, $parties, $users);
         }
+        // The telescope turned out to need more than was first agreed.
+        $this->doneDaysAgo(205, fn () => $this->save->handle(SectionName::Engagement, $this->made['telescope'], [
+            'title' => 'Transit telescope: full restoration', 'ownerId' => $users[0]->id, 'currency' => 'USD', 'agreed' => '42,000',
+            'value' => '', 'chance' => '', 'decidedOn' => '', 'isPrivate' => false, 'readerIds' => [],
+        ], 0, $users[0]));
         $this->site($this->made['telescope'], $parties['observatory'], 'South dome; the key is at the gate', $users[0]);
         $this->site($this->made['dome'], $parties['observatory'], '', $users[0]);
         $this->site($this->made['chimes'], $parties['parish'], 'Ring twice for the verger', $users[1]);
@@ -145,7 +150,7 @@ final class DemoEngagements
         $kind = $kinds->firstOrFail('name', $kindName);
         $stageId = fn (string $name) => $kind->stages->firstOrFail(fn (EngagementStage $stage) => $stage->name === $name)->id;
         $by = $users[$owner ?? 0];
-        $engagement = $this->begin->handle([
+        $input = [
             'kindId' => $kind->id, 'stageId' => $stageId($stages[0][0]), 'begunOn' => $this->daysAgo($stages[0][1]),
             'title' => $title, 'ownerId' => $owner === null ? null : $users[$owner]->id, 'currency' => 'USD', 'agreed' => $agreed,
             'value' => $value, 'chance' => $chance, 'decidedOn' => $this->daysAgo($decided === null ? null : -$decided),
@@ -158,9 +163,10 @@ final class DemoEngagements
                 'since' => '', 'until' => '', 'share' => $one[2]['share'] ?? '',
                 'isMailed' => in_array($one[1], ['client', 'insured'], true), 'note' => $one[2]['note'] ?? '',
             ], $concerned),
-        ], $by);
+        ];
+        $engagement = $this->doneDaysAgo($stages[0][1], fn () => $this->begin->handle($input, $by));
         foreach (array_slice($stages, 1) as [$name, $days, $reason]) {
-            $this->move->handle($engagement, $engagement->stage_id, $stageId($name), $this->daysAgo($days), $reason, true, $by);
+            $this->doneDaysAgo($days, fn () => $this->move->handle($engagement, $engagement->stage_id, $stageId($name), '', $reason, true, $by));
         }
 
         return $engagement;

@@ -44,6 +44,11 @@ final class DemoOffice
         ['Jonas Pike', 'jonas@orreryvane.example', Role::Reader],
     ];
 
+    /** Who has a past in the book was added then, and changed since. */
+    private const ADDED_DAYS_AGO = 420;
+
+    private const MOVED_DAYS_AGO = 160;
+
     /** @var array<string, Party> by the name in DemoRecords */
     private array $parties = [];
 
@@ -98,11 +103,20 @@ final class DemoOffice
 
         foreach (DemoRecords::COMPANIES as $key => $company) {
             $this->by = $users[count($this->parties) % 2];
-            $this->parties[$key] = $this->add->handle(
+            $add = fn () => $this->parties[$key] = $this->add->handle(
                 ['kind' => 'company'] + $this->roles($company['roles']) + $company['name'],
                 $this->by,
             );
-            $this->fill($key, $company);
+            if (isset($company['formerly'])) {
+                $this->doneDaysAgo(self::ADDED_DAYS_AGO, function () use ($add, $key, $company): void {
+                    $add();
+                    $this->fill($key, $company['formerly']);
+                });
+                $this->doneDaysAgo(self::MOVED_DAYS_AGO, fn () => $this->fill($key, $company));
+            } else {
+                $add();
+                $this->fill($key, $company);
+            }
         }
         foreach (DemoRecords::PEOPLE as $key => $person) {
             $this->by = $users[count($this->parties) % 2];
@@ -151,7 +165,8 @@ final class DemoOffice
     private function fill(string $key, array $record): void
     {
         if (isset($record['address'])) {
-            $this->section($key, $this->addresses, ['addresses' => [$this->address($record['address'])]]);
+            $kept = $this->parties[$key]->addressUses()->first();
+            $this->section($key, $this->addresses, ['addresses' => [['id' => $kept?->id] + $this->address($record['address'])]]);
         }
         if (isset($record['sameAddressAs'])) {
             $this->section($key, $this->addresses, ['addresses' => [
@@ -160,8 +175,9 @@ final class DemoOffice
             ]]);
         }
         if (isset($record['reach'])) {
-            $this->section($key, $this->reach, ['contactPoints' => array_map(fn (array $point) => [
-                'id' => null,
+            $kept = $this->parties[$key]->contactPoints()->pluck('id');
+            $this->section($key, $this->reach, ['contactPoints' => array_map(fn (array $point, int $rank) => [
+                'id' => $kept[$rank] ?? null,
                 'kind' => $point[0],
                 'value' => $point[1],
                 'label' => $point[2],
@@ -169,7 +185,7 @@ final class DemoOffice
                 'isPrimary' => false,
                 'sameAsId' => null,
                 'addressUseId' => null,
-            ], $record['reach'])]);
+            ], $record['reach'], array_keys($record['reach']))]);
         }
         if (isset($record['clientTerms'])) {
             $this->section($key, TermsSection::whenWeBillThem(), ['listedId' => null, 'shorthand' => $record['clientTerms']]);

@@ -43,6 +43,12 @@ final class DemoRecords
             'address' => ['US', "200 Quayside Plaza\nSuite 900", 'Portland', 'ME', '04101', ['postal', 'billing']],
             'reach' => [['phone', '207-555-0150', 'switchboard'], ['email', 'claims@harborlight.example', 'office', ['invoices']]],
             'clientTerms' => 'net 60',
+            // Before it moved, and before it took its time to pay.
+            'formerly' => [
+                'address' => ['US', "12 Ropewalk\nSecond floor", 'Portland', 'ME', '04101', ['postal', 'billing']],
+                'reach' => [['phone', '207-555-0133', 'switchboard'], ['email', 'claims@harborlight.example', 'office']],
+                'clientTerms' => 'net 30',
+            ],
         ],
         'foundry' => [
             'name' => ['name' => 'Brass Lantern Foundry', 'legal' => 'Brass Lantern Foundry LLC'],

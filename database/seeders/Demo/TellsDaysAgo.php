@@ -11,4 +11,24 @@ trait TellsDaysAgo
     {
         return $days === null ? '' : $this->clock->today()->plusDays(-$days)->toIso();
     }
+
+    /**
+     * Does something as it was done so many days ago: that day is today meanwhile.
+     *
+     * @template T
+     *
+     * @param \Closure(): T $act
+     *
+     * @return T
+     */
+    private function doneDaysAgo(int $days, \Closure $act): mixed
+    {
+        $pinned = config('almanac.today');
+        config(['almanac.today' => $this->daysAgo($days)]);
+        try {
+            return $act();
+        } finally {
+            config(['almanac.today' => $pinned]);
+        }
+    }
 }

@@ -1990,6 +1990,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/{id}/as-of": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A record as it was on a past day */
+        get: operations["readRecordAsOf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements/{engagement}/as-of": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A case or a project as it was on a past day */
+        get: operations["readEngagementAsOf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/sections/{section}/bring-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Save a section again as it was on a past day */
+        post: operations["bringBackSection"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements/{engagement}/sections/{section}/bring-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Save a section again as it was on a past day */
+        post: operations["bringBackEngagementSection"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/known/addresses": {
         parameters: {
             query?: never;
@@ -2611,6 +2679,49 @@ export interface components {
         ArchiveInput: {
             reason: string;
         };
+        /** @description A record, a case or a project as it was on a past day, beside another day. */
+        AsOf: {
+            subject: components["schemas"]["SubjectLink"];
+            /** @description As it was called then. */
+            name: string;
+            /** @description For reading, and to be typed again. */
+            day: string;
+            other: string;
+            /** @description Whether the other day is today, and the subject in use: what is different can be brought back then. */
+            canBringBack: boolean;
+            /** @description The last day before on which something of it was saved. */
+            savedBefore: string | null;
+            /** @description The first day after on which something of it was saved. */
+            savedAfter: string | null;
+            sections: components["schemas"]["AsOfSection"][];
+        };
+        /** @description One thing that a section said on two days. */
+        AsOfFact: {
+            key: string;
+            label: string;
+            /** @description Empty where it was not there. */
+            then: string;
+            /** @description Empty where it is not there on the other day. */
+            other: string;
+            isDifferent: boolean;
+        };
+        AsOfQuery: {
+            /** @description As it is typed, such as 3/3 or 3 Mar 2026; today where none is given. */
+            day?: string;
+            /** @description The day beside it; today where none is given. */
+            other?: string;
+        };
+        /** @description A section on two days. */
+        AsOfSection: {
+            section: string;
+            title: string;
+            /** @description Whether it was saved as one, so that it can be brought back. */
+            isKept: boolean;
+            /** @description To be sent when it is brought back. */
+            version: number;
+            isDifferent: boolean;
+            facts: components["schemas"]["AsOfFact"][];
+        };
         /** @description The section "Bank and cards". */
         Bank: {
             /** @description In force, and on hold. */
@@ -2690,6 +2801,12 @@ export interface components {
             lateRate: string;
             latePerMonth: boolean;
             keepsUsHolidays: boolean;
+        };
+        BringBackInput: {
+            /** @description What the section was on it is saved again. */
+            day: string;
+            /** @description That has been seen. */
+            version: number;
         };
         CalendarAddress: {
             /** @description For a calendar program; told only this once. */
@@ -9892,6 +10009,146 @@ export interface operations {
                 content?: never;
             };
             /** @description Something refers to it */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readRecordAsOf: {
+        parameters: {
+            query?: {
+                day?: string;
+                other?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AsOf"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readEngagementAsOf: {
+        parameters: {
+            query?: {
+                day?: string;
+                other?: string;
+            };
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AsOf"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bringBackSection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                section: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["BringBackInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Record"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bringBackEngagementSection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+                section: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["BringBackInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Engagement"];
+                };
+            };
+            /** @description Refused */
             default: {
                 headers: {
                     [name: string]: unknown;

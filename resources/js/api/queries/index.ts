@@ -6,3 +6,4 @@ export * from './today';
 export * from './ledger';
 export * from './engagements';
 export * from './conflicts';
+export * from './past';

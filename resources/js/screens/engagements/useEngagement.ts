@@ -43,6 +43,7 @@ export function useEngagementLog(engagement: EngagementData): LogOf {
     return {
         id,
         mayEdit,
+        pastHref: `/engagements/${id}/as-of`,
         queryKey: ['engagements', 'changes', id],
         read: (show, before) =>
             ask(

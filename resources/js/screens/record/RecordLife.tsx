@@ -52,6 +52,7 @@ function useLife(record: RecordData) {
 /** What else can be done with a record than to edit it. */
 export function RecordLife({ record }: { record: RecordData }) {
     const [asked, setAsked] = useState<'caution' | 'archive' | 'delete'>();
+    const navigate = useNavigate();
     const what = record.party.kind;
     const close = () => setAsked(undefined);
 
@@ -61,6 +62,7 @@ export function RecordLife({ record }: { record: RecordData }) {
                 label="More"
                 items={[
                     { id: 'caution', name: 'Add a caution …', onChoose: () => setAsked('caution') },
+                    { id: 'as-of', name: 'As it was on a day …', onChoose: () => void navigate(`/records/${record.party.id}/as-of`) },
                     { id: 'archive', name: `Archive this ${what} …`, onChoose: () => setAsked('archive') },
                     { id: 'delete', name: `Delete this ${what} …`, onChoose: () => setAsked('delete') },
                 ]}

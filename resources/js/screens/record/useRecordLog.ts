@@ -12,6 +12,7 @@ export function useRecordLog(record: RecordData): LogOf {
     return {
         id,
         mayEdit,
+        pastHref: `/records/${id}/as-of`,
         queryKey: ['records', 'changes', id],
         read: (show, before) =>
             ask(api.GET('/api/parties/{id}/changes', {

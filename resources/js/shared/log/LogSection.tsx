@@ -20,6 +20,8 @@ export type Show = 'all' | 'entries' | 'changes';
 export interface LogOf {
     id: number;
     mayEdit: boolean;
+    /** Where it is read as it was on a past day. */
+    pastHref: string;
     /** Under which its stretches are kept. */
     queryKey: readonly unknown[];
     read: (show: Show, before: number | undefined) => Promise<Schemas['Changes']>;
@@ -62,7 +64,12 @@ export function LogSection({ log }: { log: LogOf }) {
             id="log"
             title="Log"
             isInternal
-            tools={mayEdit && !isWriting && <QuietButton data-edit onPress={() => setWriting(true)}>Write an entry</QuietButton>}
+            tools={!isWriting && (
+                <>
+                    {mayEdit && <QuietButton data-edit onPress={() => setWriting(true)}>Write an entry</QuietButton>}
+                    <Small><Link to={log.pastHref}>As it was on a day</Link></Small>
+                </>
+            )}
         >
             <Stack $gap="medium" $stretch>
                 {isWriting && <EntryForm log={log} onClose={() => setWriting(false)} />}
