@@ -176,7 +176,7 @@ final class DemoOffice
         }
         if (isset($record['reach'])) {
             $kept = $this->parties[$key]->contactPoints()->pluck('id');
-            $this->section($key, $this->reach, ['contactPoints' => array_map(fn (array $point, int $rank) => [
+            $this->section($key, $this->reach, ['contactPoints' => array_map(fn (array $point, int|string $rank) => [
                 'id' => $kept[$rank] ?? null,
                 'kind' => $point[0],
                 'value' => $point[1],

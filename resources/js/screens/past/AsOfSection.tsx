@@ -2,7 +2,7 @@ import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
 import { QuietButton } from '../../ui/Button';
 import { Table, TableScroll } from '../../ui/Table';
-import { Heading, Quiet, Row, Stack } from '../../ui/Text';
+import { Heading, Hidden, Quiet, Row, Stack } from '../../ui/Text';
 
 type Section = Schemas['AsOfSection'];
 
@@ -38,7 +38,7 @@ export function AsOfSection({ section, day, beside, isShort, onBringBack }: Prop
             <TableScroll>
                 <Days>
                     <thead>
-                        <tr><th>What</th><th>{day}</th><th>{beside}</th></tr>
+                        <tr><th><Hidden>What</Hidden></th><th>{day}</th><th>{beside}</th></tr>
                     </thead>
                     <tbody>
                         {facts.map(({ key, label, then, other, isDifferent }) => (
