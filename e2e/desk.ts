@@ -1,12 +1,18 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { expect, test as base, type Locator, type Page, type Request } from '@playwright/test';
 import { cookiesOf, FIRST_PORT, PASSWORD, startServer, type OfficeServer, type Seed } from './servers';
 
 export { PASSWORD };
 
 /** What somebody at the desk does again and again. */
 export class Desk {
-    constructor(readonly page: Page) {}
+    private readonly underWay = new Set<Request>();
+
+    constructor(readonly page: Page) {
+        page.on('request', (request) => this.underWay.add(request));
+        page.on('requestfinished', (request) => this.underWay.delete(request));
+        page.on('requestfailed', (request) => this.underWay.delete(request));
+    }
 
     /** Comes to stand on Today, signed in; who was not there when the office was made signs in by the form. */
     async signIn(name = 'maud'): Promise<void> {
@@ -68,9 +74,16 @@ export class Desk {
      * sixty, for as long as the window stays so).
      */
     async resize(width: number, height = 800): Promise<void> {
-        await this.page.waitForLoadState('networkidle');
+        do {
+            await expect.poll(() => this.underWay.size, { intervals: [10] }).toBe(0);
+            await this.drawn();
+        } while (this.underWay.size > 0);
         await this.page.setViewportSize({ width, height });
-        await this.page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))));
+        await this.drawn();
+    }
+
+    private drawn(): Promise<void> {
+        return this.page.evaluate(() => new Promise<void>((drawn) => requestAnimationFrame(() => requestAnimationFrame(() => drawn()))));
     }
 
     section(title: string): Locator {
