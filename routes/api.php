@@ -79,6 +79,8 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('engagements/{engagement}/changes', [EngagementsController::class, 'changes'])->whereNumber('engagement');
     Route::get('engagements/{engagement}/as-of', [AsOfController::class, 'engagement'])->whereNumber('engagement');
     Route::get('parties/{party}/as-of', [AsOfController::class, 'party'])->whereNumber('party');
+    Route::get('engagements/{engagement}/stream', [EngagementsController::class, 'stream'])->whereNumber('engagement');
+    Route::get('parties/{party}/stream', [PartyController::class, 'stream'])->whereNumber('party');
     Route::get('parties/{party}/engagements', [EngagementsController::class, 'ofRecord'])->whereNumber('party');
     Route::get('parties', [PartyController::class, 'index']);
     Route::get('parties/{party}', [PartyController::class, 'show'])->whereNumber('party');

@@ -21,6 +21,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $at
  * @property int|null $log_entry_id the entry whose place in the stream this is
  * @property-read User $user
+ * @property-read Party|null $party whose it is; null where it is of something else
  * @property-read LogEntry|null $logEntry
  */
 final class Change extends Model
@@ -44,5 +45,11 @@ final class Change extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Party, $this> */
+    public function party(): BelongsTo
+    {
+        return $this->belongsTo(Party::class, 'subject_id');
     }
 }

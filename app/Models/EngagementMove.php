@@ -21,6 +21,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property \Illuminate\Support\Carbon $at
  * @property-read EngagementStage $stage
  * @property-read User $user
+ * @property-read Engagement $engagement
  */
 final class EngagementMove extends Model
 {
@@ -50,5 +51,11 @@ final class EngagementMove extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Engagement, $this> */
+    public function engagement(): BelongsTo
+    {
+        return $this->belongsTo(Engagement::class);
     }
 }

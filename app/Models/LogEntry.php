@@ -21,6 +21,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property bool $is_pinned shown at the head of the record
  * @property int $user_id
  * @property-read User $user
+ * @property-read Party|null $party whose it is; null where it is of something else
  * @property-read Party|null $withParty
  */
 final class LogEntry extends Model
@@ -42,5 +43,11 @@ final class LogEntry extends Model
     public function withParty(): BelongsTo
     {
         return $this->belongsTo(Party::class, 'with_party_id');
+    }
+
+    /** @return BelongsTo<Party, $this> */
+    public function party(): BelongsTo
+    {
+        return $this->belongsTo(Party::class, 'subject_id');
     }
 }

@@ -37,6 +37,18 @@ final class Clock
         return once(fn () => Office::query()->first()?->zone()) ?? new \DateTimeZone('UTC');
     }
 
+    /** The day of a moment, by the office's clock. */
+    public static function dayOf(\DateTimeInterface $moment): Day
+    {
+        return Day::fromIso(CarbonImmutable::instance($moment)->setTimezone(self::zone())->format('Y-m-d'));
+    }
+
+    /** When a day begins where the office is, by the zone in which moments are kept: UTC. */
+    public static function beginningOf(Day $day): CarbonImmutable
+    {
+        return CarbonImmutable::parse($day->toIso(), self::zone())->utc();
+    }
+
     /** Reads dates as the office types them. */
     public function reader(Office $office): TypedDay
     {

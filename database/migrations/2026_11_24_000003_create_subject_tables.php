@@ -34,7 +34,7 @@ return new class extends Migration
 
         Schema::create('log_entries', function (Blueprint $table): void {
             $table->id();
-            $table->foreignId('subject_id')->index()->constrained();
+            $table->foreignId('subject_id')->constrained();
             $table->string('kind', 10);
             $table->date('happened_on');
             $table->foreignId('with_party_id')->nullable()->index()->constrained('parties');
@@ -42,6 +42,7 @@ return new class extends Migration
             $table->boolean('is_pinned')->default(false);
             $table->foreignId('user_id')->constrained();
             $table->timestamps();
+            $table->index(['subject_id', 'happened_on']);
         });
 
         // An entry stands among the changes at its place, so that both are one stream.
@@ -57,6 +58,7 @@ return new class extends Migration
             $table->timestamp('at');
             $table->foreignId('log_entry_id')->nullable()->index()->constrained()->nullOnDelete();
             $table->index(['subject_id', 'id']);
+            $table->index(['subject_id', 'at']);
             $table->index(['user_id', 'id']);
         });
 

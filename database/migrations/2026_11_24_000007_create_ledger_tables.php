@@ -43,13 +43,14 @@ return new class extends Migration
 
         Schema::create('messages', function (Blueprint $table): void {
             $table->id();
-            $table->foreignId('party_id')->index()->constrained();
+            $table->foreignId('party_id')->constrained();
             $table->foreignId('document_id')->nullable()->index()->constrained();
             $table->string('to');
             $table->string('subject');
             $table->string('path');
             $table->foreignId('user_id')->constrained();
             $table->timestamp('at');
+            $table->index(['party_id', 'at']);
         });
     }
 

@@ -32,7 +32,7 @@ final readonly class RecallSubject
     public function on(Day $day, SubjectModel $then, array $sections): array
     {
         $this->assertKept($then, $day);
-        $past = new Past($then->id, self::end($day), $this->identity);
+        $past = new Past($then->id, Clock::beginningOf($day->plusDays(1)), $this->identity);
         foreach ($sections as $section) {
             $kept = $past->state($section->name);
             if ($kept === null) {
@@ -48,7 +48,7 @@ final readonly class RecallSubject
     /** @throws NotYetKept when the subject was not in the book on that day */
     public function assertKept(SubjectModel $subject, Day $day): void
     {
-        $added = $subject->created_at === null ? null : self::dayOf($subject->created_at);
+        $added = $subject->created_at === null ? null : Clock::dayOf($subject->created_at);
         if ($added !== null && $day->isBefore($added)) {
             throw NotYetKept::before($added->toText());
         }
@@ -57,13 +57,13 @@ final readonly class RecallSubject
     /** The last day before another on which something of it was saved. */
     public function savedBefore(SubjectModel $subject, Day $day): ?Day
     {
-        return self::saved($subject, '<', self::end($day->plusDays(-1)), 'desc');
+        return self::saved($subject, '<', Clock::beginningOf($day), 'desc');
     }
 
     /** The first day after another on which something of it was saved. */
     public function savedAfter(SubjectModel $subject, Day $day): ?Day
     {
-        return self::saved($subject, '>=', self::end($day), 'asc');
+        return self::saved($subject, '>=', Clock::beginningOf($day->plusDays(1)), 'asc');
     }
 
     private static function saved(SubjectModel $subject, string $than, CarbonImmutable $moment, string $order): ?Day
@@ -71,17 +71,6 @@ final readonly class RecallSubject
         $state = SectionState::query()->where('subject_id', $subject->id)->where('at', $than, $moment->toDateTimeString())
             ->orderBy('at', $order)->first();
 
-        return $state === null ? null : self::dayOf($state->at);
-    }
-
-    private static function dayOf(\DateTimeInterface $moment): Day
-    {
-        return Day::fromIso(CarbonImmutable::instance($moment)->setTimezone(Clock::zone())->format('Y-m-d'));
-    }
-
-    /** When a day is over where the office is. */
-    private static function end(Day $day): CarbonImmutable
-    {
-        return CarbonImmutable::parse($day->toIso(), Clock::zone())->addDay()->utc();
+        return $state === null ? null : Clock::dayOf($state->at);
     }
 }

@@ -780,6 +780,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engagements/{engagement}/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Its history in one stream */
+        get: operations["readEngagementStream"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/engagements/{engagement}/shared-invoice": {
         parameters: {
             query?: never;
@@ -2170,6 +2187,23 @@ export interface paths {
         };
         /** The log of a record: entries and changes in one stream */
         get: operations["readChanges"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/stream": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The history of a record in one stream */
+        get: operations["readStream"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4928,6 +4962,38 @@ export interface components {
             amount: components["schemas"]["Money"];
             balance: components["schemas"]["Money"];
         };
+        /** @description A stretch of a history, the newest first. */
+        Stream: {
+            lines: components["schemas"]["StreamLine"][];
+            /** @description Pass it as "before" for the next stretch; null at the end. */
+            before: string | null;
+        };
+        /** @description One line of a history: what it tells of, and what it opens. */
+        StreamLine: {
+            /** @description The same line has the same. */
+            key: string;
+            /** @enum {string} */
+            kind: "changes" | "document" | "message" | "payment" | "stage" | "entry";
+            year: number;
+            dayText: string;
+            /** @description For reading; empty of an entry, which has its own. */
+            text: string;
+            by: string;
+            /** @description What it opens: a document, a payment, a case or a project, a message. Null where it opens nothing. */
+            opensId: number | null;
+            of: components["schemas"]["SubjectLink"] | null;
+            entry: components["schemas"]["LogEntry"] | null;
+            /** @description Of one day, the newest first. */
+            changes: components["schemas"]["Change"][];
+        };
+        StreamQuery: {
+            /** @enum {string} */
+            show?: "all" | "written" | "money" | "stages" | "changes";
+            /** @description Where the stretch before ended. */
+            before?: string;
+            /** @description Of a company: what concerns those who work there too. */
+            withPeople?: string;
+        };
         /** @description Enough of a record, a case or a project to name it and to open it. */
         SubjectLink: {
             /** @enum {string} */
@@ -5126,6 +5192,11 @@ export interface components {
             entryKinds: {
                 /** @enum {string} */
                 code: "note" | "call" | "email" | "meeting" | "letter";
+                name: string;
+            }[];
+            streamFilters: {
+                /** @enum {string} */
+                code: "all" | "written" | "money" | "stages" | "changes";
                 name: string;
             }[];
             fileKinds: {
@@ -7181,6 +7252,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Changes"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readEngagementStream: {
+        parameters: {
+            query?: {
+                show?: "all" | "written" | "money" | "stages" | "changes";
+                before?: string;
+                withPeople?: string;
+            };
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Stream"];
                 };
             };
             /** @description Refused */
@@ -10392,6 +10498,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Changes"];
+                };
+            };
+        };
+    };
+    readStream: {
+        parameters: {
+            query?: {
+                show?: "all" | "written" | "money" | "stages" | "changes";
+                before?: string;
+                withPeople?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Stream"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

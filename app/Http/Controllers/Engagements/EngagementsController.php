@@ -17,6 +17,7 @@ use App\Http\Requests\Engagements\BeginRequest;
 use App\Http\Requests\Engagements\EngagementsRequest;
 use App\Http\Requests\Ledger\DocumentRequest;
 use App\Http\Requests\Records\ArchiveRequest;
+use App\Http\Requests\Records\StreamRequest;
 use App\Models\Document;
 use App\Models\Engagement;
 use App\Models\Party;
@@ -24,6 +25,7 @@ use App\Models\User;
 use App\Queries\Engagements\ListEngagements;
 use App\Queries\Engagements\ReadEngagement;
 use App\Queries\Records\ReadChanges;
+use App\Queries\Records\ReadStream;
 use App\Time\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -80,6 +82,12 @@ final readonly class EngagementsController
             $request->has('before') ? $request->integer('before') : null,
             in_array($show, ['entries', 'changes'], true) ? $show : 'all',
         ));
+    }
+
+    #[Reads('engagements/{engagement}/stream', 'readEngagementStream', 'Its history in one stream', 'Stream', 'Engagements', StreamRequest::class)]
+    public function stream(StreamRequest $request, Engagement $engagement, ReadStream $read): JsonResponse
+    {
+        return new JsonResponse($read->handle($engagement, $request->filter(), $request->before(), false));
     }
 
     #[Adds('engagements/{engagement}/shared-invoice', 'writeSharedInvoice', 'Write an invoice in shares, a draft for each payer', 'DocumentInput', '[DocumentRow]', 'Engagements')]

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Records;
 
 use App\Actions\Records\AddParty;
+use App\Http\OpenApi\Reads;
 use App\Http\Requests\Records\AddPartyRequest;
+use App\Http\Requests\Records\StreamRequest;
 use App\Models\Party;
 use App\Models\User;
 use App\Queries\Records\ListParties;
 use App\Queries\Records\ReadChanges;
 use App\Queries\Records\ReadRecord;
+use App\Queries\Records\ReadStream;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -124,5 +127,11 @@ final readonly class PartyController
                 default => 'all',
             },
         ));
+    }
+
+    #[Reads('parties/{id}/stream', 'readStream', 'The history of a record in one stream', 'Stream', 'Records', StreamRequest::class)]
+    public function stream(StreamRequest $request, Party $party, ReadStream $read): JsonResponse
+    {
+        return new JsonResponse($read->handle($party, $request->filter(), $request->before(), $request->withPeople()));
     }
 }

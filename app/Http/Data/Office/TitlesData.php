@@ -29,6 +29,7 @@ use Almanac\Ledger\TaxTreatment;
 use Almanac\Names\TogetherAs;
 use Almanac\Reach\ContactUse;
 use Almanac\Records\LogKind;
+use Almanac\Records\StreamFilter;
 use Almanac\TaxIds\ReportChoice;
 use Almanac\TaxIds\TaxIdKind;
 use Almanac\Terms\Side;
@@ -48,6 +49,7 @@ final readonly class TitlesData
      * @param list<NamedCodeData> $cautionLevels
      * @param list<NamedCodeData> $cautionUses
      * @param list<NamedCodeData> $entryKinds
+     * @param list<NamedCodeData> $streamFilters
      * @param list<NamedCodeData> $fileKinds
      * @param list<NamedCodeData> $bankAccountKinds
      * @param list<NamedCodeData> $bankAccountUses
@@ -79,6 +81,7 @@ final readonly class TitlesData
         #[OA\Property(items: new TitledCodes(CautionLevel::class))] public array $cautionLevels,
         #[OA\Property(items: new TitledCodes(CautionUse::class))] public array $cautionUses,
         #[OA\Property(items: new TitledCodes(LogKind::class))] public array $entryKinds,
+        #[OA\Property(items: new TitledCodes(StreamFilter::class))] public array $streamFilters,
         #[OA\Property(items: new TitledCodes(FileKind::class))] public array $fileKinds,
         #[OA\Property(items: new TitledCodes(AccountKind::class))] public array $bankAccountKinds,
         #[OA\Property(items: new TitledCodes(AccountUse::class))] public array $bankAccountUses,
@@ -116,6 +119,7 @@ final readonly class TitlesData
             NamedCodeData::titled(CautionLevel::cases()),
             NamedCodeData::titled(CautionUse::cases()),
             NamedCodeData::titled(LogKind::cases()),
+            NamedCodeData::titled(StreamFilter::cases()),
             NamedCodeData::titled(FileKind::cases()),
             NamedCodeData::titled(AccountKind::cases()),
             NamedCodeData::titled(AccountUse::cases()),

@@ -40,7 +40,7 @@ export function forgetReminders({ kind, id }: Schemas['SubjectLink']): void {
         ['today'],
         ['due'],
         ...(kind === 'party'
-            ? [recordQuery(id).queryKey, ['records', 'changes', id]]
-            : [engagementQuery(id).queryKey, ['engagements', 'changes', id]]),
+            ? [recordQuery(id).queryKey, ['records', 'stream', id]]
+            : [engagementQuery(id).queryKey, ['engagements', 'stream', id]]),
     );
 }

@@ -41,13 +41,13 @@ export function useEngagementLog(engagement: EngagementData): LogOf {
     const { id } = engagement.row;
     const path = { engagement: id };
     return {
-        id,
         mayEdit,
+        hasPeople: false,
         pastHref: `/engagements/${id}/as-of`,
-        queryKey: ['engagements', 'changes', id],
-        read: (show, before) =>
+        queryKey: ['engagements', 'stream', id],
+        read: ({ show }, before) =>
             ask(
-                api.GET('/api/engagements/{engagement}/changes', {
+                api.GET('/api/engagements/{engagement}/stream', {
                     params: { path, query: { show, ...(before === undefined ? {} : { before }) } },
                 }),
             ),

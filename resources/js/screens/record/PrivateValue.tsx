@@ -32,7 +32,7 @@ export function PrivateValue({ partyId, name, fieldId, taxNumberId, masked = 'ke
                 }),
             );
             setShown(value);
-            void forget(['records', 'changes', partyId]);
+            void forget(['records', 'stream', partyId]);
         } catch (error) {
             say(`Not shown. ${(error as Error).message}`);
         }

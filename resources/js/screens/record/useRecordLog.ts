@@ -10,13 +10,13 @@ export function useRecordLog(record: RecordData): LogOf {
     const mayEdit = useMayEdit(record);
     const { id } = record.party;
     return {
-        id,
         mayEdit,
+        hasPeople: record.party.kind === 'company',
         pastHref: `/records/${id}/as-of`,
-        queryKey: ['records', 'changes', id],
-        read: (show, before) =>
-            ask(api.GET('/api/parties/{id}/changes', {
-                params: { path: { id }, query: { show, ...(before === undefined ? {} : { before }) } },
+        queryKey: ['records', 'stream', id],
+        read: ({ show, withPeople }, before) =>
+            ask(api.GET('/api/parties/{id}/stream', {
+                params: { path: { id }, query: { show, ...(withPeople ? { withPeople: 'true' } : {}), ...(before === undefined ? {} : { before }) } },
             })),
         write: (body) => act(() => ask(api.POST('/api/parties/{id}/entries', { params: { path: { id } }, body }))),
         pin: (logEntry, isPinned) =>

@@ -1,30 +1,39 @@
-import { useInfiniteQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
+import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
 import { Button, QuietButton } from '../../ui/Button';
-import { ChooseOne } from '../../ui/Choose';
+import { ChooseOne, Tick } from '../../ui/Choose';
 import { momentText } from '../../ui/moment';
 import { useSay } from '../../ui/StatusLine';
-import { Quiet, Row, Small, Stack } from '../../ui/Text';
+import { FieldRow, Quiet, Row, Small, Stack, SubHeading } from '../../ui/Text';
 import { space } from '../../ui/tokens';
+import { SubjectLink } from '../SubjectLink';
+import { useTitles, type CodeOf } from '../titles';
 import { EntryForm } from './EntryForm';
 import { PlainSection } from '../section/SectionFrame';
 
+type Line = Schemas['StreamLine'];
 type Change = Schemas['Change'];
 type Entry = Schemas['LogEntry'];
-export type Show = 'all' | 'entries' | 'changes';
+
+/** What of the history is shown. */
+export interface Shown {
+    show: CodeOf<'streamFilters'>;
+    withPeople: boolean;
+}
 
 /** How the log of something is read and written. */
 export interface LogOf {
-    id: number;
     mayEdit: boolean;
+    /** Whether people work there, whose history can stand among its own. */
+    hasPeople: boolean;
     /** Where it is read as it was on a past day. */
     pastHref: string;
     /** Under which its stretches are kept. */
     queryKey: readonly unknown[];
-    read: (show: Show, before: number | undefined) => Promise<Schemas['Changes']>;
+    read: (shown: Shown, before: string | undefined) => Promise<Schemas['Stream']>;
     write: (entry: Schemas['LogEntryInput']) => Promise<void>;
     pin: (entryId: number, isPinned: boolean) => Promise<void>;
     remove: (entryId: number) => Promise<void>;
@@ -44,20 +53,21 @@ const Entries = styled.ol`
 
 const Text = styled.p`white-space: pre-wrap;`;
 
-const SHOWN = [{ id: 'all', name: 'everything' }, { id: 'entries', name: 'entries only' }, { id: 'changes', name: 'changes only' }];
-
-/** What happened with it: what people wrote, and who changed what, in one stream. */
+/** What happened with it, in one stream: what people wrote and sent, documents, payments, stages, and who changed what. */
 export function LogSection({ log }: { log: LogOf }) {
     const { mayEdit } = log;
-    const [show, setShow] = useState<Show>('all');
+    const filters = useTitles('streamFilters');
+    const [show, setShow] = useState<Shown['show']>('all');
+    const [withPeople, setWithPeople] = useState(false);
     const [isWriting, setWriting] = useState(false);
     const { data, isError, hasNextPage, fetchNextPage, refetch } = useInfiniteQuery({
-        queryKey: [...log.queryKey, show],
-        queryFn: ({ pageParam }) => log.read(show, pageParam),
-        initialPageParam: undefined as number | undefined,
+        queryKey: [...log.queryKey, show, withPeople],
+        queryFn: ({ pageParam }) => log.read({ show, withPeople }, pageParam),
+        initialPageParam: undefined as string | undefined,
         getNextPageParam: (last) => last.before ?? undefined,
+        placeholderData: keepPreviousData,
     });
-    const changes = data?.pages.flatMap((page) => page.changes) ?? [];
+    const lines = data?.pages.flatMap((page) => page.lines) ?? [];
 
     return (
         <PlainSection
@@ -73,21 +83,67 @@ export function LogSection({ log }: { log: LogOf }) {
         >
             <Stack $gap="medium" $stretch>
                 {isWriting && <EntryForm log={log} onClose={() => setWriting(false)} />}
-                <ChooseOne label="Shown" width="word" options={SHOWN} value={show} onChange={(chosen) => setShow(chosen as Show)} />
+                <FieldRow $foot>
+                    <ChooseOne label="Shown" width="name" options={filters} value={show} onChange={setShow} />
+                    {log.hasPeople && <Tick isSelected={withPeople} onChange={setWithPeople}>with its people</Tick>}
+                </FieldRow>
                 {isError && <Quiet>The log could not be loaded. <Button onPress={() => void refetch()}>Try again</Button></Quiet>}
-                {data !== undefined && changes.length === 0 && <Quiet>Nothing yet.</Quiet>}
-                <Entries>
-                    {bySave(changes).map(({ first, changes: saved }) => (
-                        <li key={first.id}>
-                            {first.entry === null
-                                ? <Saved first={first} changes={saved} />
-                                : <Written log={log} entry={first.entry} />}
-                        </li>
-                    ))}
-                </Entries>
+                {data !== undefined && lines.length === 0 && <Quiet>Nothing yet.</Quiet>}
+                {byYear(lines).map(([year, ofYear]) => (
+                    <Stack key={year} $gap="small" $stretch>
+                        <SubHeading>{year}</SubHeading>
+                        <Entries>{ofYear.map((line) => <li key={line.key}><OneLine log={log} line={line} /></li>)}</Entries>
+                    </Stack>
+                ))}
                 {hasNextPage && <Button onPress={() => void fetchNextPage()}>Show earlier</Button>}
             </Stack>
         </PlainSection>
+    );
+}
+
+function byYear(lines: Line[]): [number, Line[]][] {
+    const years = new Map<number, Line[]>();
+    for (const line of lines) {
+        years.set(line.year, [...years.get(line.year) ?? [], line]);
+    }
+    return [...years];
+}
+
+const PLACES: Partial<Record<Line['kind'], string>> = { document: '/documents/', payment: '/payments/', stage: '/engagements/' };
+
+function OneLine({ log, line }: { log: LogOf; line: Line }) {
+    const { entry, kind, changes, dayText, by, of, text, opensId } = line;
+    const whose = of !== null && <> · <SubjectLink subject={of} /></>;
+    if (entry !== null) {
+        return <Written log={log} entry={entry} whose={whose} />;
+    }
+    if (kind === 'changes') {
+        return <ChangedOn line={line} saves={bySave(changes)} whose={whose} />;
+    }
+    const place = PLACES[kind];
+    return (
+        <>
+            <Small>{dayText} · {by}{whose}</Small>
+            <div>
+                {place === undefined
+                    ? <a href={`/api/messages/${opensId}`} target="_blank" rel="noreferrer">{text}</a>
+                    : <Link to={`${place}${opensId}`}>{text}</Link>}
+            </div>
+        </>
+    );
+}
+
+/** What was changed on a day: at once where it was one save, else opened. */
+function ChangedOn({ line, saves, whose }: { line: Line; saves: Save[]; whose: ReactNode }) {
+    const [only] = saves;
+    if (saves.length === 1 && only !== undefined) {
+        return <Saved {...only} whose={whose} />;
+    }
+    return (
+        <details>
+            <summary><Small>{line.dayText} · {line.by}{whose}</Small> {line.text}</summary>
+            <Entries>{saves.map((save) => <li key={save.first.id}><Saved {...save} whose={null} /></li>)}</Entries>
+        </details>
     );
 }
 
@@ -101,8 +157,7 @@ function bySave(changes: Change[]): Save[] {
     const saves: Save[] = [];
     for (const change of changes) {
         const last = saves.at(-1);
-        if (last !== undefined && change.entry === null && last.first.entry === null
-            && last.first.at === change.at && last.first.by === change.by && last.first.section === change.section) {
+        if (last !== undefined && last.first.at === change.at && last.first.by === change.by && last.first.section === change.section) {
             last.changes.push(change);
         } else {
             saves.push({ first: change, changes: [change] });
@@ -111,10 +166,10 @@ function bySave(changes: Change[]): Save[] {
     return saves;
 }
 
-function Saved({ first, changes }: Save) {
+function Saved({ first, changes, whose }: Save & { whose: ReactNode }) {
     return (
         <>
-            <Small><time dateTime={first.at}>{momentText(first.at)}</time> · {first.by} · {first.section}</Small>
+            <Small><time dateTime={first.at}>{momentText(first.at)}</time> · {first.by} · {first.section}{whose}</Small>
             {changes.map(({ id, label, from, to }) => (
                 <div key={id}>
                     {label}: {from === '' ? <ins>{to}</ins> : to === '' ? <><del>{from}</del> removed</> : (
@@ -127,11 +182,11 @@ function Saved({ first, changes }: Save) {
 }
 
 /** An entry, with its pin. */
-function Written({ log, entry }: { log: LogOf; entry: Entry }) {
+function Written({ log, entry, whose }: { log: LogOf; entry: Entry; whose: ReactNode }) {
     const { pin, remove } = useEntry(log, entry);
     return (
         <>
-            <EntryHead entry={entry} />
+            <EntryHead entry={entry} whose={whose} />
             <Text>{entry.text}</Text>
             {log.mayEdit && (
                 <Row $gap="small">
@@ -143,11 +198,12 @@ function Written({ log, entry }: { log: LogOf; entry: Entry }) {
     );
 }
 
-function EntryHead({ entry }: { entry: Entry }) {
+function EntryHead({ entry, whose }: { entry: Entry; whose?: ReactNode }) {
     return (
         <Small>
             <strong>{entry.kind}</strong> · {entry.dayText} · {entry.by}
             {entry.with !== null && <> · with <Link to={`/records/${entry.with.id}`}>{entry.with.name}</Link></>}
+            {whose}
         </Small>
     );
 }

@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Records;
+
+use Almanac\Calendar\Day;
+use Almanac\Records\SectionName;
+use Almanac\Records\StreamKind;
+use Almanac\Terms\Side;
+use App\Http\Data\Notes\LogEntryData;
+use App\Models\Change;
+use App\Models\Document;
+use App\Models\EngagementMove;
+use App\Models\LogEntry;
+use App\Models\Message;
+use App\Models\Payment;
+use App\Models\SubjectModel;
+use App\Time\Clock;
+use OpenApi\Attributes as OA;
+
+/** One line of a history: what it tells of, and what it opens. */
+#[OA\Schema(schema: 'StreamLine')]
+final readonly class StreamLineData
+{
+    /** @param  list<ChangeData>  $changes */
+    private function __construct(
+        #[OA\Property(description: 'The same line has the same.')]
+        public string $key,
+        #[OA\Property(enum: ['changes', 'document', 'message', 'payment', 'stage', 'entry'])]
+        public string $kind,
+        #[OA\Property]
+        public int $year,
+        #[OA\Property]
+        public string $dayText,
+        #[OA\Property(description: 'For reading; empty of an entry, which has its own.')]
+        public string $text,
+        #[OA\Property]
+        public string $by,
+        #[OA\Property(description: 'What it opens: a document, a payment, a case or a project, a message. Null where it opens nothing.', nullable: true)]
+        public ?int $opensId,
+        #[OA\Property(description: 'Whose it is, where it is of somebody else than is read.', ref: '#/components/schemas/SubjectLink', nullable: true)]
+        public ?SubjectLinkData $of,
+        #[OA\Property(ref: '#/components/schemas/LogEntry', nullable: true)]
+        public ?LogEntryData $entry,
+        #[OA\Property(description: 'Of one day, the newest first.', items: new OA\Items(ref: '#/components/schemas/Change'))]
+        public array $changes,
+    ) {
+    }
+
+    public static function entry(LogEntry $entry, SubjectModel $near): self
+    {
+        return self::line(StreamKind::Entry, $entry->id, $entry->happened_on, '', $entry->user->name, null, self::other($entry->party, $near), LogEntryData::of($entry));
+    }
+
+    public static function stage(EngagementMove $move, SubjectModel $near): self
+    {
+        return self::line(
+            StreamKind::Stage,
+            $move->id,
+            $move->moved_on,
+            $move->stage->name.($move->reason === '' ? '' : ': '.$move->reason),
+            $move->user->name,
+            $move->engagement_id,
+            self::other($move->engagement, $near),
+        );
+    }
+
+    public static function payment(Payment $payment, SubjectModel $near): self
+    {
+        return self::line(
+            StreamKind::Payment,
+            $payment->id,
+            $payment->paid_on,
+            ($payment->side === Side::Client ? 'Payment received' : 'Payment made').', '.$payment->amount()->toText().($payment->is_void ? ', void' : ''),
+            $payment->user->name,
+            $payment->id,
+            self::other($payment->party, $near),
+        );
+    }
+
+    public static function document(Document $document, SubjectModel $near): self
+    {
+        return self::line(
+            StreamKind::Document,
+            $document->id,
+            $document->dated_on,
+            "{$document->title()}, {$document->total()->toText()}, {$document->state->words($document->kind)}",
+            $document->user->name,
+            $document->id,
+            self::other($document->party, $near),
+        );
+    }
+
+    public static function message(Message $message, SubjectModel $near): self
+    {
+        return self::line(
+            StreamKind::Message,
+            $message->id,
+            Clock::dayOf($message->at),
+            "Message to $message->to: $message->subject",
+            $message->user->name,
+            $message->id,
+            self::other($message->party, $near),
+        );
+    }
+
+    /**
+     * @param list<Change> $changes of one subject
+     * @param int $id the lowest of theirs
+     */
+    public static function changes(Day $day, int $id, array $changes, SubjectModel $near): self
+    {
+        $sections = array_values(array_unique(array_map(fn (Change $change) => SectionName::from($change->section)->title(), $changes)));
+        $by = array_values(array_unique(array_map(fn (Change $change) => $change->user->name, $changes)));
+
+        return self::line(
+            StreamKind::Changes,
+            $id,
+            $day,
+            'Changed: '.implode(', ', $sections),
+            implode(', ', $by),
+            null,
+            self::other($changes[0]->party ?? null, $near),
+            null,
+            array_map(ChangeData::of(...), $changes),
+        );
+    }
+
+    /** @param  list<ChangeData>  $changes */
+    private static function line(
+        StreamKind $kind,
+        int $id,
+        Day $day,
+        string $text,
+        string $by,
+        ?int $opensId,
+        ?SubjectLinkData $of,
+        ?LogEntryData $entry = null,
+        array $changes = [],
+    ): self {
+        return new self("{$kind->code()}-$id", $kind->code(), $day->year, $day->toText(), $text, $by, $opensId, $of, $entry, $changes);
+    }
+
+    private static function other(?SubjectModel $subject, SubjectModel $near): ?SubjectLinkData
+    {
+        return $subject === null || $subject->id === $near->id ? null : SubjectLinkData::of($subject);
+    }
+}
