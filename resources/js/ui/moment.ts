@@ -9,5 +9,6 @@ export function tellMomentsIn(zone: string): void {
 
 /** A moment for reading, by the office's clock: 24 Nov 2026, 09:30. */
 export function momentText(iso: string): string {
-    return moments.format(new Date(iso));
+    // British English alone has four letters for one month; days read Sep everywhere else.
+    return moments.format(new Date(iso)).replace('Sept', 'Sep');
 }

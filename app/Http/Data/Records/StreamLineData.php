@@ -59,9 +59,9 @@ final readonly class StreamLineData
             StreamKind::Stage,
             $move->id,
             $move->moved_on,
-            $move->stage->name.($move->reason === '' ? '' : ': '.$move->reason),
+            'Stage: '.$move->stage->name.($move->reason === '' ? '' : ': '.$move->reason),
             $move->user->name,
-            $move->engagement_id,
+            $move->engagement_id === $near->id ? null : $move->engagement_id,
             self::other($move->engagement, $near),
         );
     }

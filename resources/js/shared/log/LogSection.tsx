@@ -125,7 +125,7 @@ function OneLine({ log, line }: { log: LogOf; line: Line }) {
         <>
             <Small>{dayText} · {by}{whose}</Small>
             <div>
-                {place === undefined
+                {opensId === null ? text : place === undefined
                     ? <a href={`/api/messages/${opensId}`} target="_blank" rel="noreferrer">{text}</a>
                     : <Link to={`${place}${opensId}`}>{text}</Link>}
             </div>
