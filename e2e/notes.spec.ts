@@ -29,7 +29,7 @@ test('a call is written into the log, pinned, and taken down again', async ({ de
     await expect(head).not.toContainText('Wants the clock back');
 
     await log.getByRole('button', { name: /Shown/ }).click();
-    await page.getByRole('option', { name: 'entries only' }).click();
+    await page.getByRole('option', { name: 'what was said and written' }).click();
     await expect(log).not.toContainText('added as');
     await expect(log).toContainText('before the fair.');
     await log.getByRole('button', { name: 'Remove' }).click();

@@ -21,6 +21,7 @@ use App\Http\Controllers\Ledger\PaperController;
 use App\Http\Controllers\Ledger\PaymentsController;
 use App\Http\Controllers\Ledger\TouchedController;
 use App\Http\Controllers\LookAlikes\LookAlikesController;
+use App\Http\Controllers\Meetings\MeetingsController;
 use App\Http\Controllers\Notes\NotesController;
 use App\Http\Controllers\Office\ChoicesController;
 use App\Http\Controllers\Office\ListsController;
@@ -94,6 +95,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('documents/{document}', [DocumentsController::class, 'show'])->whereNumber('document');
     Route::get('documents/{document}/pdf', [PaperController::class, 'pdf'])->whereNumber('document');
     Route::get('documents/{document}/ubl', [PaperController::class, 'ubl'])->whereNumber('document');
+    Route::get('meetings/{meeting}', [MeetingsController::class, 'show'])->whereNumber('meeting');
     Route::get('messages/{message}', [PaperController::class, 'message'])->whereNumber('message');
     Route::get('payments', [PaymentsController::class, 'index']);
     Route::get('payments/{payment}', [PaymentsController::class, 'show'])->whereNumber('payment');
@@ -189,6 +191,11 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::post('conflict-searches', [ConflictsController::class, 'store']);
         Route::put('conflict-findings/{finding}/decision', [ConflictsController::class, 'decide'])->whereNumber('finding');
         Route::post('engagements', [EngagementsController::class, 'store']);
+        Route::put('meetings/{meeting}', [MeetingsController::class, 'change'])->whereNumber('meeting');
+        Route::put('meetings/{meeting}/outcome', [MeetingsController::class, 'conclude'])->whereNumber('meeting');
+        Route::post('meetings/{meeting}/call-off', [MeetingsController::class, 'callOff'])->whereNumber('meeting');
+        Route::post('parties/{party}/meetings', [MeetingsController::class, 'ofParty'])->whereNumber('party');
+        Route::post('engagements/{engagement}/meetings', [MeetingsController::class, 'ofEngagement'])->whereNumber('engagement');
         Route::prefix('engagements/{engagement}')->whereNumber(['engagement', 'move', 'inRole', 'logEntry'])->scopeBindings()->group(function (): void {
             Route::delete('/', [EngagementsController::class, 'destroy']);
             Route::put('archive', [EngagementsController::class, 'archive']);

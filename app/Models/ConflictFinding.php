@@ -25,6 +25,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $reason
  * @property Day|null $decided_on
  * @property int|null $decided_by_id
+ * @property int $version how often it has been decided
  * @property-read User|null $decidedBy
  * @property-read ConflictName $name
  */
@@ -34,7 +35,7 @@ final class ConflictFinding extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['decision' => null, 'reason' => '', 'decided_on' => null, 'decided_by_id' => null];
+    protected $attributes = ['decision' => null, 'reason' => '', 'decided_on' => null, 'decided_by_id' => null, 'version' => 0];
 
     protected function casts(): array
     {

@@ -18,6 +18,7 @@ final class PartyReferences
             Reference::binding('relations', 'from_id', 'relation', 'relations'),
             Reference::binding('relations', 'to_id', 'relation', 'relations'),
             Reference::binding('log_entries', 'with_party_id', 'log entry', 'log entries'),
+            Reference::binding('meeting_parties', 'party_id', 'meeting', 'meetings', AtUniqueKey::Goes),
             Reference::binding('engagement_parties', 'party_id', 'case or project', 'cases and projects'),
             Reference::binding('engagement_parties', 'via_id', 'case or project', 'cases and projects'),
             Reference::binding('engagement_parties', 'contact_id', 'case or project', 'cases and projects'),

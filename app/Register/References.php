@@ -24,6 +24,7 @@ final class References
             Reference::owned('cautions', 'subject_id'),
             Reference::owned('reminders', 'subject_id'),
             Reference::owned('files', 'subject_id'),
+            Reference::owned('meetings', 'subject_id'),
             Reference::owned('detail_values', 'subject_id', AtUniqueKey::Goes),
         ];
     }

@@ -11,6 +11,10 @@ use Almanac\Calendar\TimeOfDay;
 /** Something at a time, as it goes into a calendar. */
 final readonly class CalendarEvent
 {
+    /**
+     * @param int $minutes how long it lasts
+     * @param string $description the agenda
+     */
     public function __construct(
         public string $uid,
         public Day $day,
@@ -18,6 +22,9 @@ final readonly class CalendarEvent
         public string $summary,
         public ?Recurrence $recurrence = null,
         public string $url = '',
+        public int $minutes = 15,
+        public string $place = '',
+        public string $description = '',
     ) {
     }
 }

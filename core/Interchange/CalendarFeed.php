@@ -25,15 +25,34 @@ final class CalendarFeed
      */
     public static function write(string $name, \DateTimeImmutable $stamp, array $events): string
     {
-        $lines = [
-            'BEGIN:VCALENDAR',
-            'VERSION:2.0',
-            'PRODID:-//Neat Almanac//Reminders//EN',
-            'NAME:'.self::text($name),
-            ...self::zone($stamp),
-        ];
+        return self::calendar(['PRODID:-//Neat Almanac//Reminders//EN', 'NAME:'.self::text($name)], $stamp, $events);
+    }
+
+    /**
+     * An event to be answered, or called off: a message of the methods REQUEST and CANCEL of RFC 5546, sections 3.2.2
+     * and 3.2.5.
+     *
+     * @param \DateTimeImmutable $stamp when it is written, by the office's clock
+     */
+    public static function invitation(CalendarEvent $event, Invitees $invitees, \DateTimeImmutable $stamp): string
+    {
+        return self::calendar(
+            ['PRODID:-//Neat Almanac//Meetings//EN', 'METHOD:'.($invitees->isCancelled ? 'CANCEL' : 'REQUEST')],
+            $stamp,
+            [$event],
+            $invitees,
+        );
+    }
+
+    /**
+     * @param list<string> $head
+     * @param list<CalendarEvent> $events
+     */
+    private static function calendar(array $head, \DateTimeImmutable $stamp, array $events, ?Invitees $invitees = null): string
+    {
+        $lines = ['BEGIN:VCALENDAR', 'VERSION:2.0', ...$head, ...self::zone($stamp)];
         foreach ($events as $event) {
-            $lines = [...$lines, ...self::event($event, $stamp)];
+            $lines = [...$lines, ...self::event($event, $stamp, $invitees)];
         }
         $lines[] = 'END:VCALENDAR';
 
@@ -41,7 +60,7 @@ final class CalendarFeed
     }
 
     /** @return list<string> */
-    private static function event(CalendarEvent $event, \DateTimeImmutable $stamp): array
+    private static function event(CalendarEvent $event, \DateTimeImmutable $stamp, ?Invitees $invitees): array
     {
         return array_values(
             array_filter([
@@ -55,13 +74,36 @@ final class CalendarFeed
                 'T'.
                 str_replace(':', '', $event->time->toText()).
                 '00',
-                'DURATION:PT15M',
+                "DURATION:PT{$event->minutes}M",
                 $event->recurrence === null ? '' : 'RRULE:'.$event->recurrence->toRule(),
                 'SUMMARY:'.self::text($event->summary),
+                $event->place === '' ? '' : 'LOCATION:'.self::text($event->place),
+                $event->description === '' ? '' : 'DESCRIPTION:'.self::text($event->description),
                 $event->url === '' ? '' : 'URL:'.$event->url,
+                ...$invitees === null ? [] : self::people($invitees),
                 'END:VEVENT',
             ]),
         );
+    }
+
+    /** @return list<string> */
+    private static function people(Invitees $invitees): array
+    {
+        return [
+            "SEQUENCE:$invitees->sequence",
+            'STATUS:'.($invitees->isCancelled ? 'CANCELLED' : 'CONFIRMED'),
+            'ORGANIZER'.self::person(...$invitees->organizer),
+            ...array_map(
+                fn (array $one) => 'ATTENDEE;ROLE=REQ-PARTICIPANT;PARTSTAT=NEEDS-ACTION;RSVP=TRUE'.self::person(...$one),
+                $invitees->attendees,
+            ),
+        ];
+    }
+
+    /** A name in a parameter is quoted, and holds neither quotes nor controls: RFC 5545, section 3.2. */
+    private static function person(string $name, string $email): string
+    {
+        return ';CN="'.preg_replace('/[\x00-\x1F\x7F]+/', ' ', str_replace('"', "'", $name)).'":mailto:'.$email;
     }
 
     /**

@@ -29,6 +29,7 @@ enum SectionName: string
     case Site = 'site';
     case Links = 'links';
     case Conflicts = 'conflicts';
+    case Meetings = 'meetings';
 
     /** As it is headed on the page. */
     public function title(): string
@@ -56,6 +57,7 @@ enum SectionName: string
             self::Site => 'Site',
             self::Links => 'Linked',
             self::Conflicts => 'Conflicts',
+            self::Meetings => 'Meetings',
         };
     }
 }

@@ -19,7 +19,7 @@ enum StreamFilter: string implements Titled
     {
         return match ($this) {
             self::All => 'everything',
-            self::Written => 'what was written and sent',
+            self::Written => 'what was said and written',
             self::Money => 'documents and payments',
             self::Stages => 'stages',
             self::Changes => 'changes',
@@ -31,7 +31,7 @@ enum StreamFilter: string implements Titled
     {
         return match ($this) {
             self::All => StreamKind::cases(),
-            self::Written => [StreamKind::Entry, StreamKind::Message],
+            self::Written => [StreamKind::Meeting, StreamKind::Entry, StreamKind::Message],
             self::Money => [StreamKind::Document, StreamKind::Payment],
             self::Stages => [StreamKind::Stage],
             self::Changes => [StreamKind::Changes],

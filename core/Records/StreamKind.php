@@ -13,6 +13,7 @@ enum StreamKind: int
     case Payment = 4;
     case Stage = 5;
     case Entry = 6;
+    case Meeting = 7;
 
     public function code(): string
     {

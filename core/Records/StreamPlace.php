@@ -13,7 +13,7 @@ use Almanac\Calendar\ImpossibleDay;
  */
 final readonly class StreamPlace
 {
-    public const SHAPE = '/^(\d{4}-\d\d-\d\d)\.([1-6])\.(\d{1,18})$/D';
+    public const SHAPE = '/^(\d{4}-\d\d-\d\d)\.([1-7])\.(\d{1,18})$/D';
 
     private function __construct(public Day $day, public StreamKind $kind, public int $id)
     {

@@ -42,6 +42,7 @@ return new class extends Migration
             $table->string('reason')->default('');
             $table->date('decided_on')->nullable();
             $table->foreignId('decided_by_id')->nullable()->constrained('users');
+            $table->unsignedInteger('version')->default(0);
         });
     }
 };

@@ -62,6 +62,10 @@ export const router = createBrowserRouter([
                         path: 'records/:id/statement',
                         lazy: async () => ({ Component: (await import('./screens/ledger/StatementPage')).StatementPage }),
                     },
+                    {
+                        path: 'meetings/:id',
+                        lazy: async () => ({ Component: (await import('./screens/meetings/MeetingPage')).MeetingPage }),
+                    },
                     { path: 'upkeep', lazy: async () => ({ Component: (await import('./screens/upkeep/Upkeep')).Upkeep }) },
                     {
                         element: <Only may="mayChangeRecords" />,
@@ -75,6 +79,14 @@ export const router = createBrowserRouter([
                             {
                                 path: 'engagements/:id/invoice',
                                 lazy: async () => ({ Component: (await import('./screens/ledger/WriteShared')).WriteShared }),
+                            },
+                            {
+                                path: 'records/:id/meet',
+                                lazy: async () => ({ Component: (await import('./screens/meetings/ArrangeMeeting')).ArrangeWithRecord }),
+                            },
+                            {
+                                path: 'engagements/:id/meet',
+                                lazy: async () => ({ Component: (await import('./screens/meetings/ArrangeMeeting')).ArrangeForEngagement }),
                             },
                             {
                                 path: 'add/:kind',

@@ -70,10 +70,14 @@ final class ConflictsTest extends TestCase
         $found = $this->search([['Tarn & Whitlow', 'insured']], $case->id);
         $this->assertSame(1, $found['undecided']);
         $id = $found['names'][0]['findings'][0]['id'];
-        $decide = fn (array $input) => $this->putJson("/api/conflict-findings/$id/decision", $input + ['decision' => 'consent', 'reason' => 'Both agreed in writing', 'on' => '']);
+        $decide = fn (array $input) => $this->putJson("/api/conflict-findings/$id/decision", $input + ['decision' => 'consent', 'reason' => 'Both agreed in writing', 'on' => '', 'version' => 0]);
         $decide(['reason' => ' '])->assertStatus(422)->assertJsonPath('errors.0.field', 'reason');
         $decide(['on' => '1 Dec 2026'])->assertStatus(422)->assertJsonPath('errors.0.field', 'on');
         $decide([])->assertOk()->assertJsonPath('undecided', 0)->assertJsonPath('names.0.findings.0.decisionText', 'consent given, 24 Nov 2026, Maud Ferris');
+        // A colleague who decides at the same time is told, and takes nobody's decision away.
+        $decide(['decision' => 'declined'])->assertConflict();
+        $decide(['decision' => 'declined', 'version' => 1])->assertOk();
+        $decide(['version' => 2])->assertOk();
         $told = array_column((array) $this->getJson("/api/engagements/{$case->id}/changes")->json('changes'), 'to');
         $this->assertContains('1 name searched: 1 on the other side, 0 near it', $told);
         $this->assertContains('consent given: Both agreed in writing', $told);
@@ -95,7 +99,7 @@ final class ConflictsTest extends TestCase
             $this->assertSame(['opposes', [$hidden]], [$found['names'][0]['degree'], array_column($found['names'][0]['findings'], 'sentence')]);
         }
         $this->getJson("/api/conflict-searches/{$mine['id']}")->assertNotFound();
-        $this->putJson("/api/conflict-findings/{$mine['names'][0]['findings'][0]['id']}/decision", ['decision' => 'declined', 'reason' => 'x', 'on' => ''])->assertNotFound();
+        $this->putJson("/api/conflict-findings/{$mine['names'][0]['findings'][0]['id']}/decision", ['decision' => 'declined', 'reason' => 'x', 'on' => '', 'version' => 0])->assertNotFound();
         $this->postJson('/api/conflict-searches', ['engagementId' => $secret->id, 'names' => [['name' => 'A', 'role' => '']]])->assertNotFound();
         $this->getJson('/api/conflict-searches')->assertDontSee($secret->number);
     }

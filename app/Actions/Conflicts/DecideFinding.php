@@ -8,6 +8,7 @@ use Almanac\Conflicts\Decision;
 use Almanac\Records\Difference;
 use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
+use Almanac\Records\StaleSave;
 use Almanac\Records\Wording;
 use App\Actions\Records\LogChanges;
 use App\Models\ConflictFinding;
@@ -28,14 +29,19 @@ final readonly class DecideFinding
     }
 
     /**
+     * @param int $version that whoever decides has seen
      * @param string $on the day of the decision as typed; empty for today
      *
+     * @throws StaleSave when somebody else has decided since
      * @throws ValidationException when no reason is given, or the day cannot be
      */
-    public function handle(ConflictFinding $finding, Decision $decision, string $reason, string $on, User $by): void
+    public function handle(ConflictFinding $finding, Decision $decision, string $reason, string $on, int $version, User $by): void
     {
-        DB::transaction(function () use ($finding, $decision, $reason, $on, $by): void {
+        DB::transaction(function () use ($finding, $decision, $reason, $on, $version, $by): void {
             $finding->refresh()->load('name.search.engagement');
+            if ($finding->version !== $version) {
+                throw StaleSave::of('what was decided about this');
+            }
             $problems = new FieldProblems;
             $why = $problems->at('reason', fn () => Wording::line(
                 $reason,
@@ -48,7 +54,7 @@ final readonly class DecideFinding
             }
             $problems->throwIfAny();
             $before = $finding->decision === null ? '' : $finding->decision->title().': '.$finding->reason;
-            $finding->update(['decision' => $decision, 'reason' => $why, 'decided_on' => $day, 'decided_by_id' => $by->id]);
+            $finding->update(['decision' => $decision, 'reason' => $why, 'decided_on' => $day, 'decided_by_id' => $by->id, 'version' => $version + 1]);
             $engagement = $finding->name->search->engagement;
             if ($engagement !== null) {
                 $this->log->handle($engagement, SectionName::Conflicts, Difference::between(

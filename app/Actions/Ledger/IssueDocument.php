@@ -10,8 +10,8 @@ use Almanac\Ledger\DocumentAct;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\LedgerRefused;
-use Almanac\Ledger\StaleDocument;
 use Almanac\Records\ArchivedRecord;
+use Almanac\Records\StaleSave;
 use App\Database\Series;
 use App\Facts\Ledger\UseChecks;
 use App\Models\Allocation;
@@ -39,7 +39,7 @@ final readonly class IssueDocument
      * @param int|null $version the version that whoever issues it has seen; null where nobody has looked at it
      *
      * @throws LedgerRefused when it is no draft any more, or a credit is more than what it answers
-     * @throws StaleDocument when somebody else has saved it since
+     * @throws StaleSave when somebody else has saved it since
      * @throws ArchivedRecord when the record takes no new documents
      * @throws ValidationException when a stop or the credit limit is in the way
      */
@@ -49,7 +49,7 @@ final readonly class IssueDocument
             $document->refresh()->party->refresh()->assertInUse();
             DocumentAct::Issue->mustBeAllowed($document->kind, $document->state);
             if ($version !== null && $version !== $document->version) {
-                throw new StaleDocument;
+                throw StaleSave::of('this document');
             }
             if ($document->kind->isTheirs() && $document->number === null) {
                 throw ValidationException::withMessages(['number' => 'Type the number that is printed on it.']);

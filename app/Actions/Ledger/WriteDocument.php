@@ -11,7 +11,6 @@ use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\Dues;
 use Almanac\Ledger\LedgerRefused;
 use Almanac\Ledger\Line;
-use Almanac\Ledger\StaleDocument;
 use Almanac\Ledger\TaxTreatment;
 use Almanac\Ledger\Totals;
 use Almanac\Money\BadAmount;
@@ -19,6 +18,7 @@ use Almanac\Money\Money;
 use Almanac\Money\Percent;
 use Almanac\Names\NamePart;
 use Almanac\Records\ArchivedRecord;
+use Almanac\Records\StaleSave;
 use Almanac\Terms\Shorthand;
 use App\Facts\Ledger\PartyCopy;
 use App\Facts\Ledger\Rates;
@@ -116,7 +116,7 @@ final readonly class WriteDocument
      * @param DocumentInput $input
      *
      * @throws LedgerRefused when it is no draft any more
-     * @throws StaleDocument when somebody else has saved it since
+     * @throws StaleSave when somebody else has saved it since
      * @throws ValidationException with each refusal at its field
      */
     public function change(Document $document, array $input): Document
@@ -125,7 +125,7 @@ final readonly class WriteDocument
             $document->refresh()->party->assertInUse();
             DocumentAct::Change->mustBeAllowed($document->kind, $document->state);
             if ($document->version !== ($input['version'] ?? -1)) {
-                throw new StaleDocument;
+                throw StaleSave::of('this document');
             }
             $this->fill($document, $input);
             $this->store($document);

@@ -21,4 +21,12 @@ final class Recipients
         return array_values(($marked->isEmpty() ? $emails->filter(fn (ContactPoint $point) => $point->is_primary) : $marked)
             ->map(fn (ContactPoint $point) => $point->value)->all());
     }
+
+    /** Where somebody is written to; null where they have no email. */
+    public static function primary(Party $party): ?string
+    {
+        $emails = $party->contactPoints->filter(fn (ContactPoint $point) => $point->kind === ContactKind::Email);
+
+        return ($emails->first(fn (ContactPoint $point) => $point->is_primary) ?? $emails->first())?->value;
+    }
 }

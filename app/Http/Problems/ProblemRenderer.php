@@ -6,9 +6,9 @@ namespace App\Http\Problems;
 
 use Almanac\Access\Permission;
 use Almanac\Access\Role;
-use Almanac\Ledger\StaleDocument;
 use Almanac\Records\ArchivedRecord;
 use Almanac\Records\Difference;
+use Almanac\Records\StaleSave;
 use Almanac\Refusal;
 use App\Actions\Records\StaleSection;
 use Illuminate\Auth\Access\AuthorizationException;
@@ -44,7 +44,7 @@ final class ProblemRenderer
             $error instanceof ValidationException => $this->validation($error->errors()),
             $error instanceof Refusal => $this->respond(422, 'Not possible', $error->getMessage()),
             $error instanceof StaleSection => $this->stale($error),
-            $error instanceof StaleDocument => $this->respond(409, 'Somebody saved this in the meantime', $error->getMessage()),
+            $error instanceof StaleSave => $this->respond(409, 'Somebody saved this in the meantime', $error->getMessage()),
             $error instanceof ArchivedRecord => $this->respond(423, 'Archived', $error->getMessage()),
             $error instanceof AuthenticationException => $this->problem(401),
             // Laravel has wrapped it by now, and put words of its own where there were none.

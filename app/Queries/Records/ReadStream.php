@@ -17,6 +17,7 @@ use App\Models\Engagement;
 use App\Models\EngagementMove;
 use App\Models\EngagementParty;
 use App\Models\LogEntry;
+use App\Models\Meeting;
 use App\Models\Message;
 use App\Models\Model;
 use App\Models\Party;
@@ -26,6 +27,7 @@ use App\Time\Clock;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Query\Builder as QueryBuilder;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 
 /**
  * Reads the history of a subject in one stream, a stretch at a time: what was written, sent, billed and paid, its stages,
@@ -75,6 +77,12 @@ final class ReadStream
                 'happened_on',
                 $kind,
                 fn (LogEntry $entry) => [$entry->happened_on, StreamLineData::entry($entry, $this->subject)],
+            ),
+            StreamKind::Meeting => $this->dated(
+                $this->meetings()->with('user', 'party', 'engagement'),
+                'held_on',
+                $kind,
+                fn (Meeting $meeting) => [$meeting->held_on, StreamLineData::meeting($meeting, $this->subject)],
             ),
             StreamKind::Stage => $this->dated(
                 $this->moves()->with('user', 'stage', 'engagement'),
@@ -197,6 +205,15 @@ final class ReadStream
                 StreamLineData::changes($day, $id, array_values($changes->all()), $this->subject),
             ];
         })->all());
+    }
+
+    /** @return Builder<Meeting> for it, or that a record comes to */
+    private function meetings(): Builder
+    {
+        return $this->subject instanceof Engagement
+            ? Meeting::query()->where('subject_id', $this->subject->id)
+            : Meeting::query()->where(fn (Builder $theirs) => $theirs->whereIn('subject_id', $this->ids)
+                ->orWhereIn('id', DB::table('meeting_parties')->select('meeting_id')->whereIn('party_id', $this->ids)));
     }
 
     /** @return Builder<EngagementMove> of it, or of those that a record is part of and whoever reads may see */

@@ -1606,6 +1606,92 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/meetings/{meeting}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A whole meeting */
+        get: operations["readMeeting"];
+        /** Move a meeting, or change who comes */
+        put: operations["changeMeeting"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/meetings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Arrange a meeting for a record */
+        post: operations["arrangeMeeting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/engagements/{engagement}/meetings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Arrange a meeting for a case or a project */
+        post: operations["arrangeEngagementMeeting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/meetings/{meeting}/outcome": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Write what came of a meeting */
+        put: operations["concludeMeeting"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/meetings/{meeting}/call-off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Call a meeting off */
+        post: operations["callOffMeeting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/parties/{id}/entries": {
         parameters: {
             query?: never;
@@ -2756,6 +2842,13 @@ export interface components {
             isDifferent: boolean;
             facts: components["schemas"]["AsOfFact"][];
         };
+        /** @description Somebody who comes to a meeting. */
+        Attendee: {
+            id: number;
+            name: string;
+            /** @description Where they are invited; empty where that cannot be. */
+            email: string;
+        };
         /** @description The section "Bank and cards". */
         Bank: {
             /** @description In force, and on hold. */
@@ -2845,6 +2938,10 @@ export interface components {
         CalendarAddress: {
             /** @description For a calendar program; told only this once. */
             address: string;
+        };
+        CallOffInput: {
+            /** @description That has been seen. */
+            version: number;
         };
         /** @description A payment card, of which only what may be shown is kept. */
         Card: {
@@ -3012,6 +3109,8 @@ export interface components {
             /** @description For reading; empty while nothing is decided. */
             decisionText: string;
             reason: string;
+            /** @description To be sent with a decision. */
+            version: number;
         };
         /** @description A name that was searched, and what was found of it. */
         ConflictName: {
@@ -3132,6 +3231,8 @@ export interface components {
             /** @enum {string} */
             decision: "no-conflict" | "consent" | "declined";
             reason: string;
+            /** @description That has been seen. */
+            version: number;
             /** @description The day, as people type it; empty for today. */
             on: string;
         };
@@ -4108,6 +4209,57 @@ export interface components {
             /** @description The record that is being edited. */
             exceptId: number | null;
         };
+        /** @description A whole meeting. */
+        Meeting: {
+            id: number;
+            version: number;
+            subject: components["schemas"]["SubjectLink"];
+            title: string;
+            /** @enum {string} */
+            state: "planned" | "held" | "cancelled";
+            stateTitle: string;
+            /** @description When and where, for reading. */
+            whenText: string;
+            /** @description As it is typed again. */
+            day: string;
+            time: string;
+            minutes: number;
+            place: string;
+            agenda: string;
+            /** @description What came of it. */
+            outcome: string;
+            /** @description Whether it can be written what came of it: not before the day. */
+            canConclude: boolean;
+            isInvited: boolean;
+            parties: components["schemas"]["Attendee"][];
+            users: components["schemas"]["Attendee"][];
+            document: components["schemas"]["DocumentLink"] | null;
+            /** @description Whether the document is a quote of which no order has been made yet, and one can be. */
+            canBecomeOrder: boolean;
+            /** @description Who arranged it. */
+            by: string;
+        };
+        MeetingInput: {
+            title: string;
+            /** @description As people type it. */
+            day: string;
+            /** @description As people type it, by the office’s clock. */
+            time: string;
+            /** @description How long it lasts. */
+            minutes: number;
+            place: string;
+            agenda: string;
+            /** @description Who comes. */
+            partyIds: number[];
+            /** @description Colleagues who come. */
+            userIds: number[];
+            /** @description The quote, or whatever else, that it is about. */
+            documentId: number | null;
+            /** @description Whether invitations go out, and word of every change. */
+            isInvited: boolean;
+            /** @description That has been seen. */
+            version: number;
+        };
         /** @description An exact amount. */
         Money: {
             /** @description As in 1250.00. */
@@ -4224,6 +4376,11 @@ export interface components {
             currency: string;
             /** @description The day it was owed, and ages from. */
             asOf: string;
+        };
+        OutcomeInput: {
+            outcome: string;
+            /** @description That has been seen. */
+            version: number;
         };
         /** @description What a record of a list owes and is owed, in the currency of the office. */
         PartyBalance: {
@@ -4973,7 +5130,7 @@ export interface components {
             /** @description The same line has the same. */
             key: string;
             /** @enum {string} */
-            kind: "changes" | "document" | "message" | "payment" | "stage" | "entry";
+            kind: "changes" | "document" | "message" | "payment" | "stage" | "entry" | "meeting";
             year: number;
             dayText: string;
             /** @description For reading; empty of an entry, which has its own. */
@@ -9167,6 +9324,212 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    readMeeting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                meeting: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Meeting"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeMeeting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                meeting: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["MeetingInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Meeting"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    arrangeMeeting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["MeetingInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Meeting"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    arrangeEngagementMeeting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["MeetingInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Meeting"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    concludeMeeting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                meeting: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["OutcomeInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Meeting"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    callOffMeeting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                meeting: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["CallOffInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Meeting"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
             };
         };
     };

@@ -61,6 +61,7 @@ final readonly class ConflictsController
             Decision::from($request->string('decision')->value()),
             $request->string('reason')->value(),
             $request->string('on')->value(),
+            $request->integer('version'),
             $user,
         );
 

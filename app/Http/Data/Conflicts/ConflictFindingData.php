@@ -26,6 +26,8 @@ final readonly class ConflictFindingData
         public string $decisionText,
         #[OA\Property]
         public string $reason,
+        #[OA\Property(description: 'To be sent with a decision.')]
+        public int $version,
     ) {
     }
 
@@ -41,6 +43,7 @@ final readonly class ConflictFindingData
                 ? ''
                 : "{$finding->decision->title()}, {$finding->decided_on?->toText()}, {$finding->decidedBy?->name}",
             $finding->reason,
+            $finding->version,
         );
     }
 }

@@ -13,6 +13,7 @@ use App\Models\Change;
 use App\Models\Document;
 use App\Models\EngagementMove;
 use App\Models\LogEntry;
+use App\Models\Meeting;
 use App\Models\Message;
 use App\Models\Payment;
 use App\Models\SubjectModel;
@@ -27,7 +28,7 @@ final readonly class StreamLineData
     private function __construct(
         #[OA\Property(description: 'The same line has the same.')]
         public string $key,
-        #[OA\Property(enum: ['changes', 'document', 'message', 'payment', 'stage', 'entry'])]
+        #[OA\Property(enum: ['changes', 'document', 'message', 'payment', 'stage', 'entry', 'meeting'])]
         public string $kind,
         #[OA\Property]
         public int $year,
@@ -63,6 +64,19 @@ final readonly class StreamLineData
             $move->user->name,
             $move->engagement_id === $near->id ? null : $move->engagement_id,
             self::other($move->engagement, $near),
+        );
+    }
+
+    public static function meeting(Meeting $meeting, SubjectModel $near): self
+    {
+        return self::line(
+            StreamKind::Meeting,
+            $meeting->id,
+            $meeting->held_on,
+            "Meeting: $meeting->title, $meeting->time, {$meeting->state->title()}",
+            $meeting->user->name,
+            $meeting->id,
+            self::other($meeting->subject(), $near),
         );
     }
 

@@ -16,6 +16,7 @@ final class DecisionRequest extends ShapedRequest
         return Shape::named('DecisionInput', [
             'decision' => Input::oneOf(Decision::class),
             'reason' => Input::text(),
+            'version' => Input::whole(0)->says('That has been seen.'),
             'on' => Input::text()->says('The day, as people type it; empty for today.'),
         ]);
     }

@@ -7,3 +7,4 @@ export * from './ledger';
 export * from './engagements';
 export * from './conflicts';
 export * from './past';
+export * from './meetings';

@@ -124,7 +124,7 @@ function DecideDialog({ finding, onClose }: { finding: Found; onClose: () => voi
                     event.preventDefault();
                     void run(async () => {
                         const found = await ask(api.PUT('/api/conflict-findings/{finding}/decision', {
-                            params: { path: { finding: finding.id } }, body: { decision, reason, on },
+                            params: { path: { finding: finding.id } }, body: { decision, reason, on, version: finding.version },
                         }));
                         keepAnswer(conflictSearchQuery(found.id).queryKey, found);
                         void forget(['conflicts', 'list'], ['engagements']);

@@ -117,6 +117,7 @@ function Life({ engagement, kindName }: { engagement: EngagementData; kindName: 
                 label="More"
                 items={[
                     { id: 'conflicts', name: 'Search for conflicts', onChoose: () => void navigate(`/conflicts?engagement=${row.id}`) },
+                    { id: 'meet', name: 'Arrange a meeting …', onChoose: () => void navigate(`/engagements/${row.id}/meet`) },
                     { id: 'as-of', name: 'As it was on a day …', onChoose: () => void navigate(`/engagements/${row.id}/as-of`) },
                     { id: 'archive', name: `Archive this ${kindName} …`, onChoose: () => setAsked('archive') },
                     { id: 'delete', name: `Delete this ${kindName} …`, onChoose: () => setAsked('delete') },

@@ -127,6 +127,15 @@ export function DocumentActions({ document, onEdit }: { document: Doc; onEdit: (
         ...((row.kind === 'invoice' || row.kind === 'credit-note') && !isDraft
             ? [{ id: 'ubl', name: 'E-invoice', onChoose: shown(`/api/documents/${row.id}/ubl`) }]
             : []),
+        ...(row.state === 'void'
+            ? []
+            : [
+                  {
+                      id: 'meet',
+                      name: 'Arrange a meeting about it',
+                      onChoose: () => void navigate(`/records/${row.party.id}/meet?document=${row.id}`),
+                  },
+              ]),
         ...(isOwed && isOpen ? [{ id: 'write-off', name: 'Write it off', onChoose: () => setAsks('write-off') }] : []),
         ...(row.state !== 'void' ? [{ id: 'void', name: isDraft ? 'Discard the draft' : 'Void it', onChoose: () => setAsks('void') }] : []),
     ];

@@ -109,7 +109,7 @@ function byYear(lines: Line[]): [number, Line[]][] {
     return [...years];
 }
 
-const PLACES: Partial<Record<Line['kind'], string>> = { document: '/documents/', payment: '/payments/', stage: '/engagements/' };
+const PLACES: Partial<Record<Line['kind'], string>> = { document: '/documents/', payment: '/payments/', stage: '/engagements/', meeting: '/meetings/' };
 
 function OneLine({ log, line }: { log: LogOf; line: Line }) {
     const { entry, kind, changes, dayText, by, of, text, opensId } = line;

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Records;
+
+/** Somebody else has saved it since it was read. Nothing was written. */
+final class StaleSave extends \RuntimeException
+{
+    /** @param  string  $what  as in "this document" */
+    public static function of(string $what): self
+    {
+        return new self("Somebody has saved $what in the meantime. Load it again; what you typed stays on this page until then.");
+    }
+}
