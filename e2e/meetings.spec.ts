@@ -12,7 +12,7 @@ test('a meeting about a quote is arranged, held, and the quote becomes an order'
     await page.getByLabel('About', { exact: true }).fill('The price, and when');
     await page.getByLabel('Day', { exact: true }).fill('today');
     await page.getByLabel('Time', { exact: true }).fill('2pm');
-    await page.getByLabel('Place').fill('The workshop');
+    await page.getByLabel('Place', { exact: true }).fill('The workshop');
     await page.getByLabel('Agenda').fill('1. The price\n2. When');
     await page.getByText('Cordelia Vane').click();
     await page.getByText('send them invitations').click();
