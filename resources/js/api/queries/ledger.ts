@@ -96,5 +96,5 @@ export const jobsQuery = queryOptions({
 
 /** After documents or money of a record have changed: everything that tells of them. */
 export function forgetLedger(): void {
-    void forget(['ledger'], ['engagements'], ['records'], ['finding'], ['today'], ['due'], ['upkeep']);
+    void forget(['ledger'], ['engagements'], ['records'], ['finding'], ['today'], ['due'], ['upkeep'], ['meetings']);
 }
