@@ -26,9 +26,12 @@ final class BenchCommand extends Command
 
     private int $records;
 
+    /** The record of the longest history. */
+    private int $longest;
+
     private Served $served;
 
-    public function handle(BigOffice $big, BigEngagements $engagements): int
+    public function handle(BigOffice $big, BigEngagements $engagements, LongHistory $history): int
     {
         config(['almanac.today' => self::TODAY]);
         $this->records = (int) $this->option('records');
@@ -39,6 +42,7 @@ final class BenchCommand extends Command
         if (! Engagement::query()->exists()) {
             $engagements->fill($this->records);
         }
+        $this->longest = $history->fill(self::TODAY);
         DB::statement('PRAGMA optimize');
         if ($this->option('import') !== true) {
             $this->requests();
@@ -69,6 +73,7 @@ final class BenchCommand extends Command
             $this->directory();
             $this->rest();
             $this->engagements();
+            $this->past();
             $this->browser();
         } finally {
             $this->served->stop();
@@ -235,6 +240,27 @@ final class BenchCommand extends Command
             'engagementId' => null,
             'names' => array_map(fn () => ['name' => Names::given().' '.Names::family(), 'role' => 'insured'], range(1, 10)),
         ]), fn () => $this->bare("SELECT rowid FROM search_words WHERE search_words MATCH '\"smi\"*' LIMIT 300"));
+    }
+
+    private function past(): void
+    {
+        $id = $this->longest;
+        $this->row(
+            'first page of a history of '.LongHistory::ENTRIES,
+            fn () => $this->served->get("/api/parties/$id/stream"),
+            fn () => $this->bare("SELECT * FROM changes WHERE subject_id = $id ORDER BY at DESC LIMIT 40"),
+        );
+        $saved = fn (int $n) => ($n * 37) % $this->records + 1;
+        $this->row(
+            'a record as of a day',
+            fn (int $n) => $this->served->get("/api/parties/{$saved($n)}/as-of?day=".self::TODAY),
+            fn (int $n) => $this->bare("SELECT * FROM section_states WHERE subject_id = {$saved($n)}"),
+        );
+        $this->row(
+            'a company of '.BigOffice::STAFF_OF_THE_FIRST.' people as of a day',
+            fn () => $this->served->get('/api/parties/1/as-of?day='.self::TODAY),
+            fn () => $this->bare('SELECT * FROM section_states WHERE subject_id = 1'),
+        );
     }
 
     /**

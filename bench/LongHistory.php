@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench;
+
+use Almanac\Records\LogKind;
+use App\Models\Change;
+use App\Models\LogEntry;
+use Illuminate\Support\Facades\DB;
+
+/** Gives one record a history of years: entries, and changes of many days. */
+final class LongHistory
+{
+    public const ENTRIES = 5000;
+
+    private const CHUNK = 500;
+
+    /** @return int whose it is: the company of many people */
+    public function fill(string $today): int
+    {
+        $party = 1;
+        if (Change::query()->where('subject_id', $party)->count() >= self::ENTRIES) {
+            return $party;
+        }
+        mt_srand(29);
+        $day = new \DateTimeImmutable($today);
+        DB::transaction(function () use ($party, $day): void {
+            for ($n = self::ENTRIES; $n > 0; $n -= self::CHUNK) {
+                for ($at = $n; $at > $n - self::CHUNK; $at--) {
+                    $this->one($party, $day->modify('-'.intdiv($at, 2).' days')->format('Y-m-d'), $at);
+                }
+            }
+        });
+        DB::statement('ANALYZE');
+
+        return $party;
+    }
+
+    private function one(int $party, string $day, int $n): void
+    {
+        $entry = $n % 3 === 0 ? LogEntry::query()->create([
+            'subject_id' => $party, 'kind' => LogKind::cases()[$n % 5], 'happened_on' => $day, 'text' => "Entry $n, about the clock",
+            'user_id' => 1,
+        ]) : null;
+        Change::query()->create([
+            'subject_id' => $party, 'section' => $entry === null ? 'reach' : 'log', 'label' => $entry === null ? 'Phone' : 'Log entry',
+            'from' => '', 'to' => $entry === null ? "number $n" : '', 'user_id' => 1, 'at' => "$day 15:00:00", 'log_entry_id' => $entry?->id,
+        ]);
+    }
+}
