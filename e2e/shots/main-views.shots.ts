@@ -38,13 +38,12 @@ test('pictures', async ({ desk, page, browser }) => {
     await desk.search('wren brass');
     await expect(desk.answers.first()).toContainText('Silas');
     await shoot('find-with-results');
-    await desk.search('Verdigris Gear Works');
-    await expect(page.getByText('Nobody in the book matches that.')).toBeVisible();
-    await shoot('find-without-results');
-
     await page.goto('/records/4');
     await expect(desk.section('Documents')).toContainText('days late');
     await shoot('standing');
+    await page.goto('/records/4/as-of?day=3%20Mar%202026');
+    await expect(desk.section('Reach')).toContainText('(207) 555-0133');
+    await shoot('as-of');
     await page.goto('/ledger?side=client');
     await expect(page.getByRole('cell', { name: /days late/ }).first()).toBeVisible();
     await shoot('ledger');
