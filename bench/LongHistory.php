@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bench;
 
+use Almanac\Calendar\Day;
 use Almanac\Records\LogKind;
 use App\Models\Change;
 use App\Models\LogEntry;
@@ -40,7 +41,7 @@ final class LongHistory
     private function one(int $party, string $day, int $n): void
     {
         $entry = $n % 3 === 0 ? LogEntry::query()->create([
-            'subject_id' => $party, 'kind' => LogKind::cases()[$n % 5], 'happened_on' => $day, 'text' => "Entry $n, about the clock",
+            'subject_id' => $party, 'kind' => LogKind::cases()[$n % 5], 'happened_on' => Day::fromIso($day), 'text' => "Entry $n, about the clock",
             'user_id' => 1,
         ]) : null;
         Change::query()->create([
