@@ -19,20 +19,18 @@ use App\Models\EngagementParty;
 use App\Models\LogEntry;
 use App\Models\Meeting;
 use App\Models\Message;
-use App\Models\Model;
 use App\Models\Party;
 use App\Models\Payment;
 use App\Models\SubjectModel;
 use App\Time\Clock;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Query\Builder as QueryBuilder;
-use Illuminate\Support\Collection;
+use Illuminate\Database\Query\Builder as Rows;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Reads the history of a subject in one stream, a stretch at a time: what was written, sent, billed and paid, its stages,
- * and what was changed, the changes of one day in one line. Each kind is read by an index of its own no further than one
- * stretch, and the stretches are put together.
+ * Reads the history of a subject in one stream, a stretch at a time: what was said and written, sent, billed and paid, its
+ * stages, and what was changed, the changes of one day in one line. Where each thing stands is read first, by an index of
+ * its kind and no further than one stretch; the stretches are put together, and only what is shown is read whole.
  */
 final class ReadStream
 {
@@ -57,154 +55,142 @@ final class ReadStream
             $subject->id,
             ...$withPeople && $subject instanceof Party ? array_values($subject->staffPositions()->pluck('person_id')->unique()->all()) : [],
         ];
-        $lines = [];
+        $places = [];
         foreach ($filter->kinds() as $kind) {
-            array_push($lines, ...$this->linesOf($kind, $filter));
+            array_push($places, ...$kind === StreamKind::Changes ? $this->changes($filter) : $this->places($kind));
         }
-        usort($lines, fn (array $a, array $b) => $a[0]->compare($b[0]));
-        $shown = array_slice($lines, 0, self::AT_ONCE);
+        usort($places, fn (array $a, array $b) => $a[0]->compare($b[0]));
+        $shown = array_slice($places, 0, self::AT_ONCE);
         $last = $shown === [] ? null : $shown[count($shown) - 1][0];
 
-        return new StreamData(array_column($shown, 1), count($lines) > self::AT_ONCE ? $last?->toText() : null);
+        return new StreamData($this->lines($shown), count($places) > self::AT_ONCE ? $last?->toText() : null);
     }
 
-    /** @return list<array{StreamPlace, StreamLineData}> */
-    private function linesOf(StreamKind $kind, StreamFilter $filter): array
+    /** @return list<array{StreamPlace, list<int>}> where things of a kind stand, and their numbers */
+    private function places(StreamKind $kind): array
     {
-        return match ($kind) {
-            StreamKind::Entry => $this->dated(
-                LogEntry::query()->with('user', 'withParty', 'party')->whereIn('subject_id', $this->ids),
-                'happened_on',
-                $kind,
-                fn (LogEntry $entry) => [$entry->happened_on, StreamLineData::entry($entry, $this->subject)],
-            ),
-            StreamKind::Meeting => $this->dated(
-                $this->meetings()->with('user', 'party', 'engagement'),
-                'held_on',
-                $kind,
-                fn (Meeting $meeting) => [$meeting->held_on, StreamLineData::meeting($meeting, $this->subject)],
-            ),
-            StreamKind::Stage => $this->dated(
-                $this->moves()->with('user', 'stage', 'engagement'),
-                'moved_on',
-                $kind,
-                fn (EngagementMove $move) => [$move->moved_on, StreamLineData::stage($move, $this->subject)],
-            ),
-            StreamKind::Payment => $this->dated(
-                $this->owned(Payment::query()->with('user', 'party')),
-                'paid_on',
-                $kind,
-                fn (Payment $payment) => [$payment->paid_on, StreamLineData::payment($payment, $this->subject)],
-            ),
-            StreamKind::Document => $this->dated(
-                $this->owned(Document::query()->with('user', 'party')),
-                'dated_on',
-                $kind,
-                fn (Document $document) => [$document->dated_on, StreamLineData::document($document, $this->subject)],
-            ),
-            StreamKind::Message => $this->messages(),
-            StreamKind::Changes => $this->changes($filter),
+        [$rows, $column] = match ($kind) {
+            StreamKind::Meeting => [$this->meetings()->toBase(), 'held_on'],
+            StreamKind::Entry => [LogEntry::query()->whereIn('subject_id', $this->ids)->toBase(), 'happened_on'],
+            StreamKind::Stage => [$this->moves()->toBase(), 'moved_on'],
+            StreamKind::Payment => [$this->owned(Payment::query()->toBase()), 'paid_on'],
+            StreamKind::Document => [$this->owned(Document::query()->toBase()), 'dated_on'],
+            default => [$this->messages()->toBase(), 'at'],
         };
+        $read = $column === 'at'
+            ? $this->timed($rows, $kind, self::AT_ONCE + 1)
+            : $this->dated($rows, $column, $kind);
+
+        return array_map(fn (array $one) => [StreamPlace::of($one[1], $kind, $one[0]), [$one[0]]], $read);
     }
 
-    /**
-     * @template M of Model
-     *
-     * @param Builder<M> $rows
-     * @param \Closure(M): array{Day, StreamLineData} $read
-     *
-     * @return list<array{StreamPlace, StreamLineData}>
-     */
-    private function dated(Builder $rows, string $column, StreamKind $kind, \Closure $read): array
+    /** @return list<array{StreamPlace, list<int>}> those of one day and one subject together, at the lowest of their numbers */
+    private function changes(StreamFilter $filter): array
+    {
+        $rows = DB::table('changes')->whereIn('subject_id', $this->ids)->whereNull('log_entry_id')
+            // Stages stand in lines of their own.
+            ->when($filter === StreamFilter::All, fn (Rows $changes) => $changes->where('section', '!=', SectionName::Stage->value));
+        $read = $this->timed($rows, StreamKind::Changes, self::MOST_CHANGES);
+        $days = [];
+        foreach ($read as [$id, $day, $subjectId]) {
+            $key = "{$day->toIso()} $subjectId";
+            $days[$key] ??= [$day, []];
+            $days[$key][1][] = $id;
+        }
+        // The day that the last of them are of may have more than were read.
+        if (count($read) === self::MOST_CHANGES && count($days) > 1) {
+            array_pop($days);
+        }
+
+        return array_map(
+            fn (array $one) => [StreamPlace::of($one[0], StreamKind::Changes, min($one[1])), $one[1]],
+            array_values($days),
+        );
+    }
+
+    /** @return list<array{int, Day}> */
+    private function dated(Rows $rows, string $column, StreamKind $kind): array
     {
         [$day, $id] = $this->before?->after($kind) ?? [null, null];
         if ($day !== null) {
-            $rows->getQuery()->where($column, '<=', $day->toIso());
+            $rows->where($column, '<=', $day->toIso());
             if ($id !== null) {
-                $rows->getQuery()->where(fn (QueryBuilder $either) => $either->where($column, '<', $day->toIso())->orWhere('id', '<', $id));
+                $rows->where(fn (Rows $either) => $either->where($column, '<', $day->toIso())->orWhere('id', '<', $id));
             }
         }
+        $read = [];
+        foreach ($rows->orderByDesc($column)->orderByDesc('id')->limit(self::AT_ONCE + 1)->pluck($column, 'id') as $number => $on) {
+            $read[] = [(int) $number, Day::fromIso(is_string($on) ? $on : '')];
+        }
+
+        return $read;
+    }
+
+    /** @return list<array{int, Day, int}> of what happened at a moment, which is a day by the office's clock; and whose it is */
+    private function timed(Rows $rows, StreamKind $kind, int $most): array
+    {
+        [$day, $id] = $this->before?->after($kind) ?? [null, null];
+        if ($day !== null) {
+            $rows->where('at', '<', Clock::beginningOf($day->plusDays(1))->toDateTimeString());
+            if ($id !== null) {
+                $rows->where(
+                    fn (Rows $either) => $either->where('at', '<', Clock::beginningOf($day)->toDateTimeString())->orWhere('id', '<', $id),
+                );
+            }
+        }
+        $utc = new \DateTimeZone('UTC');
+        $whose = $kind === StreamKind::Changes ? 'subject_id' : 'party_id';
+        $read = [];
+        /** @var object{id: int, at: string, whose: int} $row */
+        foreach ($rows->orderByDesc('at')->orderByDesc('id')->limit($most)->get(['id', 'at', "$whose as whose"]) as $row) {
+            $read[] = [$row->id, Clock::dayOf(new \DateTimeImmutable($row->at, $utc)), $row->whose];
+        }
+
+        return $read;
+    }
+
+    /**
+     * @param list<array{StreamPlace, list<int>}> $shown
+     *
+     * @return list<StreamLineData>
+     */
+    private function lines(array $shown): array
+    {
+        $ids = [];
+        foreach ($shown as [$place, $of]) {
+            $ids[$place->kind->value] = [...$ids[$place->kind->value] ?? [], ...$of];
+        }
+        $read = [];
+        foreach ($ids as $kind => $of) {
+            $models = match (StreamKind::from($kind)) {
+                StreamKind::Meeting => Meeting::query()->with('user', 'party', 'engagement')->findMany($of),
+                StreamKind::Entry => LogEntry::query()->with('user', 'withParty', 'party')->findMany($of),
+                StreamKind::Stage => EngagementMove::query()->with('user', 'stage', 'engagement')->findMany($of),
+                StreamKind::Payment => Payment::query()->with('user', 'party')->findMany($of),
+                StreamKind::Message => Message::query()->with('user', 'party')->findMany($of),
+                StreamKind::Document => Document::query()->with('user', 'party')->findMany($of),
+                StreamKind::Changes => Change::query()->with('user', 'party', 'logEntry')->findMany($of),
+            };
+            $read[$kind] = $models->keyBy('id');
+        }
         $lines = [];
-        $rows->getQuery()->orderByDesc($column)->orderByDesc('id')->limit(self::AT_ONCE + 1);
-        foreach ($rows->get() as $row) {
-            [$on, $line] = $read($row);
-            $lines[] = [StreamPlace::of($on, $kind, $row->getKey()), $line];
+        foreach ($shown as [$place, $of]) {
+            $rows = array_values(array_filter(array_map(fn (int $id) => ($read[$place->kind->value] ?? null)?->get($id), $of)));
+            $line = StreamLineData::of($place, $rows, $this->subject);
+            if ($line !== null) {
+                $lines[] = $line;
+            }
         }
 
         return $lines;
     }
 
-    /**
-     * What happened at a moment, which is a day by the office's clock.
-     *
-     * @template M of Model
-     *
-     * @param Builder<M> $rows
-     *
-     * @return Collection<int, M>
-     */
-    private function timed(Builder $rows, StreamKind $kind, int $most): Collection
+    /** @return Builder<Message> */
+    private function messages(): Builder
     {
-        [$day, $id] = $this->before?->after($kind) ?? [null, null];
-        if ($day !== null) {
-            $rows->getQuery()->where('at', '<', Clock::beginningOf($day->plusDays(1))->toDateTimeString());
-            if ($id !== null) {
-                $rows->getQuery()->where(
-                    fn (QueryBuilder $either) => $either->where('at', '<', Clock::beginningOf($day)->toDateTimeString())->orWhere('id', '<', $id),
-                );
-            }
-        }
-
-        $rows->getQuery()->orderByDesc('at')->orderByDesc('id')->limit($most);
-
-        return $rows->get()->toBase();
-    }
-
-    /** @return list<array{StreamPlace, StreamLineData}> */
-    private function messages(): array
-    {
-        $rows = $this->timed(
-            Message::query()->with('user', 'party')->when(
-                $this->subject instanceof Engagement,
-                fn (Builder $messages) => $messages->whereIn('document_id', Document::query()->select('id')->where('engagement_id', $this->subject->id)),
-                fn (Builder $messages) => $messages->whereIn('party_id', $this->ids),
-            ),
-            StreamKind::Message,
-            self::AT_ONCE + 1,
-        );
-
-        return array_values($rows->map(fn (Message $message) => [
-            StreamPlace::of(Clock::dayOf($message->at), StreamKind::Message, $message->id),
-            StreamLineData::message($message, $this->subject),
-        ])->all());
-    }
-
-    /** @return list<array{StreamPlace, StreamLineData}> those of one day and one subject in one line */
-    private function changes(StreamFilter $filter): array
-    {
-        $rows = $this->timed(
-            Change::query()->with('user', 'party', 'logEntry')->whereIn('subject_id', $this->ids)->whereNull('log_entry_id')
-                // Stages stand in lines of their own.
-                ->when($filter === StreamFilter::All, fn (Builder $changes) => $changes->where('section', '!=', SectionName::Stage->value)),
-            StreamKind::Changes,
-            self::MOST_CHANGES,
-        );
-        $days = $rows->groupBy(fn (Change $change) => Clock::dayOf($change->at)->toIso().' '.$change->subject_id)->values();
-        // The day that the last of them are of may have more than were read.
-        if ($rows->count() === self::MOST_CHANGES && $days->count() > 1) {
-            $days->pop();
-        }
-
-        return array_values($days->map(function (Collection $changes): array {
-            $day = Clock::dayOf($changes->firstOrFail()->at);
-
-            $id = $changes->map(fn (Change $change) => $change->id)->min() ?? 0;
-
-            return [
-                StreamPlace::of($day, StreamKind::Changes, $id),
-                StreamLineData::changes($day, $id, array_values($changes->all()), $this->subject),
-            ];
-        })->all());
+        return $this->subject instanceof Engagement
+            ? Message::query()->whereIn('document_id', Document::query()->select('id')->where('engagement_id', $this->subject->id))
+            : Message::query()->whereIn('party_id', $this->ids);
     }
 
     /** @return Builder<Meeting> for it, or that a record comes to */
@@ -227,19 +213,10 @@ final class ReadStream
             ));
     }
 
-    /**
-     * @template M of Model
-     *
-     * @param Builder<M> $rows
-     *
-     * @return Builder<M>
-     */
-    private function owned(Builder $rows): Builder
+    private function owned(Rows $rows): Rows
     {
-        $this->subject instanceof Engagement
-            ? $rows->getQuery()->where('engagement_id', $this->subject->id)
-            : $rows->getQuery()->whereIn('party_id', $this->ids);
-
-        return $rows;
+        return $this->subject instanceof Engagement
+            ? $rows->where('engagement_id', $this->subject->id)
+            : $rows->whereIn('party_id', $this->ids);
     }
 }

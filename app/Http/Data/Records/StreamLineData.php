@@ -7,6 +7,7 @@ namespace App\Http\Data\Records;
 use Almanac\Calendar\Day;
 use Almanac\Records\SectionName;
 use Almanac\Records\StreamKind;
+use Almanac\Records\StreamPlace;
 use Almanac\Terms\Side;
 use App\Http\Data\Notes\LogEntryData;
 use App\Models\Change;
@@ -15,6 +16,7 @@ use App\Models\EngagementMove;
 use App\Models\LogEntry;
 use App\Models\Meeting;
 use App\Models\Message;
+use App\Models\Model;
 use App\Models\Payment;
 use App\Models\SubjectModel;
 use App\Time\Clock;
@@ -49,12 +51,37 @@ final readonly class StreamLineData
     ) {
     }
 
-    public static function entry(LogEntry $entry, SubjectModel $near): self
+    /**
+     * @param list<Model> $rows what stands there: several changes of one day, or one of anything else
+     *
+     * @return self|null null where it has gone in the meantime
+     */
+    public static function of(StreamPlace $place, array $rows, SubjectModel $near): ?self
+    {
+        $row = $rows[0] ?? null;
+
+        return match (true) {
+            $row instanceof LogEntry => self::entry($row, $near),
+            $row instanceof EngagementMove => self::stage($row, $near),
+            $row instanceof Payment => self::payment($row, $near),
+            $row instanceof Document => self::document($row, $near),
+            $row instanceof Message => self::message($row, $near),
+            $row instanceof Meeting => self::meeting($row, $near),
+            $row instanceof Change => self::changes(
+                $place,
+                array_values(array_filter($rows, fn (Model $change) => $change instanceof Change)),
+                self::other($row->party, $near),
+            ),
+            default => null,
+        };
+    }
+
+    private static function entry(LogEntry $entry, SubjectModel $near): self
     {
         return self::line(StreamKind::Entry, $entry->id, $entry->happened_on, '', $entry->user->name, null, self::other($entry->party, $near), LogEntryData::of($entry));
     }
 
-    public static function stage(EngagementMove $move, SubjectModel $near): self
+    private static function stage(EngagementMove $move, SubjectModel $near): self
     {
         return self::line(
             StreamKind::Stage,
@@ -67,7 +94,7 @@ final readonly class StreamLineData
         );
     }
 
-    public static function meeting(Meeting $meeting, SubjectModel $near): self
+    private static function meeting(Meeting $meeting, SubjectModel $near): self
     {
         return self::line(
             StreamKind::Meeting,
@@ -80,7 +107,7 @@ final readonly class StreamLineData
         );
     }
 
-    public static function payment(Payment $payment, SubjectModel $near): self
+    private static function payment(Payment $payment, SubjectModel $near): self
     {
         return self::line(
             StreamKind::Payment,
@@ -93,7 +120,7 @@ final readonly class StreamLineData
         );
     }
 
-    public static function document(Document $document, SubjectModel $near): self
+    private static function document(Document $document, SubjectModel $near): self
     {
         return self::line(
             StreamKind::Document,
@@ -106,7 +133,7 @@ final readonly class StreamLineData
         );
     }
 
-    public static function message(Message $message, SubjectModel $near): self
+    private static function message(Message $message, SubjectModel $near): self
     {
         return self::line(
             StreamKind::Message,
@@ -119,23 +146,20 @@ final readonly class StreamLineData
         );
     }
 
-    /**
-     * @param list<Change> $changes of one subject
-     * @param int $id the lowest of theirs
-     */
-    public static function changes(Day $day, int $id, array $changes, SubjectModel $near): self
+    /** @param  list<Change>  $changes */
+    private static function changes(StreamPlace $place, array $changes, ?SubjectLinkData $of): self
     {
-        $sections = array_values(array_unique(array_map(fn (Change $change) => SectionName::from($change->section)->title(), $changes)));
-        $by = array_values(array_unique(array_map(fn (Change $change) => $change->user->name, $changes)));
+        $sections = array_map(fn (Change $change) => SectionName::from($change->section)->title(), $changes);
+        $by = array_map(fn (Change $change) => $change->user->name, $changes);
 
         return self::line(
             StreamKind::Changes,
-            $id,
-            $day,
-            'Changed: '.implode(', ', $sections),
-            implode(', ', $by),
+            $place->id,
+            $place->day,
+            'Changed: '.implode(', ', array_unique($sections)),
+            implode(', ', array_unique($by)),
             null,
-            self::other($changes[0]->party ?? null, $near),
+            $of,
             null,
             array_map(ChangeData::of(...), $changes),
         );
