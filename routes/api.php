@@ -73,6 +73,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('known/phones', [KnownController::class, 'phones']);
     Route::get('known/emails', [KnownController::class, 'emails']);
     Route::get('conflict-searches', [ConflictsController::class, 'index']);
+    Route::get('conflict-searches/waiting', [ConflictsController::class, 'waiting']);
     Route::get('conflict-searches/{search}', [ConflictsController::class, 'show'])->whereNumber('search');
     Route::get('engagement-kinds', [EngagementKindsController::class, 'index']);
     Route::get('engagements', [EngagementsController::class, 'index']);

@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property \Illuminate\Support\Carbon $at
  * @property int $parties how many records the book held then
  * @property int $engagements how many cases and projects
+ * @property bool $is_repeated whether it was made by itself, and holds only what was new
  * @property-read User $user
  * @property-read Engagement|null $engagement
  * @property-read Collection<int, ConflictName> $names
@@ -29,7 +30,7 @@ final class ConflictSearch extends Model
 
     protected function casts(): array
     {
-        return ['at' => 'datetime'];
+        return ['at' => 'datetime', 'is_repeated' => 'boolean'];
     }
 
     /** @return BelongsTo<User, $this> */

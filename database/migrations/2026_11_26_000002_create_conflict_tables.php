@@ -18,6 +18,8 @@ return new class extends Migration
             $table->timestamp('at');
             $table->unsignedInteger('parties');
             $table->unsignedInteger('engagements');
+            // Made by itself, because somebody was added or related; only what was new is in it.
+            $table->boolean('is_repeated')->default(false);
         });
         Schema::create('conflict_names', function (Blueprint $table): void {
             $table->id();

@@ -84,6 +84,40 @@ final class ConflictsTest extends TestCase
         $this->getJson("/api/conflict-searches?engagementId={$case->id}")->assertJsonCount(1)->assertJsonPath('0.engagement.number', $case->number);
     }
 
+    public function test_who_is_added_or_related_later_is_searched_by_itself_and_what_is_new_waits_in_upkeep(): void
+    {
+        $fenwick = $this->addCompany('Fenwick');
+        $ada = $this->addPerson('Ada', 'Finch');
+        $this->begin('case', 'Reported', 'Old', ['parties' => [$this->inRole($fenwick, $this->roleId('case', 'opposing side'))]]);
+        $case = $this->begin('case', 'Reported', 'Flood');
+        $waiting = fn () => $this->getJson('/api/conflict-searches/waiting')->assertOk();
+        $put = fn (array $rows, int $version) => $this->putJson("/api/engagements/$case->id/parties", ['version' => $version, 'parties' => $rows])->assertOk()->json('parties');
+        $insured = $this->inRole($ada, $this->roleId('case', 'insured'));
+        $put([$insured], 0);
+        $waiting()->assertJsonCount(0);
+        // Nothing is repeated where nobody has searched.
+        $this->search([['Ada Finch', 'insured']], $case->id);
+        $rows = $put([$insured, $this->inRole($fenwick, $this->roleId('case', 'adjuster'))], 1);
+        $found = $waiting()->assertJsonCount(1)->assertJsonPath('0.names.0.name', 'Fenwick')->assertJsonPath('0.engagement.number', $case->number)->json('0');
+        $this->assertStringContainsString('opposing side in case', $found['names'][0]['findings'][0]['sentence']);
+        $this->putJson("/api/conflict-findings/{$found['names'][0]['findings'][0]['id']}/decision", ['decision' => 'consent', 'reason' => 'They know', 'on' => '', 'version' => 0])->assertOk();
+        $waiting()->assertJsonCount(0);
+
+        // A relation brings somebody near who was not.
+        $this->saveSection($ada, 'relations', ['relations' => [[
+            'id' => null, 'partyId' => $this->addPerson('Zeb', 'Moss', ['companyId' => $fenwick->id])->id, 'kind' => 'spouse', 'together' => 'alone', 'since' => '', 'until' => '',
+        ]]])->assertOk();
+        $waiting()->assertJsonCount(1)->assertJsonPath('0.names.0.name', 'Ada Finch');
+        // The same again is nothing new.
+        $this->saveSection($ada, 'relations', ['relations' => []], 1)->assertOk();
+        $this->postJson("/api/parties/$ada->id/sections/relations/undo", ['version' => 2])->assertOk();
+        $waiting()->assertJsonCount(1);
+        $this->assertContains('1 name searched: 0 on the other side, 1 near it', array_column((array) $this->getJson("/api/engagements/{$case->id}/changes")->json('changes'), 'to'));
+        // What is closed is left alone.
+        $this->move($case, 'Settled', ['reason' => 'Paid', 'isSure' => true])->assertOk();
+        $waiting()->assertJsonCount(0);
+    }
+
     public function test_a_private_case_counts_and_nothing_of_it_is_said_to_others(): void
     {
         $secret = $this->begin('case', 'Reported', 'Zanzibar', [

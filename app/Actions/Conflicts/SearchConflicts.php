@@ -22,6 +22,7 @@ use App\Models\Engagement;
 use App\Models\Party;
 use App\Models\User;
 use App\Time\Clock;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -49,42 +50,90 @@ final readonly class SearchConflicts
             throw ValidationException::withMessages(['names' => 'Type at least one name.']);
         }
 
-        return DB::transaction(function () use ($engagement, $names, $by): ConflictSearch {
-            $search = ConflictSearch::query()->create([
-                'engagement_id' => $engagement?->id,
-                'user_id' => $by->id,
-                'at' => $this->clock->now(),
-                'parties' => Party::query()->count(),
-                'engagements' => Engagement::everyOne()->count(),
-            ]);
-            $alike = array_map(fn (array $one) => AlikeParties::of($one['name']), $names);
-            [$ties, $reached] = Surroundings::of(array_values(array_unique(array_merge([], ...$alike))));
-            $past = PastRoles::of($reached, $engagement?->id);
-            $searched = Search::of($ties, $past, PastRoles::opposition());
-            $parties = Party::query()->findMany($reached, ['id', 'number', 'display_name'])->keyBy('id');
-            $engagements = Engagement::everyOne()->with('kind', 'readers')
-                ->findMany(array_map(fn (PastRole $role) => $role->engagementId, $past))->keyBy('id');
-            foreach ($names as $rank => $one) {
-                $findings = array_slice($searched->findings($alike[$rank], $one['role']), 0, self::MOST_FINDINGS);
-                $name = ConflictName::query()->create([
-                    'search_id' => $search->id,
-                    'rank' => $rank,
-                    'name' => $one['name'],
-                    'role' => $one['role'],
-                    'degree' => Degree::greatest(array_map(fn (Finding $finding) => $finding->degree, $findings)),
-                ]);
-                foreach ($findings as $at => $finding) {
-                    $name->findings()->save($this->kept($finding, $parties, $engagements)->fill(['rank' => $at]));
-                }
-            }
-            if ($engagement !== null) {
-                $this->log->handle($engagement, SectionName::Conflicts, Difference::between([], [
-                    "search:$search->id" => new LoggedFact('Conflict search', $this->told($search)),
-                ]), $by);
-            }
+        return DB::transaction(fn (): ConflictSearch => $this->keep($engagement, $names, $this->find($engagement, $names), false, $by));
+    }
 
-            return $search;
-        });
+    /**
+     * Searches again for some who are concerned; kept is only what earlier searches for it have not found, on the other
+     * side or near it, and nothing where there is none. Runs inside a transaction.
+     *
+     * @param list<array{name: string, role: string}> $names
+     */
+    public function again(Engagement $engagement, array $names, User $by): void
+    {
+        $names = $this->tidied($names);
+        $known = ConflictFinding::query()->whereHas('name.search', fn (Builder $search) => $search->where('engagement_id', $engagement->id))
+            ->pluck('sentence')->flip();
+        [$found, $parties, $engagements] = $this->find($engagement, $names);
+        $shown = $parties->map(fn (Party $party) => $party->display_name)->all();
+        $isNew = fn (Finding $one) => in_array($one->degree, [Degree::Opposes, Degree::Near], true) && ! $known->has($one->sentence($shown));
+        $found = array_map(fn (array $ofName) => array_values(array_filter($ofName, $isNew)), $found);
+        $with = array_filter($found, fn (array $ofName) => $ofName !== []);
+        if ($with !== []) {
+            $named = array_values(array_intersect_key($names, $with));
+            $this->keep($engagement, $named, [array_values($with), $parties, $engagements], true, $by);
+        }
+    }
+
+    /**
+     * @param list<array{name: string, role: string}> $names
+     *
+     * @return array{list<list<Finding>>, Collection<int, Party>, Collection<int, Engagement>} what is found for each, and
+     *                                                                                         what it names
+     */
+    private function find(?Engagement $engagement, array $names): array
+    {
+        $alike = array_map(fn (array $one) => AlikeParties::of($one['name']), $names);
+        [$ties, $reached] = Surroundings::of(array_values(array_unique(array_merge([], ...$alike))));
+        $past = PastRoles::of($reached, $engagement?->id);
+        $searched = Search::of($ties, $past, PastRoles::opposition());
+
+        return [
+            array_map(
+                fn (array $ids, array $one) => array_slice($searched->findings($ids, $one['role']), 0, self::MOST_FINDINGS),
+                $alike,
+                $names,
+            ),
+            Party::query()->findMany($reached, ['id', 'number', 'display_name'])->keyBy('id'),
+            Engagement::everyOne()->with('kind', 'readers')
+                ->findMany(array_map(fn (PastRole $role) => $role->engagementId, $past))->keyBy('id'),
+        ];
+    }
+
+    /**
+     * @param list<array{name: string, role: string}> $names
+     * @param array{list<list<Finding>>, Collection<int, Party>, Collection<int, Engagement>} $found
+     */
+    private function keep(?Engagement $engagement, array $names, array $found, bool $isRepeated, User $by): ConflictSearch
+    {
+        [$findings, $parties, $engagements] = $found;
+        $search = ConflictSearch::query()->create([
+            'engagement_id' => $engagement?->id,
+            'user_id' => $by->id,
+            'at' => $this->clock->now(),
+            'parties' => Party::query()->count(),
+            'engagements' => Engagement::everyOne()->count(),
+            'is_repeated' => $isRepeated,
+        ]);
+        foreach ($names as $rank => $one) {
+            $name = ConflictName::query()->create([
+                'search_id' => $search->id,
+                'rank' => $rank,
+                'name' => $one['name'],
+                'role' => $one['role'],
+                'degree' => Degree::greatest(array_map(fn (Finding $finding) => $finding->degree, $findings[$rank])),
+            ]);
+            foreach ($findings[$rank] as $at => $finding) {
+                $name->findings()->save($this->kept($finding, $parties, $engagements)->fill(['rank' => $at]));
+            }
+        }
+        if ($engagement !== null) {
+            $this->log->handle($engagement, SectionName::Conflicts, Difference::between([], [
+                "search:$search->id" => new LoggedFact($isRepeated ? 'Conflict search, by itself' : 'Conflict search', $this->told($search)),
+            ]), $by);
+        }
+
+        return $search;
     }
 
     /**

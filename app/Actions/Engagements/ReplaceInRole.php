@@ -6,6 +6,7 @@ namespace App\Actions\Engagements;
 
 use Almanac\Engagements\EngagementRefused;
 use Almanac\Records\SectionName;
+use App\Actions\Conflicts\RepeatSearches;
 use App\Actions\Finding\IndexEngagements;
 use App\Actions\Records\ChangeSections;
 use App\Models\Engagement;
@@ -23,6 +24,7 @@ final readonly class ReplaceInRole
         private EngagementSections $sections,
         private ChangeSections $change,
         private IndexEngagements $index,
+        private RepeatSearches $searches,
         private TypedDates $dates,
     ) {
     }
@@ -51,11 +53,13 @@ final readonly class ReplaceInRole
             if ($section === null) {
                 return;
             }
+            $former = array_values($engagement->parties()->pluck('party_id')->all());
             $this->change->around([$section], $by, function () use ($row, $partyId, $day): void {
                 $next = $row->replicate()->fill(['party_id' => $partyId, 'since' => $day, 'via_id' => null, 'contact_id' => null]);
                 $row->update(['until' => $day->plusDays(-1), 'share' => null]);
                 $next->save();
             });
+            $this->searches->forWhoeverCame($engagement, $former, $by);
             $this->index->keep($engagement);
         });
         $engagement->refresh();

@@ -6,6 +6,7 @@ namespace App\Actions\Engagements;
 
 use Almanac\Records\ArchivedRecord;
 use Almanac\Records\SectionName;
+use App\Actions\Conflicts\RepeatSearches;
 use App\Actions\Finding\IndexEngagements;
 use App\Actions\Records\CompareDays;
 use App\Actions\Records\KeepSection;
@@ -19,8 +20,13 @@ use Illuminate\Validation\ValidationException;
 /** Saves one section of a case or a project, or takes the last save of it back. */
 final readonly class SaveEngagement
 {
-    public function __construct(private EngagementSections $sections, private KeepSection $keep, private IndexEngagements $index, private CompareDays $days)
-    {
+    public function __construct(
+        private EngagementSections $sections,
+        private KeepSection $keep,
+        private IndexEngagements $index,
+        private CompareDays $days,
+        private RepeatSearches $searches,
+    ) {
     }
 
     /**
@@ -37,7 +43,13 @@ final readonly class SaveEngagement
             $engagement->refresh();
             $section = $this->sections->of($name, $engagement);
             if ($section !== null) {
-                $this->keep->save($section, $this->sections->neighbours($name, $engagement, $input), $input, $version, $by);
+                $this->repeated($name, $engagement, $by, fn () => $this->keep->save(
+                    $section,
+                    $this->sections->neighbours($name, $engagement, $input),
+                    $input,
+                    $version,
+                    $by,
+                ));
                 $this->index->keep($engagement);
             }
         });
@@ -62,7 +74,13 @@ final readonly class SaveEngagement
             $then = $this->sections->of($name, clone $engagement);
             $former = $then === null ? null : $this->days->kept($engagement, $day, $then)->kept;
             if ($section !== null && $former !== null) {
-                $this->keep->bringBack($section, $this->sections->neighbours($name, $engagement, $former->state), $former, $version, $by);
+                $this->repeated($name, $engagement, $by, fn () => $this->keep->bringBack(
+                    $section,
+                    $this->sections->neighbours($name, $engagement, $former->state),
+                    $former,
+                    $version,
+                    $by,
+                ));
                 $this->index->keep($engagement);
             }
         });
@@ -84,5 +102,15 @@ final readonly class SaveEngagement
             $this->index->keep($engagement);
         });
         $engagement->refresh();
+    }
+
+    /** @param  \Closure(): mixed  $save */
+    private function repeated(SectionName $name, Engagement $engagement, User $by, \Closure $save): void
+    {
+        $former = $name === SectionName::Parties ? $engagement->parties()->pluck('party_id')->all() : [];
+        $save();
+        if ($name === SectionName::Parties) {
+            $this->searches->forWhoeverCame($engagement, array_values($former), $by);
+        }
     }
 }

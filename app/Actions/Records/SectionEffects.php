@@ -6,6 +6,7 @@ namespace App\Actions\Records;
 
 use Almanac\Records\SectionName;
 use App\Actions\Banking\KeepBankDetails;
+use App\Actions\Conflicts\RepeatSearches;
 use App\Actions\Finding\IndexEngagements;
 use App\Actions\Finding\IndexParties;
 use App\Actions\Ledger\KeepStandings;
@@ -22,6 +23,7 @@ final readonly class SectionEffects
         private IndexEngagements $engagements,
         private KeepBankDetails $bank,
         private KeepStandings $standings,
+        private RepeatSearches $searches,
         private Clock $clock,
     ) {
     }
@@ -37,6 +39,9 @@ final readonly class SectionEffects
         }
         if ($section === SectionName::Identity && $seen !== []) {
             $this->engagements->ofParty($party->id);
+        }
+        if (in_array($section, [SectionName::Relations, SectionName::Positions], true) && $seen !== []) {
+            $this->searches->forWhoeverIsRelated($seen, $by);
         }
         $heirs = $this->heirs($section, $party, $seen);
         if ($heirs !== []) {

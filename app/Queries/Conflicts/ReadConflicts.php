@@ -55,6 +55,18 @@ final class ReadConflicts
         return array_values($searches->map(fn (ConflictSearch $search) => $this->of($search, $mayOpen))->all());
     }
 
+    /** @return list<ConflictSearchData> made by themselves, for what is going on, and not decided yet */
+    public function waiting(): array
+    {
+        $searches = ConflictSearch::query()->with(self::READS)->where('is_repeated', true)
+            ->whereIn('engagement_id', Engagement::query()->select('id')->whereRaw(Engagement::IS_GOING))
+            ->whereHas('names.findings', fn (Builder $findings) => $findings->whereNull('decision')->whereIn('degree', [Degree::Opposes, Degree::Near]))
+            ->orderByDesc('id')->limit(self::NEWEST)->get();
+        $mayOpen = $this->mayOpen($searches);
+
+        return array_values($searches->map(fn (ConflictSearch $search) => $this->of($search, $mayOpen))->all());
+    }
+
     /** @param  Collection<string, int>  $mayOpen */
     private function of(ConflictSearch $search, Collection $mayOpen): ConflictSearchData
     {
@@ -64,7 +76,7 @@ final class ReadConflicts
         return new ConflictSearchData(
             $search->id,
             EngagementLinkData::orNull($search->engagement),
-            $search->user->name.', '.Office::dayOf($search->at).', '.$at->format('H:i'),
+            ($search->is_repeated ? 'By itself, after a change of ' : '').$search->user->name.', '.Office::dayOf($search->at).', '.$at->format('H:i'),
             $search->parties,
             $search->engagements,
             $findings->filter(

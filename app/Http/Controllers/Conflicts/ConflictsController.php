@@ -34,6 +34,12 @@ final readonly class ConflictsController
         return new JsonResponse($this->read->newest($request->filled('engagementId') ? $request->integer('engagementId') : null));
     }
 
+    #[Reads('conflict-searches/waiting', 'listWaitingConflicts', 'What searches made by themselves have newly found', '[ConflictSearch]', 'Conflicts')]
+    public function waiting(): JsonResponse
+    {
+        return new JsonResponse($this->read->waiting());
+    }
+
     #[Adds('conflict-searches', 'searchConflicts', 'Search the book for all names of a case or project', 'ConflictSearchInput', 'ConflictSearch', 'Conflicts')]
     public function store(ConflictSearchRequest $request, SearchConflicts $search, #[CurrentUser] User $user): JsonResponse
     {

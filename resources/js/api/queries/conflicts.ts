@@ -8,6 +8,13 @@ export function conflictSearchesQuery(engagementId: number | undefined) {
     });
 }
 
+/** What searches made by themselves have newly found. */
+export const waitingConflictsQuery = queryOptions({
+    queryKey: ['conflicts', 'waiting'],
+    queryFn: () => ask(api.GET('/api/conflict-searches/waiting')),
+    staleTime: 0,
+});
+
 export function conflictSearchQuery(id: number) {
     return queryOptions({
         queryKey: ['conflicts', 'one', id],

@@ -127,7 +127,7 @@ function DecideDialog({ finding, onClose }: { finding: Found; onClose: () => voi
                             params: { path: { finding: finding.id } }, body: { decision, reason, on, version: finding.version },
                         }));
                         keepAnswer(conflictSearchQuery(found.id).queryKey, found);
-                        void forget(['conflicts', 'list'], ['engagements']);
+                        void forget(['conflicts', 'list'], ['conflicts', 'waiting'], ['engagements']);
                         say('Decided.');
                         onClose();
                     });

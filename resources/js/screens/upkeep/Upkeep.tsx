@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { api, ask, type Schemas } from '../../api/client';
-import { forget, gapsQuery, pairsQuery } from '../../api/queries';
+import { forget, gapsQuery, pairsQuery, waitingConflictsQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { useAllRead } from '../../api/useAllRead';
 import { useTitle } from '../../ui/useTitle';
@@ -34,9 +34,9 @@ const List = styled.ul`
     a.party:hover { text-decoration: underline; }
 `;
 
-/** What keeps the book tidy: records that lack something, and records that look alike. */
+/** What keeps the book tidy: records that look alike, conflicts to be decided, and records that lack something. */
 export function Upkeep() {
-    const { isRead, error, retry } = useAllRead(pairsQuery, gapsQuery(1));
+    const { isRead, error, retry } = useAllRead(pairsQuery, gapsQuery(1), waitingConflictsQuery);
     useTitle('Upkeep');
 
     if (!isRead) {
@@ -47,6 +47,7 @@ export function Upkeep() {
             <Stack $gap="wide" $stretch>
                 <Title>Upkeep</Title>
                 <LookAlikes />
+                <Conflicts />
                 <Gaps />
             </Stack>
         </Sheet>
@@ -65,6 +66,38 @@ function LookAlikes() {
                 <Quiet>Nothing to review. When somebody adds a record that looks like one in the book, the two wait here.</Quiet>
             )}
             <List>{pairs?.map((pair) => <Pair key={pair.id} pair={pair} />)}</List>
+        </Stack>
+    );
+}
+
+function Conflicts() {
+    const { data: searches } = useQuery(waitingConflictsQuery);
+    return (
+        <Stack as="section" $gap="small" $stretch aria-label="Conflicts" aria-busy={searches === undefined}>
+            <Heading>Conflicts</Heading>
+            {searches?.length === 0 && (
+                <Quiet>
+                    Nothing to decide. When somebody is added to a case that was searched before, or gets a relation, what is new
+                    waits here.
+                </Quiet>
+            )}
+            <List>
+                {searches?.map(({ id, engagement, byText, names }) => (
+                    <li key={id}>
+                        <Small>{byText}</Small>
+                        {engagement !== null && (
+                            <Link to={`/engagements/${engagement.id}`}>{engagement.number} {engagement.title}</Link>
+                        )}
+                        {names.map((one) => (
+                            <div key={one.id}>
+                                {one.name}{one.role !== '' && `, ${one.role}`}:{' '}
+                                {one.findings.filter(({ decision }) => decision === null).map(({ sentence }) => sentence).join('; ')}
+                            </div>
+                        ))}
+                        <Link to={`/conflicts/${id}`}>Decide</Link>
+                    </li>
+                ))}
+            </List>
         </Stack>
     );
 }
