@@ -34,6 +34,7 @@ use Illuminate\Support\Facades\DB;
  * @property string|null $chance per cent
  * @property int|null $weighed_minor its value by its chance
  * @property Day|null $decided_on when a decision is expected
+ * @property string $terms payment terms in shorthand; empty for those of whoever is billed
  * @property int|null $site_id
  * @property string $site_country ISO 3166-1 alpha-2; empty where no place is known
  * @property string $site_lines
@@ -77,6 +78,7 @@ final class Engagement extends SubjectModel
         'chance' => null,
         'weighed_minor' => null,
         'decided_on' => null,
+        'terms' => '',
         'site_id' => null,
         'site_country' => '',
         'site_lines' => '',

@@ -23,6 +23,16 @@ trait OfReadableSubject
         });
     }
 
+    /**
+     * All of them, whoever may see them: for what is found without being shown.
+     *
+     * @return Builder<self>
+     */
+    public static function everyOne(): Builder
+    {
+        return self::query()->withoutGlobalScope('readable');
+    }
+
     /** @param  Builder<covariant self>  $query */
     public static function onlyFor(Builder $query, User $reader): void
     {

@@ -79,6 +79,8 @@ return new class extends Migration
             $table->bigInteger('value_minor')->nullable();
             $table->string('chance', 10)->nullable();
             $table->date('decided_on')->nullable();
+            // Payment terms in shorthand; empty for those of whoever is billed.
+            $table->string('terms')->default('');
             $table->bigInteger('weighed_minor')->nullable();
             // Where it is: by link while somebody has that address, and as it was typed or linked last.
             $table->foreignId('site_id')->nullable()->index()->constrained('addresses')->nullOnDelete();

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use Almanac\Access\Role;
 use App\Models\ConflictSearch;
 use App\Models\Party;
+use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
 /** A law office looks back before it takes somebody on: by name, by whoever is near them, by the roles that they had. */
@@ -116,6 +117,26 @@ final class ConflictsTest extends TestCase
         // What is closed is left alone.
         $this->move($case, 'Settled', ['reason' => 'Paid', 'isSure' => true])->assertOk();
         $waiting()->assertJsonCount(0);
+    }
+
+    public function test_a_name_is_found_where_it_is_only_mentioned_and_on_documents_of_another_name(): void
+    {
+        $fenwick = $this->addCompany('Fenwick');
+        $entry = fn (string $path, string $text) => $this->postJson("/api/$path/entries", ['kind' => 'call', 'day' => '', 'withPartyId' => null, 'text' => $text, 'isPinned' => false])->assertCreated();
+        $entry("parties/$fenwick->id", 'Spoke with Zoë  Marchbanks about the dial');
+        $secret = $this->begin('case', 'Reported', 'Zanzibar', ['isPrivate' => true, 'readerIds' => [$this->administrator->id]]);
+        $entry("engagements/$secret->id", 'Marchbanks, Zoe has called twice');
+        $sentences = fn (string $name) => array_column($this->search([[$name, 'insured']])['names'][0]['findings'], 'sentence');
+        $this->assertSame(["Mentioned in a call of 24 Nov 2026 of case $secret->number Zanzibar", 'Mentioned in a call of 24 Nov 2026 of Fenwick'], $sentences('Zoe Marchbanks'));
+        $this->assertSame([], $sentences('Marchbanks'), 'one word is too little');
+        $this->actingAs($this->user(Role::Clerk));
+        $this->assertSame(['In a case that you may not open; ask Maud Ferris', 'Mentioned in a call of 24 Nov 2026 of Fenwick'], $sentences('Zoe Marchbanks'));
+
+        $this->asAdministrator();
+        $invoice = $this->issued($fenwick, 'invoice', '10');
+        DB::table('documents')->where('id', $invoice->id)->update(['copy' => json_encode(['name' => 'Old Quay Holdings'] + $invoice->copy)]);
+        $this->assertSame(['Fenwick'], $sentences('old quay holdings'));
+        $this->assertSame([], $sentences('Quay Holdings Elsewhere'));
     }
 
     public function test_a_private_case_counts_and_nothing_of_it_is_said_to_others(): void

@@ -226,6 +226,32 @@ final class EngagementsTest extends TestCase
         $this->putJson("/api/documents/{$quote->id}/engagement", ['engagementId' => 999999])->assertStatus(422);
     }
 
+    public function test_terms_of_its_own_come_before_those_of_the_client_for_whom_we_bill(): void
+    {
+        $hall = $this->addCompany('Marlow Town Hall', ['isVendor' => true]);
+        $this->saveSection($hall, 'client-terms', ['listedId' => null, 'shorthand' => 'net 30'])->assertOk();
+        $this->saveSection($hall, 'vendor-terms', ['listedId' => null, 'shorthand' => 'net 14'])->assertOk();
+        $one = $this->begin('project', 'At work', 'Tower clock', ['parties' => [$this->inRole($hall, $this->roleId('project', 'client'), ['share' => '100'])]]);
+        $usual = fn (string $query) => $this->getJson("/api/parties/$hall->id/document-defaults?$query")->assertOk()->json('terms');
+        $this->assertSame('net 30', $usual("kind=invoice&engagementId=$one->id"));
+        $head = fn (string $terms, int $version) => $this->putJson("/api/engagements/$one->id/head", ['version' => $version, 'terms' => $terms] + $this->headed('Tower clock'));
+        $head('whenever', 0)->assertStatus(422)->assertJsonPath('errors.0.field', 'terms');
+        $head('Net 45 EOM', 0)->assertOk()->assertJsonPath('head.terms', 'net 45 EOM');
+        $this->assertSame(
+            ['net 45 EOM', 'net 30', 'net 14', 'net 30'],
+            [$usual("kind=invoice&engagementId=$one->id"), $usual('kind=invoice'), $usual("kind=bill&engagementId=$one->id"), $usual('kind=invoice&engagementId=9999999')],
+        );
+        $this->postJson("/api/engagements/$one->id/shared-invoice", $this->documentInput('invoice', '90', ['engagementId' => $one->id]))->assertCreated();
+        $this->assertSame('net 45 EOM', Document::query()->latest('id')->value('terms'));
+        $quote = $this->issued($hall, 'quote', '100', ['engagementId' => $one->id, 'terms' => '']);
+        $this->postJson("/api/documents/$quote->id/next", ['kind' => 'order', 'isConfirmed' => false])->assertCreated();
+        $this->assertContains('net 45 EOM', Document::query()->where('kind', 'order')->pluck('terms')->all());
+        // Left out it stays; empty it is the client's again.
+        $this->putJson("/api/engagements/$one->id/head", ['version' => 1] + $this->headed('Clock'))->assertOk()->assertJsonPath('head.terms', 'net 45 EOM');
+        $head('', 2)->assertOk();
+        $this->assertSame('net 30', $usual("kind=invoice&engagementId=$one->id"));
+    }
+
     public function test_an_invoice_in_shares_is_a_draft_for_each_payer_and_adds_up_to_the_cent(): void
     {
         [$larkin, $insurer, $estate] = [$this->addPerson('Edith', 'Larkin'), $this->addCompany('Harborlight'), $this->addPerson('Walter', 'Larkin')];

@@ -98,7 +98,7 @@ final class PastEngagementsTest extends TestCase
         $other = $engagement->is($this->clock) ? $this->bells : $this->clock;
         match (mt_rand(0, 6)) {
             0 => $this->putJson("/api/engagements/{$engagement->id}/head", $this->headed('Title '.mt_rand(1, 5), [
-                'agreed' => mt_rand(0, 1) === 1 ? (string) mt_rand(100, 999) : '', 'version' => $this->version($engagement, 'engagement'),
+                'agreed' => mt_rand(0, 1) === 1 ? (string) mt_rand(100, 999) : '', 'terms' => ['', 'net 45', 'EOM'][mt_rand(0, 2)], 'version' => $this->version($engagement, 'engagement'),
             ]))->assertOk(),
             1, 2 => $this->putJson("/api/engagements/{$engagement->id}/parties", ['version' => $this->version($engagement, 'parties'), 'parties' => [
                 $this->inRole($this->sexton, $this->roleId('case', 'witness'), ['note' => 'note '.mt_rand(1, 3)]),

@@ -13,6 +13,7 @@ use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
 use App\Actions\Records\LogChanges;
 use App\Facts\Conflicts\AlikeParties;
+use App\Facts\Conflicts\Mentions;
 use App\Facts\Conflicts\PastRoles;
 use App\Facts\Conflicts\Surroundings;
 use App\Models\ConflictFinding;
@@ -126,6 +127,9 @@ final readonly class SearchConflicts
             foreach ($findings[$rank] as $at => $finding) {
                 $name->findings()->save($this->kept($finding, $parties, $engagements)->fill(['rank' => $at]));
             }
+            foreach ($isRepeated ? [] : Mentions::of($one['name']) as $at => $mention) {
+                $name->findings()->save($this->mentioned($mention)->fill(['rank' => count($findings[$rank]) + $at]));
+            }
         }
         if ($engagement !== null) {
             $this->log->handle($engagement, SectionName::Conflicts, Difference::between([], [
@@ -166,12 +170,38 @@ final readonly class SearchConflicts
         return new ConflictFinding([
             'degree' => $finding->degree,
             'sentence' => $finding->sentence($names),
-            'hidden_sentence' => $engagement !== null && $engagement->is_private
-                ? "In a {$engagement->kind->name} that you may not open; ask ".PastRoles::whoMay($engagement)
-                : $finding->sentence($names),
+            'hidden_sentence' => ($engagement === null ? null : $this->hidden($engagement)) ?? $finding->sentence($names),
             'party_number' => $finding->role?->ask === null ? $parties->get($finding->partyId)?->number : null,
             'engagement_number' => $engagement?->number,
         ]);
+    }
+
+    private function mentioned(Mentions $mention): ConflictFinding
+    {
+        $subject = $mention->subject;
+        if (! $subject instanceof Engagement) {
+            return new ConflictFinding([
+                'degree' => Degree::Known,
+                'sentence' => $mention->sentence.($subject instanceof Party ? " of $subject->display_name" : ''),
+                'hidden_sentence' => '',
+                'party_number' => $subject instanceof Party ? $subject->number : null,
+            ]);
+        }
+
+        return new ConflictFinding([
+            'degree' => Degree::Known,
+            'sentence' => "$mention->sentence of {$subject->kind->name} {$subject->shownTitle()}",
+            'hidden_sentence' => $this->hidden($subject) ?? "$mention->sentence of {$subject->kind->name} {$subject->shownTitle()}",
+            'engagement_number' => $subject->number,
+        ]);
+    }
+
+    /** What is said of a private one to those who may not open it; null of any other. */
+    private function hidden(Engagement $engagement): ?string
+    {
+        return $engagement->is_private
+            ? "In a {$engagement->kind->name} that you may not open; ask ".PastRoles::whoMay($engagement)
+            : null;
     }
 
     private function told(ConflictSearch $search): string

@@ -11,6 +11,7 @@ use Almanac\Money\Percent;
 use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
 use Almanac\Records\Wording;
+use Almanac\Terms\Shorthand;
 use App\Actions\Records\Past;
 use App\Models\Engagement;
 use App\Models\Office;
@@ -45,6 +46,7 @@ final readonly class HeadSection implements EngagementSection
             'title' => new LoggedFact('Title', $engagement->title),
             'owner' => new LoggedFact('Looked after by', $engagement->owner->name ?? ''),
             'agreed' => new LoggedFact('Agreed', $engagement->agreed()?->toText() ?? ''),
+            'terms' => new LoggedFact('Payment terms', $engagement->terms),
             'value' => new LoggedFact('Expected value', $enquiry?->value->toText() ?? ''),
             'chance' => new LoggedFact('Chance', $enquiry?->chance->toText() ?? ''),
             'decided' => new LoggedFact('Decision expected', $enquiry?->decidedOn?->toText() ?? ''),
@@ -62,6 +64,7 @@ final readonly class HeadSection implements EngagementSection
             'ownerId' => $engagement->owner_id,
             'currency' => $engagement->currency,
             'agreed' => $engagement->agreed()?->toDecimal() ?? '',
+            'terms' => $engagement->terms,
             'value' => $engagement->enquiry()?->value->toDecimal() ?? '',
             'chance' => $engagement->chance ?? '',
             'decidedOn' => $engagement->decided_on?->toIso() ?? '',
@@ -74,7 +77,7 @@ final readonly class HeadSection implements EngagementSection
     {
         /**
          * @var array{
-         *     title: string, ownerId: int|null, currency: string, agreed: string, value: string, chance: string,
+         *     title: string, ownerId: int|null, currency: string, agreed: string, terms: string, value: string, chance: string,
          *     decidedOn: string, isPrivate: bool, readerIds: list<int>,
          * } $state
          */
@@ -84,6 +87,7 @@ final readonly class HeadSection implements EngagementSection
             'owner_id' => $state['ownerId'],
             'currency' => $state['currency'],
             'agreed_minor' => $minor($state['agreed']),
+            'terms' => $state['terms'],
             'value_minor' => $minor($state['value']),
             'chance' => $state['chance'] === '' ? null : $state['chance'],
             'decided_on' => $state['decidedOn'] === '' ? null : Day::fromIso($state['decidedOn']),
@@ -100,7 +104,7 @@ final readonly class HeadSection implements EngagementSection
     {
         /**
          * @var array{
-         *     title: string, ownerId: int|null, currency: string, agreed: string, value: string, chance: string,
+         *     title: string, ownerId: int|null, currency: string, agreed: string, terms?: string, value: string, chance: string,
          *     decidedOn: string, isPrivate: bool, readerIds: list<int>, isRestored?: bool,
          * } $input
          */
@@ -114,6 +118,9 @@ final readonly class HeadSection implements EngagementSection
         $isRestored = isset($input['isRestored']);
         $agreed = $this->amount($input['agreed'], $currency, 'agreed', $isRestored, $problems);
         $value = $this->amount($input['value'], $currency, 'value', $isRestored, $problems);
+        // What is not told stays as it is.
+        $typed = trim($input['terms'] ?? $engagement->terms);
+        $terms = $typed === '' ? '' : $problems->at('terms', fn () => Shorthand::read($typed)->toShorthand());
         $chance = trim($input['chance']) === ''
             ? null
             : $problems->at('chance', fn () => Percent::of($input['chance']));
@@ -132,6 +139,7 @@ final readonly class HeadSection implements EngagementSection
             'owner_id' => $input['ownerId'],
             'currency' => $currency,
             'agreed_minor' => $agreed?->minor,
+            'terms' => $terms,
             'value_minor' => $value?->minor,
             'chance' => $chance === null ? null : (string) $chance,
             'decided_on' => $decided,

@@ -9,7 +9,7 @@ use Almanac\Ledger\DocumentAct;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\LedgerRefused;
 use App\Facts\Ledger\DocumentFigures;
-use App\Facts\Terms\SideDefaults;
+use App\Facts\Terms\DocumentTerms;
 use App\Models\Document;
 use App\Models\DocumentLine;
 use App\Models\Office;
@@ -44,14 +44,14 @@ final readonly class TurnDocument
     public function handle(Document $source, DocumentKind $kind, bool $isConfirmed, User $by): Document
     {
         return DB::transaction(function () use ($source, $kind, $isConfirmed, $by): Document {
-            $source->refresh()->load('lines');
+            $source->refresh()->load('lines', 'engagement');
             $act = $source->kind->credit() === $kind ? DocumentAct::Credit : DocumentAct::Turn;
             $act->mustBeAllowed($source->kind, $source->state);
             if (! in_array($kind, DocumentFigures::canBecome($source), true)) {
                 throw LedgerRefused::notNow("That cannot be made from {$source->kind->withArticle()}.");
             }
             $lines = $act === DocumentAct::Turn ? $this->left($source, $isConfirmed) : $this->inputs($source);
-            $usual = SideDefaults::of($source->party, $kind->side(), $this->clock->today())->terms()->value[0] ?? '';
+            $usual = DocumentTerms::usual($source->party, $kind->side(), $this->clock->today(), $source->engagement);
 
             return $this->write->add(
                 $source->party,

@@ -6,7 +6,7 @@ namespace App\Actions\Ledger;
 
 use Almanac\Engagements\EngagementRefused;
 use Almanac\Ledger\DocumentKind;
-use App\Facts\Terms\SideDefaults;
+use App\Facts\Terms\DocumentTerms;
 use App\Models\Document;
 use App\Models\DocumentLine;
 use App\Models\Engagement;
@@ -56,7 +56,7 @@ final readonly class WriteShares
             $written = [];
             foreach ($payers as $one) {
                 $party = $this->party($one);
-                $terms = SideDefaults::of($party, DocumentKind::Invoice->side(), $this->clock->today())->terms()->value[0] ?? '';
+                $terms = DocumentTerms::usual($party, DocumentKind::Invoice->side(), $this->clock->today(), $engagement);
                 $written[] = $this->write->add($party, DocumentKind::Invoice, [
                     'terms' => $input['due'] === '' ? $terms : '',
                     'engagementId' => $engagement->id,

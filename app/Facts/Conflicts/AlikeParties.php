@@ -11,7 +11,10 @@ use Almanac\Names\TypedPersonName;
 use App\Database\Ids;
 use Illuminate\Support\Facades\DB;
 
-/** Which parties a name may mean: by the words of their names, former ones too, and by the keys of look-alikes; archived ones too. */
+/**
+ * Which parties a name may mean: by the words of their names, former ones too, by the
+ * keys of look-alikes, and by what their documents carry; archived ones too.
+ */
 final class AlikeParties
 {
     private const CANDIDATES = 300;
@@ -26,12 +29,13 @@ final class AlikeParties
             return [];
         }
         $candidates = array_values(array_unique([...self::byWords($name), ...self::byKeys($typed)]));
-        $alike = [];
+        $alike = self::byDocuments($typed);
         foreach (DB::table('search_words')->whereIn('rowid', $candidates)->get(['rowid', 'name', 'also']) as $row) {
             if ($name->means((string) $row->name) || $name->means((string) $row->also)) {
                 $alike[] = (int) $row->rowid;
             }
         }
+        $alike = array_values(array_unique($alike));
         sort($alike);
 
         return array_slice($alike, 0, self::MOST);
@@ -46,6 +50,13 @@ final class AlikeParties
         return Ids::of(DB::table('search_words')
             ->whereRaw('search_words match ?', ['{name also} : ('.implode(' AND ', $words).')'])
             ->limit(self::CANDIDATES)->pluck('rowid'));
+    }
+
+    /** @return list<int> whose documents carry that very name, as it was when they were written */
+    private static function byDocuments(string $typed): array
+    {
+        return Ids::of(DB::table('documents')->whereRaw("lower(json_extract(copy, '$.name')) = lower(?)", [trim($typed)])
+            ->distinct()->limit(self::MOST)->pluck('party_id'));
     }
 
     /** @return list<int> */

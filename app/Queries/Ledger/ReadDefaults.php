@@ -11,6 +11,7 @@ use Almanac\Terms\SideField;
 use App\Facts\Banking\WaysToPay;
 use App\Facts\Ledger\PartyCopy;
 use App\Facts\Ledger\UseChecks;
+use App\Facts\Terms\DocumentTerms;
 use App\Facts\Terms\SideDefaults;
 use App\Http\Data\Banking\ClosedWayData;
 use App\Http\Data\Banking\PayToData;
@@ -18,6 +19,7 @@ use App\Http\Data\Ledger\DocumentDefaultsData;
 use App\Http\Data\Ledger\PartyCopyData;
 use App\Http\Data\Ledger\UseData;
 use App\Models\BankDetail;
+use App\Models\Engagement;
 use App\Models\Party;
 use App\Time\Clock;
 
@@ -28,7 +30,8 @@ final readonly class ReadDefaults
     {
     }
 
-    public function handle(Party $party, DocumentKind $kind): DocumentDefaultsData
+    /** @param  int|null  $engagementId  the case or the project that it will be for */
+    public function handle(Party $party, DocumentKind $kind, ?int $engagementId): DocumentDefaultsData
     {
         $today = $this->clock->today();
         $side = SideDefaults::of($party, $kind->side(), $today);
@@ -37,7 +40,7 @@ final readonly class ReadDefaults
         return new DocumentDefaultsData(
             $kind->value,
             $kind->title(),
-            $side->terms()->value[0] ?? '',
+            DocumentTerms::usual($party, $kind->side(), $today, $engagementId === null ? null : Engagement::query()->find($engagementId)),
             $side->treatment()->value,
             $side->currency(),
             $side->text(SideField::Reference),

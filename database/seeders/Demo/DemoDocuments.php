@@ -222,7 +222,7 @@ final readonly class DemoDocuments
         string $account,
         string $number = '',
     ): array {
-        $defaults = $this->defaults->handle($party, $kind);
+        $defaults = $this->defaults->handle($party, $kind, null);
 
         return [
             'date' => $this->daysAgo($daysAgo),

@@ -3557,6 +3557,8 @@ export interface components {
             /** @description ISO 4217. */
             currency: string;
             agreed: string;
+            /** @description Payment terms in shorthand; empty for those of whoever is billed. */
+            terms: string;
             /** @description Of an enquiry: what it may be worth. */
             value: string;
             /** @description Per cent. */
@@ -3578,6 +3580,8 @@ export interface components {
             currency: string;
             /** @description The fee or the budget; empty for none. */
             agreed: string;
+            /** @description Payment terms in shorthand, for whoever is billed; empty for their own. */
+            terms?: string;
             /** @description Of an enquiry: what it may be worth; empty where that is not known. */
             value: string;
             /** @description Of an enquiry, in per cent; empty for 100. */
@@ -3600,6 +3604,8 @@ export interface components {
             currency: string;
             /** @description The fee or the budget; empty for none. */
             agreed: string;
+            /** @description Payment terms in shorthand, for whoever is billed; empty for their own. */
+            terms?: string;
             /** @description Of an enquiry: what it may be worth; empty where that is not known. */
             value: string;
             /** @description Of an enquiry, in per cent; empty for 100. */
@@ -7904,6 +7910,7 @@ export interface operations {
         parameters: {
             query?: {
                 kind?: string;
+                engagementId?: number;
             };
             header?: never;
             path: {

@@ -79,13 +79,17 @@ final readonly class DocumentsController
             'What a new document for a party begins with',
             'DocumentDefaults',
             'Ledger',
-            ['kind' => 'string'],
+            ['kind' => 'string', 'engagementId' => 'integer'],
         ),
     ]
     public function defaults(Request $request, Party $party, ReadDefaults $defaults): JsonResponse
     {
         return new JsonResponse(
-            $defaults->handle($party, DocumentKind::tryFrom($request->string('kind')->toString()) ?? DocumentKind::Invoice),
+            $defaults->handle(
+                $party,
+                DocumentKind::tryFrom($request->string('kind')->toString()) ?? DocumentKind::Invoice,
+                $request->filled('engagementId') ? $request->integer('engagementId') : null,
+            ),
         );
     }
 

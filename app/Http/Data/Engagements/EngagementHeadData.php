@@ -26,6 +26,8 @@ final readonly class EngagementHeadData
         public string $currency,
         #[OA\Property]
         public string $agreed,
+        #[OA\Property(description: 'Payment terms in shorthand; empty for those of whoever is billed.')]
+        public string $terms,
         #[OA\Property(description: 'Of an enquiry: what it may be worth.')]
         public string $value,
         #[OA\Property(description: 'Per cent.')]
@@ -51,6 +53,7 @@ final readonly class EngagementHeadData
             $engagement->owner_id,
             $engagement->currency,
             $engagement->agreed()?->figures() ?? '',
+            $engagement->terms,
             $enquiry?->value->figures() ?? '',
             $engagement->chance ?? '',
             $engagement->decided_on?->toText() ?? '',

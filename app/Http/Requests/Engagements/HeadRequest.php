@@ -22,6 +22,7 @@ final class HeadRequest extends VersionedRequest
             'ownerId' => Input::id()->orNull()->says('Who looks after it.'),
             'currency' => Input::text(3)->filled('USD')->also('size:3'),
             'agreed' => Input::text()->says('The fee or the budget; empty for none.'),
+            'terms' => Input::text(200)->optional()->says('Payment terms in shorthand, for whoever is billed; empty for their own.'),
             'value' => Input::text()->says('Of an enquiry: what it may be worth; empty where that is not known.'),
             'chance' => Input::text(20)->says('Of an enquiry, in per cent; empty for 100.'),
             'decidedOn' => Input::text()->says('When a decision is expected, as people type it; empty for no day.'),

@@ -37,10 +37,13 @@ export function paymentQuery(id: number) {
     });
 }
 
-export function documentDefaultsQuery(id: number, kind: string) {
+/** What a new document begins with, for a case or a project where it is for one. */
+export function documentDefaultsQuery(id: number, kind: string, engagementId: number | null = null) {
     return queryOptions({
-        queryKey: ['ledger', 'defaults', id, kind],
-        queryFn: () => ask(api.GET('/api/parties/{id}/document-defaults', { params: { path: { id }, query: { kind } } })),
+        queryKey: ['ledger', 'defaults', id, kind, engagementId],
+        queryFn: () => ask(api.GET('/api/parties/{id}/document-defaults', {
+            params: { path: { id }, query: { kind, ...(engagementId === null ? {} : { engagementId }) } },
+        })),
         staleTime: 0,
     });
 }

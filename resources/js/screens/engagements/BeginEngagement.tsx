@@ -56,7 +56,7 @@ function BeginForm({ kinds, first, client, title }: Props) {
     const [stageId, setStageId] = useState<number>();
     const [begunOn, setBegunOn] = useState('');
     const [head, setHead] = useState<HeadDraft>({
-        title, ownerId: null, currency: officeCurrency, agreed: '', value: '', chance: '', decidedOn: '', isPrivate: false, readerIds: [],
+        title, ownerId: null, currency: officeCurrency, agreed: '', terms: '', value: '', chance: '', decidedOn: '', isPrivate: false, readerIds: [],
     });
     const clientRole = (of: Kind) => (of.roles.find(({ isClient, isRetired }) => isClient && !isRetired) ?? of.roles[0])?.id ?? 0;
     const [parties, setParties] = useState<PartyRow[]>(client === undefined ? [] : [newPartyRow(client, clientRole(first), true)]);

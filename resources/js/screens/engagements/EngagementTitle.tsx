@@ -63,6 +63,7 @@ export function EngagementTitle({ engagement, kind }: PageProps) {
                     row.number,
                     `begun ${row.begunText}`,
                     row.owner === '' ? 'looked after by nobody yet' : `looked after by ${row.owner}`,
+                    head.terms !== '' && `billed at ${head.terms}`,
                     row.isPrivate && `private to ${head.readers.map(({ name }) => name).join(', ')}`,
                 ].filter(Boolean).join(' · ')}
             </Quiet>

@@ -49,6 +49,14 @@ export function HeadFields({ draft, problems, meaning, onChange }: Props) {
                     onChange={(currency) => set({ currency })}
                     problem={problems.currency}
                 />
+                <Field
+                    label="Payment terms"
+                    width="code"
+                    placeholder="as the client"
+                    value={draft.terms}
+                    onChange={(terms) => set({ terms })}
+                    problem={problems.terms}
+                />
             </FieldRow>
             {isEnquiry && (
                 <FieldRow>

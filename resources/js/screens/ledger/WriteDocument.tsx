@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
-import { documentDefaultsQuery, forgetLedger, recordQuery } from '../../api/queries';
+import { documentDefaultsQuery, forgetLedger, queryClient, recordQuery } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
 import { Unread } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
@@ -17,9 +17,12 @@ import { UseNotes } from './DocumentTotals';
 /** A new document for a record, begun from what is set for them. */
 export function WriteDocument() {
     const { id, kind = 'invoice' } = useParams();
+    const [search] = useSearchParams();
     const partyId = Number(id);
     const { data: record, error, refetch } = useQuery(recordQuery(partyId));
-    const { data: defaults, error: unset, refetch: again } = useQuery({ ...documentDefaultsQuery(partyId, kind), gcTime: 0 });
+    const { data: defaults, error: unset, refetch: again } = useQuery({
+        ...documentDefaultsQuery(partyId, kind, Number(search.get('engagement')) || null), gcTime: 0,
+    });
     const name = defaults?.kindTitle.toLowerCase() ?? 'document';
     useTitle(`New ${name}`);
     const failure = error ?? unset;
@@ -69,6 +72,20 @@ function NewForm({ partyId, defaults }: { partyId: number; defaults: Schemas['Do
     const navigate = useNavigate();
     const say = useSay();
 
+    // Terms that nobody has typed over go with the case or the project that it is for.
+    const usual = useRef(draft.terms);
+    const change = (next: Draft) => {
+        setDraft(next);
+        const { engagementId = null } = next;
+        const before = usual.current;
+        if (engagementId !== (draft.engagementId ?? null) && before !== '') {
+            queryClient.fetchQuery(documentDefaultsQuery(partyId, kind, engagementId)).then(({ terms }) => {
+                usual.current = terms;
+                setDraft((now) => (now.terms === before ? { ...now, terms } : now));
+            }, () => say('The terms of that case could not be read; look at them before you save.'));
+        }
+    };
+
     const leave = () => void navigate(`/records/${partyId}#documents`);
 
     const save = async (issues: boolean) => {
@@ -100,7 +117,7 @@ function NewForm({ partyId, defaults }: { partyId: number; defaults: Schemas['Do
         >
             <DocumentFields
                 draft={draft}
-                onChange={setDraft}
+                onChange={change}
                 problems={problems}
                 partyId={partyId}
                 blank={blank}

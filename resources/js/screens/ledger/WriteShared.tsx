@@ -23,7 +23,7 @@ export function WriteShared() {
     const payers = engagement === undefined ? [] : payersOf(engagement);
     const first = payers[0]?.party.id;
     const { data: defaults, error: unset } = useQuery({
-        ...documentDefaultsQuery(first ?? 0, 'invoice'), enabled: first !== undefined, gcTime: 0,
+        ...documentDefaultsQuery(first ?? 0, 'invoice', engagement?.row.id ?? null), enabled: first !== undefined, gcTime: 0,
     });
     useTitle('New invoice in shares');
 

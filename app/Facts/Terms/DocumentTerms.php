@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Facts\Terms;
+
+use Almanac\Calendar\Day;
+use Almanac\Terms\Side;
+use App\Models\Engagement;
+use App\Models\Party;
+
+/** The payment terms that a new document begins with. */
+final class DocumentTerms
+{
+    /**
+     * Those of the case or the project where it has its own, else the party's, which may be inherited from its parent
+     * and from the office. A case has terms for whom we bill; vendors keep theirs.
+     *
+     * @return string shorthand; empty where there are none
+     */
+    public static function usual(Party $party, Side $side, Day $today, ?Engagement $engagement): string
+    {
+        return $side === Side::Client && $engagement !== null && $engagement->terms !== ''
+            ? $engagement->terms
+            : SideDefaults::of($party, $side, $today)->terms()->value[0] ?? '';
+    }
+}
