@@ -160,6 +160,9 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::post('parties/{party}/reveal', PrivateController::class)
         ->whereNumber('party')
         ->middleware('can:'.Permission::SeePrivate->value);
+    Route::post('engagements/{engagement}/reveal', [PrivateController::class, 'ofEngagement'])
+        ->whereNumber('engagement')
+        ->middleware('can:'.Permission::SeePrivate->value);
 
     Route::middleware('can:'.Permission::ChangeRecords->value)->group(function (): void {
         Route::delete('look-alikes/{pair}', [LookAlikesController::class, 'settle'])->whereNumber('pair');

@@ -205,6 +205,10 @@ final class AccessTest extends TestCase
         $this->entryId = $this->postJson("/api/engagements/$this->engagementId/entries", [
             'kind' => 'note', 'day' => '', 'withPartyId' => null, 'text' => 'A note', 'isPinned' => true,
         ])->assertCreated()->json('pinned.0.id');
+        $this->postJson('/api/parties/1/meetings', [
+            'title' => 'The dial', 'day' => 'today', 'time' => '14', 'minutes' => 60, 'place' => '', 'agenda' => '', 'partyIds' => [], 'userIds' => [],
+            'documentId' => null, 'isInvited' => false, 'version' => 0,
+        ])->assertCreated()->assertJsonPath('id', 1);
         $this->saveSection($company, 'addresses', ['addresses' => [$this->address()]])
             ->assertOk()
             ->assertJsonPath('addresses.addresses.0.id', 1);

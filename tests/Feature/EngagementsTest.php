@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Almanac\Access\Role;
 use App\Models\Address;
+use App\Models\DetailField;
 use App\Models\Document;
 use App\Models\Engagement;
 use App\Models\File;
@@ -224,6 +225,30 @@ final class EngagementsTest extends TestCase
         $this->putJson("/api/documents/{$quote->id}/engagement", ['engagementId' => null])->assertOk()->assertJsonPath('engagement', null);
         $this->getJson("/api/engagements/{$one->id}")->assertJsonPath('documentCount', 2);
         $this->putJson("/api/documents/{$quote->id}/engagement", ['engagementId' => 999999])->assertStatus(422);
+    }
+
+    public function test_a_secret_of_a_case_is_encrypted_found_by_nobody_and_told_to_who_may_see_it(): void
+    {
+        $this->postJson('/api/sheets', [
+            'name' => 'Keys', 'partyKind' => null, 'type' => '', 'engagementKindId' => $this->kind('project')->id, 'isRetired' => false,
+            'fields' => [['id' => null, 'name' => 'Alarm', 'kind' => 'secret', 'options' => [], 'help' => '', 'requiredFor' => null, 'isRetired' => false]],
+        ])->assertCreated();
+        $one = $this->begin('project', 'At work', 'Tower clock');
+        $field = DetailField::query()->firstOrFail()->id;
+        $this->putJson("/api/engagements/$one->id/details", ['version' => 0, 'values' => [['fieldId' => $field, 'value' => 'xylo 4815']]])->assertOk()->assertDontSee('4815');
+        foreach (['detail_values', 'section_states', 'changes', 'engagement_words'] as $table) {
+            $this->assertStringNotContainsString('4815', (string) json_encode(DB::table($table)->get()), $table);
+        }
+        $this->getJson('/api/engagements?q=xylo')->assertJsonPath('total', 0);
+        $reveal = fn (int $id) => $this->postJson("/api/engagements/$id/reveal", ['fieldId' => $field, 'taxNumberId' => null]);
+        $reveal($one->id)->assertOk()->assertExactJson(['value' => 'xylo 4815']);
+        $this->assertContains('shown, though private', array_column($this->getJson("/api/engagements/$one->id/changes")->json('changes'), 'to'));
+        $secret = $this->begin('project', 'At work', 'Zanzibar', ['isPrivate' => true, 'readerIds' => [$this->administrator->id]]);
+        $this->actingAs($this->user(Role::Approver));
+        $reveal($one->id)->assertOk();
+        $reveal($secret->id)->assertNotFound();
+        $this->actingAs($this->user(Role::Reader));
+        $reveal($one->id)->assertForbidden();
     }
 
     public function test_terms_of_its_own_come_before_those_of_the_client_for_whom_we_bill(): void

@@ -62,9 +62,6 @@ final readonly class KeepSheets
             $kept = $sheet->exists ? $sheet->fields()->get()->keyBy('id') : collect();
             $fields = [];
             foreach ($input['fields'] as $rank => $row) {
-                if ($kindId !== null && $row['kind'] === FieldKind::Secret->value) {
-                    $problems->add("fields.$rank.kind", 'A secret field belongs on a sheet of people or companies.');
-                }
                 $fields[] = $this->field($kept->get($row['id'] ?? 0) ?? new DetailField, $row, $rank, $problems);
             }
             $problems->throwIfAny();

@@ -9,7 +9,9 @@ use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
 use App\Facts\Details\Sheets;
 use App\Models\DetailField;
+use App\Models\Engagement;
 use App\Models\Party;
+use App\Models\SubjectModel;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
@@ -35,6 +37,16 @@ final readonly class RevealPrivate
         return $field === null ? '' : $this->log($party, SectionName::Details, $field->name, Sheets::of($party)->text($field), $by);
     }
 
+    /** @return string empty when none is kept */
+    public function detailOf(Engagement $engagement, int $fieldId, User $by): string
+    {
+        $field = DetailField::query()->find($fieldId);
+
+        return $field === null
+            ? ''
+            : $this->log($engagement, SectionName::Details, $field->name, Sheets::ofEngagement($engagement->load('detailValues'))->text($field), $by);
+    }
+
     /** @return string empty when it is not kept */
     public function taxNumber(Party $party, int $id, User $by): string
     {
@@ -45,10 +57,10 @@ final readonly class RevealPrivate
             : $this->log($party, SectionName::TaxNumbers, $number->kind->title(), $number->number()->display(), $by);
     }
 
-    private function log(Party $party, SectionName $section, string $label, string $text, User $by): string
+    private function log(SubjectModel $subject, SectionName $section, string $label, string $text, User $by): string
     {
         if ($text !== '') {
-            DB::transaction(fn () => $this->log->handle($party, $section, Difference::between([], [
+            DB::transaction(fn () => $this->log->handle($subject, $section, Difference::between([], [
                 'seen' => new LoggedFact($label, 'shown, though private'),
             ]), $by));
         }

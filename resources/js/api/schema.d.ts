@@ -2332,6 +2332,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/engagements/{engagement}/reveal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tell a secret of a detail sheet, and write into the log that it was told */
+        post: operations["revealOfEngagement"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/positions/{position}/replace": {
         parameters: {
             query?: never;
@@ -10969,6 +10986,41 @@ export interface operations {
         };
         responses: {
             /** @description The value */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Revealed"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    revealOfEngagement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                engagement: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["RevealInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
             200: {
                 headers: {
                     [name: string]: unknown;

@@ -6,7 +6,9 @@ namespace App\Http\Controllers\Records;
 
 use App\Actions\Records\RevealPrivate;
 use App\Http\Data\Records\RevealedData;
+use App\Http\OpenApi\Adds;
 use App\Http\Requests\Records\RevealRequest;
+use App\Models\Engagement;
 use App\Models\Party;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -44,5 +46,13 @@ final readonly class PrivateController
             $field !== null => $reveal->detail($party, $field, $user),
             default => $reveal->birthDate($party, $user),
         }));
+    }
+
+    #[Adds('engagements/{engagement}/reveal', 'revealOfEngagement', 'Tell a secret of a detail sheet, and write into the log that it was told', 'RevealInput', 'Revealed', 'Engagements', 200)]
+    public function ofEngagement(RevealRequest $request, Engagement $engagement, RevealPrivate $reveal, #[CurrentUser] User $user): JsonResponse
+    {
+        $field = $request->fieldId();
+
+        return new JsonResponse(new RevealedData($field === null ? '' : $reveal->detailOf($engagement, $field, $user)));
     }
 }

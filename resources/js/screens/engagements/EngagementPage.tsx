@@ -4,13 +4,14 @@ import { api, ask, type Schemas } from '../../api/client';
 import { engagementKindsQuery, engagementQuery, isMissing, type EngagementData } from '../../api/queries';
 import { FilesSection } from '../../shared/FilesSection';
 import { LogSection } from '../../shared/log/LogSection';
+import { PrivateValue } from '../../shared/PrivateValue';
 import { RemindersSection } from '../../shared/RemindersSection';
 import { areBlank, SheetFields, SheetView } from '../../shared/SheetFields';
 import { SectionFrame } from '../../shared/section/SectionFrame';
 import { useSectionInAddress, useSectionKeys } from '../../shared/section/useSectionKeys';
 import { ButtonLink, MainButton } from '../../ui/Button';
 import { Sheet, Spread } from '../../ui/Page';
-import { Empty, Quiet, Title } from '../../ui/Text';
+import { Empty, Title } from '../../ui/Text';
 import { useTitle } from '../../ui/useTitle';
 import { EngagementDocuments } from './EngagementDocuments';
 import { EngagementMargin } from './EngagementMargin';
@@ -99,7 +100,13 @@ function DetailsSection({ engagement }: { engagement: EngagementData }) {
             edit={edit}
             saveLabel="Save details"
             folded={areBlank(sheets) ? `Nothing filled in yet: ${sheets.map(({ name }) => name).join(', ')}.` : undefined}
-            read={sheets.map((sheet) => <SheetView key={sheet.id} sheet={sheet} secret={() => <Quiet>kept, private</Quiet>} />)}
+            read={sheets.map((sheet) => (
+                <SheetView
+                    key={sheet.id}
+                    sheet={sheet}
+                    secret={({ id, name }) => <PrivateValue kind="engagement" id={engagement.row.id} name={name} fieldId={id} />}
+                />
+            ))}
             fields={(draft) =>
                 sheets.map((sheet) => (
                     <SheetFields key={sheet.id} sheet={sheet} draft={draft} problems={edit.problems} onChange={edit.change} />

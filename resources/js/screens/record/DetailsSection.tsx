@@ -1,6 +1,6 @@
 import { areBlank, SheetFields, SheetView } from '../../shared/SheetFields';
 import { SectionFrame } from '../../shared/section/SectionFrame';
-import { PrivateValue } from './PrivateValue';
+import { PrivateValue } from '../../shared/PrivateValue';
 import { detailsSpec } from './sections/details';
 import type { RecordData } from './sections/spec';
 import { useSection } from './useSection';
@@ -21,7 +21,7 @@ export function DetailsSection({ record }: { record: RecordData }) {
                 <SheetView
                     key={sheet.id}
                     sheet={sheet}
-                    secret={({ id, name }) => <PrivateValue partyId={record.party.id} name={name} fieldId={id} />}
+                    secret={({ id, name }) => <PrivateValue id={record.party.id} name={name} fieldId={id} />}
                 />
             ))}
             fields={(draft) =>

@@ -7,7 +7,7 @@ import { Cautions } from './Cautions';
 import { PinnedEntry } from '../../shared/log/LogSection';
 import { useRecordLog } from './useRecordLog';
 import { NameFields } from './NameFields';
-import { PrivateValue } from './PrivateValue';
+import { PrivateValue } from '../../shared/PrivateValue';
 import { ArchivedNotice, RecordLife } from './RecordLife';
 import { SectionForm } from '../../shared/section/SectionFrame';
 import { identitySpec } from './sections/identity';
@@ -74,7 +74,7 @@ export function RecordTitle({ record }: { record: RecordData }) {
             {identity.hasBirthDate && (
                 <Row $gap="small">
                     <Quiet>Birth date:</Quiet>
-                    <PrivateValue partyId={party.id} name="birth date" fieldId={null} />
+                    <PrivateValue id={party.id} name="birth date" fieldId={null} />
                 </Row>
             )}
             <ArchivedNotice record={record} />

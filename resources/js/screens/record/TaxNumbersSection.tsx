@@ -12,7 +12,7 @@ import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
 import { Facts, FieldGroup, FieldRow, Quiet, Stack } from '../../ui/Text';
 import { PrivateField } from '../../shared/PrivateField';
-import { PrivateValue } from './PrivateValue';
+import { PrivateValue } from '../../shared/PrivateValue';
 import { SectionFrame } from '../../shared/section/SectionFrame';
 import { newKey, type RecordData } from './sections/spec';
 import { taxNumbersSpec, type TaxDraft, type TaxNumberRow } from './sections/taxNumbers';
@@ -42,7 +42,7 @@ export function TaxNumbersSection({ record }: { record: RecordData }) {
                     {numbers.map(({ id, kind, country, masked }) => (
                         <div key={id}>
                             <dt>{kind}{country !== '' && `, ${country}`}</dt>
-                            <dd><PrivateValue partyId={record.party.id} name={kind} fieldId={null} taxNumberId={id} masked={masked} /></dd>
+                            <dd><PrivateValue id={record.party.id} name={kind} fieldId={null} taxNumberId={id} masked={masked} /></dd>
                         </div>
                     ))}
                     {record.party.isVendor && (

@@ -1,13 +1,15 @@
-import { forget } from '../../api/queries';
+import { forget } from '../api/queries';
 import { useState } from 'react';
-import { api, ask } from '../../api/client';
-import { useSession } from '../../api/session';
-import { QuietButton } from '../../ui/Button';
-import { useSay } from '../../ui/StatusLine';
-import { Quiet, Row } from '../../ui/Text';
+import { api, ask } from '../api/client';
+import { useSession } from '../api/session';
+import { QuietButton } from '../ui/Button';
+import { useSay } from '../ui/StatusLine';
+import { Quiet, Row } from '../ui/Text';
 
 interface ValueProps {
-    partyId: number;
+    /** Whose it is. */
+    kind?: 'party' | 'engagement';
+    id: number;
     /** What it is, for the button. */
     name: string;
     /** Of a detail sheet; null for the birth date. */
@@ -18,21 +20,19 @@ interface ValueProps {
 }
 
 /** A value that is kept private: shown to those who may see it, and each time is written into the log. */
-export function PrivateValue({ partyId, name, fieldId, taxNumberId, masked = 'kept, private' }: ValueProps) {
+export function PrivateValue({ kind = 'party', id, name, fieldId, taxNumberId, masked = 'kept, private' }: ValueProps) {
     const [shown, setShown] = useState<string>();
     const { maySeePrivate } = useSession();
     const say = useSay();
 
     const show = async () => {
         try {
-            const { value } = await ask(
-                api.POST('/api/parties/{id}/reveal', {
-                    params: { path: { id: partyId } },
-                    body: { fieldId, taxNumberId: taxNumberId ?? null },
-                }),
-            );
+            const body = { fieldId, taxNumberId: taxNumberId ?? null };
+            const { value } = await ask(kind === 'party'
+                ? api.POST('/api/parties/{id}/reveal', { params: { path: { id } }, body })
+                : api.POST('/api/engagements/{engagement}/reveal', { params: { path: { engagement: id } }, body }));
             setShown(value);
-            void forget(['records', 'stream', partyId]);
+            void forget([kind === 'party' ? 'records' : 'engagements', 'stream', id]);
         } catch (error) {
             say(`Not shown. ${(error as Error).message}`);
         }
