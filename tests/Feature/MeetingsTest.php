@@ -72,11 +72,16 @@ final class MeetingsTest extends TestCase
         $address = (string) $this->postJson('/api/calendar')->json('address');
         $feed = fn () => (string) $this->get((string) parse_url($address, PHP_URL_PATH))->assertOk()->getContent();
         $this->assertStringContainsString("UID:meeting-{$meeting['id']}@", $feed());
+        $this->assertSame([['The dial', false]], $this->onToday());
+        config(['almanac.today' => '2026-11-28']);
+        $this->assertSame([['The dial', true]], $this->onToday());
+        config(['almanac.today' => '2026-11-24']);
         $this->postJson("/api/meetings/{$meeting['id']}/call-off", ['version' => 5])->assertConflict();
         $this->postJson("/api/meetings/{$meeting['id']}/call-off", ['version' => 0])->assertOk()->assertJsonPath('state', 'cancelled');
         $this->assertStringContainsString('METHOD:CANCEL', $this->sent()[1]['calendar']);
         $this->assertStringContainsString('SEQUENCE:1', $this->sent()[1]['calendar']);
         $this->assertStringNotContainsString("UID:meeting-{$meeting['id']}@", $feed());
+        $this->assertSame([], $this->onToday());
         $this->postJson("/api/meetings/{$meeting['id']}/call-off", ['version' => 1])->assertStatus(422);
         $this->conclude($meeting, 'x', 1)->assertStatus(422);
     }
@@ -141,6 +146,15 @@ final class MeetingsTest extends TestCase
     private function arrange(array $more): TestResponse
     {
         return $this->postJson("/api/parties/{$this->silas->id}/meetings", $this->meeting($more));
+    }
+
+    /** @return list<array{string, bool}> */
+    private function onToday(): array
+    {
+        return array_map(
+            fn (array $one) => [(string) $one['title'], (bool) $one['isToBeWritten']],
+            (array) $this->getJson('/api/today')->assertOk()->json('meetings'),
+        );
     }
 
     /**

@@ -6,12 +6,15 @@ namespace App\Actions\Files;
 
 use App\Models\File;
 use App\Models\Job;
+use App\Models\Message;
 use App\Models\Office;
 use Illuminate\Support\Facades\Storage;
 
 /** Takes away contents that no record has: what a stopped server left behind between storing a file and recording it. */
 final class SweepFiles
 {
+    private const FOLDERS = ['files', 'logos', 'jobs', 'outbox'];
+
     /** Whatever is younger may still be on its way. */
     private const SECONDS = 86_400;
 
@@ -19,7 +22,7 @@ final class SweepFiles
     public function handle(): int
     {
         $swept = 0;
-        foreach ([...Storage::allFiles('files'), ...Storage::allFiles('logos'), ...Storage::allFiles('jobs')] as $path) {
+        foreach (array_merge(...array_map(Storage::allFiles(...), self::FOLDERS)) as $path) {
             if (time() - Storage::lastModified($path) > self::SECONDS && ! $this->isUsed($path)) {
                 Storage::delete($path);
                 $swept++;
@@ -34,6 +37,7 @@ final class SweepFiles
     private function isUsed(string $path): bool
     {
         return match (explode('/', $path)[0]) {
+            'outbox' => Message::query()->where('path', $path)->exists(),
             'logos' => Office::query()->where('logo_path', $path)->exists(),
             // Whatever was made behind the screen is kept for a day.
             'jobs' => false,

@@ -25,12 +25,19 @@ use App\Models\User;
 use App\Queries\Engagements\ListEngagements;
 use App\Queries\Readiness\ListGaps;
 use App\Time\Clock;
+use Almanac\Meetings\MeetingState;
+use App\Http\Data\Meetings\MeetingRowData;
+use App\Models\Meeting;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\DB;
 
 /** Reads what needs doing, for one colleague. */
 final readonly class ReadToday
 {
     private const DAYS_SOON = 7;
+
+    /** A meeting of which nothing is written stays for so many. */
+    private const DAYS_UNWRITTEN = 14;
 
     private const DAYS_OF_CAUTIONS = 14;
 
@@ -63,6 +70,7 @@ final readonly class ReadToday
                     ->where('due_on', '>', $today->toIso())
                     ->where('due_on', '<=', $today->plusDays(self::DAYS_SOON)->toIso()),
             ),
+            $this->meetings($user, $today),
             $this->touched(Change::query()->where('user_id', $user->id), $today),
             $this->touched(Change::query(), $today),
             $this->cautions($today),
@@ -87,6 +95,17 @@ final readonly class ReadToday
             $this->engagements->standingTooLong(),
             $this->engagements->weighed(),
         );
+    }
+
+    /** @return list<MeetingRowData> */
+    private function meetings(User $user, Day $today): array
+    {
+        return array_values(Meeting::query()->with('party', 'engagement')
+            ->whereIn('id', DB::table('meeting_users')->select('meeting_id')->where('user_id', $user->id))
+            ->where('state', MeetingState::Planned)
+            ->whereBetween('held_on', [$today->plusDays(-self::DAYS_UNWRITTEN)->toIso(), $today->plusDays(self::DAYS_SOON)->toIso()])
+            ->orderBy('held_on')->orderBy('time')->limit(self::MOST)->get()
+            ->map(fn (Meeting $meeting) => MeetingRowData::of($meeting, $today))->all());
     }
 
     /**

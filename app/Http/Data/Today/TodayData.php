@@ -8,6 +8,7 @@ use App\Http\Data\Engagements\EngagementRowData;
 use App\Http\Data\Files\FileData;
 use App\Http\Data\Ledger\DocumentRowData;
 use App\Http\Data\Ledger\MoneyData;
+use App\Http\Data\Meetings\MeetingRowData;
 use App\Http\Data\Readiness\GapRowData;
 use App\Http\Data\Records\PartyLinkData;
 use App\Http\Data\Reminders\ReminderData;
@@ -20,6 +21,7 @@ final readonly class TodayData
     /**
      * @param list<ReminderData> $due
      * @param list<ReminderData> $soon
+     * @param list<MeetingRowData> $meetings
      * @param list<TouchedData> $mine
      * @param list<TouchedData> $everybodys
      * @param list<EndingCautionData> $cautions
@@ -39,6 +41,11 @@ final readonly class TodayData
         public array $due,
         #[OA\Property(description: 'Reminders of the next seven days.', items: new OA\Items(ref: '#/components/schemas/Reminder'))]
         public array $soon,
+        #[OA\Property(
+            description: 'Meetings that I come to within seven days, and those of the last two weeks of which nothing is written.',
+            items: new OA\Items(ref: '#/components/schemas/MeetingRow'),
+        )]
+        public array $meetings,
         #[OA\Property(description: 'Records that I touched lately.', items: new OA\Items(ref: '#/components/schemas/Touched'))]
         public array $mine,
         #[OA\Property(description: 'Records that anybody touched lately.', items: new OA\Items(ref: '#/components/schemas/Touched'))]

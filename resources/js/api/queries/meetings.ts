@@ -12,5 +12,5 @@ export function meetingQuery(id: number) {
 /** A meeting as a change of it has answered it; it stands in the history of all who come. */
 export function keepMeeting(meeting: Schemas['Meeting']): void {
     keepAnswer(meetingQuery(meeting.id).queryKey, meeting);
-    void forget(['records', 'stream'], ['engagements', 'stream']);
+    void forget(['records', 'stream'], ['engagements', 'stream'], ['today']);
 }

@@ -77,6 +77,18 @@ function Day({ today }: { today: TodayData }) {
                         <ReminderLine key={reminder.id} reminder={reminder} withParty />
                     ))}
                 />
+                {today.meetings.length > 0 && (
+                    <Part
+                        title="Meetings"
+                        empty=""
+                        items={today.meetings.map(({ id, title, whenText, subject, isToBeWritten }) => (
+                            <div key={id}>
+                                <Link to={`/meetings/${id}`}>{title}</Link> <Small>{whenText} · <SubjectLink subject={subject} /></Small>
+                                {isToBeWritten && <div><Mark tone="look">Write what came of it</Mark></div>}
+                            </div>
+                        ))}
+                    />
+                )}
                 {(today.dueThisWeek.length > 0 || today.newlyOverdue.length > 0 || today.overLimit.length > 0) && (
                     <>
                         <Part
