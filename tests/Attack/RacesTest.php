@@ -378,6 +378,12 @@ final class RacesTest extends TestCase
             range(1, 10),
         ));
         $this->assertSame([200 => 1, 422 => 9], $this->counted($answers));
+        $ada = $people[1];
+        $this->saveSection($ada, 'reach', ['contactPoints' => [$this->contact('email', 'ada@finch.example')]])->assertOk();
+        $invited = $this->meeting(['partyIds' => [$ada->id], 'isInvited' => true]);
+        $meeting = $this->postJson("$path/meetings", $invited)->assertCreated()->json('id');
+        $this->assertSame([200 => 1, 409 => 19], $this->race(20, 'PUT', "/api/meetings/$meeting", ['time' => '16'] + $invited), 'moved once');
+        $this->assertSame(2, DB::table('messages')->count(), 'and told once');
         $begun = ['kindId' => $case->kind_id, 'stageId' => $this->stageId('case', 'Reported'), 'begunOn' => '', 'parties' => []] + $this->headed('Twenty');
         $this->assertSame([201 => 20], $this->race(20, 'POST', '/api/engagements', $begun));
         $numbers = Engagement::query()->orderBy('number')->pluck('number')->all();
@@ -405,6 +411,16 @@ final class RacesTest extends TestCase
             $this->inRole(Party::query()->findOrFail(3), $this->roleId('case', 'adjuster'), ['share' => '100']),
         ]]);
         $this->putJson("/api/engagements/{$case->id}/head", ['version' => 0] + $this->headed('Flood in the cellar'))->assertOk();
+        $this->postJson('/api/sheets', [
+            'name' => 'Keys', 'partyKind' => null, 'type' => '', 'engagementKindId' => $case->kind_id, 'isRetired' => false,
+            'fields' => [['id' => null, 'name' => 'Alarm', 'kind' => 'secret', 'options' => [], 'help' => '', 'requiredFor' => null, 'isRetired' => false]],
+        ])->assertCreated();
+        $field = (int) DB::table('detail_fields')->where('name', 'Alarm')->value('id');
+        $this->putJson("/api/engagements/{$case->id}/details", ['version' => 0, 'values' => [['fieldId' => $field, 'value' => '4815']]])->assertOk();
+        // What they were before their first save, they were weeks ago.
+        DB::table('section_states')->where('version', 0)->update(['at' => '2026-11-01 12:00:00']);
+        DB::table('engagements')->update(['created_at' => '2026-11-01 12:00:00']);
+        DB::table('parties')->update(['created_at' => '2026-11-01 12:00:00']);
         $path = '/api/engagements/{engagement}';
         $stages = [
             ['id' => null, 'name' => 'Going on', 'meaning' => 'open', 'mostDays' => null, 'isRetired' => false],
@@ -415,12 +431,30 @@ final class RacesTest extends TestCase
             ['/api/engagement-kinds', '/api/engagement-kinds', ['name' => 'job', 'plural' => 'jobs', 'sign' => 'JB', 'isRetired' => false, 'stages' => $stages, 'roles' => []]],
             ['/api/conflict-searches', '/api/conflict-searches', ['engagementId' => $case->id, 'names' => [['name' => 'Brass', 'role' => 'insured']]]],
             ['/api/engagements', '/api/engagements', ['kindId' => $kind->id, 'stageId' => $case->stage_id, 'begunOn' => '', 'parties' => []] + $this->headed('New')],
-            ["$path/sections/{section}/undo", "/api/engagements/{$case->id}/sections/engagement/undo", ['version' => 1]],
+            ["$path/sections/{section}/bring-back", "/api/engagements/{$case->id}/sections/engagement/bring-back", ['day' => '2 Nov 2026', 'version' => 1]],
+            ["$path/sections/{section}/undo", "/api/engagements/{$case->id}/sections/engagement/undo", ['version' => 2]],
+            ["$path/reveal", "/api/engagements/{$case->id}/reveal", ['fieldId' => $field, 'taxNumberId' => null]],
+            ['/api/parties/{id}/meetings', '/api/parties/1/meetings', $this->meeting()],
+            ["$path/meetings", "/api/engagements/{$case->id}/meetings", $this->meeting()],
+            ['/api/meetings/{meeting}/call-off', '/api/meetings/1/call-off', ['version' => 0]],
             ["$path/shared-invoice", "/api/engagements/{$case->id}/shared-invoice", $this->documentInput('invoice', '100.01')],
             ["$path/reminders", "/api/engagements/{$case->id}/reminders", ['text' => 'T', 'day' => '', 'time' => '', 'rule' => '', 'userId' => 1]],
             ["$path/entries", "/api/engagements/{$case->id}/entries", ['kind' => 'note', 'day' => '', 'withPartyId' => null, 'text' => 'N', 'isPinned' => false]],
             ["$path/moves", "/api/engagements/{$case->id}/moves", ['fromId' => $case->stage_id, 'stageId' => $this->stageId('case', 'Under review'), 'on' => '', 'reason' => '', 'isSure' => false]],
             ["$path/parties/{inRole}/replace", "/api/engagements/{$case->id}/parties/{$case->parties()->sole()->id}/replace", ['partyId' => 1, 'from' => '']],
+        ];
+    }
+
+    /**
+     * @param array<string, mixed> $more
+     *
+     * @return array<string, mixed>
+     */
+    private function meeting(array $more = []): array
+    {
+        return $more + [
+            'title' => 'The dial', 'day' => 'today', 'time' => '14', 'minutes' => 60, 'place' => '', 'agenda' => '', 'partyIds' => [],
+            'userIds' => [], 'documentId' => null, 'isInvited' => false, 'version' => 0,
         ];
     }
 
@@ -493,7 +527,8 @@ final class RacesTest extends TestCase
                 ],
             ],
             ['/api/parties', '/api/parties', ['kind' => 'company', 'name' => 'New', 'isClient' => true, 'isVendor' => false]],
-            ['/api/parties/{id}/sections/{section}/undo', '/api/parties/1/sections/reach/undo', ['version' => 1]],
+            ['/api/parties/{id}/sections/{section}/bring-back', '/api/parties/1/sections/reach/bring-back', ['day' => '2 Nov 2026', 'version' => 1]],
+            ['/api/parties/{id}/sections/{section}/undo', '/api/parties/1/sections/reach/undo', ['version' => 2]],
             [
                 '/api/parties/{id}/entries',
                 '/api/parties/1/entries',

@@ -153,7 +153,7 @@ final class MeetingsTest extends TestCase
     {
         return array_map(
             fn (array $one) => [(string) $one['title'], (bool) $one['isToBeWritten']],
-            (array) $this->getJson('/api/today')->assertOk()->json('meetings'),
+            array_values((array) $this->getJson('/api/today')->assertOk()->json('meetings')),
         );
     }
 

@@ -4300,6 +4300,16 @@ export interface components {
             /** @description That has been seen. */
             version: number;
         };
+        /** @description A meeting in a list. */
+        MeetingRow: {
+            id: number;
+            title: string;
+            /** @description When and where, for reading. */
+            whenText: string;
+            subject: components["schemas"]["SubjectLink"];
+            /** @description Whether its day has passed and nothing is written of it. */
+            isToBeWritten: boolean;
+        };
         /** @description An exact amount. */
         Money: {
             /** @description As in 1250.00. */
@@ -5511,6 +5521,8 @@ export interface components {
             due: components["schemas"]["Reminder"][];
             /** @description Reminders of the next seven days. */
             soon: components["schemas"]["Reminder"][];
+            /** @description Meetings that I come to within seven days, and those of the last two weeks of which nothing is written. */
+            meetings: components["schemas"]["MeetingRow"][];
             /** @description Records that I touched lately. */
             mine: components["schemas"]["Touched"][];
             /** @description Records that anybody touched lately. */
