@@ -22,6 +22,9 @@ final class User extends Authenticatable
 {
     use HasApiTokens;
 
+    /** For whoever signs in with an address that only this office knows. */
+    private const NO_REPLY = 'office@almanac.invalid';
+
     protected $fillable = ['name', 'email', 'role', 'password'];
 
     protected $attributes = ['retired_at' => null];
@@ -48,5 +51,11 @@ final class User extends Authenticatable
     public static function calendarHash(string $secret): string
     {
         return hash('sha256', $secret);
+    }
+
+    /** The address that messages of theirs are sent from: their own, where programs that send can take it. */
+    public function sendsFrom(): string
+    {
+        return filter_var($this->email, FILTER_VALIDATE_EMAIL) !== false ? $this->email : self::NO_REPLY;
     }
 }

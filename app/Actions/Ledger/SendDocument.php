@@ -28,8 +28,6 @@ use Symfony\Component\Mime\Exception\ExceptionInterface;
 /** Sends a document: into the outbox that ships with the application, as a message with the paper in it, and into the log. */
 final readonly class SendDocument
 {
-    private const NO_REPLY = 'office@almanac.invalid';
-
     public function __construct(private DocumentPaper $paper, private WriteLogEntry $log, private NoteEvent $note, private Clock $clock)
     {
     }
@@ -101,7 +99,7 @@ final readonly class SendDocument
         $name = preg_replace('/[^\w.\-]+/', '-', $document->title()).'.pdf';
         try {
             return (new Email())
-                ->from(filter_var($by->email, FILTER_VALIDATE_EMAIL) ? $by->email : self::NO_REPLY)
+                ->from($by->sendsFrom())
                 ->to(...$addresses)
                 ->subject($subject)
                 ->date($this->clock->now())

@@ -29,8 +29,6 @@ use Symfony\Component\Mime\Exception\ExceptionInterface;
  */
 final class SendInvitations
 {
-    private const NO_REPLY = 'office@almanac.invalid';
-
     /** @var list<string> what was put into the outbox and is not kept yet */
     private array $paths = [];
 
@@ -111,7 +109,7 @@ final class SendInvitations
     private function message(Meeting $meeting, array $to, string $subject, bool $isCancelled, User $by): string
     {
         [$party, $email] = $to;
-        $from = filter_var($by->email, FILTER_VALIDATE_EMAIL) ? $by->email : self::NO_REPLY;
+        $from = $by->sendsFrom();
         $attendees = [];
         foreach ($meeting->parties as $one) {
             $address = Recipients::primary($one->loadMissing('contactPoints'));
