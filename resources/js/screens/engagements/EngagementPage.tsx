@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
-import { api, ask, type Schemas } from '../../api/client';
+import { api, ask } from '../../api/client';
 import { engagementKindsQuery, engagementQuery, isMissing, type EngagementData } from '../../api/queries';
 import { FilesSection } from '../../shared/FilesSection';
 import { LogSection } from '../../shared/log/LogSection';
@@ -21,7 +21,7 @@ import { PartiesSection } from './PartiesSection';
 import { fieldsSpec } from './sections';
 import { SiteSection } from './SiteSection';
 import { useSubjectAction } from '../../shared/useSubjectAction';
-import { useEngagementLog, useEngagementSection, useMayEdit } from './useEngagement';
+import { useEngagementLog, useEngagementSection, useMayEdit, type PageProps } from './useEngagement';
 
 /** One case or project, on one page. */
 export function EngagementPage() {
@@ -49,11 +49,6 @@ export function EngagementPage() {
             ))}
         </Sheet>
     );
-}
-
-export interface PageProps {
-    engagement: EngagementData;
-    kind: Schemas['EngagementKind'];
 }
 
 function OneEngagement({ engagement, kind }: PageProps) {

@@ -14,11 +14,10 @@ import { useShortcut } from '../../ui/shortcuts';
 import { useSay } from '../../ui/StatusLine';
 import { Mark, Notice, Quiet, Row, Title } from '../../ui/Text';
 import { line, space } from '../../ui/tokens';
-import type { PageProps } from './EngagementPage';
 import { HeadFields } from './HeadFields';
 import { headSpec } from './sections';
 import { StageDialog } from './StageDialog';
-import { useEngagementLog, useEngagementSection, useMayEdit } from './useEngagement';
+import { useEngagementLog, useEngagementSection, useMayEdit, type PageProps } from './useEngagement';
 import { useSayMoved } from './useSayMoved';
 
 const Root = styled.div`

@@ -18,9 +18,8 @@ import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldGroup, FieldRow, Mark, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { useFocusOnAdded } from '../../ui/useFocusOnAdded';
-import type { PageProps } from './EngagementPage';
 import { partiesSpec } from './sections';
-import { useEngagementSection, useMayEdit } from './useEngagement';
+import { useEngagementSection, useMayEdit, type PageProps } from './useEngagement';
 
 type Party = EngagementData['parties'][number];
 

@@ -1,10 +1,16 @@
-import { api, ask } from '../../api/client';
+import { api, ask, type Schemas } from '../../api/client';
 import { engagementQuery, forget, keepEngagement, readEngagementAnew, type EngagementData } from '../../api/queries';
 import { useSession } from '../../api/session';
-import type { LogOf } from '../../shared/log/LogSection';
+import type { LogOf } from '../../shared/log/log';
 import type { SectionSpec as Spec, Subject } from '../../shared/section/spec';
 import { useSubjectAction } from '../../shared/useSubjectAction';
 import { useSectionOf, type Options, type SectionEdit } from '../../shared/section/useSection';
+
+/** What the parts of the page of a case or a project are given. */
+export interface PageProps {
+    engagement: EngagementData;
+    kind: Schemas['EngagementKind'];
+}
 
 export type SectionSpec<D> = Spec<D, EngagementData>;
 

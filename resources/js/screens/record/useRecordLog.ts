@@ -1,5 +1,5 @@
 import { api, ask } from '../../api/client';
-import type { LogOf } from '../../shared/log/LogSection';
+import type { LogOf } from '../../shared/log/log';
 import type { RecordData } from './sections/spec';
 import { useMayEdit } from './useMayEdit';
 import { useSubjectAction } from '../../shared/useSubjectAction';

@@ -9,7 +9,7 @@ import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Notice, Quiet, Row } from '../../ui/Text';
 import { RecordPicker } from '../RecordPicker';
-import type { LogOf } from './LogSection';
+import type { LogOf } from './log';
 
 type Kind = Schemas['LogEntryInput']['kind'];
 

@@ -10,34 +10,14 @@ import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Quiet, Row, Small, Stack, SubHeading } from '../../ui/Text';
 import { space } from '../../ui/tokens';
 import { SubjectLink } from '../SubjectLink';
-import { useTitles, type CodeOf } from '../titles';
+import { useTitles } from '../titles';
 import { EntryForm } from './EntryForm';
+import type { LogOf, Shown } from './log';
 import { PlainSection } from '../section/SectionFrame';
 
 type Line = Schemas['StreamLine'];
 type Change = Schemas['Change'];
 type Entry = Schemas['LogEntry'];
-
-/** What of the history is shown. */
-export interface Shown {
-    show: CodeOf<'streamFilters'>;
-    withPeople: boolean;
-}
-
-/** How the log of something is read and written. */
-export interface LogOf {
-    mayEdit: boolean;
-    /** Whether people work there, whose history can stand among its own. */
-    hasPeople: boolean;
-    /** Where it is read as it was on a past day. */
-    pastHref: string;
-    /** Under which its stretches are kept. */
-    queryKey: readonly unknown[];
-    read: (shown: Shown, before: string | undefined) => Promise<Schemas['Stream']>;
-    write: (entry: Schemas['LogEntryInput']) => Promise<void>;
-    pin: (entryId: number, isPinned: boolean) => Promise<void>;
-    remove: (entryId: number) => Promise<void>;
-}
 
 const Entries = styled.ol`
     display: grid;
