@@ -23,6 +23,8 @@ const PAGES: [string, (desk: Desk, page: Page) => Promise<void>][] = [
     ['/records/1/payment/client', async (_, page) => expect(page.getByRole('button', { name: 'Record the payment' })).toBeVisible()],
     ['/engagements', async (_, page) => expect(page.getByRole('row').nth(3)).toBeVisible()],
     ['/engagements/31', async (desk) => expect(desk.section('Documents').getByRole('row').nth(1)).toBeVisible()],
+    ['/records/1/as-of', async (_, page) => expect(page.getByRole('row').nth(3)).toBeVisible()],
+    ['/engagements/31/meet', async (_, page) => expect(page.getByRole('button', { name: 'Arrange it' })).toBeVisible()],
     ['/upkeep', async (_, page) => expect(page.getByText('Go there').first()).toBeVisible()],
     ['/office', async (_, page) => expect(page.getByText('Works and keys').first()).toBeVisible()],
     ['/office/log', async (_, page) => expect(page.getByRole('heading', { level: 1 })).toBeVisible()],
