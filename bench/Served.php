@@ -19,6 +19,9 @@ final class Served
     public static function start(string $token, string $today): self
     {
         $port = 8490;
+        if (@fsockopen('127.0.0.1', $port) !== false) {
+            throw new \RuntimeException("Something is served at port $port already. Stop it first: it would be timed instead.");
+        }
         $none = ['file', '/dev/null', 'w'];
         $process = proc_open(
             ['bin/serve-php', "127.0.0.1:$port", getenv('LARAVEL_STORAGE_PATH').'/framework/cache'],
