@@ -54,6 +54,20 @@ final class StreamTest extends TestCase
         $this->getJson("/api/parties/{$brass->id}/stream?before=2026-13-41.4.1")->assertOk();
     }
 
+    public function test_a_day_of_very_many_changes_hides_nothing_of_what_was_before(): void
+    {
+        $brass = $this->addCompany('Brass Lantern Foundry');
+        $this->issued($brass, 'invoice', '100', ['date' => '3 Mar 2024']);
+        $row = ['subject_id' => $brass->id, 'section' => 'reach', 'label' => 'Phone', 'from' => '', 'to' => 'x', 'user_id' => $this->administrator->id];
+        // An import of an address book long ago, and a few changes on the days around.
+        foreach (['2025-01-02' => 5, '2025-01-03' => 700, '2025-01-04' => 5] as $day => $many) {
+            Change::query()->insert(array_fill(0, $many, $row + ['at' => "$day 15:00:00"]));
+        }
+        $lines = $this->stream($brass);
+        $this->assertSame($this->kept($brass), $this->keysOf($lines));
+        $this->assertSame('document', $lines[count($lines) - 1]['kind']);
+    }
+
     public function test_a_company_is_read_with_its_people_and_each_line_says_whose_it_is(): void
     {
         $brass = $this->addCompany('Brass Lantern Foundry');

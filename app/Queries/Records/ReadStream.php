@@ -56,14 +56,21 @@ final class ReadStream
             ...$withPeople && $subject instanceof Party ? array_values($subject->staffPositions()->pluck('person_id')->unique()->all()) : [],
         ];
         $places = [];
+        $horizon = null;
         foreach ($filter->kinds() as $kind) {
-            array_push($places, ...$kind === StreamKind::Changes ? $this->changes($filter) : $this->places($kind));
+            [$ofKind, $horizon] = $kind === StreamKind::Changes ? $this->changes($filter) : [$this->places($kind), $horizon];
+            array_push($places, ...$ofKind);
         }
         usort($places, fn (array $a, array $b) => $a[0]->compare($b[0]));
+        if ($horizon !== null) {
+            // What is older than the changes that were read waits for those that were not.
+            $places = array_values(array_filter($places, fn (array $one) => $one[0]->compare($horizon) <= 0));
+        }
         $shown = array_slice($places, 0, self::AT_ONCE);
         $last = $shown === [] ? null : $shown[count($shown) - 1][0];
+        $isMore = $horizon !== null || count($places) > self::AT_ONCE;
 
-        return new StreamData($this->lines($shown), count($places) > self::AT_ONCE ? $last?->toText() : null);
+        return new StreamData($this->lines($shown), $isMore ? $last?->toText() : null);
     }
 
     /** @return list<array{StreamPlace, list<int>}> where things of a kind stand, and their numbers */
@@ -84,7 +91,10 @@ final class ReadStream
         return array_map(fn (array $one) => [StreamPlace::of($one[1], $kind, $one[0]), [$one[0]]], $read);
     }
 
-    /** @return list<array{StreamPlace, list<int>}> those of one day and one subject together, at the lowest of their numbers */
+    /**
+     * @return array{list<array{StreamPlace, list<int>}>, StreamPlace|null} those of one day and one subject together, at the
+     *                                                                      lowest of their numbers; and how far they were read, where there are more
+     */
     private function changes(StreamFilter $filter): array
     {
         $rows = DB::table('changes')->whereIn('subject_id', $this->ids)->whereNull('log_entry_id')
@@ -97,15 +107,17 @@ final class ReadStream
             $days[$key] ??= [$day, []];
             $days[$key][1][] = $id;
         }
+        $isCut = count($read) === self::MOST_CHANGES;
         // The day that the last of them are of may have more than were read.
-        if (count($read) === self::MOST_CHANGES && count($days) > 1) {
+        if ($isCut && count($days) > 1) {
             array_pop($days);
         }
-
-        return array_map(
+        $places = array_map(
             fn (array $one) => [StreamPlace::of($one[0], StreamKind::Changes, min($one[1])), $one[1]],
             array_values($days),
         );
+
+        return [$places, $isCut ? $places[count($places) - 1][0] ?? null : null];
     }
 
     /** @return list<array{int, Day}> */
@@ -139,11 +151,14 @@ final class ReadStream
             }
         }
         $utc = new \DateTimeZone('UTC');
+        $zone = Clock::zone();
+        $days = [];
         $whose = $kind === StreamKind::Changes ? 'subject_id' : 'party_id';
         $read = [];
         /** @var object{id: int, at: string, whose: int} $row */
         foreach ($rows->orderByDesc('at')->orderByDesc('id')->limit($most)->get(['id', 'at', "$whose as whose"]) as $row) {
-            $read[] = [$row->id, Clock::dayOf(new \DateTimeImmutable($row->at, $utc)), $row->whose];
+            $iso = (new \DateTimeImmutable($row->at, $utc))->setTimezone($zone)->format('Y-m-d');
+            $read[] = [$row->id, $days[$iso] ??= Day::fromIso($iso), $row->whose];
         }
 
         return $read;
