@@ -133,6 +133,12 @@ final class Engagement extends SubjectModel
         );
     }
 
+    /** Whether it is private, and does not name somebody. */
+    public function isHiddenFrom(User $reader): bool
+    {
+        return self::hiddenFrom($reader)->where('id', $this->id)->exists();
+    }
+
     /** @param  Builder<self>  $query */
     public static function onlyFor(Builder $query, User $reader): void
     {

@@ -40,7 +40,7 @@ final class Clock
     /** The day of a moment, by the office's clock. */
     public static function dayOf(\DateTimeInterface $moment): Day
     {
-        return Day::fromIso(CarbonImmutable::instance($moment)->setTimezone(self::zone())->format('Y-m-d'));
+        return Day::fromIso(\DateTimeImmutable::createFromInterface($moment)->setTimezone(self::zone())->format('Y-m-d'));
     }
 
     /** When a day begins where the office is, by the zone in which moments are kept: UTC. */

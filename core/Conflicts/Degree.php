@@ -31,6 +31,18 @@ enum Degree: string implements Titled
         };
     }
 
+    /** Whether somebody has to decide about it before the firm goes on. */
+    public function isToBeDecided(): bool
+    {
+        return in_array($this, self::toBeDecided(), true);
+    }
+
+    /** @return list<self> */
+    public static function toBeDecided(): array
+    {
+        return [self::Near, self::Opposes];
+    }
+
     public function weight(): int
     {
         return (int) array_search($this, self::cases(), true);

@@ -33,7 +33,7 @@ final readonly class Finding
     public function sentence(array $names): string
     {
         if ($this->role?->ask !== null) {
-            return "In a {$this->role->engagement} that you may not open; ask {$this->role->ask}";
+            return self::hidden($this->role->engagement, $this->role->ask);
         }
         $parts = [$names[$this->partyId]];
         foreach ($this->way as $step) {
@@ -44,5 +44,16 @@ final readonly class Finding
         }
 
         return implode(' — ', $parts);
+    }
+
+    /**
+     * What is said of something in a case or a project to those who may not open it.
+     *
+     * @param string $kind what the firm calls it: "case"
+     * @param string $ask who may open it
+     */
+    public static function hidden(string $kind, string $ask): string
+    {
+        return "In a $kind that you may not open; ask $ask";
     }
 }

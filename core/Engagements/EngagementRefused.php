@@ -109,4 +109,9 @@ final class EngagementRefused extends Refusal
     {
         return new self("That would make it $link itself, by way of others. Remove one of those links first.");
     }
+
+    public static function hiddenFrom(string $colleague): self
+    {
+        return new self("$colleague may not see this one. Choose somebody else, or name them under Title and terms.");
+    }
 }

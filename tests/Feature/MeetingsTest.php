@@ -8,6 +8,7 @@ use Almanac\Access\Role;
 use App\Models\Message;
 use App\Models\Party;
 use App\Models\User;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
@@ -98,6 +99,16 @@ final class MeetingsTest extends TestCase
         $this->assertStringContainsString('METHOD:REQUEST', $sent[0]['calendar']);
         $this->assertStringContainsString('METHOD:CANCEL', $sent[1]['calendar']);
         $this->assertStringNotContainsString('silas@wren.example', $sent[1]['calendar']);
+    }
+
+    public function test_what_one_of_them_cannot_be_sent_is_sent_to_nobody(): void
+    {
+        $ada = $this->addPerson('Ada', 'Zeller');
+        $this->saveSection($ada, 'reach', ['contactPoints' => [$this->contact('email', 'ada@zeller.example')]])->assertOk();
+        DB::table('contact_points')->where('party_id', $ada->id)->update(['value' => 'ada at zeller']);
+        $this->arrange(['partyIds' => [$this->silas->id, $ada->id]])->assertStatus(422)->assertJsonPath('errors.0.field', 'isInvited');
+        $this->assertCount(0, $this->sent());
+        $this->assertSame([], Storage::allFiles('outbox'), 'what was for the first of them is taken out again');
     }
 
     public function test_what_is_wrong_is_told_at_its_field_and_nothing_is_sent(): void

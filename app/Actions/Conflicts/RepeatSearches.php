@@ -29,7 +29,9 @@ final readonly class RepeatSearches
     public function forWhoeverIsRelated(array $partyIds, User $by): void
     {
         $concerned = EngagementParty::query()->whereIn('party_id', $partyIds)->pluck('engagement_id')->unique()->all();
-        $this->again(array_values($concerned), fn (EngagementParty $row) => in_array($row->party_id, $partyIds, true), $by);
+        if ($concerned !== []) {
+            $this->again(array_values($concerned), fn (EngagementParty $row) => in_array($row->party_id, $partyIds, true), $by);
+        }
     }
 
     /**

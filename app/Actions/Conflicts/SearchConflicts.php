@@ -67,7 +67,7 @@ final readonly class SearchConflicts
             ->pluck('sentence')->flip();
         [$found, $parties, $engagements] = $this->find($engagement, $names);
         $shown = $parties->map(fn (Party $party) => $party->display_name)->all();
-        $isNew = fn (Finding $one) => in_array($one->degree, [Degree::Opposes, Degree::Near], true) && ! $known->has($one->sentence($shown));
+        $isNew = fn (Finding $one) => $one->degree->isToBeDecided() && ! $known->has($one->sentence($shown));
         $found = array_map(fn (array $ofName) => array_values(array_filter($ofName, $isNew)), $found);
         $with = array_filter($found, fn (array $ofName) => $ofName !== []);
         if ($with !== []) {
@@ -178,29 +178,19 @@ final readonly class SearchConflicts
 
     private function mentioned(Mentions $mention): ConflictFinding
     {
-        $subject = $mention->subject;
-        if (! $subject instanceof Engagement) {
-            return new ConflictFinding([
-                'degree' => Degree::Known,
-                'sentence' => $mention->sentence.($subject instanceof Party ? " of $subject->display_name" : ''),
-                'hidden_sentence' => '',
-                'party_number' => $subject instanceof Party ? $subject->number : null,
-            ]);
-        }
-
-        return new ConflictFinding([
-            'degree' => Degree::Known,
-            'sentence' => "$mention->sentence of {$subject->kind->name} {$subject->shownTitle()}",
-            'hidden_sentence' => $this->hidden($subject) ?? "$mention->sentence of {$subject->kind->name} {$subject->shownTitle()}",
-            'engagement_number' => $subject->number,
-        ]);
+        return new ConflictFinding(['degree' => Degree::Known, 'sentence' => $mention->sentence] + ($mention->subject instanceof Party
+            ? ['hidden_sentence' => $mention->sentence, 'party_number' => $mention->subject->number]
+            : [
+                'hidden_sentence' => $this->hidden($mention->subject) ?? $mention->sentence,
+                'engagement_number' => $mention->subject->number,
+            ]));
     }
 
     /** What is said of a private one to those who may not open it; null of any other. */
     private function hidden(Engagement $engagement): ?string
     {
         return $engagement->is_private
-            ? "In a {$engagement->kind->name} that you may not open; ask ".PastRoles::whoMay($engagement)
+            ? Finding::hidden($engagement->kind->name, PastRoles::whoMay($engagement))
             : null;
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Engagements;
 
-use Almanac\Calendar\Day;
 use Almanac\Engagements\Enquiry;
 use Almanac\Money\Money;
 use Almanac\Money\Percent;
@@ -90,7 +89,7 @@ final readonly class HeadSection implements EngagementSection
             'terms' => $state['terms'],
             'value_minor' => $minor($state['value']),
             'chance' => $state['chance'] === '' ? null : $state['chance'],
-            'decided_on' => $state['decidedOn'] === '' ? null : Day::fromIso($state['decidedOn']),
+            'decided_on' => Past::day($state['decidedOn']),
             'is_private' => $state['isPrivate'],
         ])->setRelation('readers', User::query()->whereKey($state['readerIds'])->orderBy('name')->get());
     }

@@ -12,24 +12,26 @@ use Almanac\Terms\Side;
 use App\Actions\Notes\WriteLogEntry;
 use App\Facts\Records\Recipients;
 use App\Models\Document;
-use App\Models\Message;
 use App\Models\Office;
 use App\Models\User;
+use App\Outside\Outbox;
 use App\Papers\DocumentPaper;
 use App\Time\Clock;
 use App\Validation\FieldProblems;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Storage;
-use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
-use Symfony\Component\Mime\Email;
 use Symfony\Component\Mime\Exception\ExceptionInterface;
 
 /** Sends a document: into the outbox that ships with the application, as a message with the paper in it, and into the log. */
 final readonly class SendDocument
 {
-    public function __construct(private DocumentPaper $paper, private WriteLogEntry $log, private NoteEvent $note, private Clock $clock)
-    {
+    public function __construct(
+        private DocumentPaper $paper,
+        private Outbox $outbox,
+        private WriteLogEntry $log,
+        private NoteEvent $note,
+        private Clock $clock,
+    ) {
     }
 
     /**
@@ -54,39 +56,26 @@ final readonly class SendDocument
         }
         $problems->throwIfAny();
         $subject = $document->title().' from '.Office::current()->name;
-        $path = 'outbox/'.Str::uuid().'.eml';
-        Storage::put($path, $this->message($document, $addresses, $subject, $text, $by));
-        try {
-            DB::transaction(function () use ($document, $addresses, $subject, $path, $by): void {
-                Message::query()->create([
-                    'party_id' => $document->party_id,
-                    'document_id' => $document->id,
-                    'to' => implode(', ', $addresses),
-                    'subject' => $subject,
-                    'path' => $path,
-                    'user_id' => $by->id,
-                    'at' => $this->clock->now(),
-                ]);
-                $document->update(['sent_at' => $this->clock->now()]);
-                $this->note->handle($document, 'sent to '.implode(', ', $addresses), $by);
-                if (! $document->party->isArchived()) {
-                    $this->log->write(
-                        $document->party,
-                        [
-                            'kind' => 'email',
-                            'day' => '',
-                            'withPartyId' => null,
-                            'text' => 'Sent '.$document->title().' to '.implode(', ', $addresses).'.',
-                            'isPinned' => false,
-                        ],
-                        $by,
-                    );
-                }
-            });
-        } catch (\Throwable $error) {
-            Storage::delete($path);
-            throw $error;
-        }
+        // The paper is drawn before anybody has to wait for it.
+        $message = $this->message($document, $addresses, $subject, $text, $by);
+        DB::transaction(function () use ($document, $addresses, $subject, $message, $by): void {
+            $this->outbox->put($document->party, $document->id, $addresses, $subject, $message, $by);
+            $document->update(['sent_at' => $this->clock->now()]);
+            $this->note->handle($document, 'sent to '.implode(', ', $addresses), $by);
+            if (! $document->party->isArchived()) {
+                $this->log->write(
+                    $document->party,
+                    [
+                        'kind' => 'email',
+                        'day' => '',
+                        'withPartyId' => null,
+                        'text' => 'Sent '.$document->title().' to '.implode(', ', $addresses).'.',
+                        'isPinned' => false,
+                    ],
+                    $by,
+                );
+            }
+        });
     }
 
     /**
@@ -98,11 +87,7 @@ final readonly class SendDocument
     {
         $name = preg_replace('/[^\w.\-]+/', '-', $document->title()).'.pdf';
         try {
-            return (new Email())
-                ->from($by->sendsFrom())
-                ->to(...$addresses)
-                ->subject($subject)
-                ->date($this->clock->now())
+            return $this->outbox->begin($addresses, $subject, $by)
                 ->text(trim($text) === '' ? "Please find attached: {$document->title()}.\n\n".Office::current()->name : $text)
                 ->attach($this->paper->pdf($document), $name, 'application/pdf')
                 ->toString();

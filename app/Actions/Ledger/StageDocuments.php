@@ -201,7 +201,7 @@ final class StageDocuments
 
         return $this->known["{$party->id} {$side->value}"] ??= [
             (string) json_encode(PartyCopy::of($party, $side, $this->clock->today())),
-            SideDefaults::of($party, $side, $this->clock->today())->terms()->value[0] ?? '',
+            SideDefaults::of($party, $side, $this->clock->today())->shorthand(),
         ];
     }
 }

@@ -43,7 +43,7 @@ final readonly class TakeNewDetails
                     array_filter(array_keys(PartyCopy::TITLES), fn (string $key) => $copy[$key] !== $document->copy[$key]),
                 );
                 $document->copy = $copy;
-                $moved = $withTerms ? $this->setTerms($document, SideDefaults::of($party, $side, $today)->terms()->value[0] ?? '') : '';
+                $moved = $withTerms ? $this->setTerms($document, SideDefaults::of($party, $side, $today)->shorthand()) : '';
                 if ($changed === [] && $moved === '') {
                     continue;
                 }

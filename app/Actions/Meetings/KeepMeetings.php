@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Meetings;
 
 use Almanac\Calendar\TimeOfDay;
+use Almanac\Engagements\EngagementRefused;
 use Almanac\Meetings\Meeting as When;
 use Almanac\Meetings\MeetingRefused;
 use Almanac\Meetings\MeetingState;
@@ -55,10 +56,10 @@ final readonly class KeepMeetings
      */
     public function arrange(SubjectModel $subject, array $input, User $by): Meeting
     {
-        return $this->send->within(function () use ($subject, $input, $by): Meeting {
+        return DB::transaction(function () use ($subject, $input, $by): Meeting {
             $subject->refresh()->assertInUse();
             $meeting = new Meeting(['subject_id' => $subject->id, 'user_id' => $by->id]);
-            $this->fill($meeting, $subject, $input, $by);
+            $this->fill($meeting, $subject, $input);
             $this->write($meeting, '', 'arranged: '.$this->told($meeting), $by);
             if ($meeting->is_invited) {
                 $this->send->invite($meeting, $by);
@@ -78,20 +79,24 @@ final readonly class KeepMeetings
      */
     public function change(Meeting $meeting, array $input, int $version, User $by): void
     {
-        $this->send->within(function () use ($meeting, $input, $version, $by): void {
+        DB::transaction(function () use ($meeting, $input, $version, $by): void {
             $this->seen($meeting, $version);
             $meeting->state->mustBePlanned();
-            $was = [$meeting->when(), $meeting->title, $this->told($meeting), $meeting->is_invited, $meeting->parties->modelKeys()];
-            $this->fill($meeting, $meeting->subject(), $input, $by);
-            [$when, $title, $told, $wasInvited, $parties] = $was;
+            $told = $this->told($meeting);
+            $when = $meeting->when();
+            $title = $meeting->title;
+            $wasInvited = $meeting->is_invited;
+            $came = $meeting->parties->modelKeys();
+            $this->fill($meeting, $meeting->subject(), $input);
             $this->write($meeting, $told, $this->told($meeting), $by);
-            $isOther = $when->isMovedFrom($meeting->when()) || $title !== $meeting->title || $parties !== $meeting->parties->modelKeys();
+            $come = $meeting->parties->modelKeys();
+            $isOther = $when->isMovedFrom($meeting->when()) || $title !== $meeting->title || $came !== $come;
             if ($meeting->is_invited && ($isOther || ! $wasInvited)) {
                 $meeting->update(['sequence' => $meeting->sequence + ($wasInvited ? 1 : 0)]);
                 $this->send->invite($meeting, $by);
             }
             if ($wasInvited) {
-                $this->send->callOff($meeting, array_values(array_diff($parties, $meeting->is_invited ? $meeting->parties->modelKeys() : [])), $by);
+                $this->send->callOff($meeting, array_diff($came, $meeting->is_invited ? $come : []), $by);
             }
         });
     }
@@ -102,7 +107,7 @@ final readonly class KeepMeetings
      */
     public function callOff(Meeting $meeting, int $version, User $by): void
     {
-        $this->send->within(function () use ($meeting, $version, $by): void {
+        DB::transaction(function () use ($meeting, $version, $by): void {
             $this->seen($meeting, $version);
             $meeting->state->mustBePlanned();
             $was = $this->told($meeting);
@@ -151,7 +156,7 @@ final readonly class KeepMeetings
     }
 
     /** @param  MeetingInput  $input */
-    private function fill(Meeting $meeting, SubjectModel $subject, array $input, User $by): void
+    private function fill(Meeting $meeting, SubjectModel $subject, array $input): void
     {
         $problems = new FieldProblems;
         $title = $problems->at('title', fn () => Wording::line($input['title'], self::LONGEST_LINE, 'Say what it is about.'));
@@ -160,7 +165,7 @@ final readonly class KeepMeetings
             ? ''
             : $problems->at('agenda', fn () => Wording::paragraphs($input['agenda'], self::LONGEST_TEXT, ''));
         $day = $this->dates->day($input['day'], 'day', $problems);
-        if ($day === null && ! array_key_exists('day', $problems->all())) {
+        if (trim($input['day']) === '') {
             $problems->add('day', 'Type the day.');
         }
         $time = $problems->at('time', fn () => TimeOfDay::read($input['time']));
@@ -224,8 +229,8 @@ final readonly class KeepMeetings
             return;
         }
         foreach (User::query()->findMany($userIds) as $user) {
-            if (Engagement::hiddenFrom($user)->where('id', $subject->id)->exists()) {
-                $problems->add('userIds', "$user->name may not see this one. Choose somebody else, or name them under Title and terms.");
+            if ($subject->isHiddenFrom($user)) {
+                $problems->add('userIds', EngagementRefused::hiddenFrom($user->name)->getMessage());
             }
         }
     }

@@ -11,49 +11,23 @@ use App\Facts\Meetings\CalendarEntry;
 use App\Facts\Records\Recipients;
 use App\Models\Engagement;
 use App\Models\Meeting;
-use App\Models\Message;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\User;
+use App\Outside\Outbox;
 use App\Time\Clock;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
-use Symfony\Component\Mime\Email;
 use Symfony\Component\Mime\Exception\ExceptionInterface;
 
 /**
  * Tells those who come to a meeting, each in a message of their own with an invitation that calendars read (iCalendar,
- * RFC 5545 and 5546; sent as RFC 6047 says). Messages go into the outbox with what is saved, or not at all.
+ * RFC 5545 and 5546; sent as RFC 6047 says). Runs inside the transaction of what is saved.
  */
-final class SendInvitations
+final readonly class SendInvitations
 {
-    /** @var list<string> what was put into the outbox and is not kept yet */
-    private array $paths = [];
-
-    public function __construct(private readonly Clock $clock)
+    public function __construct(private Outbox $outbox, private Clock $clock)
     {
-    }
-
-    /**
-     * Runs what sends invitations in a transaction; what it put into the outbox goes again when that fails.
-     *
-     * @template T
-     *
-     * @param \Closure(): T $work
-     *
-     * @return T
-     */
-    public function within(\Closure $work): mixed
-    {
-        $this->paths = [];
-        try {
-            return DB::transaction($work);
-        } catch (\Throwable $error) {
-            Storage::delete($this->paths);
-            throw $error;
-        }
     }
 
     public function invite(Meeting $meeting, User $by): void
@@ -79,18 +53,8 @@ final class SendInvitations
             return;
         }
         $subject = "$verb: {$this->subject($meeting)}";
-        $path = 'outbox/'.Str::uuid().'.eml';
-        $this->paths[] = $path;
-        Storage::put($path, $this->message($meeting, [$party, $email], $subject, $isCancelled, $by));
-        Message::query()->create([
-            'party_id' => $party->id,
-            'document_id' => $meeting->document_id,
-            'to' => $email,
-            'subject' => Str::limit($subject, 250, ''),
-            'path' => $path,
-            'user_id' => $by->id,
-            'at' => $this->clock->now(),
-        ]);
+        $message = $this->message($meeting, [$party, $email], $subject, $isCancelled, $by);
+        $this->outbox->put($party, $meeting->document_id, [$email], Str::limit($subject, 250, ''), $message, $by);
     }
 
     /** With the number of what it is about, by which the answer is filed. */
@@ -109,7 +73,6 @@ final class SendInvitations
     private function message(Meeting $meeting, array $to, string $subject, bool $isCancelled, User $by): string
     {
         [$party, $email] = $to;
-        $from = $by->sendsFrom();
         $attendees = [];
         foreach ($meeting->parties as $one) {
             $address = Recipients::primary($one->loadMissing('contactPoints'));
@@ -121,7 +84,7 @@ final class SendInvitations
             $attendees[] = [$user->name, $user->email];
         }
         $invitees = new Invitees(
-            [$by->name, $from],
+            [$by->name, $by->sendsFrom()],
             // Who is no longer expected is told so alone.
             $isCancelled && $meeting->state !== MeetingState::Cancelled ? [[$party->display_name, $email]] : $attendees,
             $meeting->sequence,
@@ -130,11 +93,7 @@ final class SendInvitations
         $calendar = CalendarFeed::invitation(CalendarEntry::of($meeting, false), $invitees, $this->clock->here()->toDateTimeImmutable());
         $method = $isCancelled ? 'CANCEL' : 'REQUEST';
         try {
-            return (new Email())
-                ->from($from)
-                ->to($email)
-                ->subject($subject)
-                ->date($this->clock->now())
+            return $this->outbox->begin([$email], $subject, $by)
                 ->text($this->text($meeting, $isCancelled, $by))
                 ->attach($calendar, 'invitation.ics', "text/calendar; method=$method")
                 ->toString();

@@ -21,8 +21,11 @@ final readonly class CompareDays
     }
 
     /**
+     * @template S of SubjectModel
+     *
+     * @param S $subject
      * @param string $other typed; empty for today
-     * @param \Closure(SubjectModel): list<SectionOf> $sectionsOf
+     * @param \Closure(S): list<SectionOf> $sectionsOf of a copy of it
      * @param \Closure(Day): list<RecalledSection> $more what else is told of a day
      *
      * @throws ValidationException when a day cannot be read, is still to come, or was before the subject was added

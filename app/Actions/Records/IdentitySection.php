@@ -108,7 +108,7 @@ final readonly class IdentitySection implements Section
                 'born_on' => $named['birthDate'] === '' ? null : $named['birthDate'],
                 'is_informal' => $state['isInformal'],
                 'is_deceased' => $state['isDeceased'],
-                'deceased_on' => $named['deceasedOn'] === '' ? null : Day::fromIso($named['deceasedOn']),
+                'deceased_on' => Past::day($named['deceasedOn']),
             ])->namePerson(PersonName::of(
                 $named['given'],
                 $named['family'],
@@ -120,8 +120,10 @@ final readonly class IdentitySection implements Section
                 $named['postNominals'],
             ));
         } else {
-            $then->fill(array_combine(array_values(self::FIRM), array_map(fn (string $field) => $named[$field], array_keys(self::FIRM))))
-                ->nameCompany(CompanyName::of($named['name'], $named['legal']));
+            foreach (self::FIRM as $field => $column) {
+                $then->setAttribute($column, $named[$field]);
+            }
+            $then->nameCompany(CompanyName::of($named['name'], $named['legal']));
         }
         $then->fill(['is_client' => $state['isClient'], 'is_vendor' => $state['isVendor']]);
     }

@@ -107,10 +107,13 @@ final class Past
      */
     public static function period(array $row): array
     {
-        return [
-            'since' => $row['since'] === '' ? null : Day::fromIso($row['since']),
-            'until' => $row['until'] === '' ? null : Day::fromIso($row['until']),
-        ];
+        return ['since' => self::day($row['since']), 'until' => self::day($row['until'])];
+    }
+
+    /** A day as a state has it. */
+    public static function day(string $iso): ?Day
+    {
+        return $iso === '' ? null : Day::fromIso($iso);
     }
 
     /**

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Records;
 
-use Almanac\Calendar\Day;
 use Almanac\Names\NamePart;
 use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
@@ -84,7 +83,7 @@ final readonly class TaxNumbersSection implements Section
             return $number;
         }, $state['taxNumbers'])));
         $then->fill([
-            'form_on' => $state['formOn'] === '' ? null : Day::fromIso($state['formOn']),
+            'form_on' => Past::day($state['formOn']),
             'form_by' => $state['formBy'],
             'form_file_id' => $state['formFileId'],
             'report_choice' => ReportChoice::from($state['reportChoice']),

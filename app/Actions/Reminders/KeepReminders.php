@@ -7,6 +7,7 @@ namespace App\Actions\Reminders;
 use Almanac\Calendar\Day;
 use Almanac\Calendar\Recurrence;
 use Almanac\Calendar\TimeOfDay;
+use Almanac\Engagements\EngagementRefused;
 use Almanac\Records\Difference;
 use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
@@ -53,8 +54,8 @@ final readonly class KeepReminders
         $for = User::query()->whereNull('retired_at')->find($input['userId']);
         if (! $for instanceof User) {
             $problems->add('userId', 'Choose a colleague who is at the office.');
-        } elseif ($subject instanceof Engagement && Engagement::hiddenFrom($for)->where('id', $subject->id)->exists()) {
-            $problems->add('userId', "$for->name may not see this one. Choose somebody else, or name them under Title and terms.");
+        } elseif ($subject instanceof Engagement && $subject->isHiddenFrom($for)) {
+            $problems->add('userId', EngagementRefused::hiddenFrom($for->name)->getMessage());
         }
         $problems->throwIfAny();
         DB::transaction(function () use ($subject, $input, $text, $day, $time, $rule, $by): void {

@@ -11,7 +11,6 @@ use App\Models\File;
 use App\Models\LogEntry;
 use App\Models\Meeting;
 use App\Models\Party;
-use App\Models\SubjectModel;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -25,7 +24,8 @@ final readonly class Mentions
     /** A single word says too little to be looked for in all that was ever written. */
     private const LEAST_WORDS = 2;
 
-    private function __construct(public string $sentence, public SubjectModel $subject)
+    /** @param  string  $sentence  "Mentioned in a call of 3 Mar 2026 of Brass Lantern Foundry" */
+    private function __construct(public string $sentence, public Party|Engagement $subject)
     {
     }
 
@@ -39,43 +39,45 @@ final readonly class Mentions
         $words = array_map(fn (string $word) => '"'.str_replace('"', '', $word).'"', $name->words);
         $found = Ids::of(DB::table('mention_words')->whereRaw('mention_words match ?', [implode(' AND ', $words)])
             ->orderByDesc('rowid')->limit(self::MOST)->pluck('rowid'));
+        $told = self::told($found);
+        $subjectIds = array_column($told, 1);
+        $parties = Party::query()->findMany($subjectIds)->keyBy('id');
+        $engagements = Engagement::everyOne()->with('kind', 'readers')->findMany($subjectIds)->keyBy('id');
+        $mentions = [];
+        foreach ($found as $row) {
+            [$what, $subjectId] = $told[$row] ?? ['', 0];
+            $subject = $parties->get($subjectId) ?? $engagements->get($subjectId);
+            if ($subject !== null) {
+                $whose = $subject instanceof Party ? $subject->display_name : "{$subject->kind->name} {$subject->shownTitle()}";
+                $mentions[] = new self("Mentioned in $what of $whose", $subject);
+            }
+        }
 
-        return array_values(array_filter(array_map(self::read(...), $found)));
+        return $mentions;
     }
 
-    private static function read(int $row): ?self
+    /**
+     * @param list<int> $rows of the index: three times the number of what it is of, and which of the three that is
+     *
+     * @return array<int, array{string, int}> in what it is mentioned, and whose that is, by row
+     */
+    private static function told(array $rows): array
     {
-        $id = intdiv($row, 3);
-        [$what, $on] = match ($row % 3) {
-            0 => self::entry(LogEntry::query()->find($id)),
-            1 => self::file(File::everyOne()->find($id)),
-            default => self::meeting(Meeting::everyOne()->find($id)),
-        };
-        $subject = $on === null ? null : self::subject($on);
+        $ids = [[], [], []];
+        foreach ($rows as $row) {
+            $ids[$row % 3][] = intdiv($row, 3);
+        }
+        $told = [];
+        foreach (LogEntry::query()->findMany($ids[0]) as $entry) {
+            $told[$entry->id * 3] = ["a {$entry->kind->value} of {$entry->happened_on->toText()}", $entry->subject_id];
+        }
+        foreach (File::everyOne()->findMany($ids[1]) as $file) {
+            $told[$file->id * 3 + 1] = ["the file “{$file->name}”", $file->subject_id];
+        }
+        foreach (Meeting::everyOne()->findMany($ids[2]) as $meeting) {
+            $told[$meeting->id * 3 + 2] = ["a meeting of {$meeting->held_on->toText()}", $meeting->subject_id];
+        }
 
-        return $subject === null ? null : new self("Mentioned in $what", $subject);
-    }
-
-    /** @return array{string, int|null} */
-    private static function entry(?LogEntry $entry): array
-    {
-        return ["a {$entry?->kind->value} of {$entry?->happened_on->toText()}", $entry?->subject_id];
-    }
-
-    /** @return array{string, int|null} */
-    private static function file(?File $file): array
-    {
-        return ["the file “{$file?->name}”", $file?->subject_id];
-    }
-
-    /** @return array{string, int|null} */
-    private static function meeting(?Meeting $meeting): array
-    {
-        return ["a meeting of {$meeting?->held_on->toText()}", $meeting?->subject_id];
-    }
-
-    private static function subject(int $id): ?SubjectModel
-    {
-        return Party::query()->find($id) ?? Engagement::everyOne()->with('kind', 'readers')->find($id);
+        return $told;
     }
 }

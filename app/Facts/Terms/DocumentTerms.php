@@ -22,6 +22,6 @@ final class DocumentTerms
     {
         return $side === Side::Client && $engagement !== null && $engagement->terms !== ''
             ? $engagement->terms
-            : SideDefaults::of($party, $side, $today)->terms()->value[0] ?? '';
+            : SideDefaults::of($party, $side, $today)->shorthand();
     }
 }

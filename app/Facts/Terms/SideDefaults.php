@@ -96,6 +96,12 @@ final readonly class SideDefaults
         ]);
     }
 
+    /** The terms that a new document has, in shorthand; empty where there are none. */
+    public function shorthand(): string
+    {
+        return $this->terms()->value[0] ?? '';
+    }
+
     public function treatment(): TaxTreatment
     {
         $value = $this->get(SideField::Treatment)->value;

@@ -60,7 +60,7 @@ final class ReadConflicts
     {
         $searches = ConflictSearch::query()->with(self::READS)->where('is_repeated', true)
             ->whereIn('engagement_id', Engagement::query()->select('id')->whereRaw(Engagement::IS_GOING))
-            ->whereHas('names.findings', fn (Builder $findings) => $findings->whereNull('decision')->whereIn('degree', [Degree::Opposes, Degree::Near]))
+            ->whereHas('names.findings', fn (Builder $findings) => $findings->whereNull('decision')->whereIn('degree', Degree::toBeDecided()))
             ->orderByDesc('id')->limit(self::NEWEST)->get();
         $mayOpen = $this->mayOpen($searches);
 
@@ -80,7 +80,7 @@ final class ReadConflicts
             $search->parties,
             $search->engagements,
             $findings->filter(
-                fn (ConflictFinding $one) => $one->decision === null && in_array($one->degree, [Degree::Opposes, Degree::Near], true),
+                fn (ConflictFinding $one) => $one->decision === null && $one->degree->isToBeDecided(),
             )->count(),
             array_values($search->names->map(fn (ConflictName $name) => new ConflictNameData(
                 $name->id,

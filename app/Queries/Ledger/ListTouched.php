@@ -81,7 +81,7 @@ final readonly class ListTouched
         $details = [];
         foreach (Side::cases() as $side) {
             $details[$side->value] = PartyCopy::of($party, $side, $today) + [
-                self::TERMS => SideDefaults::of($party, $side, $today)->terms()->value[0] ?? '',
+                self::TERMS => SideDefaults::of($party, $side, $today)->shorthand(),
             ];
         }
 

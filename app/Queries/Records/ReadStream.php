@@ -151,14 +151,11 @@ final class ReadStream
             }
         }
         $utc = new \DateTimeZone('UTC');
-        $zone = Clock::zone();
-        $days = [];
         $whose = $kind === StreamKind::Changes ? 'subject_id' : 'party_id';
         $read = [];
         /** @var object{id: int, at: string, whose: int} $row */
         foreach ($rows->orderByDesc('at')->orderByDesc('id')->limit($most)->get(['id', 'at', "$whose as whose"]) as $row) {
-            $iso = (new \DateTimeImmutable($row->at, $utc))->setTimezone($zone)->format('Y-m-d');
-            $read[] = [$row->id, $days[$iso] ??= Day::fromIso($iso), $row->whose];
+            $read[] = [$row->id, Clock::dayOf(new \DateTimeImmutable($row->at, $utc)), $row->whose];
         }
 
         return $read;

@@ -3136,6 +3136,8 @@ export interface components {
             id: number;
             /** @enum {string} */
             degree: "unknown" | "known" | "near" | "opposes";
+            /** @description Whether somebody has to decide about it. */
+            isToBeDecided: boolean;
             /** @description How it was found, in words. */
             sentence: string;
             /** @enum {string|null} */

@@ -85,6 +85,8 @@ final class ConflictSearchTest extends TestCase
         $search = ConflictSearch::of(Ties::of([]), [], Opposition::of([]));
         $this->assertSame([], $search->findings([], 'client'));
         $this->assertSame(Degree::Unknown, Degree::greatest([]));
+        $asked = array_filter(Degree::cases(), fn (Degree $degree) => $degree->isToBeDecided());
+        $this->assertSame([Degree::Near, Degree::Opposes], array_values($asked));
     }
 
     public function test_what_weighs_most_comes_first_and_of_that_the_nearest(): void

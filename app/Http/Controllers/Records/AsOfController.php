@@ -9,6 +9,7 @@ use Almanac\Records\SectionName;
 use App\Actions\Engagements\EngagementSections;
 use App\Actions\Engagements\SaveEngagement;
 use App\Actions\Records\CompareDays;
+use App\Actions\Records\RecalledSection;
 use App\Actions\Records\SaveSection;
 use App\Actions\Records\SectionOf;
 use App\Actions\Records\Sections;
@@ -37,7 +38,7 @@ final readonly class AsOfController
     #[Reads('parties/{id}/as-of', 'readRecordAsOf', 'A record as it was on a past day', 'AsOf', 'Records', AsOfRequest::class)]
     public function party(AsOfRequest $request, Party $party): JsonResponse
     {
-        return $this->answer($request, $party, fn (SubjectModel $copy) => $copy instanceof Party ? $this->sections->of($copy) : [], fn () => []);
+        return $this->answer($request, $party, $this->sections->of(...), fn () => []);
     }
 
     #[Reads('engagements/{engagement}/as-of', 'readEngagementAsOf', 'A case or a project as it was on a past day', 'AsOf', 'Engagements', AsOfRequest::class)]
@@ -46,7 +47,7 @@ final readonly class AsOfController
         return $this->answer(
             $request,
             $engagement,
-            fn (SubjectModel $copy) => $copy instanceof Engagement ? $this->engagementSections->all($copy) : [],
+            $this->engagementSections->all(...),
             fn (Day $day) => [$this->engagementSections->stageOn($engagement, $day)],
         );
     }
@@ -85,8 +86,11 @@ final readonly class AsOfController
     }
 
     /**
-     * @param \Closure(SubjectModel): list<SectionOf> $sectionsOf
-     * @param \Closure(Day): list<\App\Actions\Records\RecalledSection> $more
+     * @template S of SubjectModel
+     *
+     * @param S $subject
+     * @param \Closure(S): list<SectionOf> $sectionsOf
+     * @param \Closure(Day): list<RecalledSection> $more
      */
     private function answer(AsOfRequest $request, SubjectModel $subject, \Closure $sectionsOf, \Closure $more): JsonResponse
     {

@@ -18,6 +18,8 @@ final readonly class ConflictFindingData
         public int $id,
         #[OA\Property(enum: Degree::class)]
         public string $degree,
+        #[OA\Property(description: 'Whether somebody has to decide about it.')]
+        public bool $isToBeDecided,
         #[OA\Property(description: 'How it was found, in words.')]
         public string $sentence,
         #[OA\Property(enum: Decision::class, nullable: true)]
@@ -37,6 +39,7 @@ final readonly class ConflictFindingData
         return new self(
             $finding->id,
             $finding->degree->value,
+            $finding->degree->isToBeDecided(),
             $mayOpen ? $finding->sentence : $finding->hidden_sentence,
             $finding->decision?->value,
             $finding->decision === null

@@ -93,7 +93,7 @@ function DegreeMark({ degree }: { degree: Degree }) {
 
 function OneFinding({ finding, onDecide }: { finding: Found; onDecide: () => void }) {
     const { mayChangeRecords } = useSession();
-    const asks = finding.degree === 'opposes' || finding.degree === 'near';
+    const asks = finding.isToBeDecided;
     return (
         <Row $gap="small">
             <span>{finding.sentence}</span>
