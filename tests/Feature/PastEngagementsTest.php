@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Almanac\Calendar\Day;
-use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
 use App\Actions\Engagements\EngagementSections;
 use App\Facts\Records\SectionVersions;
@@ -18,6 +17,7 @@ use Tests\TestCase;
 final class PastEngagementsTest extends TestCase
 {
     use BeginsEngagements;
+    use ReadsPastDays;
 
     private Party $church;
 
@@ -51,7 +51,7 @@ final class PastEngagementsTest extends TestCase
         }
         $this->assertGreaterThan(10, count(array_unique(array_map(serialize(...), $copies))), 'the days differ');
         foreach ($copies as $day => $copy) {
-            $this->assertSame($copy, $this->toldOn($day), $day);
+            $this->assertSame($copy, $this->asOf($day), $day);
         }
     }
 
@@ -133,34 +133,25 @@ final class PastEngagementsTest extends TestCase
     /** @return array<string, string> what they say now */
     private function told(): array
     {
-        $told = [];
-        foreach ([$this->clock, $this->bells] as $engagement) {
-            $read = Engagement::query()->whereKey($engagement->id)->firstOrFail();
-            foreach (app(EngagementSections::class)->all($read) as $section) {
-                $section->reload();
-                foreach (array_filter($section->facts(), fn (LoggedFact $fact) => $fact->value !== '') as $key => $fact) {
-                    $told["$engagement->id {$section->name->value} $key"] = "$fact->label: $fact->value";
-                }
-            }
-        }
+        $told = array_merge(...array_map(
+            fn (Engagement $one) => $this->toldNow(app(EngagementSections::class)->all(Engagement::query()->whereKey($one->id)->firstOrFail())),
+            [$this->clock, $this->bells],
+        ));
         ksort($told);
 
         return $told;
     }
 
     /** @return array<string, string> the same, as they are read as of a day */
-    private function toldOn(string $day): array
+    private function asOf(string $day): array
     {
-        $told = [];
-        foreach ([$this->clock, $this->bells] as $engagement) {
-            foreach ($this->getJson("/api/engagements/{$engagement->id}/as-of?day=$day")->assertOk()->json('sections') as $section) {
-                foreach (array_filter($section['facts'], fn (array $fact) => $fact['then'] !== '' && $section['section'] !== 'stage') as $fact) {
-                    $told["$engagement->id {$section['section']} {$fact['key']}"] = "{$fact['label']}: {$fact['then']}";
-                }
-            }
-        }
+        $told = array_merge(...array_map(
+            fn (Engagement $one) => $this->toldOn('engagements', $one->id, $day),
+            [$this->clock, $this->bells],
+        ));
         ksort($told);
 
-        return $told;
+        // The stage is told by its moves.
+        return array_filter($told, fn (string $key) => ! str_contains($key, ' stage '), ARRAY_FILTER_USE_KEY);
     }
 }

@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use Almanac\Calendar\Day;
 use Almanac\Names\TogetherAs;
-use Almanac\Records\LoggedFact;
 use App\Actions\Records\Section;
 use App\Actions\Records\Sections;
 use App\Models\Party;
@@ -17,6 +16,8 @@ use Tests\TestCase;
 
 final class StatesTest extends TestCase
 {
+    use ReadsPastDays;
+
     /** @var list<Party> */
     private array $parties;
 
@@ -84,7 +85,7 @@ final class StatesTest extends TestCase
         }
         $this->assertGreaterThan(15, count(array_unique(array_map(serialize(...), $copies))), 'the days differ');
         foreach ($copies as $day => $copy) {
-            $this->assertSame($copy, $this->toldOn($day), $day);
+            $this->assertSame($copy, $this->asOf($day), $day);
         }
     }
 
@@ -376,32 +377,19 @@ final class StatesTest extends TestCase
     /** @return array<string, string> what every section of every record says now */
     private function told(): array
     {
-        $told = [];
-        foreach ($this->parties as $party) {
-            foreach (app(Sections::class)->all() as $section) {
-                $read = Party::query()->findOrFail($party->id);
-                (new Collection([$read]))->load($section->reads());
-                foreach (array_filter($section->facts($read), fn (LoggedFact $fact) => $fact->value !== '') as $key => $fact) {
-                    $told["$party->id {$section->name()->value} $key"] = "$fact->label: $fact->value";
-                }
-            }
-        }
+        $told = array_merge(...array_map(
+            fn (Party $party) => $this->toldNow(app(Sections::class)->of(Party::query()->findOrFail($party->id))),
+            $this->parties,
+        ));
         ksort($told);
 
         return $told;
     }
 
     /** @return array<string, string> the same, as the records are read as of a day */
-    private function toldOn(string $day): array
+    private function asOf(string $day): array
     {
-        $told = [];
-        foreach ($this->parties as $party) {
-            foreach ($this->getJson("/api/parties/$party->id/as-of?day=$day")->assertOk()->json('sections') as $section) {
-                foreach (array_filter($section['facts'], fn (array $fact) => $fact['then'] !== '') as $fact) {
-                    $told["$party->id {$section['section']} {$fact['key']}"] = "{$fact['label']}: {$fact['then']}";
-                }
-            }
-        }
+        $told = array_merge(...array_map(fn (Party $party) => $this->toldOn('parties', $party->id, $day), $this->parties));
         ksort($told);
 
         return $told;

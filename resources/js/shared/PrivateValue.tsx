@@ -1,6 +1,7 @@
 import { forget } from '../api/queries';
 import { useState } from 'react';
 import { api, ask } from '../api/client';
+import { areaOf, type SubjectKind } from '../api/subjects';
 import { useSession } from '../api/session';
 import { QuietButton } from '../ui/Button';
 import { useSay } from '../ui/StatusLine';
@@ -8,7 +9,7 @@ import { Quiet, Row } from '../ui/Text';
 
 interface ValueProps {
     /** Whose it is. */
-    kind?: 'party' | 'engagement';
+    kind?: SubjectKind;
     id: number;
     /** What it is, for the button. */
     name: string;
@@ -32,7 +33,7 @@ export function PrivateValue({ kind = 'party', id, name, fieldId, taxNumberId, m
                 ? api.POST('/api/parties/{id}/reveal', { params: { path: { id } }, body })
                 : api.POST('/api/engagements/{engagement}/reveal', { params: { path: { engagement: id } }, body }));
             setShown(value);
-            void forget([kind === 'party' ? 'records' : 'engagements', 'stream', id]);
+            void forget([areaOf(kind), 'stream', id]);
         } catch (error) {
             say(`Not shown. ${(error as Error).message}`);
         }

@@ -1,6 +1,7 @@
 import { api, ask, type Schemas } from '../../api/client';
 import { engagementQuery, forget, keepEngagement, readEngagementAnew, type EngagementData } from '../../api/queries';
 import { useSession } from '../../api/session';
+import { undoOfEngagement } from '../../api/subjects';
 import type { LogOf } from '../../shared/log/log';
 import type { SectionSpec as Spec, Subject } from '../../shared/section/spec';
 import { useSubjectAction } from '../../shared/useSubjectAction';
@@ -19,13 +20,7 @@ const engagementSubject: Subject<EngagementData> = {
     isArchived: ({ archive }) => archive !== null,
     documents: () => 0,
     keep: keepEngagement,
-    undo: (id, section, version) =>
-        ask(
-            api.POST('/api/engagements/{engagement}/sections/{section}/undo', {
-                params: { path: { engagement: id, section } },
-                body: { version },
-            }),
-        ),
+    undo: undoOfEngagement,
     read: readEngagementAnew,
     forget: (id) => forget(engagementQuery(id).queryKey),
 };

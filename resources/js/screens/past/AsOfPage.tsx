@@ -2,8 +2,9 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { Refused } from '../../api/client';
-import { asOfQuery, type SubjectKind } from '../../api/queries';
+import { asOfQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
+import { pathOf, type SubjectKind } from '../../api/subjects';
 import { Button } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
 import { Field } from '../../ui/Field';
@@ -53,7 +54,7 @@ function AsOfPage({ kind }: { kind: SubjectKind }) {
                     </Row>
                     {data !== undefined && (
                         <Quiet>
-                            Read only. <Link to={`/${kind === 'party' ? 'records' : 'engagements'}/${id}`}>{data.subject.name} as it is today</Link>
+                            Read only. <Link to={pathOf(kind, id)}>{data.subject.name} as it is today</Link>
                         </Quiet>
                     )}
                 </Stack>

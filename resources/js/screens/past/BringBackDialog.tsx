@@ -1,6 +1,6 @@
 import { useNavigate } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
-import type { SubjectKind } from '../../api/queries';
+import { pathOf, undoOfEngagement, undoOfRecord, type SubjectKind } from '../../api/subjects';
 import { useSaving } from '../../api/useSaving';
 import { useSubjectAction } from '../../shared/useSubjectAction';
 import { whileSaving } from '../../ui/unsaved';
@@ -27,12 +27,7 @@ export function BringBackDialog({ kind, id, day, section, onClose }: Props) {
 
     const undo = () => void whileSaving(async () => {
         try {
-            const body = { version: version + 1 };
-            await act(() => kind === 'party'
-                ? ask(api.POST('/api/parties/{id}/sections/{section}/undo', { params: { path: { id, section: name } }, body }))
-                : ask(api.POST('/api/engagements/{engagement}/sections/{section}/undo', {
-                    params: { path: { engagement: id, section: name } }, body,
-                })));
+            await act(() => kind === 'party' ? undoOfRecord(id, name, version + 1) : undoOfEngagement(id, name, version + 1));
             say('Taken back.');
         } catch (error) {
             say(`Not taken back. ${(error as Error).message}`);
@@ -45,7 +40,7 @@ export function BringBackDialog({ kind, id, day, section, onClose }: Props) {
             : ask(api.POST('/api/engagements/{engagement}/sections/{section}/bring-back', {
                 params: { path: { engagement: id, section: name } }, body,
             })));
-        await navigate(`/${kind === 'party' ? 'records' : 'engagements'}/${id}#${name}`);
+        await navigate(`${pathOf(kind, id)}#${name}`);
         say(`${title}: again as on ${day}.`, undo);
     });
 

@@ -1,5 +1,5 @@
-import { api, ask } from '../../api/client';
 import { forget, keepRecord, queryClient, recordQuery } from '../../api/queries';
+import { undoOfRecord } from '../../api/subjects';
 import type { Subject } from '../../shared/section/spec';
 import { useSectionOf, type Options, type SectionEdit } from '../../shared/section/useSection';
 import type { RecordData, SectionSpec } from './sections/spec';
@@ -9,8 +9,7 @@ const recordSubject: Subject<RecordData> = {
     isArchived: ({ archive }) => archive !== null,
     documents: ({ documents }) => documents.live,
     keep: keepRecord,
-    undo: (id, section, version, follow) =>
-        ask(api.POST('/api/parties/{id}/sections/{section}/undo', { params: { path: { id, section } }, body: { version, follow } })),
+    undo: undoOfRecord,
     read: (id) => queryClient.fetchQuery({ ...recordQuery(id), staleTime: 0 }),
     forget: (id) => forget(recordQuery(id).queryKey),
 };
