@@ -18,7 +18,7 @@ export type DraftLine = Schemas['DocumentLineInput'] & { key: string };
 export type Draft = Omit<Schemas['DocumentInput'], 'lines'> & { lines: DraftLine[] };
 
 /** Room for the sums before they come: the buttons below do not move away from under the hand that presses them. */
-const Coming = styled.div`min-height: 6em;`;
+const Coming = styled.div`min-height: 11em;`;
 
 let made = 0;
 
