@@ -122,6 +122,26 @@ test('an invoice written from its page is for it, and its figures open the list'
     await expect(page.getByRole('row', { name: /Penhallow Observatory/ })).toHaveCount(1);
 });
 
+test('an invoice that two pay is typed once, refused at its place, and written as a draft for each', async ({ desk, page }) => {
+    await page.goto('/engagements?q=barometer');
+    await page.getByRole('link', { name: /Flooded barometer/ }).first().click();
+    await desk.section('Documents').getByRole('link', { name: /New invoice in shares/ }).press('Enter');
+    await expect(page.getByText(/Edith Larkin 20%.*Harborlight Mutual.* 80%|Harborlight Mutual.* 80%.*Edith Larkin 20%/)).toBeVisible();
+    await page.getByLabel('For', { exact: true }).first().fill('Drying and cleaning');
+    await page.getByLabel('Price').first().fill('lots');
+    await page.keyboard.press('Control+Enter');
+    await expect(page.getByText(/not an amount|amount such as/i).first()).toBeVisible();
+    await expect(page.getByLabel('For', { exact: true }).first()).toHaveValue('Drying and cleaning');
+    await page.getByLabel('Price').first().fill('333.33');
+    await page.keyboard.press('Control+Enter');
+    await expect(page.getByRole('status').filter({ hasText: '2 drafts written, one for each who pays.' })).toBeVisible();
+    // To the cent: 66.67 and 266.66.
+    const documents = desk.section('Documents');
+    await expect(documents.getByRole('row', { name: /Edith Larkin.*66\.67/ })).toBeVisible();
+    await expect(documents.getByRole('row', { name: /Harborlight Mutual.*266\.66/ })).toBeVisible();
+    await desk.expectAccessible();
+});
+
 test('a private one is not there for others, and two who save one section see both', async ({ page, browser }) => {
     await page.goto('/engagements');
     await page.getByRole('link', { name: /Orrery for the entrance hall/ }).click();

@@ -28,7 +28,7 @@ test('a colleague is added, signs in, and is retired', async ({ desk, page, brow
     await other.getByLabel('Password').fill('anchor-escapement');
     await other.keyboard.press('Enter');
     await expect(other.getByRole('heading', { name: 'Today' })).toBeVisible();
-    await expect(other.getByRole('link', { name: 'Office' })).toHaveCount(0);
+    await expect(other.getByRole('link', { name: 'Office', exact: true })).toHaveCount(0);
 
     await page.getByRole('button', { name: `Change ${name}` }).click();
     await page.getByText('no longer at the office').click();

@@ -180,6 +180,12 @@ final class Document extends Model
         return $this->belongsTo(Engagement::class);
     }
 
+    /** Its case or project, whoever may see it: for what is worked out without being shown. */
+    public function everyonesEngagement(): ?Engagement
+    {
+        return $this->engagement_id === null ? null : Engagement::everyOne()->find($this->engagement_id);
+    }
+
     /** @return BelongsTo<Party, $this> */
     public function party(): BelongsTo
     {

@@ -110,7 +110,8 @@ return new class extends Migration
                 'begun' => 'begun_on, number, id',
                 'moved' => 'moved_on',
                 'decided' => 'decided_on',
-                'band' => 'stage_id, currency, agreed_minor, weighed_minor',
+                // With what the list is narrowed by, so that the band is counted from the index alone.
+                'band' => 'stage_id, currency, agreed_minor, weighed_minor, owner_id, kind_id',
             ] as $name => $columns
         ) {
             DB::statement("CREATE INDEX engagements_$name ON engagements ($columns) WHERE is_closed = 0 AND archived_on IS NULL");
@@ -128,7 +129,7 @@ return new class extends Migration
         });
         Schema::create('engagement_parties', function (Blueprint $table): void {
             $table->id();
-            $table->foreignId('engagement_id')->index()->constrained()->cascadeOnDelete();
+            $table->foreignId('engagement_id')->constrained()->cascadeOnDelete();
             $table->foreignId('party_id')->index()->constrained();
             $table->foreignId('role_id')->index()->constrained('engagement_roles');
             // The company through which a person acts, and the person who is asked at a company.
@@ -141,6 +142,8 @@ return new class extends Migration
             $table->boolean('is_mailed')->default(false);
             $table->string('note')->default('');
             $table->unsignedInteger('rank');
+            // Whether somebody is in a role is asked of thousands.
+            $table->index(['engagement_id', 'role_id']);
         });
         Schema::create('engagement_links', function (Blueprint $table): void {
             $table->id();

@@ -33,7 +33,7 @@ final class EngagementsTest extends TestCase
     public function test_one_is_begun_with_its_client_and_gets_the_next_number_of_its_kind_and_year(): void
     {
         $hall = $this->addCompany('Marlow Town Hall');
-        $first = $this->begin('project', 'At work', 'Tower clock', ['agreed' => '12,500', 'parties' => [$this->inRole($hall, $this->roleId('project', 'client'))]]);
+        $first = $this->begin('project', 'At work', 'Tower clock', ['agreed' => '12,500', 'parties' => [$this->inRole($hall, $this->roleId('project', 'client'), ['until' => '+30'])]]);
         $this->assertSame('PR2026-001', $first->number);
         $this->assertSame('PR2025-001', $this->begin('project', 'Finished', 'Barometer', ['begunOn' => '3 Mar 2025'])->number);
         $this->assertSame('CA2026-001', $this->begin('case', 'Reported', 'Flooded cellar')->number);
@@ -271,6 +271,16 @@ final class EngagementsTest extends TestCase
         $quote = $this->issued($hall, 'quote', '100', ['engagementId' => $one->id, 'terms' => '']);
         $this->postJson("/api/documents/$quote->id/next", ['kind' => 'order', 'isConfirmed' => false])->assertCreated();
         $this->assertContains('net 45 EOM', Document::query()->where('kind', 'order')->pluck('terms')->all());
+        // The client's change, and what is open of the case keeps the case's, even where both were the same before.
+        $this->saveSection($hall, 'client-terms', ['listedId' => null, 'shorthand' => 'net 45 EOM'], 1)->assertOk();
+        $ofCase = $this->issued($hall, 'invoice', '70', ['engagementId' => $one->id, 'terms' => 'net 45 EOM', 'date' => '2026-11-01']);
+        $other = $this->issued($hall, 'invoice', '80', ['terms' => 'net 45 EOM', 'date' => '2026-11-01']);
+        $new = ['version' => 2, 'listedId' => null, 'shorthand' => 'net 10'];
+        $touched = $this->postJson("/api/parties/$hall->id/touched/client-terms", $new)->assertOk()->json('documents.*.row.id');
+        $this->assertSame([$other->id], $touched);
+        $this->putJson("/api/parties/$hall->id/client-terms", $new + ['follow' => ['documentIds' => [$ofCase->id, $other->id], 'withTerms' => true]])->assertOk();
+        $this->assertSame(['2027-01-14', '2026-11-11'], array_map(fn (Document $of) => $of->refresh()->due_on?->toIso(), [$ofCase, $other]));
+        $this->saveSection($hall, 'client-terms', ['listedId' => null, 'shorthand' => 'net 30'], 3)->assertOk();
         // Left out it stays; empty it is the client's again.
         $this->putJson("/api/engagements/$one->id/head", ['version' => 1] + $this->headed('Clock'))->assertOk()->assertJsonPath('head.terms', 'net 45 EOM');
         $head('', 2)->assertOk();

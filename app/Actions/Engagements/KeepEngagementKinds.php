@@ -42,7 +42,7 @@ final readonly class KeepEngagementKinds
      */
     public function save(EngagementKind $kind, array $input): void
     {
-        DB::transaction(function () use ($kind, $input): void {
+        $isFoundOtherwise = DB::transaction(function () use ($kind, $input): bool {
             $problems = new FieldProblems;
             $name = $problems->at('name', fn () => ListedNames::tidy($input['name']));
             $plural = $problems->at('plural', fn () => ListedNames::tidy($input['plural']));
@@ -64,9 +64,15 @@ final readonly class KeepEngagementKinds
             $kind->rank ??= EngagementKind::query()->count();
             $kind->save();
             $this->keepStages($kind, $input['stages'], $problems);
-            $this->keepRoles($kind, $input['roles']);
+            $isRenamed = $this->keepRoles($kind, $input['roles']);
             $problems->throwIfAny();
+
+            return $isRenamed;
         });
+        // By steps, so that nobody waits for thousands of them.
+        if ($isFoundOtherwise) {
+            $this->index->ofKind($kind->id);
+        }
     }
 
     /** @param  list<array{name: string, meaning: string, mostDays: int|null, isRetired: bool, ...}>  $rows */
@@ -133,8 +139,12 @@ final readonly class KeepEngagementKinds
         }
     }
 
-    /** @param  list<array{id: int|null, name: string, least: int, most: int|null, isClient: bool, opposes: list<string>, isRetired: bool}>  $rows */
-    private function keepRoles(EngagementKind $kind, array $rows): void
+    /**
+     * @param list<array{id: int|null, name: string, least: int, most: int|null, isClient: bool, opposes: list<string>, isRetired: bool}> $rows
+     *
+     * @return bool whether a role is called otherwise from now on
+     */
+    private function keepRoles(EngagementKind $kind, array $rows): bool
     {
         $kept = $kind->roles()->get()->keyBy('id');
         $this->remove($kept, $rows, fn (EngagementRole $role) => DB::table('engagement_parties')->where('role_id', $role->id)->exists());
@@ -165,9 +175,8 @@ final readonly class KeepEngagementKinds
         }
         DB::table('engagement_oppositions')->whereIn('role_id', array_column($byName, 'id'))->delete();
         DB::table('engagement_oppositions')->insert(array_values($pairs));
-        if ($isRenamed) {
-            $this->index->ofKind($kind->id);
-        }
+
+        return $isRenamed;
     }
 
     /**

@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** Keeps the words by which a case or a project is found. Runs inside the transaction of the change. */
+/** Keeps the words by which a case or a project is found: one inside the transaction of its change, many by steps of their own. */
 final class IndexEngagements
 {
     private const LONGEST = 4000;
@@ -29,30 +29,31 @@ final class IndexEngagements
 
     public function everything(): void
     {
-        Engagement::everyOne()->with(self::READS)->chunkById(self::CHUNK, function (Collection $some): void {
-            LongWork::step(fn () => $some->each($this->write(...)));
-        });
+        $this->bySteps(Engagement::everyOne());
     }
 
-    /** Of those of a kind, when one of its roles is called otherwise. */
+    /** Of those of a kind, after one of its roles has been called otherwise. */
     public function ofKind(int $kindId): void
     {
-        $this->some(Engagement::everyOne()->where('kind_id', $kindId));
+        $this->bySteps(Engagement::everyOne()->where('kind_id', $kindId));
     }
 
     /** Of those in which somebody is, when their name has changed. */
     public function ofParty(int $partyId): void
     {
-        $this->some(Engagement::everyOne()->whereIn(
+        Engagement::everyOne()->whereIn(
             'id',
             EngagementParty::query()->select('engagement_id')->where('party_id', $partyId)->orWhere('via_id', $partyId),
-        ));
+        )->with(self::READS)->chunkById(self::CHUNK, fn (Collection $some) => $some->each($this->write(...)));
     }
 
     /** @param  Builder<Engagement>  $engagements */
-    private function some(Builder $engagements): void
+    private function bySteps(Builder $engagements): void
     {
-        $engagements->with(self::READS)->chunkById(self::CHUNK, fn (Collection $some) => $some->each($this->write(...)));
+        $engagements->select('id')->chunkById(self::CHUNK, function (Collection $some): void {
+            // Read inside the step: a name that was saved a moment ago is not written over by the one before.
+            LongWork::step(fn () => Engagement::everyOne()->with(self::READS)->findMany($some->modelKeys())->each($this->write(...)));
+        });
     }
 
     private function write(Engagement $engagement): void

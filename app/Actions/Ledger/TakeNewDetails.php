@@ -8,6 +8,7 @@ use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\Dues;
 use Almanac\Terms\Shorthand;
 use App\Facts\Ledger\PartyCopy;
+use App\Facts\Terms\DocumentTerms;
 use App\Facts\Terms\SideDefaults;
 use App\Models\Document;
 use App\Models\Office;
@@ -26,7 +27,7 @@ final readonly class TakeNewDetails
 
     /**
      * @param list<int> $documentIds
-     * @param bool $withTerms whether they are due as the record's terms have it now
+     * @param bool $withTerms whether they are due as the record's terms have it now, but for those of a case with terms of its own
      */
     public function handle(Party $party, array $documentIds, bool $withTerms, User $by): void
     {
@@ -43,7 +44,9 @@ final readonly class TakeNewDetails
                     array_filter(array_keys(PartyCopy::TITLES), fn (string $key) => $copy[$key] !== $document->copy[$key]),
                 );
                 $document->copy = $copy;
-                $moved = $withTerms ? $this->setTerms($document, SideDefaults::of($party, $side, $today)->shorthand()) : '';
+                $moved = $withTerms && DocumentTerms::ofCase($document) === ''
+                    ? $this->setTerms($document, SideDefaults::of($party, $side, $today)->shorthand())
+                    : '';
                 if ($changed === [] && $moved === '') {
                     continue;
                 }

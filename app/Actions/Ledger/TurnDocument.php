@@ -44,14 +44,14 @@ final readonly class TurnDocument
     public function handle(Document $source, DocumentKind $kind, bool $isConfirmed, User $by): Document
     {
         return DB::transaction(function () use ($source, $kind, $isConfirmed, $by): Document {
-            $source->refresh()->load('lines', 'engagement');
+            $source->refresh()->load('lines');
             $act = $source->kind->credit() === $kind ? DocumentAct::Credit : DocumentAct::Turn;
             $act->mustBeAllowed($source->kind, $source->state);
             if (! in_array($kind, DocumentFigures::canBecome($source), true)) {
                 throw LedgerRefused::notNow("That cannot be made from {$source->kind->withArticle()}.");
             }
             $lines = $act === DocumentAct::Turn ? $this->left($source, $isConfirmed) : $this->inputs($source);
-            $usual = DocumentTerms::usual($source->party, $kind->side(), $this->clock->today(), $source->engagement);
+            $usual = DocumentTerms::usual($source->party, $kind->side(), $this->clock->today(), $source->everyonesEngagement());
 
             return $this->write->add(
                 $source->party,

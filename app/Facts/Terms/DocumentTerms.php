@@ -6,10 +6,11 @@ namespace App\Facts\Terms;
 
 use Almanac\Calendar\Day;
 use Almanac\Terms\Side;
+use App\Models\Document;
 use App\Models\Engagement;
 use App\Models\Party;
 
-/** The payment terms that a new document begins with. */
+/** The payment terms that a document has where nothing else was agreed for it. */
 final class DocumentTerms
 {
     /**
@@ -23,5 +24,11 @@ final class DocumentTerms
         return $side === Side::Client && $engagement !== null && $engagement->terms !== ''
             ? $engagement->terms
             : SideDefaults::of($party, $side, $today)->shorthand();
+    }
+
+    /** Those of the case or the project that a document is for, also where whoever asks may not see it; empty for none. */
+    public static function ofCase(Document $document): string
+    {
+        return $document->kind->side() === Side::Client ? $document->everyonesEngagement()->terms ?? '' : '';
     }
 }

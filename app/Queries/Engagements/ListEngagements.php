@@ -55,7 +55,9 @@ final readonly class ListEngagements
     {
         $filter = new EngagementFilter($wanted);
         $listed = Engagement::query()->tap($filter->all(...));
-        $total = $listed->clone()->count();
+        $sums = $this->sums($filter);
+        $stageId = $wanted['stageId'] ?? null;
+        $total = (int) ($stageId === null ? $sums->flatten(1) : $sums->get($stageId) ?? new Collection)->sum('many');
         $pages = max(1, (int) ceil($total / self::PAGE));
         $page = min(max(1, $page), $pages);
         $this->order($listed, $sort, $isReversed);
@@ -65,7 +67,7 @@ final readonly class ListEngagements
             $page,
             $pages,
             $this->rows($listed->forPage($page, self::PAGE), $wanted['partyId'] ?? null),
-            $this->band($filter),
+            $this->band($filter, $sums),
         );
     }
 
@@ -163,14 +165,23 @@ final readonly class ListEngagements
         return array_values($rows->map(fn (Engagement $one) => EngagementRowData::of($one, $today, $partyId))->all());
     }
 
-    /** @return list<BandData> every stage in use of the kinds that are listed, the empty ones too */
-    private function band(EngagementFilter $filter): array
+    /** @return Collection<array-key, Collection<int, \stdClass>> how many and how much, by stage, of every stage */
+    private function sums(EngagementFilter $filter): Collection
     {
-        $sums = Engagement::query()->tap($filter->butForTheStage(...))->toBase()
+        return Engagement::query()->tap($filter->butForTheStage(...))->toBase()
             ->groupBy('stage_id', 'currency')
             ->selectRaw('stage_id, currency, count(*) as many, sum(agreed_minor) as agreed, sum(weighed_minor) as weighed')
             ->get()
             ->groupBy('stage_id');
+    }
+
+    /**
+     * @param Collection<array-key, Collection<int, \stdClass>> $sums
+     *
+     * @return list<BandData> every stage in use of the kinds that are listed, the empty ones too
+     */
+    private function band(EngagementFilter $filter, Collection $sums): array
+    {
         $stages = EngagementStage::query()->findMany($sums->keys())->pluck('kind_id')->unique();
 
         return array_values(EngagementStage::query()->with('kind')->whereIn('kind_id', $stages)

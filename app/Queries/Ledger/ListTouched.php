@@ -9,6 +9,7 @@ use Almanac\Ledger\DocumentState;
 use Almanac\Terms\Side;
 use App\Database\DryRun;
 use App\Facts\Ledger\PartyCopy;
+use App\Facts\Terms\DocumentTerms;
 use App\Facts\Terms\SideDefaults;
 use App\Http\Data\Ledger\DocumentRowData;
 use App\Http\Data\Ledger\TouchedDocumentData;
@@ -102,8 +103,13 @@ final readonly class ListTouched
                 $what[] = $title;
             }
         }
-        // Terms of its own are left alone.
-        if ($before[self::TERMS] !== $after[self::TERMS] && $document->terms === $before[self::TERMS] && $document->terms !== '') {
+        // Terms of its own are left alone, and so are those of its case.
+        if (
+            $before[self::TERMS] !== $after[self::TERMS] &&
+            $document->terms === $before[self::TERMS] &&
+            $document->terms !== '' &&
+            DocumentTerms::ofCase($document) === ''
+        ) {
             $what[] = self::TERMS;
         }
 

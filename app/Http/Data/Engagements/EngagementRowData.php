@@ -87,7 +87,7 @@ final readonly class EngagementRowData
             $history->standing($today),
             $history->standsTooLong($today),
             array_values($engagement->parties
-                ->filter(fn (EngagementParty $one) => $one->role->is_client && $one->until === null)
+                ->filter(fn (EngagementParty $one) => $one->role->is_client && $one->isNow($today))
                 ->map(fn (EngagementParty $one) => PartyLinkData::of($one->party))->all()),
             array_values($engagement->parties
                 ->filter(fn (EngagementParty $one) => $one->party_id === $partyId || $one->via_id === $partyId)
