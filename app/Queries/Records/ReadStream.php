@@ -37,7 +37,7 @@ final class ReadStream
     private const AT_ONCE = 40;
 
     /** Of changes, of which a day may have many. */
-    private const MOST_CHANGES = 300;
+    private const MOST_CHANGES = 120;
 
     private SubjectModel $subject;
 
@@ -181,7 +181,7 @@ final class ReadStream
                 StreamKind::Payment => Payment::query()->with('user', 'party')->findMany($of),
                 StreamKind::Message => Message::query()->with('user', 'party')->findMany($of),
                 StreamKind::Document => Document::query()->with('user', 'party')->findMany($of),
-                StreamKind::Changes => Change::query()->with('user', 'party', 'logEntry')->findMany($of),
+                StreamKind::Changes => Change::query()->with('user', 'party')->findMany($of),
             };
             $read[$kind] = $models->keyBy('id');
         }

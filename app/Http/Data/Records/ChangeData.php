@@ -43,7 +43,7 @@ final readonly class ChangeData
             $change->to,
             $change->user->name,
             $change->at->toIso8601String(),
-            $change->logEntry === null ? null : LogEntryData::of($change->logEntry),
+            $change->log_entry_id === null || $change->logEntry === null ? null : LogEntryData::of($change->logEntry),
         );
     }
 }
