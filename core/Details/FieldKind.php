@@ -54,6 +54,7 @@ enum FieldKind: string implements Titled
             FieldType::Choice => Value::choice($kept),
             FieldType::Choices => Value::choices($kept === '' ? [] : explode("\n", $kept)),
             FieldType::Amount => Value::amount($kept === '' ? null : Money::of(substr($kept, 0, -4), substr($kept, -3))),
+            FieldType::Days, FieldType::Place => throw new \LogicException('No field of a sheet holds that.'),
         };
     }
 

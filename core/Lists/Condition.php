@@ -12,6 +12,12 @@ use Brick\Math\BigDecimal;
 /** One thing asked of one field. */
 final readonly class Condition
 {
+    /** What asks the same of one choice as of several is one operator: two ways to say it would be two filters. */
+    private const OF_ONE = [
+        'choice' => ['any of' => Operator::Is, 'none of' => Operator::IsNot],
+        'several choices' => ['all of' => Operator::AnyOf],
+    ];
+
     /** @param  list<Value>  $operands */
     private function __construct(public Field $field, public Operator $operator, public array $operands)
     {
@@ -32,7 +38,7 @@ final readonly class Condition
         if (count($operands) !== ($operator->operands() ?? max(1, count($operands)))) {
             throw ConditionRefused::wrongCount($field, $operator, count($operands));
         }
-        $type = $field->type === FieldType::Choices ? FieldType::Choice : $field->type;
+        $type = $field->type->operand();
         foreach ($operands as $operand) {
             if ($operand->type !== $type) {
                 throw ConditionRefused::otherType($field, $operand->type);
@@ -40,6 +46,13 @@ final readonly class Condition
             if ($operand->isEmpty()) {
                 throw ConditionRefused::isEmpty($field, $operator);
             }
+            $isSpan = $operand->held instanceof Span;
+            if ($isSpan !== ($operator === Operator::During || $operator === Operator::NotDuring) || $operand->held instanceof Point) {
+                throw ConditionRefused::otherType($field, $operand->type);
+            }
+        }
+        if (count($operands) === 1) {
+            $operator = self::OF_ONE[$field->type->value][$operator->value] ?? $operator;
         }
         if ($operator === Operator::Between && (self::compare($operands[0], $operands[1]) ?? 1) > 0) {
             throw ConditionRefused::wrongWayRound($field);
@@ -48,15 +61,34 @@ final readonly class Condition
         return new self($field, $operator, $operands);
     }
 
-    /** What is empty only ever answers *lacks* and denials; amounts of two currencies are never above or below each other. */
-    public function holds(Value $value): bool
+    /** Whether it asks the same of the same field, in the same words. */
+    public function equals(self $other): bool
+    {
+        $texts = fn (self $one) => array_map(fn (Value $operand) => $operand->toText(), $one->operands);
+
+        return $this->field->key === $other->field->key && $this->operator === $other->operator && $texts($this) === $texts($other);
+    }
+
+    /**
+     * What is empty only ever answers *lacks* and denials; amounts of two currencies are never above or below each other.
+     *
+     * @param Day $today what "this week" is counted from
+     */
+    public function holds(Value $value, Day $today): bool
     {
         if ($value->isEmpty()) {
             return $this->operator->isDenial();
         }
+        if ($value->type === FieldType::Days) {
+            return $this->holdsOfAny($value, $today);
+        }
         [$first, $second] = [$this->operands[0] ?? null, $this->operands[1] ?? null];
 
         return match ($this->operator) {
+            Operator::During => $this->isDuring($value, $today),
+            Operator::NotDuring => ! $this->isDuring($value, $today),
+            Operator::NotSince => ! in_array(self::compare($value, $first), [0, 1], true),
+            Operator::Within => $first?->held instanceof Near && $value->held instanceof Point && $first->held->holds($value->held),
             Operator::Has => true,
             Operator::Lacks => false,
             Operator::Begins => str_starts_with($this->folded($value), $this->folded($first)),
@@ -75,6 +107,29 @@ final readonly class Condition
         };
     }
 
+    /** Of several days one is enough, and a denial takes that none of them is. */
+    private function holdsOfAny(Value $value, Day $today): bool
+    {
+        foreach (is_array($value->held) ? $value->held : [] as $day) {
+            if ($day instanceof Day && $this->holds(Value::day($day), $today) !== $this->operator->isDenial()) {
+                return ! $this->operator->isDenial();
+            }
+        }
+
+        return $this->operator->isDenial();
+    }
+
+    private function isDuring(Value $value, Day $today): bool
+    {
+        $span = ($this->operands[0] ?? null)?->held;
+        if (! $span instanceof Span || ! $value->held instanceof Day) {
+            return false;
+        }
+        [$first, $last] = $span->on($today);
+
+        return ! $value->held->isBefore($first) && ! $value->held->isAfter($last);
+    }
+
     /** @return list<string> */
     private function wanted(): array
     {
@@ -84,7 +139,7 @@ final readonly class Condition
     /** @return list<string> */
     private function chosen(Value $value): array
     {
-        return is_array($value->held) ? array_map(Fold::text(...), $value->held) : [$this->folded($value)];
+        return is_array($value->held) ? array_map(Fold::text(...), $value->texts()) : [$this->folded($value)];
     }
 
     private function folded(?Value $value): string

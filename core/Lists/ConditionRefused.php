@@ -38,6 +38,46 @@ final class ConditionRefused extends Refusal
         return new self("{$field->title}: the first of the two must not be above the second.");
     }
 
+    public static function noSpan(int $most): self
+    {
+        return new self("Say for how many days: 1 to $most.");
+    }
+
+    public static function notOnEarth(): self
+    {
+        return new self('That is no point on the earth: latitudes go to 90 degrees, longitudes to 180.');
+    }
+
+    public static function noDistance(int $most): self
+    {
+        return new self("Say how far from where, such as “20 miles of 05301” or “30 km of 05301”, and not more than $most.");
+    }
+
+    public static function unknownPlace(string $place): self
+    {
+        return new self("The table of ZIP codes does not have “{$place}”. Type five figures, such as 05301.");
+    }
+
+    public static function noSuchSpan(string $text): self
+    {
+        return new self("“{$text}” is no time such as “this week”, “last 30 days”, “March 2026” or “2025”.");
+    }
+
+    public static function noYesOrNo(Field $field, string $text): self
+    {
+        return new self("{$field->title} is yes or no, not “{$text}”.");
+    }
+
+    public static function tooLong(Field $field, int $most): self
+    {
+        return new self("{$field->title}: keep what it is compared with to $most letters.");
+    }
+
+    public static function missing(Field $field, Operator $operator): self
+    {
+        return new self("{$field->title}: say what it is compared with after “{$operator->value}”.");
+    }
+
     public static function nestedTwice(): self
     {
         return new self('Groups of conditions may stand in a group, and no deeper.');

@@ -11,9 +11,11 @@ enum FieldType: string
     case Number = 'number';
     case Amount = 'amount';
     case Day = 'day';
+    case Days = 'several days';
     case YesNo = 'yes or no';
     case Choice = 'choice';
     case Choices = 'several choices';
+    case Place = 'place';
 
     /** @return list<Operator> */
     public function operators(): array
@@ -26,11 +28,26 @@ enum FieldType: string
             ],
             self::Day => [
                 Operator::Is, Operator::Below, Operator::Above, Operator::AtLeast, Operator::AtMost, Operator::Between,
-                Operator::Has, Operator::Lacks,
+                Operator::During, Operator::NotDuring, Operator::Has, Operator::Lacks,
             ],
+            self::Days => [
+                Operator::Is, Operator::Below, Operator::AtLeast, Operator::NotSince, Operator::Between,
+                Operator::During, Operator::NotDuring, Operator::Has, Operator::Lacks,
+            ],
+            self::Place => [Operator::Within, Operator::Has, Operator::Lacks],
             self::YesNo => [Operator::Is],
             self::Choice => [Operator::Is, Operator::IsNot, Operator::AnyOf, Operator::NoneOf, Operator::Has, Operator::Lacks],
             self::Choices => [Operator::AnyOf, Operator::AllOf, Operator::NoneOf, Operator::Has, Operator::Lacks],
+        };
+    }
+
+    /** What is compared with a value of it: one day with several, one choice with several. */
+    public function operand(): self
+    {
+        return match ($this) {
+            self::Days => self::Day,
+            self::Choices => self::Choice,
+            default => $this,
         };
     }
 

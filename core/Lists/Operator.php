@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Almanac\Lists;
 
-/** What a condition asks of a value. Of days, *above* is after and *below* is before. */
+/** What a condition asks of a value. Of days, *above* is after and *below* is before; of several days one is enough. */
 enum Operator: string
 {
     case Is = 'is';
@@ -16,6 +16,10 @@ enum Operator: string
     case Below = 'below';
     case AtMost = 'at most';
     case Between = 'between';
+    case During = 'during';
+    case NotDuring = 'not during';
+    case NotSince = 'not since';
+    case Within = 'within';
     case AnyOf = 'any of';
     case AllOf = 'all of';
     case NoneOf = 'none of';
@@ -36,6 +40,6 @@ enum Operator: string
     /** Whether it holds of everything that its opposite does not hold of: what has no value is included. */
     public function isDenial(): bool
     {
-        return $this === self::IsNot || $this === self::NoneOf || $this === self::Lacks;
+        return in_array($this, [self::IsNot, self::NoneOf, self::Lacks, self::NotDuring, self::NotSince], true);
     }
 }

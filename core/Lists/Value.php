@@ -12,9 +12,11 @@ use Brick\Math\BigDecimal;
 /** What a record has in a field. What it has not is empty, whatever the type. */
 final readonly class Value
 {
-    /** @param  string|BigDecimal|Money|Day|bool|list<string>|null  $held */
-    private function __construct(public FieldType $type, public string|BigDecimal|Money|Day|bool|array|null $held)
-    {
+    /** @param  string|BigDecimal|Money|Day|Span|Point|Near|bool|list<string>|list<Day>|null  $held */
+    private function __construct(
+        public FieldType $type,
+        public string|BigDecimal|Money|Day|Span|Point|Near|bool|array|null $held,
+    ) {
     }
 
     public static function text(string $text): self
@@ -35,6 +37,29 @@ final readonly class Value
     public static function day(?Day $day): self
     {
         return new self(FieldType::Day, $day);
+    }
+
+    /** @param  list<Day>  $days */
+    public static function days(array $days): self
+    {
+        return new self(FieldType::Days, $days);
+    }
+
+    /** To ask of days with. */
+    public static function span(Span $span): self
+    {
+        return new self(FieldType::Day, $span);
+    }
+
+    public static function point(?Point $point): self
+    {
+        return new self(FieldType::Place, $point);
+    }
+
+    /** To ask of places with. */
+    public static function near(Near $near): self
+    {
+        return new self(FieldType::Place, $near);
     }
 
     public static function yesNo(?bool $isSo): self
@@ -60,7 +85,7 @@ final readonly class Value
 
     /**
      * In the order of these, records are sorted by the field; null is what has no place in it. Amounts are in minor
-     * units of their own currency, days as ISO 8601 writes them, letters without case and accents.
+     * units of their own currency, days as ISO 8601 writes them, of several the last one, letters without case and accents.
      */
     public function toSort(): int|float|string|null
     {
@@ -68,7 +93,8 @@ final readonly class Value
             $this->isEmpty() => null,
             is_string($this->held) => Fold::text($this->held),
             is_bool($this->held) => (int) $this->held,
-            is_array($this->held) => Fold::text(implode("\n", $this->held)),
+            $this->type === FieldType::Days => max(['', ...$this->texts()]),
+            is_array($this->held) => Fold::text(implode("\n", $this->texts())),
             $this->held instanceof Money => $this->held->minor,
             $this->held instanceof Day => $this->held->toIso(),
             $this->held instanceof BigDecimal => $this->held->toFloat(),
@@ -83,9 +109,25 @@ final readonly class Value
             $this->held === null => '',
             is_string($this->held) => $this->held,
             is_bool($this->held) => $this->held ? 'yes' : 'no',
-            is_array($this->held) => implode(', ', $this->held),
-            $this->held instanceof Money, $this->held instanceof Day => $this->held->toText(),
-            default => (string) $this->held->stripTrailingZeros(),
+            is_array($this->held) => implode(', ', $this->texts(fn (Day $day) => $day->toText())),
+            $this->held instanceof BigDecimal => (string) $this->held->stripTrailingZeros(),
+            $this->held instanceof Point => sprintf('%.4f, %.4f', $this->held->latitude, $this->held->longitude),
+            default => $this->held->toText(),
         };
+    }
+
+    /**
+     * @param (\Closure(Day): string)|null $ofDay
+     *
+     * @return list<string> those of several
+     */
+    public function texts(?\Closure $ofDay = null): array
+    {
+        $texts = [];
+        foreach (is_array($this->held) ? $this->held : [] as $one) {
+            $texts[] = $one instanceof Day ? ($ofDay === null ? $one->toIso() : $ofDay($one)) : $one;
+        }
+
+        return $texts;
     }
 }

@@ -77,7 +77,7 @@ final readonly class PartyField
             $texts = ($this->texts)($party);
         } else {
             $value = $this->value($party, $today);
-            $texts = is_array($value->held) ? $value->held : [$value->toText()];
+            $texts = is_array($value->held) ? $value->texts() : [$value->toText()];
         }
 
         return array_values(array_filter($texts, fn (string $text) => $text !== ''));

@@ -11,6 +11,7 @@ use Almanac\Lists\Field;
 use Almanac\Lists\FieldType;
 use Almanac\Lists\Filter;
 use Almanac\Lists\Operator;
+use Almanac\Lists\Point;
 use Almanac\Lists\Value;
 use Almanac\Money\Money;
 use Brick\Math\BigDecimal;
@@ -76,7 +77,7 @@ final class FilterTest extends TestCase
     {
         foreach ($examples as [$value, $isSo]) {
             $condition = Condition::of(Field::of('it', 'It', $value->type), $operator, ...$operands);
-            $this->assertSame($isSo, $condition->holds($value), $value->toText());
+            $this->assertSame($isSo, $condition->holds($value, self::today()), $value->toText());
         }
     }
 
@@ -113,12 +114,12 @@ final class FilterTest extends TestCase
                     continue;
                 }
                 foreach ([self::sample($type, 1), self::sample($type, 2), self::sample($type, null)] as $value) {
-                    $operand = self::sample($type === FieldType::Choices ? FieldType::Choice : $type, 1);
+                    $operand = self::sample($type->operand(), 1);
                     $operands = $operator->operands() === 0 ? [] : [$operand];
                     $field = Field::of('it', 'It', $type);
                     $this->assertNotSame(
-                        Condition::of($field, $operator, ...$operands)->holds($value),
-                        Condition::of($field, $denial, ...$operands)->holds($value),
+                        Condition::of($field, $operator, ...$operands)->holds($value, self::today()),
+                        Condition::of($field, $denial, ...$operands)->holds($value, self::today()),
                         "{$type->value} {$operator->value} {$value->toText()}",
                     );
                 }
@@ -135,16 +136,16 @@ final class FilterTest extends TestCase
         $either = Filter::any($isMuller, $isGood);
         $filter = Filter::all($either, Condition::of($name, Operator::Has));
 
-        $this->assertTrue(Filter::all()->holds($of('', 1)));
-        $this->assertTrue(Filter::any()->holds($of('', 1)));
-        $this->assertTrue($either->holds($of('', 1)));
-        $this->assertFalse($filter->holds($of('', 1)));
-        $this->assertTrue($filter->holds($of('muller', 5)));
-        $this->assertFalse($filter->holds($of('Meyer', 5)));
+        $this->assertTrue(Filter::all()->holds($of('', 1), self::today()));
+        $this->assertTrue(Filter::any()->holds($of('', 1), self::today()));
+        $this->assertTrue($either->holds($of('', 1), self::today()));
+        $this->assertFalse($filter->holds($of('', 1), self::today()));
+        $this->assertTrue($filter->holds($of('muller', 5), self::today()));
+        $this->assertFalse($filter->holds($of('Meyer', 5), self::today()));
         $this->assertSame(['name', 'grade'], array_column($filter->fields(), 'key'));
         $this->assertSame([false, true], array_column($filter->fields(), 'isPrivate'));
         $this->expectExceptionMessage('Groups of conditions may stand in a group, and no deeper.');
-        Filter::any($filter);
+        Filter::any($filter, $isGood);
     }
 
     public function test_values_sort_by_their_type(): void
@@ -158,6 +159,11 @@ final class FilterTest extends TestCase
         $this->assertSame(["angstrom\nmuseum"], $sorted(Value::choices(['Ångström', 'Museum'])));
     }
 
+    private static function today(): Day
+    {
+        return Day::of(2026, 11, 25);
+    }
+
     private static function sample(FieldType $type, ?int $number): Value
     {
         return match ($type) {
@@ -168,6 +174,8 @@ final class FilterTest extends TestCase
             FieldType::YesNo => Value::yesNo($number === null ? null : $number === 1),
             FieldType::Choice => Value::choice((string) $number),
             FieldType::Choices => Value::choices($number === null ? [] : [(string) $number]),
+            FieldType::Days => Value::days($number === null ? [] : [Day::of(2026, 1, $number)]),
+            FieldType::Place => Value::point($number === null ? null : Point::of($number, $number)),
         };
     }
 }
