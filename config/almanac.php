@@ -9,6 +9,9 @@ return [
      */
     'today' => env('ALMANAC_TODAY'),
 
+    /* Where the places of the ZIP codes lie, a file for each first two figures; made when the front end is built. */
+    'zips' => env('ALMANAC_ZIPS', public_path('build/zips')),
+
     /* Sign-in attempts allowed per minute for one email from one address. */
     'sign_in_attempts' => (int) env('ALMANAC_SIGN_IN_ATTEMPTS', 5),
 ];

@@ -20,6 +20,7 @@ use App\Http\Controllers\Ledger\JobsController;
 use App\Http\Controllers\Ledger\PaperController;
 use App\Http\Controllers\Ledger\PaymentsController;
 use App\Http\Controllers\Ledger\TouchedController;
+use App\Http\Controllers\Lists\ListWordsController;
 use App\Http\Controllers\LookAlikes\LookAlikesController;
 use App\Http\Controllers\Meetings\MeetingsController;
 use App\Http\Controllers\Notes\NotesController;
@@ -85,6 +86,9 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('parties/{party}/stream', [PartyController::class, 'stream'])->whereNumber('party');
     Route::get('parties/{party}/engagements', [EngagementsController::class, 'ofRecord'])->whereNumber('party');
     Route::get('parties', [PartyController::class, 'index']);
+    Route::get('parties/fields', [ListWordsController::class, 'fields']);
+    Route::get('parties/suggestions', [ListWordsController::class, 'suggestions']);
+    Route::get('parties/clause', [ListWordsController::class, 'clause']);
     Route::get('parties/{party}', [PartyController::class, 'show'])->whereNumber('party');
     Route::get('parties/{party}/addresses', [AddressController::class, 'apart'])->whereNumber('party');
     Route::get('parties/{party}/likely-relations', [LikelyRelationsController::class, 'index'])->whereNumber('party');

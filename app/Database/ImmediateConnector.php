@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Database;
 
 use Almanac\Finding\Fold;
+use Almanac\Lists\Point;
 use Illuminate\Database\Connectors\SQLiteConnector;
 use PDO;
 
@@ -22,6 +23,14 @@ final class ImmediateConnector extends SQLiteConnector
         $pdo = new ImmediatePdo($dsn, $username, $password, $options);
         // Lists are sorted and asked as search compares: without case and accents.
         $pdo->sqliteCreateFunction('fold', fn (?string $text) => $text === null ? null : Fold::text($text), 1, PDO::SQLITE_DETERMINISTIC);
+
+        // As the core measures it.
+        $pdo->sqliteCreateFunction(
+            'kilometres',
+            fn (?float $a, ?float $b, float $c, float $d) => $a === null || $b === null ? null : Point::of($a, $b)->distanceTo(Point::of($c, $d)),
+            4,
+            PDO::SQLITE_DETERMINISTIC,
+        );
 
         return $pdo;
     }

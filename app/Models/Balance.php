@@ -16,6 +16,9 @@ use Brick\Math\BigDecimal;
  * @property int $overdue_minor of what is receivable
  * @property int|null $days_to_pay_tenths
  * @property bool $is_over_limit
+ * @property int|null $limit_minor what a client may owe
+ * @property int|null $left_minor what is left of it
+ * @property string|null $limit_currency ISO 4217, of these two
  */
 final class Balance extends Model
 {
@@ -31,6 +34,14 @@ final class Balance extends Model
         $minor = $this->getAttribute("{$column}_minor");
 
         return is_int($minor) && $minor !== 0 ? Money::ofMinor($minor, Office::current()->currency()) : null;
+    }
+
+    /** @param  string  $column  limit or left; null where there is no limit */
+    public function ofLimit(string $column): ?Money
+    {
+        $minor = $this->getAttribute("{$column}_minor");
+
+        return is_int($minor) && $this->limit_currency !== null ? Money::ofMinor($minor, $this->limit_currency) : null;
     }
 
     /** To one decimal. */

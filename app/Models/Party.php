@@ -73,6 +73,14 @@ use Illuminate\Database\Eloquent\Collection;
  * @property-read Collection<int, BankDetail> $bankDetails
  * @property-read Collection<int, Card> $cards
  * @property-read Balance|null $balance
+ * @property-read Change|null $firstChange
+ * @property-read Change|null $lastChange
+ * @property-read Collection<int, EngagementParty> $engagementParties
+ * @property-read Collection<int, Document> $documents
+ * @property-read Collection<int, Payment> $payments
+ * @property-read Collection<int, LogEntry> $logEntries
+ * @property-read Collection<int, Caution> $cautions
+ * @property-read Collection<int, File> $files
  */
 final class Party extends SubjectModel
 {

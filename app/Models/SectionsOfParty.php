@@ -8,6 +8,8 @@ use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Addresses\DatedUse;
 use Almanac\Calendar\Day;
 use Almanac\Records\OfficeList;
+use Almanac\Records\SectionName;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
@@ -188,6 +190,27 @@ trait SectionsOfParty
     public function logEntries(): HasMany
     {
         return $this->hasMany(LogEntry::class, 'subject_id')->orderByDesc('id');
+    }
+
+    /** @return HasMany<EngagementParty, $this> the roles that it has in cases and projects */
+    public function engagementParties(): HasMany
+    {
+        return $this->hasMany(EngagementParty::class)->orderBy('id');
+    }
+
+    /** @return HasOne<Change, $this> by which it came into the book */
+    public function firstChange(): HasOne
+    {
+        return $this->hasOne(Change::class, 'subject_id')->oldestOfMany();
+    }
+
+    /** @return HasOne<Change, $this> the last one; what was said of it changes nothing */
+    public function lastChange(): HasOne
+    {
+        return $this->hasOne(Change::class, 'subject_id')->ofMany(
+            ['at' => 'max', 'id' => 'max'],
+            fn (Builder $changes) => $changes->whereRaw('section <> ?', [SectionName::Log->value]),
+        );
     }
 
     /** @return HasMany<Caution, $this> */

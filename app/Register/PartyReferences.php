@@ -42,6 +42,7 @@ final class PartyReferences
             Reference::derived('look_alike_keys'),
             Reference::derived('record_gaps'),
             Reference::derived('record_lines'),
+            Reference::derived('record_values'),
             Reference::derived('standings'),
             Reference::derived('balances'),
             Reference::derived('search_words', 'rowid'),

@@ -26,12 +26,15 @@ final readonly class Condition
     /**
      * @param Value ...$operands of the field's type; choices are given one by one
      *
-     * @throws ConditionRefused when the field's type cannot be asked that, or the operands are too many, too few, empty,
+     * @throws ConditionRefused when the field is private and more is asked than whether it is there, its type cannot be asked that, or the operands are too many, too few, empty,
      *                          of another type or the wrong way round
      */
     public static function of(Field $field, Operator $operator, Value ...$operands): self
     {
         $operands = array_values($operands);
+        if ($field->isPrivate && $operator !== Operator::Has && $operator !== Operator::Lacks) {
+            throw ConditionRefused::isPrivate($field);
+        }
         if (! $field->type->allows($operator)) {
             throw ConditionRefused::notOfType($field, $operator);
         }
@@ -157,7 +160,8 @@ final readonly class Condition
             $x instanceof BigDecimal && $y instanceof BigDecimal => $x->compareTo($y),
             $x instanceof Day && $y instanceof Day => $x->number <=> $y->number,
             is_bool($x) && is_bool($y) => $x <=> $y,
-            is_string($x) && is_string($y) => Fold::text($x) <=> Fold::text($y),
+            // Letter by letter: PHP would take "8001" and "10115" for numbers.
+            is_string($x) && is_string($y) => strcmp(Fold::text($x), Fold::text($y)) <=> 0,
             default => null,
         };
     }

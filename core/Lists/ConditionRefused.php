@@ -38,6 +38,12 @@ final class ConditionRefused extends Refusal
         return new self("{$field->title}: the first of the two must not be above the second.");
     }
 
+    /** Whoever may ask for each value in turn has soon learnt it. */
+    public static function isPrivate(Field $field): self
+    {
+        return new self("{$field->title} is private: a list can only ask whether it is there, with “with” or “without”.");
+    }
+
     public static function noSpan(int $most): self
     {
         return new self("Say for how many days: 1 to $most.");

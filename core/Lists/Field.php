@@ -17,6 +17,12 @@ final readonly class Field
         return new self($key, $title, $type, false);
     }
 
+    /** The same, called otherwise. */
+    public function titled(string $title): self
+    {
+        return new self($this->key, $title, $this->type, $this->isPrivate);
+    }
+
     public static function ofPrivate(string $key, string $title, FieldType $type): self
     {
         return new self($key, $title, $type, true);

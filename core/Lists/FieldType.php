@@ -21,7 +21,9 @@ enum FieldType: string
     public function operators(): array
     {
         return match ($this) {
-            self::Text => [Operator::Is, Operator::IsNot, Operator::Begins, Operator::Contains, Operator::Has, Operator::Lacks],
+            self::Text => [
+                Operator::Is, Operator::IsNot, Operator::Begins, Operator::Contains, Operator::Between, Operator::Has, Operator::Lacks,
+            ],
             self::Number, self::Amount => [
                 Operator::Is, Operator::IsNot, Operator::Above, Operator::AtLeast, Operator::Below, Operator::AtMost, Operator::Between,
                 Operator::Has, Operator::Lacks,
@@ -49,6 +51,12 @@ enum FieldType: string
             self::Choices => self::Choice,
             default => $this,
         };
+    }
+
+    /** Whether lists are sorted by it from the largest or the latest, and not from the smallest or the first letter. */
+    public function isFromTop(): bool
+    {
+        return in_array($this, [self::Number, self::Amount, self::Day, self::Days, self::YesNo], true);
     }
 
     public function allows(Operator $operator): bool

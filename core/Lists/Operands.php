@@ -21,6 +21,7 @@ final readonly class Operands
      * @param string $currency ISO 4217, of amounts that are typed without one
      * @param \Closure(Field): (list<string>|null) $choices what can be chosen; null where anything can be
      * @param \Closure(string): ?Point $places where a ZIP code is
+     * @param \Closure(Field, string): list<string> $offers what begins so, of what the book has in a field that can hold anything
      */
     public function __construct(
         private TypedDay $dates,
@@ -28,6 +29,7 @@ final readonly class Operands
         private DecimalSign $sign,
         private \Closure $choices,
         private \Closure $places,
+        private \Closure $offers,
     ) {
     }
 
@@ -86,6 +88,37 @@ final readonly class Operands
             FieldType::YesNo => ['yes', 'no'],
             default => null,
         };
+    }
+
+    /** @return list<string> what may be meant by what is typed so far */
+    public function proposed(Field $field, string $begun): array
+    {
+        $choices = $this->choicesOf($field);
+        if ($choices === null) {
+            return ($this->offers)($field, $begun);
+        }
+        $folded = Fold::text($begun);
+
+        return array_values(array_filter(
+            $choices,
+            fn (string $choice) => $folded === '' || str_contains(' '.Fold::text($choice), " $folded"),
+        ));
+    }
+
+    /** Whether it is on the list, or where anything can be chosen, in the book. */
+    public function knows(Field $field, Value $value): bool
+    {
+        if ($value->type !== FieldType::Choice) {
+            return true;
+        }
+        $text = Fold::text($value->toText());
+        foreach ($this->choicesOf($field) ?? ($this->offers)($field, $value->toText()) as $choice) {
+            if (Fold::text($choice) === $text) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** As it stands on the list. */

@@ -26,6 +26,24 @@ enum Operator: string
     case Has = 'has';
     case Lacks = 'lacks';
 
+    /** As it is chosen from a list. */
+    public function title(FieldType $type): string
+    {
+        $isDays = $type === FieldType::Day || $type === FieldType::Days;
+
+        return match ($this) {
+            self::Below => $isDays ? 'before' : 'below',
+            self::Above => $isDays ? 'after' : 'above',
+            self::AtLeast => $isDays ? 'on or after' : 'at least',
+            self::AtMost => $isDays ? 'on or before' : 'at most',
+            self::Begins => 'begins with',
+            self::Within => 'within a distance',
+            self::Has => 'is there',
+            self::Lacks => 'is missing',
+            default => $this->value,
+        };
+    }
+
     /** How many operands it takes; null for one or more. */
     public function operands(): ?int
     {

@@ -139,8 +139,11 @@ final class SentenceReader
     private function clause(int $at): array
     {
         $this->lastClause = $at;
-        $refusal = null;
+        $refusal = $read = null;
         foreach ($this->beginnings($at) as [$length, $field, $operator, $fixed]) {
+            if ($read !== null && $length < $read[2]) {
+                break;
+            }
             try {
                 [$operands, $operator, $end] = $fixed === null
                     ? $this->operands($field, $operator, $at + $length)
@@ -151,9 +154,16 @@ final class SentenceReader
 
                 continue;
             }
-            $this->doubt($condition, $at, $end);
+            // "in VT" and "in Germany" are asked of two fields: of the one that knows it.
+            $read ??= [$condition, $end, $length];
+            if ($this->isKnown($condition)) {
+                return [$condition, $end];
+            }
+        }
+        if ($read !== null) {
+            $this->doubt($read[0], $at, $read[1]);
 
-            return [$condition, $end];
+            return [$read[0], $read[1]];
         }
         $end = $refusal === null ? $this->boundary($at + 1) : max($at + 1, $this->boundary($refusal[1]));
         $this->say($at, $end, $refusal === null ? $this->notUnderstood($at, $end) : $refusal[0]->getMessage());
@@ -400,6 +410,17 @@ final class SentenceReader
         }
 
         return $at;
+    }
+
+    private function isKnown(Condition $condition): bool
+    {
+        foreach ($condition->operands as $operand) {
+            if (! $this->vocabulary->operands->knows($condition->field, $operand)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     private function doubt(Condition $condition, int $at, int $end): void

@@ -102,7 +102,6 @@ final class Suggestions
         int $length,
     ): array {
         $isSpan = $operator === Operator::During || $operator === Operator::NotDuring;
-        $choices = $isSpan ? Span::usual() : $vocabulary->operands->choicesOf($field) ?? [];
         // Of several choices the last one is being typed.
         $from = $length;
         foreach ($tokens as $at => $token) {
@@ -111,8 +110,11 @@ final class Suggestions
         $head = rtrim(mb_substr($clause, 0, ($tokens[$from - 1] ?? null)?->end() ?? 0));
         $begun = Fold::text(trim(mb_substr($clause, ($tokens[$from] ?? null)->at ?? mb_strlen($clause)), " \t\"“”"));
         $found = [];
+        $choices = $isSpan
+            ? array_filter(Span::usual(), fn (string $one) => str_contains(" $one", " $begun") || $begun === '')
+            : $vocabulary->operands->proposed($field, $begun);
         foreach ($choices as $choice) {
-            if (count($found) < self::MOST && self::isBegun($choice, $begun)) {
+            if (count($found) < self::MOST) {
                 $found[] = $head.' '.(Vocabulary::words($choice) === [] ? '"'.str_replace('"', '""', $choice).'"' : $choice);
             }
         }
@@ -151,11 +153,5 @@ final class Suggestions
         }
 
         return $openings;
-    }
-
-    /** Whether one of its words begins so. */
-    private static function isBegun(string $choice, string $begun): bool
-    {
-        return $begun === '' || str_contains(' '.Fold::text($choice), " $begun");
     }
 }

@@ -13,7 +13,7 @@ final readonly class Vocabulary
     private const OPERATORS = [
         'text' => [
             'is not' => Operator::IsNot, 'is' => Operator::Is, 'begins with' => Operator::Begins, 'starts with' => Operator::Begins,
-            'contains' => Operator::Contains,
+            'contains' => Operator::Contains, 'between' => Operator::Between,
         ],
         'number' => [
             'is not' => Operator::IsNot, 'is' => Operator::Is, 'above' => Operator::Above, 'more than' => Operator::Above,

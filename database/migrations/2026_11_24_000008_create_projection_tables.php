@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Almanac\Ledger\DocumentState;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
@@ -23,6 +24,7 @@ return new class extends Migration
     {
         $this->createBooks();
         $this->createSearch();
+        $this->createValues();
         $this->sumDocuments();
 
         // Words and numbers that stand in one field of a row, as rows to ask for.
@@ -61,6 +63,10 @@ return new class extends Migration
             $table->bigInteger('overdue_minor')->index();
             $table->integer('days_to_pay_tenths')->nullable()->index();
             $table->boolean('is_over_limit')->default(false)->index();
+            // What a client may owe and what is left of it, in the currency of the limit.
+            $table->bigInteger('limit_minor')->nullable();
+            $table->bigInteger('left_minor')->nullable();
+            $table->char('limit_currency', 3)->nullable();
         });
         foreach (['receivable_minor', 'payable_minor', 'overdue_minor'] as $column) {
             DB::statement("CREATE INDEX balances_by_$column ON balances ($column, party_id) WHERE is_in_use = 1 AND $column <> 0");
@@ -121,6 +127,86 @@ return new class extends Migration
             $table->timestamps();
             $table->unique(['first_id', 'second_id']);
         });
+    }
+
+    /** What lists ask of each record and sort it by, side by side in one narrow row: a filter reads it from end to end. */
+    private function createValues(): void
+    {
+        Schema::create('record_values', function (Blueprint $table): void {
+            $table->foreignId('party_id')->primary()->constrained()->cascadeOnDelete();
+            $table->boolean('is_in_use');
+            $table->string('kind', 10);
+            $table->boolean('is_client');
+            $table->boolean('is_vendor');
+            // The key by which names are sorted, and the letter of the index that they stand under.
+            $table->string('collated');
+            $table->string('letter', 4);
+            $table->unsignedInteger('number');
+            foreach (['owner_id', 'account_manager_id', 'buyer_id', 'added_by_id', 'changed_by_id'] as $colleague) {
+                $table->unsignedBigInteger($colleague)->nullable();
+            }
+            foreach (['archived_on', 'form_on', 'last_on'] as $day) {
+                $table->date($day)->nullable();
+            }
+            foreach (['added_at', 'changed_at'] as $moment) {
+                $table->timestamp($moment)->nullable();
+            }
+            $table->unsignedTinyInteger('grade')->nullable();
+            $table->boolean('is_deceased');
+            foreach (['has_tax_number', 'has_bank', 'is_over_limit'] as $isSo) {
+                $table->boolean($isSo)->default(false);
+            }
+            // Whether it is ready for a purpose; null for whom the purpose does not concern.
+            foreach (['ready_write_to', 'ready_bill', 'ready_pay', 'ready_tax_report'] as $purpose) {
+                $table->boolean($purpose)->nullable();
+            }
+            foreach (['receivable_minor', 'overdue_minor', 'payable_minor', 'days_to_pay_tenths', 'limit_minor', 'left_minor'] as $figure) {
+                $table->bigInteger($figure)->nullable();
+            }
+            $table->char('limit_currency', 3)->nullable();
+            $table->double('latitude')->nullable();
+            $table->double('longitude')->nullable();
+            // Letters without case and accents; what is empty is null.
+            foreach (
+                [
+                    'country', 'region', 'locality', 'postcode', 'source', 'industry', 'legal_form', 'language', 'types', 'tags', 'name',
+                    'place', 'phone', 'email', 'position', 'works_at', 'legal_name', 'preferred', 'payee_name', 'registration_number',
+                ] as $text
+            ) {
+                $table->string($text)->nullable();
+            }
+        });
+        DB::statement('CREATE INDEX record_values_filed ON record_values (is_in_use, collated, party_id)');
+        DB::statement('CREATE INDEX record_values_all_filed ON record_values (collated, party_id)');
+        DB::statement('CREATE INDEX record_values_letters ON record_values (is_in_use, letter)');
+        DB::statement('CREATE INDEX record_values_named ON record_values (name)');
+
+        // Written by others than whoever writes the row: kept by the database itself.
+        $last = '(SELECT max(day) FROM (SELECT max(happened_on) AS day FROM log_entries WHERE subject_id = %1$s'
+            .' UNION ALL SELECT max(dated_on) FROM documents WHERE party_id = %1$s AND state IN (%2$s)'
+            .' UNION ALL SELECT max(paid_on) FROM payments WHERE party_id = %1$s AND is_void = 0))';
+        $lastOf = fn (string $party) => sprintf($last, $party, "'".implode("', '", array_column(DocumentState::counted(), 'value'))."'");
+        $figures = '(receivable_minor, overdue_minor, payable_minor, days_to_pay_tenths, limit_minor, left_minor, limit_currency, is_over_limit)';
+        $balance = 'nullif(%1$sreceivable_minor, 0), nullif(%1$soverdue_minor, 0), nullif(%1$spayable_minor, 0), %1$sdays_to_pay_tenths,'
+            .' %1$slimit_minor, %1$sleft_minor, %1$slimit_currency, %1$sis_over_limit';
+        DB::statement("CREATE TRIGGER record_values_added AFTER INSERT ON record_values BEGIN UPDATE record_values SET $figures"
+            .' = (SELECT '.sprintf($balance, '').' FROM balances WHERE party_id = new.party_id) WHERE party_id = new.party_id'
+            .' AND EXISTS (SELECT 1 FROM balances WHERE party_id = new.party_id);'
+            ." UPDATE record_values SET last_on = {$lastOf('new.party_id')},"
+            .' added_by_id = (SELECT user_id FROM changes WHERE subject_id = new.party_id ORDER BY id LIMIT 1),'
+            ." (changed_at, changed_by_id) = (SELECT at, user_id FROM changes WHERE subject_id = new.party_id AND section <> 'log'"
+            .' ORDER BY at DESC, id DESC LIMIT 1) WHERE party_id = new.party_id; END');
+        DB::statement("CREATE TRIGGER record_values_balanced AFTER INSERT ON balances BEGIN UPDATE record_values SET $figures"
+            .' = ('.sprintf($balance, 'new.')."), last_on = {$lastOf('new.party_id')} WHERE party_id = new.party_id; END");
+        DB::statement('CREATE TRIGGER record_values_changed AFTER INSERT ON changes BEGIN UPDATE record_values SET'
+            .' added_by_id = coalesce(added_by_id, new.user_id),'
+            ." changed_at = iif(new.section = 'log', changed_at, new.at),"
+            ." changed_by_id = iif(new.section = 'log', changed_by_id, new.user_id) WHERE party_id = new.subject_id; END");
+        foreach (['INSERT' => 'new', 'UPDATE OF happened_on' => 'new', 'DELETE' => 'old'] as $event => $row) {
+            $name = 'record_values_told_'.strtolower(substr($event, 0, 6));
+            DB::statement("CREATE TRIGGER $name AFTER $event ON log_entries BEGIN"
+                ." UPDATE record_values SET last_on = {$lastOf("$row.subject_id")} WHERE party_id = $row.subject_id; END");
+        }
     }
 
     /**

@@ -101,6 +101,7 @@ final class RandomBooksTest extends TestCase
                 'balances' => '*',
                 'record_gaps' => '*',
                 'record_lines' => '*',
+                'record_values' => '*',
                 'look_alike_keys' => '*',
                 'search_words' => 'rowid, *',
                 'search_letters' => 'rowid, *',

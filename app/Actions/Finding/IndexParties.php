@@ -10,6 +10,7 @@ use Almanac\Readiness\Readiness;
 use App\Database\Ids;
 use App\Database\LongWork;
 use App\Facts\Finding\RecordLine;
+use App\Facts\Lists\KeptValues;
 use App\Facts\Lists\SearchColumn;
 use App\Facts\Lists\SearchedFields;
 use App\Facts\LookAlikes\PartyLikeness;
@@ -87,7 +88,9 @@ final readonly class IndexParties
         $today = $this->clock->today();
         foreach (array_chunk($ids, self::CHUNK) as $chunk) {
             foreach (Party::query()->with(RecordFacts::RELATIONS)->findMany($chunk) as $party) {
-                DB::table('record_gaps')->updateOrInsert(['party_id' => $party->id], $this->gapsOf($party, $today));
+                $readiness = Readiness::of(RecordFacts::of($party, $today));
+                DB::table('record_gaps')->updateOrInsert(['party_id' => $party->id], $this->gapsOf($party, $readiness, $today));
+                DB::table('record_values')->where('party_id', $party->id)->update(KeptValues::lacking($party, $readiness));
             }
         }
     }
@@ -110,6 +113,7 @@ final readonly class IndexParties
         DB::table('look_alike_keys')->whereIn('party_id', $ids)->delete();
         DB::table('record_gaps')->whereIn('party_id', $ids)->delete();
         DB::table('record_lines')->whereIn('party_id', $ids)->delete();
+        DB::table('record_values')->whereIn('party_id', $ids)->delete();
     }
 
     /** Those that are another today though nothing happened: an address or a position begins, or has ended. */
@@ -130,18 +134,22 @@ final readonly class IndexParties
         $this->forget(...$ids);
         $today = $this->clock->today();
         foreach (Party::query()->with([...RecordLine::READS, ...RecordFacts::RELATIONS])->findMany($ids) as $party) {
+            $readiness = Readiness::of(RecordFacts::of($party, $today));
             $this->insert($party, $today);
-            DB::table('record_gaps')->insert(['party_id' => $party->id] + $this->gapsOf($party, $today));
+            DB::table('record_gaps')->insert(['party_id' => $party->id] + $this->gapsOf($party, $readiness, $today));
+            DB::table('record_values')->insert(KeptValues::of($party, $readiness, $today));
         }
     }
 
-    /** @return array{gaps: int, owner_id: int|null} how many there are, and whose they are */
-    private function gapsOf(Party $party, Day $today): array
+    /**
+     * @param list<Readiness> $readiness
+     *
+     * @return array{gaps: int, owner_id: int|null} how many there are, and whose they are
+     */
+    private function gapsOf(Party $party, array $readiness, Day $today): array
     {
         return [
-            'gaps' => array_sum(
-                array_map(fn (Readiness $readiness) => count($readiness->gaps()), Readiness::of(RecordFacts::of($party, $today))),
-            ),
+            'gaps' => array_sum(array_map(fn (Readiness $one) => count($one->gaps()), $readiness)),
             'owner_id' => Ancestors::nearest($party, $party->owner_id, fn (Party $company) => $company->owner_id, $today)->value,
         ];
     }

@@ -118,6 +118,7 @@ final readonly class KeepStandings
             }
         }
         $count = array_sum(array_column($days, 0));
+        $credit = $hasLimits ? ClientCredit::of($party, $standings, $today) : null;
 
         return [
             'party_id' => $party->id,
@@ -126,7 +127,10 @@ final readonly class KeepStandings
             'days_to_pay_tenths' => $count === 0
                 ? null
                 : intdiv(2 * array_sum(array_map(fn (array $one) => $one[0] * $one[1], $days)) + $count, 2 * $count),
-            'is_over_limit' => $hasLimits && (ClientCredit::of($party, $standings, $today)?->isOver() ?? false),
+            'is_over_limit' => $credit?->isOver() ?? false,
+            'limit_minor' => $credit?->limit->minor,
+            'left_minor' => $credit?->left->minor,
+            'limit_currency' => $credit?->limit->currency,
         ];
     }
 }

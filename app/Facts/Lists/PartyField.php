@@ -15,53 +15,75 @@ final readonly class PartyField
 {
     /**
      * @param \Closure(Party, Day): Value $value
-     * @param string $sql an expression over parties that gives what Value::toSort() gives; empty where the database cannot know it
+     * @param list<string> $reads the relations of a party that its value is read from
      * @param SearchColumn|null $searched under which words it is found; null for what nobody is found by
      * @param string $matched what a match of it is called: "tag" of "tag Bristol fair"
      * @param (\Closure(Party): list<string>)|null $texts what it is found by, where that is not simply its value, of choices each
-     * @param string $balance the column of the balances with an index of its own that it is sorted by, those without it left out
+     * @param (\Closure(): list<string>)|null $choices what it can be; null where it can be anything
+     * @param string $offered the column of addresses or records whose values are proposed while somebody types
      */
     private function __construct(
         public Field $field,
         private \Closure $value,
-        public string $sql,
+        public array $reads,
+        public Source $source,
         public ?SearchColumn $searched = null,
         public string $matched = '',
         private ?\Closure $texts = null,
-        public string $balance = '',
+        private ?\Closure $choices = null,
+        public string $offered = '',
     ) {
     }
 
-    /** @param  \Closure(Party, Day): Value  $value */
-    public static function of(string $key, string $title, FieldType $type, \Closure $value, string $sql): self
+    /**
+     * @param \Closure(Party, Day): Value $value
+     * @param list<string> $reads
+     */
+    public static function of(string $key, string $title, FieldType $type, \Closure $value, Source $source, array $reads = []): self
     {
-        return new self(Field::of($key, $title, $type), $value, $sql);
+        return new self(Field::of($key, $title, $type), $value, $reads, $source);
     }
 
-    /** @param  \Closure(Party, Day): Value  $value */
-    public static function ofPrivate(string $key, string $title, FieldType $type, \Closure $value): self
+    /**
+     * @param \Closure(Party, Day): Value $value
+     * @param list<string> $reads
+     */
+    public static function ofPrivate(string $key, string $title, FieldType $type, \Closure $value, Source $source, array $reads = []): self
     {
-        return new self(Field::ofPrivate($key, $title, $type), $value, '');
-    }
-
-    /** @param  \Closure(Party, Day): Value  $value */
-    public static function ofBalance(string $key, string $title, FieldType $type, \Closure $value, string $column, string $sql): self
-    {
-        return new self(
-            Field::of($key, $title, $type),
-            $value,
-            "(select $sql from balances where party_id = parties.id)",
-            balance: $column,
-        );
+        return new self(Field::ofPrivate($key, $title, $type), $value, $reads, $source);
     }
 
     /** @param  (\Closure(Party): list<string>)|null  $texts */
     public function searched(SearchColumn $as, string $matched, ?\Closure $texts = null): self
     {
-        return new self($this->field, $this->value, $this->sql, $as, $matched, $texts, $this->balance);
+        return $this->with(searched: $as, matched: $matched, texts: $texts);
     }
 
-    /** Load the party with PartyFields::READS. */
+    /** @param  \Closure(): list<string>  $choices */
+    public function chosenFrom(\Closure $choices): self
+    {
+        return $this->with(choices: $choices);
+    }
+
+    /** What is typed is proposed from what the book has there. */
+    public function offering(string $column): self
+    {
+        return $this->with(offered: $column);
+    }
+
+    /** @return list<string>|null null where it can be anything */
+    public function choices(): ?array
+    {
+        return $this->choices === null ? null : ($this->choices)();
+    }
+
+    /** Whether it can be shown in a list, and a list be sorted by it: what is private is shown one by one, and that is noted. */
+    public function isListed(): bool
+    {
+        return ! $this->field->isPrivate && $this->field->type !== FieldType::Place;
+    }
+
+    /** Load the party with what it reads. */
     public function value(Party $party, Day $today): Value
     {
         return ($this->value)($party, $today);
@@ -81,5 +103,29 @@ final readonly class PartyField
         }
 
         return array_values(array_filter($texts, fn (string $text) => $text !== ''));
+    }
+
+    /**
+     * @param (\Closure(Party): list<string>)|null $texts
+     * @param (\Closure(): list<string>)|null $choices
+     */
+    private function with(
+        ?SearchColumn $searched = null,
+        string $matched = '',
+        ?\Closure $texts = null,
+        ?\Closure $choices = null,
+        string $offered = '',
+    ): self {
+        return new self(
+            $this->field,
+            $this->value,
+            $this->reads,
+            $this->source,
+            $searched ?? $this->searched,
+            $matched === '' ? $this->matched : $matched,
+            $texts ?? $this->texts,
+            $choices ?? $this->choices,
+            $offered === '' ? $this->offered : $offered,
+        );
     }
 }

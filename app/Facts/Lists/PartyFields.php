@@ -5,62 +5,60 @@ declare(strict_types=1);
 namespace App\Facts\Lists;
 
 use Almanac\Calendar\Day;
+use Almanac\Lists\Field;
 use Almanac\Lists\FieldType;
 use Almanac\Lists\Value;
+use Almanac\Records\OfficeList;
+use Almanac\Records\PartyKind;
 use App\Models\Party;
+use App\Models\User;
 use Illuminate\Support\Collection;
+use Symfony\Component\Intl\Languages;
 
 /**
- * The register of what is known of each record, the most telling first: the directory's columns and sorts, what search
- * finds by and says of a match. A field of a detail sheet joins by itself.
+ * The register of what is known of each record, the most telling first: the directory's columns and sorts, its filters,
+ * what search finds by and says of a match. A field of a detail sheet joins by itself.
  */
 final class PartyFields
 {
-    /** The relations of a party that the fields are read from. */
-    public const READS = [...SearchedFields::READS, 'owner', 'accountManager', 'buyer', 'balance', 'taxNumbers'];
-
     /** @return Collection<string, PartyField> by key */
     public static function all(): Collection
     {
         return once(fn () => SearchedFields::all()->values()->concat([
-            self::role(),
+            self::kind(),
+            PartyField::of('role', 'Role', FieldType::Choices, self::roles(...), new Roles)->chosenFrom(fn () => ['client', 'vendor']),
+            PartyField::of(
+                'archived',
+                'Archived',
+                FieldType::YesNo,
+                fn (Party $party) => Value::yesNo($party->isArchived()),
+                new Column('(1 - v.is_in_use)'),
+            ),
             self::ofColumn('archived-on', 'Archived on', FieldType::Day, 'archived_on'),
             self::ofColumn('deceased', 'Deceased', FieldType::YesNo, 'is_deceased'),
-            self::ofColumn('legal-form', 'Legal form', FieldType::Text, 'legal_form'),
-            self::ofColumn('industry', 'Industry', FieldType::Text, 'industry'),
-            self::ofColumn('source', 'Where they came from', FieldType::Text, 'source'),
-            self::ofColumn('language', 'Language of letters', FieldType::Text, 'language'),
+            self::worded('legal-form', 'Legal form', 'legal_form', OfficeList::LegalForms),
+            self::worded('industry', 'Industry', 'industry', OfficeList::Industries),
+            self::worded('source', 'Where they came from', 'source', OfficeList::Sources),
+            PartyField::of(
+                'language',
+                'Language of letters',
+                FieldType::Choice,
+                fn (Party $party) => Value::choice($party->language === '' ? '' : Languages::getName($party->language, 'en')),
+                new Column('v.language'),
+            )->chosenFrom(fn () => array_values(Languages::getNames('en'))),
             self::ofColumn('grade', 'Grade', FieldType::Number, 'grade'),
             self::ofColumn('form-on', 'Form W-9 came in on', FieldType::Day, 'form_on'),
-            self::colleague('owner', 'Owner', 'owner_id', fn (Party $party) => $party->owner?->name),
-            self::colleague('account-manager', 'Account manager', 'account_manager_id', fn (Party $party) => $party->accountManager?->name),
-            self::colleague('buyer', 'Buyer', 'buyer_id', fn (Party $party) => $party->buyer?->name),
-            self::ofBalance('receivable', 'Receivable'),
-            self::ofBalance('overdue', 'Overdue'),
-            self::ofBalance('payable', 'Payable'),
-            PartyField::ofBalance(
-                'days-to-pay',
-                'Days to pay',
-                FieldType::Number,
-                fn (Party $party) => Value::number($party->balance?->daysToPay()),
-                'days_to_pay_tenths',
-                'days_to_pay_tenths / 10.0',
-            ),
-            PartyField::of(
-                'over-limit',
-                'Over the credit limit',
-                FieldType::YesNo,
-                fn (Party $party) => Value::yesNo($party->balance->is_over_limit ?? false),
-                'ifnull((select is_over_limit from balances where party_id = parties.id), 0)',
-            ),
-            PartyField::of(
-                'tax-number-known',
-                'Tax number known',
-                FieldType::YesNo,
-                fn (Party $party) => Value::yesNo($party->taxNumbers->isNotEmpty()),
-                'exists (select 1 from tax_numbers where party_id = parties.id)',
-            ),
-            PartyField::ofPrivate('birth-date', 'Date of birth', FieldType::Day, fn (Party $party) => Value::day($party->birthDay())),
+            self::colleague('owner', 'Owner', 'owner_id', fn (Party $party) => $party->owner?->name, ['owner']),
+            self::colleague('account-manager', 'Account manager', 'account_manager_id', fn (Party $party) => $party->accountManager?->name, ['accountManager']),
+            self::colleague('buyer', 'Buyer', 'buyer_id', fn (Party $party) => $party->buyer?->name, ['buyer']),
+            ...HistoryFields::all(),
+            ...BookFields::all(),
+            ...EngagementFields::all(),
+            PartyField::ofPrivate('birth-date', 'Date of birth', FieldType::Day, fn (Party $party) => Value::day($party->birthDay()), new Rows(
+                'select id as party_id from parties where born_on is not null',
+                'null',
+                '',
+            )),
         ])->keyBy(fn (PartyField $one) => $one->field->key));
     }
 
@@ -70,7 +68,16 @@ final class PartyFields
         return self::all()->get($key) ?? throw new \OutOfBoundsException("There is no field $key.");
     }
 
-    public static function ofColumn(string $key, string $title, FieldType $type, string $column): PartyField
+    /** @return list<string> the relations of a party that some of the fields, or all, are read from */
+    public static function reads(PartyField ...$fields): array
+    {
+        $fields = $fields === [] ? self::all()->all() : $fields;
+
+        return array_values(array_unique(array_merge([], ...array_values(array_map(fn (PartyField $one) => $one->reads, $fields)))));
+    }
+
+    /** @param  string|null  $kept  the column of record_values, where it is called otherwise there */
+    public static function ofColumn(string $key, string $title, FieldType $type, string $column, ?string $kept = null): PartyField
     {
         $value = function (Party $party) use ($type, $column): Value {
             $held = $party->getAttribute($column);
@@ -82,37 +89,61 @@ final class PartyFields
                 default => Value::text(is_string($held) ? $held : ''),
             };
         };
-        $sql = $type === FieldType::Text ? "fold(nullif(parties.$column, ''))" : "parties.$column";
 
-        return PartyField::of($key, $title, $type, $value, $sql);
+        return PartyField::of($key, $title, $type, $value, new Column('v.'.($kept ?? $column)));
     }
 
-    /** @param  \Closure(Party): ?string  $name */
-    private static function colleague(string $key, string $title, string $column, \Closure $name): PartyField
+    /**
+     * @param \Closure(Party): ?string $name
+     * @param list<string> $reads
+     */
+    public static function colleague(string $key, string $title, string $column, \Closure $name, array $reads): PartyField
     {
+        // In the order of their names: there are few.
+        $order = 'case v.'.$column;
+        foreach (User::query()->orderByRaw('fold(name)')->pluck('id') as $rank => $id) {
+            $order .= sprintf(' when %d then %d', is_numeric($id) ? $id : 0, $rank);
+        }
+
         return PartyField::of(
             $key,
             $title,
             FieldType::Choice,
             fn (Party $party) => Value::choice($name($party) ?? ''),
-            "(select fold(name) from users where id = parties.$column)",
-        );
+            new Rows(
+                "select v2.party_id from record_values as v2 join users on users.id = v2.$column where true",
+                'fold(users.name)',
+                "$order when 0 then 0 end",
+            ),
+            $reads,
+        )->chosenFrom(fn () => array_values(User::query()->orderBy('name')->get()->map(fn (User $user) => $user->name)->all()));
     }
 
-    private static function ofBalance(string $column, string $title): PartyField
+    /** A word of a list of the office's, or any other. */
+    private static function worded(string $key, string $title, string $column, OfficeList $list): PartyField
     {
-        $value = fn (Party $party) => Value::amount($party->balance?->amount($column));
-
-        return PartyField::ofBalance($column, $title, FieldType::Amount, $value, "{$column}_minor", "nullif({$column}_minor, 0)");
+        return PartyField::of(
+            $key,
+            $title,
+            FieldType::Choice,
+            fn (Party $party) => Value::choice((string) $party->getAttribute($column)),
+            new Column("v.$column"),
+        )->offering($list->value);
     }
 
-    /** Client, vendor, both or neither. */
-    private static function role(): PartyField
+    private static function kind(): PartyField
     {
-        $value = fn (Party $party) => Value::choices([...$party->is_client ? ['client'] : [], ...$party->is_vendor ? ['vendor'] : []]);
-        $sql = "case when is_client and is_vendor then 'client' || char(10) || 'vendor' when is_client then 'client'"
-            ." when is_vendor then 'vendor' end";
+        return PartyField::of(
+            'kind',
+            'Kind',
+            FieldType::Choice,
+            fn (Party $party) => Value::choice($party->kind->value),
+            new Column('v.kind'),
+        )->chosenFrom(fn () => array_column(PartyKind::cases(), 'value'));
+    }
 
-        return PartyField::of('role', 'Role', FieldType::Choices, $value, "($sql)");
+    private static function roles(Party $party): Value
+    {
+        return Value::choices([...$party->is_client ? ['client'] : [], ...$party->is_vendor ? ['vendor'] : []]);
     }
 }

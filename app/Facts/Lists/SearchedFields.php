@@ -7,6 +7,7 @@ namespace App\Facts\Lists;
 use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Addresses\CountryNames;
 use Almanac\Calendar\Day;
+use Almanac\Details\FieldKind;
 use Almanac\Lists\FieldType;
 use Almanac\Lists\Value;
 use Almanac\Reach\ContactKind;
@@ -18,10 +19,11 @@ use App\Models\ContactPoint;
 use App\Models\DetailField;
 use App\Models\DetailSheet;
 use App\Models\File;
+use App\Models\ListItem;
 use App\Models\Party;
 use App\Models\PartyCode;
-use App\Models\Position;
 use Illuminate\Support\Collection;
+use Symfony\Component\Intl\Countries;
 
 /** The part of the register by which records are found, the most telling first. */
 final class SearchedFields
@@ -40,7 +42,7 @@ final class SearchedFields
     private static function names(): array
     {
         return [
-            PartyFields::ofColumn('name', 'Name', FieldType::Text, 'display_name')->searched(SearchColumn::Name, ''),
+            PartyFields::ofColumn('name', 'Name', FieldType::Text, 'display_name', 'name')->searched(SearchColumn::Name, ''),
             PartyFields::ofColumn('legal-name', 'Legal name', FieldType::Text, 'legal_name')->searched(SearchColumn::Also, 'legal name'),
             PartyFields::ofColumn('preferred', 'Preferred name', FieldType::Text, 'preferred')->searched(SearchColumn::Also, 'called'),
             PartyFields::ofColumn('payee-name', 'Name on payments', FieldType::Text, 'payee_name')
@@ -53,14 +55,24 @@ final class SearchedFields
                 'Our account number',
                 FieldType::Text,
                 fn (Party $party) => Value::text($party->vendorTerms->account_number ?? ''),
-                "(select fold(nullif(account_number, '')) from vendor_terms where party_id = parties.id)",
+                new Rows(
+                    "select party_id from vendor_terms where party_id is not null and ifnull(account_number, '') <> ''",
+                    'fold(account_number)',
+                    "(select fold(nullif(account_number, '')) from vendor_terms where party_id = v.party_id)",
+                ),
+                ['vendorTerms'],
             )->searched(SearchColumn::Number, 'account number'),
             PartyField::of(
                 'codes',
                 'Numbers elsewhere',
                 FieldType::Choices,
                 fn (Party $party) => Value::choices(self::texts($party->codes, fn (PartyCode $code) => $code->value)),
-                self::several('select value as name from party_codes where party_id = parties.id order by rank'),
+                new Rows(
+                    'select party_id from party_codes where true',
+                    'fold(value)',
+                    self::several('select value as name from party_codes where party_id = v.party_id order by rank'),
+                ),
+                ['codes'],
             )->searched(SearchColumn::Number, 'number elsewhere'),
             self::listed('types', 'Types', OfficeList::Types, 'type'),
             self::listed('tags', 'Tags', OfficeList::Tags, 'tag'),
@@ -68,12 +80,14 @@ final class SearchedFields
                 'works-at',
                 'Works at',
                 FieldType::Choices,
-                fn (Party $party) => Value::choices(self::employers($party)),
-                self::several(
-                    'select companies.display_name as name from positions join parties as companies on companies.id = company_id'
-                    .' where person_id = parties.id order by positions.id',
+                fn (Party $party) => Value::choices(KeptValues::employers($party)),
+                new Rows(
+                    'select person_id as party_id from positions join record_values as company on company.party_id = company_id where true',
+                    'company.name',
+                    'v.works_at',
                 ),
-            )->searched(SearchColumn::WorksAt, 'works at'),
+                ['heldPositions.company'],
+            )->searched(SearchColumn::WorksAt, 'works at')->offering('company'),
         ];
     }
 
@@ -85,7 +99,7 @@ final class SearchedFields
         );
 
         return [
-            self::ofLine('phone', 'Phone', 'row.phone', fn (RecordRow $row) => $row->phone)->searched(
+            self::ofLine('phone', 'Phone', 'phone', fn (RecordRow $row) => $row->phone)->searched(
                 SearchColumn::Phone,
                 'phone',
                 // As it is dialled at home and from abroad.
@@ -93,7 +107,7 @@ final class SearchedFields
                     $point->display($point->homeRegion()), $point->display(''),
                 ])->all()),
             ),
-            self::ofLine('email', 'Email', 'row.email', fn (RecordRow $row) => $row->email)->searched(
+            self::ofLine('email', 'Email', 'email', fn (RecordRow $row) => $row->email)->searched(
                 SearchColumn::Email,
                 'email',
                 fn (Party $party) => self::texts($points($party, false), fn (ContactPoint $point) => $point->display('')),
@@ -104,25 +118,40 @@ final class SearchedFields
     /** @return list<PartyField> */
     private static function places(): array
     {
-        $part = fn (string $key, string $title, string $column) => PartyField::of(
+        $part = fn (string $key, string $title, FieldType $type, \Closure $text) => PartyField::of(
             $key,
             $title,
-            FieldType::Text,
-            fn (Party $party, Day $today) => Value::text((string) $party->addressFor(Purpose::Postal, $today)?->address->getAttribute($column)),
-            "(select fold(nullif(json_extract(line, '$.address.$column'), '')) from record_lines where party_id = parties.id)",
+            $type,
+            function (Party $party, Day $today) use ($type, $text): Value {
+                $address = $party->addressFor(Purpose::Postal, $today)?->address;
+                $held = $address === null ? '' : $text($address);
+
+                return $type === FieldType::Choice ? Value::choice($held) : Value::text($held);
+            },
+            new Column("v.$key"),
+            ['addressUses.address'],
         );
 
         return [
-            self::ofLine('place', 'Place', 'row.place', fn (RecordRow $row) => $row->place)->searched(
+            self::ofLine('place', 'Place', 'place', fn (RecordRow $row) => $row->place)->searched(
                 SearchColumn::Place,
                 'place',
                 fn (Party $party) => self::texts($party->addressUses, fn (AddressUse $use) => self::placeOf($use->address)),
             ),
-            $part('country', 'Country', 'country'),
-            $part('region', 'State or region', 'region'),
-            $part('locality', 'City', 'locality'),
-            $part('postcode', 'Postcode', 'postcode'),
-            self::ofLine('position', 'Position', 'row.position', fn (RecordRow $row) => $row->position),
+            $part('country', 'Country', FieldType::Choice, fn (Address $address) => CountryNames::of($address->country))
+                ->chosenFrom(fn () => array_values(Countries::getNames('en'))),
+            $part('region', 'State or region', FieldType::Choice, fn (Address $address) => $address->region)->offering('region'),
+            $part('locality', 'City', FieldType::Choice, fn (Address $address) => $address->locality)->offering('locality'),
+            $part('postcode', 'Postcode', FieldType::Text, fn (Address $address) => $address->postcode)->offering('postcode'),
+            PartyField::of(
+                'distance',
+                'Distance',
+                FieldType::Place,
+                fn (Party $party, Day $today) => Value::point(KeptValues::point($party->addressFor(Purpose::Postal, $today)?->address)),
+                new Around,
+                ['addressUses.address'],
+            ),
+            self::ofLine('position', 'Position', 'position', fn (RecordRow $row) => $row->position),
         ];
     }
 
@@ -139,16 +168,33 @@ final class SearchedFields
             $text = fn (Party $party) => $party->detailValues->firstWhere('field_id', $detail->id)?->text($detail) ?? '';
             $value = fn (Party $party) => $detail->kind->value($text($party));
             if ($detail->isSecret()) {
-                return PartyField::ofPrivate($key, $detail->name, $detail->kind->type(), $value);
+                return PartyField::ofPrivate($key, $detail->name, $detail->kind->type(), $value, self::ofDetail($detail), ['detailValues.field']);
             }
-            $sql = "(select sort from detail_values where subject_id = parties.id and field_id = {$detail->id})";
-
-            return PartyField::of($key, $detail->name, $detail->kind->type(), $value, $sql)->searched(
+            $field = PartyField::of($key, $detail->name, $detail->kind->type(), $value, self::ofDetail($detail), ['detailValues.field'])->searched(
                 SearchColumn::Also,
                 mb_strtolower($detail->name),
                 fn (Party $party) => [str_replace("\n", ' ', $text($party))],
             );
+
+            return $detail->kind->hasOptions() ? $field->chosenFrom(fn () => $detail->options) : $field;
         })->all());
+    }
+
+    private static function ofDetail(DetailField $detail): Source
+    {
+        $rows = "select subject_id as party_id from detail_values where field_id = {$detail->id}";
+        $order = "(select sort from detail_values where subject_id = v.party_id and field_id = {$detail->id})";
+        if ($detail->kind !== FieldKind::Choices) {
+            return new Rows($rows, 'sort', $order, 'substr(value, -3)');
+        }
+
+        // A line for each of several choices.
+        return new Rows(
+            "select subject_id as party_id from detail_values, json_each('[\"' || replace(replace(replace(sort, '\\', '\\\\'), '\"', '\\\"'),"
+                ." char(10), '\",\"') || '\"]') as one where field_id = {$detail->id}",
+            'one.value',
+            $order,
+        );
     }
 
     /** Those that everybody may open. */
@@ -159,7 +205,12 @@ final class SearchedFields
             'Files',
             FieldType::Choices,
             fn (Party $party) => Value::choices(self::texts($party->files->where('is_private', false), fn (File $file) => $file->name)),
-            self::several('select name from files where subject_id = parties.id and not is_private order by id desc'),
+            new Rows(
+                'select subject_id as party_id from files where not is_private',
+                'fold(files.name)',
+                self::several('select name from files where subject_id = v.party_id and not is_private order by id desc'),
+            ),
+            ['files'],
         )->searched(SearchColumn::Also, 'file');
     }
 
@@ -170,11 +221,14 @@ final class SearchedFields
             $title,
             FieldType::Choices,
             fn (Party $party) => Value::choices($party->listed($list)),
-            self::several(
-                'select list_items.name from party_list_items join list_items on list_items.id = list_item_id'
-                ." where party_id = parties.id and list = '{$list->value}' order by list_items.name",
+            new Rows(
+                "select party_id from party_list_items join list_items on list_items.id = list_item_id and list = '{$list->value}' where true",
+                'fold(list_items.name)',
+                "v.$key",
             ),
-        )->searched(SearchColumn::Also, $matched);
+            ['listItems'],
+        )->searched(SearchColumn::Also, $matched)
+            ->chosenFrom(fn () => array_values(ListItem::in($list)->get()->map(fn (ListItem $item) => $item->name)->all()));
     }
 
     /**
@@ -182,28 +236,21 @@ final class SearchedFields
      *
      * @param \Closure(RecordRow): string $of
      */
-    private static function ofLine(string $key, string $title, string $path, \Closure $of): PartyField
+    private static function ofLine(string $key, string $title, string $column, \Closure $of): PartyField
     {
         return PartyField::of(
             $key,
             $title,
             FieldType::Text,
             fn (Party $party, Day $today) => Value::text($of(RecordRow::of($party, $today))),
-            "(select fold(nullif(json_extract(line, '$.$path'), '')) from record_lines where party_id = parties.id)",
+            new Column("v.$column"),
+            RecordRow::READS,
         );
     }
 
     private static function several(string $names): string
     {
         return "(select fold(group_concat(name, char(10))) from ($names))";
-    }
-
-    /** @return list<string> in an order that no change at the company's other people disturbs */
-    private static function employers(Party $party): array
-    {
-        return $party->isPerson()
-            ? self::texts($party->heldPositions->sortBy('id'), fn (Position $held) => $held->company->display_name)
-            : [];
     }
 
     private static function placeOf(Address $address): string

@@ -1588,6 +1588,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/fields": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The fields that a list of records can be asked for, sorted by and shown with */
+        get: operations["readListFields"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/suggestions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What may come next in the sentence that is being typed */
+        get: operations["suggestWords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/clause": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The words of one condition that was put together by hand */
+        get: operations["writeClause"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/look-alikes": {
         parameters: {
             query?: never;
@@ -2270,7 +2321,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The directory, as it is filed or by a field */
+        /** The directory: those that a sentence asks for, in any order */
         get: operations["listParties"];
         put?: never;
         /** Add a person or a company */
@@ -2876,6 +2927,15 @@ export interface components {
             isDifferent: boolean;
             facts: components["schemas"]["AsOfFact"][];
         };
+        /** @description What can be asked of a field. */
+        Asked: {
+            /** @enum {string} */
+            operator: "is" | "is not" | "begins" | "contains" | "above" | "at least" | "below" | "at most" | "between" | "during" | "not during" | "not since" | "within" | "any of" | "all of" | "none of" | "has" | "lacks";
+            /** @description In words, as in "is before". */
+            title: string;
+            /** @description How many it is compared with; null for one or more. */
+            operands: number | null;
+        };
         /** @description Somebody who comes to a meeting. */
         Attendee: {
             id: number;
@@ -3122,10 +3182,12 @@ export interface components {
             /** @description Of the field; a list is sorted by it. */
             key: string;
             title: string;
-            /** @description Whether it holds figures, and so is sorted from the largest. */
+            /** @description Whether it holds figures, which stand at the right. */
             isFigure: boolean;
-            /** @description Whether sorting by it leaves out who has nothing there. */
-            isPartial: boolean;
+            /** @description Whether it is sorted from the largest or the latest. */
+            isFromTop: boolean;
+            /** @description Whether a list can be sorted by it. */
+            isSorted: boolean;
         };
         ConfirmInput: {
             /** @enum {string} */
@@ -3884,6 +3946,17 @@ export interface components {
             /** @enum {string} */
             kind: "contract" | "certificate" | "form" | "photo" | "letter" | "other";
         };
+        /** @description A part of a filter, as it stands in the sentence. */
+        FilterPart: {
+            /** @description Its words. */
+            text: string;
+            /** @description The key of the field; null for several parts in brackets. */
+            field: string | null;
+            /** @description What is asked of it; empty for several parts. */
+            operator: string;
+            /** @description What it is compared with, as it is typed. */
+            values: string[];
+        };
         /** @description A record that answers what was typed, and why. */
         FindResult: {
             party: components["schemas"]["PartyRow"];
@@ -4144,6 +4217,30 @@ export interface components {
             salutation: string | null;
             also: components["schemas"]["PartyLink"] | null;
         };
+        /** @description A field that a list can be asked for, with what can be asked of it. */
+        ListField: {
+            key: string;
+            title: string;
+            /** @enum {string} */
+            type: "text" | "number" | "amount" | "day" | "several days" | "yes or no" | "choice" | "several choices" | "place";
+            operators: components["schemas"]["Asked"][];
+            /** @description What can be chosen; null where anything can be. */
+            choices: string[] | null;
+            /** @description Whether it can be a column, and a list be sorted by it. */
+            isColumn: boolean;
+        };
+        /** @description What was understood of the sentence of a list. */
+        ListFilter: {
+            /** @description As it is written: reading it gives the same. */
+            sentence: string;
+            /** @description Whether all of the parts are asked; else any of them. */
+            isAll: boolean;
+            parts: components["schemas"]["FilterPart"][];
+            /** @description What was not understood, or asks for what is not there. */
+            misread: components["schemas"]["Misread"][];
+            /** @description Whether the list is what the whole sentence asks. */
+            isWhole: boolean;
+        };
         ListItem: {
             id: number;
             name: string;
@@ -4312,6 +4409,16 @@ export interface components {
             /** @description Whether its day has passed and nothing is written of it. */
             isToBeWritten: boolean;
         };
+        /** @description A part of a sentence that was not understood, or that asks for what is not there. */
+        Misread: {
+            /** @description How many letters of the sentence come before it. */
+            at: number;
+            length: number;
+            /** @description What is wrong, and what to do. */
+            message: string;
+            /** @description Whether the list does without it; else it is asked, and nobody has it. */
+            isLeftOut: boolean;
+        };
         /** @description An exact amount. */
         Money: {
             /** @description As in 1250.00. */
@@ -4434,17 +4541,6 @@ export interface components {
             /** @description That has been seen. */
             version: number;
         };
-        /** @description What a record of a list owes and is owed, in the currency of the office. */
-        PartyBalance: {
-            partyId: number;
-            /** @description For reading; empty for nothing. */
-            receivable: string;
-            payable: string;
-            overdue: string;
-            /** @description Days that clients take to pay, to one decimal; empty where none has paid lately. */
-            daysToPay: string;
-            isOverLimit: boolean;
-        };
         /** @description The details of the party that a document carries. */
         PartyCopy: {
             name: string;
@@ -4491,11 +4587,16 @@ export interface components {
             page: number;
             pages: number;
             rows: components["schemas"]["PartyRow"][];
-            /** @description Of those rows that owe or are owed something. */
-            balances: components["schemas"]["PartyBalance"][];
-            /** @description What the balances are in: ISO 4217. */
+            /** @description For each row what stands in each column, for reading. */
+            cells: string[][];
+            /** @description Which of the rows are over their credit limit. */
+            overLimit: number[];
+            /** @description What amounts are in that do not say it: ISO 4217. */
             currency: string;
             columns: components["schemas"]["Column"][];
+            /** @description What it is sorted by, the first one counting most. */
+            sort: components["schemas"]["Sort"][];
+            filter: components["schemas"]["ListFilter"];
         };
         /** @description A record in a list. Load the party with RELATIONS. */
         PartyRow: {
@@ -5076,6 +5177,13 @@ export interface components {
             email: string;
             password: string;
         };
+        /** @description A field that a list is sorted by. */
+        Sort: {
+            /** @description Of the field. */
+            key: string;
+            /** @description The other way round than fields of its type are sorted: figures and days from the smallest, words from the last. */
+            isReversed: boolean;
+        };
         /** @description A stage of a kind, in the firm's own words. */
         Stage: {
             id: number;
@@ -5209,6 +5317,14 @@ export interface components {
             kind: "party" | "engagement";
             id: number;
             name: string;
+        };
+        /** @description What may come next in a sentence: it takes the place of some letters. */
+        Suggestion: {
+            /** @description How many letters stay before it. */
+            at: number;
+            /** @description How many it takes the place of. */
+            length: number;
+            text: string;
         };
         /** @description What is taxed at one rate. */
         TaxGroup: {
@@ -9347,6 +9463,99 @@ export interface operations {
             };
         };
     };
+    readListFields: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListField"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    suggestWords: {
+        parameters: {
+            query?: {
+                typed?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Suggestion"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    writeClause: {
+        parameters: {
+            query: {
+                field: string;
+                operator: "is" | "is not" | "begins" | "contains" | "above" | "at least" | "below" | "at most" | "between" | "during" | "not during" | "not since" | "within" | "any of" | "all of" | "none of" | "has" | "lacks";
+                values?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilterPart"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     listLookAlikes: {
         parameters: {
             query?: never;
@@ -10867,12 +11076,11 @@ export interface operations {
     listParties: {
         parameters: {
             query?: {
-                page?: number;
-                /** @description Archived records too. */
-                archived?: boolean;
-                /** @description The key of a field; any that the columns name, or another. By name where there is no such field. */
+                filter?: string;
                 sort?: string;
-                reversed?: boolean;
+                columns?: string;
+                page?: string;
+                archived?: string;
             };
             header?: never;
             path?: never;
@@ -10880,13 +11088,22 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description A page */
+            /** @description Done */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
                     "application/json": components["schemas"]["PartyPage"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

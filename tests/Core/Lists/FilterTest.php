@@ -45,6 +45,9 @@ final class FilterTest extends TestCase
         yield 'more, in the same currency only' => [Operator::Above, [$usd('10')], [
             [$usd('10.01'), true], [$usd('10'), false], [Value::amount(Money::of('99', 'EUR')), false],
         ]];
+        yield 'text between, letter by letter' => [Operator::Between, [Value::text('10115'), Value::text('20')], [
+            [Value::text('11'), true], [Value::text('8001'), false], [Value::text('2'), true],
+        ]];
         yield 'a number at most' => [Operator::AtMost, [Value::number(3)], [
             [Value::number(BigDecimal::of('3.0')), true], [Value::number(BigDecimal::of('3.01')), false], [Value::number(null), false],
         ]];
@@ -92,6 +95,7 @@ final class FilterTest extends TestCase
             [$number, Operator::Between, [$five, Value::number(4)], 'the first of the two must not be above the second'],
             [$number, Operator::Is, [Value::text('5')], 'Grade is compared with a number, not with a text.'],
             [$number, Operator::Is, [Value::number(null)], 'Grade: “is” needs something to compare with.'],
+            [Field::ofPrivate('born', 'Date of birth', FieldType::Day), Operator::Is, [Value::day(Day::of(1950, 1, 1))], 'Date of birth is private: a list can only ask whether it is there'],
             [Field::of('tags', 'Tags', FieldType::Choices), Operator::AnyOf, [], '“any of” takes one or more to compare with, not 0.'],
         ];
         foreach ($refused as [$field, $operator, $operands, $message]) {
@@ -129,7 +133,7 @@ final class FilterTest extends TestCase
 
     public function test_groups_hold_as_all_or_any_and_stand_in_a_group_once(): void
     {
-        [$name, $grade] = [Field::of('name', 'Name', FieldType::Text), Field::ofPrivate('grade', 'Grade', FieldType::Number)];
+        [$name, $grade] = [Field::of('name', 'Name', FieldType::Text), Field::of('grade', 'Grade', FieldType::Number)];
         $isMuller = Condition::of($name, Operator::Is, Value::text('Müller'));
         $isGood = Condition::of($grade, Operator::AtMost, Value::number(2));
         $of = fn (string $text, int $number) => fn (Field $field) => $field->key === 'name' ? Value::text($text) : Value::number($number);
@@ -143,7 +147,6 @@ final class FilterTest extends TestCase
         $this->assertTrue($filter->holds($of('muller', 5), self::today()));
         $this->assertFalse($filter->holds($of('Meyer', 5), self::today()));
         $this->assertSame(['name', 'grade'], array_column($filter->fields(), 'key'));
-        $this->assertSame([false, true], array_column($filter->fields(), 'isPrivate'));
         $this->expectExceptionMessage('Groups of conditions may stand in a group, and no deeper.');
         Filter::any($filter, $isGood);
     }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Records;
 
 use App\Actions\Records\AddParty;
 use App\Http\OpenApi\Reads;
+use App\Http\Requests\Lists\ListQuery;
 use App\Http\Requests\Records\AddPartyRequest;
 use App\Http\Requests\Records\StreamRequest;
 use App\Models\Party;
@@ -21,43 +22,10 @@ use OpenApi\Attributes as OA;
 
 final readonly class PartyController
 {
-    #[
-        OA\Get(
-            path: '/api/parties',
-            operationId: 'listParties',
-            summary: 'The directory, as it is filed or by a field',
-            tags: ['Records'],
-            parameters: [
-                new OA\Parameter(name: 'page', in: 'query', schema: new OA\Schema(type: 'integer')),
-                new OA\Parameter(
-                    name: 'archived',
-                    description: 'Archived records too.',
-                    in: 'query',
-                    schema: new OA\Schema(type: 'boolean'),
-                ),
-                new OA\Parameter(
-                    name: 'sort',
-                    in: 'query',
-                    description: 'The key of a field; any that the columns name, or another. By name where there is no such field.',
-                    schema: new OA\Schema(type: 'string'),
-                ),
-                new OA\Parameter(name: 'reversed', in: 'query', schema: new OA\Schema(type: 'boolean')),
-            ],
-            responses: [
-                new OA\Response(response: 200, description: 'A page', content: new OA\JsonContent(ref: '#/components/schemas/PartyPage')),
-            ],
-        ),
-    ]
-    public function index(Request $request, ListParties $list): JsonResponse
+    #[Reads('parties', 'listParties', 'The directory: those that a sentence asks for, in any order', 'PartyPage', 'Records', ListQuery::class)]
+    public function index(ListQuery $query, ListParties $list, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse(
-            $list->handle(
-                $request->integer('page', 1),
-                $request->boolean('archived'),
-                $request->string('sort')->toString(),
-                $request->boolean('reversed'),
-            ),
-        );
+        return new JsonResponse($list->handle($query->wanted(), $user));
     }
 
     #[

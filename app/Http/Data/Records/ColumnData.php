@@ -17,10 +17,12 @@ final readonly class ColumnData
         public string $key,
         #[OA\Property]
         public string $title,
-        #[OA\Property(description: 'Whether it holds figures, and so is sorted from the largest.')]
+        #[OA\Property(description: 'Whether it holds figures, which stand at the right.')]
         public bool $isFigure,
-        #[OA\Property(description: 'Whether sorting by it leaves out who has nothing there.')]
-        public bool $isPartial,
+        #[OA\Property(description: 'Whether it is sorted from the largest or the latest.')]
+        public bool $isFromTop,
+        #[OA\Property(description: 'Whether a list can be sorted by it.')]
+        public bool $isSorted,
     ) {
     }
 
@@ -28,6 +30,12 @@ final readonly class ColumnData
     {
         $isFigure = in_array($one->field->type, [FieldType::Amount, FieldType::Number], true);
 
-        return new self($one->field->key, $one->field->title, $isFigure, $one->balance !== '');
+        return new self(
+            $one->field->key,
+            $one->field->title,
+            $isFigure,
+            $one->field->type->isFromTop(),
+            $one->source->order() !== '',
+        );
     }
 }

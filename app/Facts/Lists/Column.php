@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Facts\Lists;
+
+use Almanac\Calendar\Day;
+use Almanac\Lists\Condition;
+use Almanac\Lists\Operator;
+
+/** A value that stands in the row itself. */
+final readonly class Column implements Source
+{
+    /**
+     * @param string $value an expression that gives what Value::toSort() gives, and null for what is empty
+     * @param string $currency of amounts, an expression that gives ISO 4217
+     */
+    public function __construct(private string $value, private string $currency = '')
+    {
+    }
+
+    public function asks(Condition $condition, Day $today): Asked
+    {
+        return match (true) {
+            $condition->operator === Operator::Has => new Asked("$this->value is not null"),
+            $condition->operator === Operator::Lacks => new Asked("$this->value is null"),
+            $condition->operator->isDenial() => $this->compared($condition, $today)->within("($this->value is null or not %s)"),
+            default => $this->compared($condition, $today),
+        };
+    }
+
+    public function order(): string
+    {
+        return $this->value;
+    }
+
+    private function compared(Condition $condition, Day $today): Asked
+    {
+        return Comparison::of($this->value, $condition, $today, $this->currency);
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Facts\Lists;
+
+use Almanac\Calendar\Day;
+use Almanac\Lists\Condition;
+use Almanac\Lists\Operator;
+
+/** Values that stand in rows of another table, none, one or several for each record. The rows are read once, not for each record. */
+final readonly class Rows implements Source
+{
+    /**
+     * @param string $from "select party_id from … where …": the rows that hold a value
+     * @param string $value an expression over such a row that gives what Value::toSort() gives of one of them
+     * @param string $order an expression over `v`
+     * @param string $currency of amounts, an expression that gives ISO 4217
+     */
+    public function __construct(private string $from, private string $value, private string $order, private string $currency = '')
+    {
+    }
+
+    public function asks(Condition $condition, Day $today): Asked
+    {
+        if ($condition->operator === Operator::AllOf) {
+            return Asked::together(array_map(
+                fn ($operand) => $this->having(Condition::of($condition->field, Operator::AnyOf, $operand), $today, 'in'),
+                $condition->operands,
+            ), true);
+        }
+
+        return match ($condition->operator) {
+            Operator::Has => new Asked("v.party_id in ($this->from)"),
+            Operator::Lacks => new Asked("v.party_id not in ($this->from)"),
+            default => $this->having($condition, $today, $condition->operator->isDenial() ? 'not in' : 'in'),
+        };
+    }
+
+    public function order(): string
+    {
+        return $this->order;
+    }
+
+    private function having(Condition $condition, Day $today, string $in): Asked
+    {
+        return Comparison::of($this->value, $condition, $today, $this->currency)->within("v.party_id $in ($this->from and %s)");
+    }
+}

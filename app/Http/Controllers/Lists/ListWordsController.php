@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Lists;
+
+use App\Http\OpenApi\Reads;
+use App\Http\Requests\Lists\ClauseQuery;
+use App\Http\Requests\Lists\TypedQuery;
+use App\Models\User;
+use App\Queries\Lists\ReadWords;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+
+/** Says in which words a list of records can be asked for. */
+final readonly class ListWordsController
+{
+    public function __construct(private ReadWords $words)
+    {
+    }
+
+    #[Reads('parties/fields', 'readListFields', 'The fields that a list of records can be asked for, sorted by and shown with', '[ListField]', 'Lists')]
+    public function fields(#[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->words->fields($user));
+    }
+
+    #[Reads('parties/suggestions', 'suggestWords', 'What may come next in the sentence that is being typed', '[Suggestion]', 'Lists', TypedQuery::class)]
+    public function suggestions(TypedQuery $query, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->words->suggestions($query->typed(), $user));
+    }
+
+    #[Reads('parties/clause', 'writeClause', 'The words of one condition that was put together by hand', 'FilterPart', 'Lists', ClauseQuery::class)]
+    public function clause(ClauseQuery $query, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->words->clause($query->field(), $query->operator(), $query->values(), $user));
+    }
+}

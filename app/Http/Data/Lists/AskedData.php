@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Lists;
+
+use Almanac\Lists\FieldType;
+use Almanac\Lists\Operator;
+use OpenApi\Attributes as OA;
+
+/** What can be asked of a field. */
+#[OA\Schema(schema: 'Asked')]
+final readonly class AskedData
+{
+    private function __construct(
+        #[OA\Property(enum: Operator::class)]
+        public string $operator,
+        #[OA\Property(description: 'In words, as in "is before".')]
+        public string $title,
+        #[OA\Property(description: 'How many it is compared with; null for one or more.', nullable: true)]
+        public ?int $operands,
+    ) {
+    }
+
+    public static function of(Operator $one, FieldType $type): self
+    {
+        return new self($one->value, $one->title($type), $one->operands());
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Lists;
+
+use Almanac\Lists\Field;
+use Almanac\Lists\Reading;
+use Almanac\Lists\SentenceReader;
+use Almanac\Lists\Vocabulary;
+use App\Database\Ids;
+use App\Facts\Lists\FilterQuery;
+use App\Facts\Lists\PartyFields;
+use App\Facts\Lists\PartyWords;
+use App\Facts\Lists\Wanted;
+use App\Models\Office;
+use App\Models\User;
+use App\Time\Clock;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+
+/** The records of a list, in its order. */
+final readonly class PartyList
+{
+    /** Up to so many are read in their order at once, and so counted with it. */
+    private const FEW = 1000;
+
+    public Vocabulary $words;
+
+    public Reading $reading;
+
+    public function __construct(private Clock $clock, private Wanted $wanted, User $reader)
+    {
+        $this->words = PartyWords::of($reader, $clock->reader(Office::current()));
+        $this->reading = SentenceReader::read($this->words, $wanted->sentence);
+    }
+
+    /** @return array{int, list<int>} how many there are, and those of one stretch in their order */
+    public function stretch(int $from, int $most): array
+    {
+        // A list that is not narrowed is counted by its index, and one of a few with the reading of it.
+        if ($this->reading->filter->isEmpty()) {
+            return [$this->rows()->count(), $this->some($from, $most)];
+        }
+        $first = $from + $most <= self::FEW ? $this->some(0, self::FEW + 1) : [];
+        if ($first !== [] || $from + $most <= self::FEW) {
+            return [count($first) <= self::FEW ? count($first) : $this->rows()->count(), array_slice($first, $from, $most)];
+        }
+
+        return [$this->rows()->count(), $this->some($from, $most)];
+    }
+
+    /** @return Builder the rows of record_values, as v */
+    public function rows(): Builder
+    {
+        $asked = FilterQuery::of($this->reading->filter, $this->clock->today());
+
+        return DB::table('record_values as v')
+            ->when($this->leavesOutArchived(), fn (Builder $rows) => $rows->whereRaw('v.is_in_use = 1'))
+            ->when(! $this->reading->filter->isEmpty(), fn (Builder $rows) => $rows->whereRaw($asked->sql, $asked->bindings));
+    }
+
+    /** @return Builder in their order */
+    public function inOrder(): Builder
+    {
+        $rows = $this->rows();
+        foreach ($this->sort() as [$field, $isReversed]) {
+            $order = PartyFields::of($field->key)->source->order();
+            // What is empty comes last, whichever way round.
+            $field->key === 'name'
+                ? $rows->orderByRaw('v.collated '.($isReversed ? 'desc' : 'asc'))
+                : $rows->orderByRaw("($order) is null")->orderByRaw("($order) ".($isReversed === $field->type->isFromTop() ? 'asc' : 'desc'));
+        }
+        $isReversed = count($this->sort()) === 1 && $this->sort()[0][0]->key === 'name' && $this->sort()[0][1];
+
+        return $rows->orderByRaw('v.collated '.($isReversed ? 'desc' : 'asc'))->orderByRaw('v.party_id '.($isReversed ? 'desc' : 'asc'));
+    }
+
+    /** @return list<array{Field, bool}> the fields that it is sorted by, and whether the other way round */
+    public function sort(): array
+    {
+        $sort = [];
+        foreach ($this->wanted->sort as $key) {
+            $one = PartyFields::all()->get(ltrim($key, '-'));
+            if ($one !== null && $one->isListed() && $one->source->order() !== '') {
+                $sort[$one->field->key] ??= [$one->field, str_starts_with($key, '-')];
+            }
+        }
+
+        return $sort === [] ? [[PartyFields::of('name')->field, false]] : array_values($sort);
+    }
+
+    /** Whoever asks for archived ones gets them. */
+    private function leavesOutArchived(): bool
+    {
+        $keys = array_map(fn (Field $field) => $field->key, $this->reading->filter->fields());
+
+        return ! $this->wanted->withArchived && array_intersect($keys, ['archived', 'archived-on']) === [];
+    }
+
+    /** @return list<int> */
+    private function some(int $from, int $most): array
+    {
+        return Ids::of($this->inOrder()->offset($from)->limit($most)->pluck('v.party_id'));
+    }
+}
