@@ -74,6 +74,7 @@ use Illuminate\Database\Eloquent\Collection;
  * @property-read Collection<int, Card> $cards
  * @property-read Balance|null $balance
  * @property-read Change|null $firstChange
+ * @property-read Collection<int, RecordUse> $uses
  * @property-read Change|null $lastChange
  * @property-read Collection<int, EngagementParty> $engagementParties
  * @property-read Collection<int, Document> $documents

@@ -198,6 +198,12 @@ trait SectionsOfParty
         return $this->hasMany(EngagementParty::class)->orderBy('id');
     }
 
+    /** @return HasMany<RecordUse, $this> who had it open, and when the last time */
+    public function uses(): HasMany
+    {
+        return $this->hasMany(RecordUse::class);
+    }
+
     /** @return HasOne<Change, $this> by which it came into the book */
     public function firstChange(): HasOne
     {

@@ -43,6 +43,7 @@ final class PartyReferences
             Reference::derived('record_gaps'),
             Reference::derived('record_lines'),
             Reference::derived('record_values'),
+            Reference::derived('record_uses'),
             Reference::derived('standings'),
             Reference::derived('balances'),
             Reference::derived('search_words', 'rowid'),

@@ -38,10 +38,15 @@ final class AccessTest extends TestCase
         'PUT api/password',
         'POST api/parties/{party}/statement',
         'DELETE api/jobs/{job}',
+        'POST api/saved-lists',
+        'PUT api/saved-lists/{savedList}',
+        'DELETE api/saved-lists/{savedList}',
+        'PUT api/parties/look',
+        'PUT api/parties/{party}/opened',
     ];
 
     /** What some routes have to be told, so that they have an answer. */
-    private const TOLD = ['api/names' => '?typed=Wren', 'api/parties/{party}/statement' => '?side=client&currency=USD'];
+    private const TOLD = ['api/names' => '?typed=Wren', 'api/parties/clause' => '?field=name&operator=has', 'api/parties/{party}/statement' => '?side=client&currency=USD'];
 
     private const FOR_ADMINISTRATORS = [
         'GET api/users',

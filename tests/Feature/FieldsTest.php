@@ -153,6 +153,9 @@ final class FieldsTest extends TestCase
             DB::table("{$side}_terms")->whereNotNull('party_id')->limit(2)->update(['delivery' => 'post', 'currency' => 'EUR', 'shorthand' => 'net 7']);
         }
         DB::table('vendor_terms')->whereNotNull('party_id')->limit(3)->update(['pay_by' => 'cheque', 'account_number' => 'OV-7']);
+        foreach ($companies->take(2) as $company) {
+            $this->putJson("/api/parties/{$company->id}/opened")->assertNoContent();
+        }
         Artisan::call('almanac:index');
 
         return Party::query()->with(PartyFields::reads())->get();

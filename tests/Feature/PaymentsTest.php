@@ -290,10 +290,10 @@ final class PaymentsTest extends TestCase
         $this->getJson("/api/parties/{$this->client->id}")
             ->assertJsonPath('standing.sides.*.currency', ['USD', 'EUR'])
             ->assertJsonPath('standing.sides.1.inHome', 'USD 110.00 at the rate of 1 Jan 2026');
-        $this->getJson('/api/parties?sort=receivable')->assertJsonPath('balances.0.receivable', '120.00');
+        $this->getJson('/api/parties?sort=receivable&columns=receivable')->assertJsonPath('cells.0.1', '120.00');
         // A new rate counts at once.
         $this->postJson('/api/currency-rates', ['currency' => 'EUR', 'day' => '2026-11-01', 'rate' => '1.20'])->assertCreated();
-        $this->getJson('/api/parties?sort=receivable')->assertJsonPath('balances.0.receivable', '130.00');
+        $this->getJson('/api/parties?sort=receivable&columns=receivable')->assertJsonPath('cells.0.1', '130.00');
         $first = CurrencyRate::query()->orderBy('quoted_on')->value('id');
         $this->deleteJson("/api/currency-rates/$first")->assertOk();
         $this->deleteJson('/api/currency-rates/'.CurrencyRate::query()->value('id'))->assertUnprocessable();
@@ -314,20 +314,22 @@ final class PaymentsTest extends TestCase
         $small = $this->addCompany('Small', ['isClient' => true]);
         $this->issued($small, 'invoice', '5', ['date' => '2026-09-01']);
         $this->issued($this->client, 'invoice', '50');
-        $this->addCompany('Nothing');
-        $this->getJson('/api/parties?sort=receivable')->assertJsonPath('rows.*.id', [$this->client->id, $small->id]);
-        $this->getJson('/api/parties?sort=receivable&reversed=1')->assertJsonPath('rows.*.id', [$small->id, $this->client->id]);
-        $this->getJson('/api/parties?sort=overdue')->assertJsonPath('rows.*.id', [$small->id]);
+        $nothing = $this->addCompany('Nothing');
+        $this->getJson('/api/parties?sort=receivable')->assertJsonPath('rows.*.id', [$this->client->id, $small->id, $nothing->id]);
+        $this->getJson('/api/parties?sort=-receivable')->assertJsonPath('rows.*.id', [$small->id, $this->client->id, $nothing->id]);
+        $this->getJson('/api/parties?sort=overdue')->assertJsonPath('rows.*.id', [$small->id, $nothing->id, $this->client->id]);
+        $this->getJson('/api/parties?filter='.urlencode('with something overdue'))->assertJsonPath('rows.*.id', [$small->id]);
+        $this->getJson('/api/parties?filter='.urlencode('owing more than 5'))->assertJsonPath('rows.*.id', [$this->client->id]);
         // A limit that is set afterwards counts at once, whether it is their own or the office's.
         $this->saveSection($small, 'client-terms', [
             'listedId' => null,
             'shorthand' => null,
             'fields' => [['name' => 'limit', 'value' => '4']],
         ])->assertOk();
-        $this->getJson('/api/parties?sort=receivable')->assertJsonPath('balances.*.isOverLimit', [false, true]);
+        $this->getJson('/api/parties?sort=receivable')->assertJsonPath('overLimit', [$small->id]);
         $this->putJson('/api/books/defaults', ['side' => 'client', 'fields' => [['name' => 'limit', 'value' => '49']]])->assertOk();
-        $this->getJson('/api/parties?sort=receivable')->assertJsonPath('balances.*.isOverLimit', [true, true]);
-        $this->getJson('/api/parties?reversed=1')->assertJsonPath('rows.0.id', $small->id)->assertJsonPath('total', 3);
+        $this->getJson('/api/parties?sort=receivable')->assertJsonPath('overLimit', fn (array $ids) => count($ids) === 2);
+        $this->getJson('/api/parties?sort=-name')->assertJsonPath('rows.0.id', $small->id)->assertJsonPath('total', 3);
         $this->getJson('/api/parties')->assertJsonPath('rows.0.displayName', 'Nothing');
     }
 
@@ -388,13 +390,14 @@ final class PaymentsTest extends TestCase
     public function test_what_becomes_overdue_overnight_is_seen_the_next_day(): void
     {
         $this->issued($this->client, 'invoice', '10', ['date' => '2026-10-25', 'terms' => 'net 30']);
-        $this->getJson('/api/parties?sort=overdue')->assertJsonPath('total', 0);
+        $overdue = '/api/parties?columns=overdue&filter='.urlencode('with something overdue');
+        $this->getJson($overdue)->assertJsonPath('total', 0);
         config(['almanac.today' => '2026-11-25']);
         Process::fake();
-        $this->getJson('/api/parties?sort=overdue')->assertJsonPath('total', 0);
+        $this->getJson($overdue)->assertJsonPath('total', 0);
         Process::assertRan(fn (PendingProcess $process) => is_string($process->command) && str_contains($process->command, 'almanac:day'));
         Artisan::call(DayCommand::class);
-        $this->getJson('/api/parties?sort=overdue')->assertJsonPath('total', 1)->assertJsonPath('balances.0.overdue', '10.00');
+        $this->getJson($overdue)->assertJsonPath('total', 1)->assertJsonPath('cells.0.1', '10.00');
         $this->getJson('/api/today')->assertJsonPath('newlyOverdue.0.daysLate', 1);
     }
 }

@@ -42,7 +42,7 @@ final class EngagementFields
                 ->map($text)->unique()->sort()->values()->all())),
             new Later(
                 fn (Day $today) => new Rows(self::rows($today), "fold($column)", ''),
-                '',
+                fn () => '',
             ),
             ['engagementParties.role', 'engagementParties.engagement.stage'],
         );

@@ -16,6 +16,7 @@ use App\Models\LogEntry;
 use App\Models\Party;
 use App\Models\Payment;
 use App\Time\Clock;
+use Illuminate\Support\Facades\Auth;
 
 /** The part of the register that tells what happened to a record, and when. */
 final class HistoryFields
@@ -49,6 +50,7 @@ final class HistoryFields
                 new Column('v.last_on'),
                 ['logEntries', 'documents', 'payments'],
             ),
+            self::opened(),
             self::documents('billed', 'Billed', DocumentKind::Invoice),
             self::documents('bill', 'Billed us', DocumentKind::Bill),
             self::payments('paid', 'Paid', Side::Vendor),
@@ -60,10 +62,28 @@ final class HistoryFields
                 fn (Party $party, Day $today) => Value::yesNo($party->cautions->contains(
                     fn (Caution $caution) => $caution->value()->period->includes($today),
                 )),
-                new Later(fn (Day $today) => new Column(self::cautioned($today)), self::cautioned(null)),
+                new Later(fn (Day $today) => new Column(self::cautioned($today)), fn () => self::cautioned(null)),
                 ['cautions'],
             ),
         ];
+    }
+
+    /** By whoever asks. */
+    private static function opened(): PartyField
+    {
+        $reader = fn (): int => is_int(Auth::id()) ? Auth::id() : 0;
+
+        return PartyField::of(
+            'opened',
+            'Opened',
+            FieldType::Day,
+            fn (Party $party) => Value::day($party->uses->firstWhere('user_id', Auth::id())?->used_on),
+            new Later(
+                fn () => new Rows("select party_id from record_uses where user_id = {$reader()}", 'used_on', ''),
+                fn () => "(select at from record_uses where user_id = {$reader()} and party_id = v.party_id)",
+            ),
+            ['uses'],
+        );
     }
 
     private static function cautioned(?Day $today): string

@@ -10,8 +10,11 @@ use Almanac\Lists\Condition;
 /** A source that depends on the day, or on who asks. */
 final readonly class Later implements Source
 {
-    /** @param  \Closure(Day): Source  $source */
-    public function __construct(private \Closure $source, private string $order)
+    /**
+     * @param \Closure(Day): Source $source
+     * @param \Closure(): string $order
+     */
+    public function __construct(private \Closure $source, private \Closure $order)
     {
     }
 
@@ -22,6 +25,6 @@ final readonly class Later implements Source
 
     public function order(): string
     {
-        return $this->order;
+        return ($this->order)();
     }
 }

@@ -9,6 +9,7 @@ use Almanac\Lists\Reading;
 use Almanac\Lists\SentenceReader;
 use Almanac\Lists\Vocabulary;
 use App\Database\Ids;
+use App\Facts\Lists\Asked;
 use App\Facts\Lists\FilterQuery;
 use App\Facts\Lists\PartyFields;
 use App\Facts\Lists\PartyWords;
@@ -50,14 +51,21 @@ final readonly class PartyList
         return [$this->rows()->count(), $this->some($from, $most)];
     }
 
+    /** What the database is asked, of the rows of record_values as v. */
+    public function asked(): Asked
+    {
+        return Asked::together([
+            ...$this->leavesOutArchived() ? [new Asked('v.is_in_use = 1')] : [],
+            ...$this->reading->filter->isEmpty() ? [] : [FilterQuery::of($this->reading->filter, $this->clock->today())],
+        ], true);
+    }
+
     /** @return Builder the rows of record_values, as v */
     public function rows(): Builder
     {
-        $asked = FilterQuery::of($this->reading->filter, $this->clock->today());
+        $asked = $this->asked();
 
-        return DB::table('record_values as v')
-            ->when($this->leavesOutArchived(), fn (Builder $rows) => $rows->whereRaw('v.is_in_use = 1'))
-            ->when(! $this->reading->filter->isEmpty(), fn (Builder $rows) => $rows->whereRaw($asked->sql, $asked->bindings));
+        return DB::table('record_values as v')->whereRaw($asked->sql, $asked->bindings);
     }
 
     /** @return Builder in their order */

@@ -1605,6 +1605,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/letters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The letters that names of a list begin with */
+        get: operations["readLetters"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/ids": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The numbers of the records of a stretch of a list */
+        get: operations["readIds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/parties/suggestions": {
         parameters: {
             query?: never;
@@ -1632,6 +1666,76 @@ export interface paths {
         /** The words of one condition that was put together by hand */
         get: operations["writeClause"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/saved-lists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The lists under names, each with how many are in it */
+        get: operations["readSavedLists"];
+        put?: never;
+        /** Keep a list under a name */
+        post: operations["addSavedList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/saved-lists/{savedList}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a list, or its name */
+        put: operations["changeSavedList"];
+        post?: never;
+        /** Remove a list; its records stay */
+        delete: operations["removeSavedList"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep which columns somebody has in the directory */
+        put: operations["keepLook"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/opened": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note that somebody has a record open, for what was used lately */
+        put: operations["noteOpened"];
         post?: never;
         delete?: never;
         options?: never;
@@ -3188,6 +3292,8 @@ export interface components {
             isFromTop: boolean;
             /** @description Whether a list can be sorted by it. */
             isSorted: boolean;
+            /** @description How wide somebody made it, in pixels; null for as wide as it usually is. */
+            width: number | null;
         };
         ConfirmInput: {
             /** @enum {string} */
@@ -4241,6 +4347,11 @@ export interface components {
             /** @description Whether the list is what the whole sentence asks. */
             isWhole: boolean;
         };
+        /** @description The records of a stretch of a list. */
+        ListIds: {
+            /** @description Their numbers, in the order of the list. */
+            ids: number[];
+        };
         ListItem: {
             id: number;
             name: string;
@@ -4256,6 +4367,9 @@ export interface components {
             inverse: string;
             /** @description Of an entry that is there. */
             isRetired?: boolean;
+        };
+        ListVersionInput: {
+            version: number;
         };
         /** @description An entry of the office's list of payment terms. */
         ListedTerms: {
@@ -4347,6 +4461,15 @@ export interface components {
             taxNumbers: components["schemas"]["TypedTaxNumber"][];
             /** @description The record that is being edited. */
             exceptId: number | null;
+        };
+        LookColumn: {
+            key: string;
+            /** @description In pixels; null for the usual width. */
+            width: number | null;
+        };
+        LookInput: {
+            /** @description In their order; none for the usual ones again. */
+            columns: components["schemas"]["LookColumn"][];
         };
         /** @description A whole meeting. */
         Meeting: {
@@ -5017,6 +5140,43 @@ export interface components {
             opposes: string[];
             isRetired: boolean;
         };
+        /** @description A list under a name, with how many are in it now. */
+        SavedList: {
+            /** @description As it stands in an address: "archived", or a number. */
+            key: string;
+            /** @description Null for those that are there for everybody from the beginning. */
+            id: number | null;
+            name: string;
+            sentence: string;
+            columns: string[];
+            sort: string;
+            /** @enum {string} */
+            view: "table" | "cards" | "map" | "next-steps";
+            /** @description Whether everybody has it at the left. */
+            isShared: boolean;
+            /** @description Who keeps it; empty for nobody. */
+            by: string;
+            /** @description Whether whoever asks may change it. */
+            mayChange: boolean;
+            version: number;
+            count: number;
+            /** @description Whether the list is what its sentence asks: a field or a word of it may be gone. */
+            isWhole: boolean;
+        };
+        SavedListInput: {
+            name: string;
+            /** @description Whom it asks for; empty for everybody. */
+            sentence: string;
+            /** @description Keys of fields; none for the usual ones. */
+            columns: string[];
+            sort: string;
+            /** @enum {string} */
+            view: "table" | "cards" | "map" | "next-steps";
+            /** @description Whether it is everybody’s. */
+            isShared: boolean;
+            /** @description Of the list that is changed. */
+            version?: number;
+        };
         SendInput: {
             /** @description Addresses, with commas between; empty for where such documents go. */
             to: string;
@@ -5476,6 +5636,14 @@ export interface components {
         TextInput: {
             /** @description What stands in the file. */
             text: string;
+        };
+        /** @description A letter that names of a list begin with. */
+        Thumb: {
+            /** @description Without accents; # for what begins with none. */
+            letter: string;
+            /** @description How many lines come before it, while the list is sorted by name. */
+            at: number;
+            many: number;
         };
         /** @description What stands to choose from wherever there are a few of a kind: each by its code, with its title. */
         Titles: {
@@ -9492,6 +9660,76 @@ export interface operations {
             };
         };
     };
+    readLetters: {
+        parameters: {
+            query?: {
+                filter?: string;
+                sort?: string;
+                archived?: string;
+                from?: number;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Thumb"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readIds: {
+        parameters: {
+            query?: {
+                filter?: string;
+                sort?: string;
+                archived?: string;
+                from?: number;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListIds"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     suggestWords: {
         parameters: {
             query?: {
@@ -9543,6 +9781,202 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FilterPart"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readSavedLists: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SavedList"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addSavedList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SavedListInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SavedList"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeSavedList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                savedList: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SavedListInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SavedList"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeSavedList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                savedList: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ListVersionInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SavedList"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepLook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["LookInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    noteOpened: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
                 };
             };
             /** @description Refused */
@@ -11079,7 +11513,7 @@ export interface operations {
                 filter?: string;
                 sort?: string;
                 columns?: string;
-                page?: string;
+                page?: number;
                 archived?: string;
             };
             header?: never;

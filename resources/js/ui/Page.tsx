@@ -98,6 +98,16 @@ export const Margin = styled.aside`
     ${print} { display: none; }
 `;
 
+/** Something narrow at the edge of what takes the room. */
+export const Beside = styled.div`
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: ${space.small};
+    > :only-child { grid-column: 1 / -1; }
+    ${narrow} { grid-template-columns: minmax(0, 1fr); }
+    ${print} { display: block; }
+`;
+
 /** A page with nothing but one sheet in the middle. */
 export const Doorway = styled.main`
     display: grid;

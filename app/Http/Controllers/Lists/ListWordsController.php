@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Lists;
 
+use App\Http\Data\Lists\ListIdsData;
 use App\Http\OpenApi\Reads;
 use App\Http\Requests\Lists\ClauseQuery;
+use App\Http\Requests\Lists\StretchQuery;
 use App\Http\Requests\Lists\TypedQuery;
 use App\Models\User;
 use App\Queries\Lists\ReadWords;
+use App\Queries\Records\ListParties;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 
@@ -23,6 +26,18 @@ final readonly class ListWordsController
     public function fields(#[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->words->fields($user));
+    }
+
+    #[Reads('parties/letters', 'readLetters', 'The letters that names of a list begin with', '[Thumb]', 'Lists', StretchQuery::class)]
+    public function letters(StretchQuery $query, ListParties $list, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($list->letters($query->wanted(), $user));
+    }
+
+    #[Reads('parties/ids', 'readIds', 'The numbers of the records of a stretch of a list', 'ListIds', 'Lists', StretchQuery::class)]
+    public function ids(StretchQuery $query, ListParties $list, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse(new ListIdsData($list->ids($query->wanted(), $query->from(), $query->most(), $user)));
     }
 
     #[Reads('parties/suggestions', 'suggestWords', 'What may come next in the sentence that is being typed', '[Suggestion]', 'Lists', TypedQuery::class)]

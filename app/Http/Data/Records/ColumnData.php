@@ -23,10 +23,12 @@ final readonly class ColumnData
         public bool $isFromTop,
         #[OA\Property(description: 'Whether a list can be sorted by it.')]
         public bool $isSorted,
+        #[OA\Property(description: 'How wide somebody made it, in pixels; null for as wide as it usually is.', nullable: true)]
+        public ?int $width,
     ) {
     }
 
-    public static function of(PartyField $one): self
+    public static function of(PartyField $one, ?int $width): self
     {
         $isFigure = in_array($one->field->type, [FieldType::Amount, FieldType::Number], true);
 
@@ -36,6 +38,7 @@ final readonly class ColumnData
             $isFigure,
             $one->field->type->isFromTop(),
             $one->source->order() !== '',
+            $width,
         );
     }
 }

@@ -17,13 +17,15 @@ final class ListQuery extends ShapedRequest
 
     private const KEYS = 1000;
 
+    private const LAST_PAGE = 1_000_000;
+
     public static function shape(): Shape
     {
         return Shape::named('ListQuery', [
             'filter' => Input::text(self::LONGEST)->optional()->says('A sentence, such as "vendors in VT without a tax number".'),
             'sort' => Input::text(self::KEYS)->optional()->says('Keys of fields with commas between them, the first one counting most; with a minus the other way round.'),
             'columns' => Input::text(self::KEYS)->optional()->says('Keys of fields with commas between them.'),
-            'page' => Input::text(9)->optional()->also('regex:/^\d{1,9}$/'),
+            'page' => Input::number()->optional(),
             'archived' => Input::text(5)->optional()->also('in:true,false,0,1')->says('Archived ones too; a filter may ask for them as well.'),
         ]);
     }
@@ -34,7 +36,7 @@ final class ListQuery extends ShapedRequest
             $this->string('filter')->value(),
             Wanted::keys($this->string('sort')->value()),
             Wanted::keys($this->string('columns')->value()),
-            max(1, $this->integer('page', 1)),
+            max(1, min(self::LAST_PAGE, $this->integer('page', 1))),
             $this->boolean('archived'),
         );
     }

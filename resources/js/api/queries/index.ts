@@ -8,3 +8,4 @@ export * from './engagements';
 export * from './conflicts';
 export * from './past';
 export * from './meetings';
+export * from './lists';

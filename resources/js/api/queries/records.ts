@@ -16,18 +16,6 @@ export function recordQuery(id: number) {
     });
 }
 
-export function directoryQuery(page: number, archived: boolean, sort = 'name', reversed = false) {
-    return queryOptions({
-        queryKey: ['records', 'directory', page, archived, sort, reversed],
-        queryFn: () =>
-            ask(
-                api.GET('/api/parties', {
-                    params: { query: { page, sort, ...(archived ? { archived } : {}), ...(reversed ? { reversed } : {}) } },
-                }),
-            ),
-    });
-}
-
 /** Who is likely to be related: at the same address, or of the same family name. */
 export function likelyRelationsQuery(id: number) {
     return queryOptions({

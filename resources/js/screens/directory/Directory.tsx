@@ -1,138 +1,213 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
-import { Link, useSearchParams } from 'react-router';
-import type { Schemas } from '../../api/client';
-import { directoryQuery } from '../../api/queries';
+import { useQuery } from '@tanstack/react-query';
+import { useCallback, useRef, useState } from 'react';
+import { Link, useLocation, useNavigate, useSearchParams } from 'react-router';
+import { api, ask, type Schemas } from '../../api/client';
+import { forget, lettersQuery, type WantedList } from '../../api/queries';
 import { EmptyDesk } from '../../shared/EmptyDesk';
-import { AwaitedSheet } from '../../ui/Unread';
-import { useTitle } from '../../ui/useTitle';
 import { QuietButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
-import { Sheet } from '../../ui/Page';
-import { Pager } from '../../ui/Pager';
-import { rolesOf } from '../../ui/PartyLine';
-import { Hidden, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
-import { Table, TableScroll } from '../../ui/Table';
-import { useRowKeys } from '../../ui/useRowKeys';
+import { LongTable, type LongColumn, type SortedBy } from '../../ui/LongTable';
+import { Beside, Sheet } from '../../ui/Page';
+import { useSay } from '../../ui/StatusLine';
+import { useShortcut } from '../../ui/shortcuts';
+import { Empty, Hidden, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
+import { ThumbIndex } from '../../ui/ThumbIndex';
+import { AwaitedSheet } from '../../ui/Unread';
+import { useTitle } from '../../ui/useTitle';
+import { ColumnsDialog } from './ColumnsDialog';
+import { FilterLine } from './FilterLine';
+import { useDirectory, type Line } from './useDirectory';
 
-type Column = Schemas['Column'];
-type Cell = (party: Schemas['PartyRow'], balance: Schemas['PartyBalance'] | undefined) => ReactNode;
+/** How wide a column is before somebody draws it otherwise. */
+function usualWidth({ key, isFigure, title }: Schemas['Column']): number {
+    return key === 'name' ? 280 : key === 'email' ? 230 : isFigure ? Math.max(110, title.length * 8 + 34) : Math.max(150, title.length * 8 + 34);
+}
 
-/** What stands in each column, by the key of its field. */
-const CELLS: Record<string, Cell> = {
-    name: (party) => (
-        <>
-            <Link className="name" to={`/records/${party.id}`}>
-                {party.fileAs}
-            </Link>
-            {party.kind === 'company' && <Hidden> (company)</Hidden>} {party.position !== '' && <Small>{party.position}</Small>}
-        </>
-    ),
-    role: (party) => [party.isArchived ? 'archived' : '', rolesOf(party)].filter(Boolean).join(' · '),
-    place: (party) => party.place,
-    phone: (party) => party.phone,
-    receivable: (_, balance) => (
-        <>
-            {balance?.receivable}
-            {balance?.isOverLimit === true && (
-                <div>
-                    <Mark tone="stop">over limit</Mark>
-                </div>
-            )}
-        </>
-    ),
-    overdue: (_, balance) => balance?.overdue,
-    payable: (_, balance) => balance?.payable,
-    'days-to-pay': (_, balance) => balance?.daysToPay,
-};
+/** As a sort stands in the address: the keys, with a minus the other way round. */
+function sortText(sort: SortedBy[]): string {
+    const text = sort.map(({ key, isReversed }) => `${isReversed ? '-' : ''}${key}`).join(',');
+    return text === 'name' ? '' : text;
+}
 
-const LOOKS: Record<string, string> = { phone: 'tight', overdue: 'figure stop' };
-
-/** Everybody, as they are filed, or by what they owe and are owed. */
+/** Everybody, or those that a sentence asks for. */
 export function Directory() {
     const [search, setSearch] = useSearchParams();
-    const page = Math.max(1, Number(search.get('page')) || 1);
-    const withArchived = search.get('archived') === '1';
-    const sort = search.get('sort') ?? 'name';
-    const isReversed = search.get('reversed') === '1';
-    const { data, error, refetch } = useQuery({
-        ...directoryQuery(page, withArchived, sort, isReversed),
-        placeholderData: keepPreviousData,
-    });
-    const balances = new Map(data?.balances.map((balance) => [balance.partyId, balance]));
-    const body = useRowKeys<HTMLTableSectionElement>();
+    const location = useLocation();
+    const navigate = useNavigate();
+    const say = useSay();
+    const wanted: WantedList = Object.fromEntries(
+        ['filter', 'sort', 'columns', 'archived'].flatMap((key) => search.get(key) === null ? [] : [[key, search.get(key)]]),
+    );
+    const list = useDirectory(wanted);
+    const { page } = list;
+    const [active, setActive] = useState(() => (location.state as { at?: number } | null)?.at ?? 0);
+    const [isChoosing, setChoosing] = useState(false);
+    const [widths, setWidths] = useState<Record<string, number>>({});
+    const go = useRef<(index: number) => void>(undefined);
     useTitle('Directory');
 
-    const go = (to: number, archived: boolean, by = sort, reversed = isReversed) =>
-        setSearch({
-            ...(to > 1 ? { page: String(to) } : {}),
-            ...(archived ? { archived: '1' } : {}),
-            ...(by === 'name' ? {} : { sort: by }),
-            ...(reversed ? { reversed: '1' } : {}),
-        });
-    const sorted = data?.columns.find(({ key }) => key === sort);
-    const heading = ({ key, title, isFigure }: Column) => {
-        const isDown = isFigure !== isReversed;
-        return (
-            <th
-                key={key}
-                className={isFigure ? 'figure' : ''}
-                aria-sort={sort === key ? (isDown ? 'descending' : 'ascending') : 'none'}
-            >
-                <QuietButton onPress={() => go(1, withArchived, key, sort === key && !isReversed)}>
-                    {title}
-                    {sort === key && <span aria-hidden> {isDown ? '↓' : '↑'}</span>}
-                </QuietButton>
-            </th>
-        );
+    const set = (part: Record<string, string>) => {
+        const next = new URLSearchParams(search);
+        for (const [key, value] of Object.entries(part)) {
+            if (value === '') {
+                next.delete(key);
+            } else {
+                next.set(key, value);
+            }
+        }
+        setActive(0);
+        setSearch(next);
+    };
+    const sort = page?.sort ?? [];
+    const onSort = (key: string, isMore: boolean) => {
+        const at = sort.findIndex((one) => one.key === key);
+        const turned = { key, isReversed: at === -1 ? false : !(sort[at]?.isReversed ?? false) };
+        const several = at === -1 ? [...sort, turned] : sort.map((one, n) => n === at ? turned : one);
+        set({ sort: sortText(isMore ? several : [turned]) });
+    };
+    const keepColumns = async (keys: string[], wide = widths) => {
+        const before = new Map(page?.columns.map(({ key, width }) => [key, width]));
+        try {
+            await ask(api.PUT('/api/parties/look', {
+                body: { columns: keys.map((key) => ({ key, width: wide[key] ?? before.get(key) ?? null })) },
+            }));
+            await forget(['records', 'directory']);
+        } catch (error) {
+            say(`The columns are not kept. ${(error as Error).message}`);
+        }
+    };
+    const kept = useRef<ReturnType<typeof setTimeout>>(undefined);
+    const onWidth = (key: string, width: number) => {
+        const next = { ...widths, [key]: width };
+        setWidths(next);
+        clearTimeout(kept.current);
+        kept.current = setTimeout(() => void keepColumns(page?.columns.map((one) => one.key) ?? [], next), 600);
     };
 
-    if (error !== null) {
-        return <AwaitedSheet what="The directory" error={error} retry={() => void refetch()} />;
+    const count = page?.total ?? 0;
+    const last = Math.max(0, count - 1);
+    const isByName = sort.length === 1 && sort[0]?.key === 'name' && !sort[0].isReversed;
+    const { data: letters = [] } = useQuery({ ...lettersQuery(wanted), enabled: isByName && count > 20 });
+    useShortcut('j', 'Next line of the list', () => go.current?.(Math.min(last, active + 1)));
+    useShortcut('k', 'Line before', () => go.current?.(Math.max(0, active - 1)));
+
+    const { lineAt, onRange } = list;
+    const open = useCallback((index: number) => {
+        const line = lineAt(index);
+        if (line !== undefined) {
+            void navigate(`/records/${line.party.id}`, { state: { list: search.toString(), at: index } });
+        }
+    }, [lineAt, navigate, search]);
+
+    if (list.error !== null) {
+        return <AwaitedSheet what="The directory" error={list.error} retry={() => void list.refetch()} />;
     }
-    if (data?.total === 0 && data.archived === 0) {
+    if (page?.total === 0 && page.archived === 0 && page.filter.sentence === '' && page.filter.isWhole) {
         return <EmptyDesk />;
     }
+    const columns: LongColumn[] = (page?.columns ?? []).map((column) => ({
+        ...column, width: widths[column.key] ?? column.width ?? usualWidth(column),
+    }));
 
     return (
-        <Sheet id="sheet" tabIndex={-1} aria-busy={data === undefined}>
-            <Stack $gap="large" $stretch>
-                <Row>
-                    <Title>Directory</Title>
-                    {data !== undefined && <Quiet>{data.total === 1 ? '1 record' : `${data.total.toLocaleString('en')} records`}</Quiet>}
-                    {data !== undefined && data.archived > 0 && (
-                        <Tick
-                            isSelected={withArchived}
-                            onChange={(isSelected) => go(1, isSelected)}
-                        >{`show archived too (${data.archived})`}</Tick>
+        <Sheet id="sheet" tabIndex={-1} aria-busy={page === undefined}>
+            {page !== undefined && (
+                <Stack $gap="medium" $stretch>
+                    <Row>
+                        <Title>Directory</Title>
+                        <Quiet aria-live="polite">{page.total === 1 ? '1 record' : `${page.total.toLocaleString('en')} records`}</Quiet>
+                        {page.archived > 0 && (
+                            <Tick
+                                isSelected={wanted.archived === '1'}
+                                onChange={(isSelected) => set({ archived: isSelected ? '1' : '' })}
+                            >{`show archived too (${page.archived})`}</Tick>
+                        )}
+                        <QuietButton onPress={() => setChoosing(true)}>Columns</QuietButton>
+                    </Row>
+                    <FilterLine
+                        key={page.filter.sentence}
+                        sentence={page.filter.misread.length > 0 ? wanted.filter ?? '' : page.filter.sentence}
+                        filter={page.filter}
+                        onFilter={(filter) => set({ filter })}
+                    />
+                    {page.total === 0 ? (
+                        <Empty>
+                            <p>Nobody in the book is that. Take out a part above, or ask for something else.</p>
+                        </Empty>
+                    ) : (
+                        <Beside>
+                            <LongTable
+                                label="Records"
+                                columns={columns}
+                                total={page.total}
+                                idOf={(index) => lineAt(index)?.party.id}
+                                nameOf={(index) => lineAt(index)?.party.fileAs ?? ''}
+                                cell={(index, column) => {
+                                    const line = lineAt(index);
+                                    const at = page.columns.findIndex(({ key }) => key === column.key);
+                                    return line === undefined ? null : (
+                                        <Cell
+                                            line={line}
+                                            columnKey={column.key}
+                                            text={line.cells[at] ?? ''}
+                                            isOverLimit={list.overLimit.has(line.party.id)}
+                                            place={{ list: search.toString(), at: index }}
+                                            isActive={index === active}
+                                        />
+                                    );
+                                }}
+                                onRange={onRange}
+                                sort={sort}
+                                onSort={onSort}
+                                onWidth={onWidth}
+                                active={Math.min(active, last)}
+                                onActive={setActive}
+                                onOpen={open}
+                                goTo={(to) => { go.current = to; }}
+                            />
+                            {isByName && letters.length > 1 && <ThumbIndex letters={letters} onGo={(at) => go.current?.(at)} />}
+                        </Beside>
                     )}
-                </Row>
-                {sorted?.isPartial === true && data !== undefined && (
-                    <Quiet>
-                        Only those with an amount there, the {isReversed ? 'smallest' : 'largest'} first, in {data.currency}.{' '}
-                        <QuietButton onPress={() => go(1, withArchived, 'name', false)}>Everybody by name</QuietButton>
-                    </Quiet>
-                )}
-                <TableScroll>
-                    <Table>
-                        <thead>
-                            <tr>{data?.columns.map(heading)}</tr>
-                        </thead>
-                        <tbody ref={body}>
-                            {data?.rows.map((party) => (
-                                <tr key={party.id}>
-                                    {data.columns.map(({ key, isFigure }) => (
-                                        <td key={key} className={LOOKS[key] ?? (isFigure ? 'figure' : '')}>
-                                            {CELLS[key]?.(party, balances.get(party.id))}
-                                        </td>
-                                    ))}
-                                </tr>
-                            ))}
-                        </tbody>
-                    </Table>
-                </TableScroll>
-                {data !== undefined && <Pager page={page} pages={data.pages} onGo={(to) => go(to, withArchived)} />}
-            </Stack>
+                    {page.columns.some(({ isFigure }) => isFigure) && <Small>Amounts without a currency are in {page.currency}.</Small>}
+                </Stack>
+            )}
+            {isChoosing && page !== undefined && (
+                <ColumnsDialog
+                    columns={page.columns.map(({ key }) => key)}
+                    onClose={() => setChoosing(false)}
+                    onDone={(keys) => {
+                        setChoosing(false);
+                        set({ columns: '' });
+                        void keepColumns(keys);
+                    }}
+                />
+            )}
         </Sheet>
     );
+}
+
+interface CellProps {
+    line: Line;
+    columnKey: string;
+    text: string;
+    isOverLimit: boolean;
+    /** Where it stands in which list. */
+    place: { list: string; at: number };
+    isActive: boolean;
+}
+
+/** What stands in a column of a line. */
+function Cell({ line: { party }, columnKey, text, isOverLimit, place, isActive }: CellProps) {
+    if (columnKey === 'name') {
+        return (
+            <>
+                <Link className="name" to={`/records/${party.id}`} state={place} tabIndex={isActive ? 0 : -1}>
+                    {text}
+                </Link>
+                {party.kind === 'company' && <Hidden> (company)</Hidden>}
+                {party.isArchived && <> <Small>archived</Small></>} {party.position !== '' && <Small>{party.position}</Small>}
+            </>
+        );
+    }
+    return columnKey === 'receivable' && isOverLimit ? <><Mark tone="stop">over limit</Mark> {text}</> : <>{text}</>;
 }

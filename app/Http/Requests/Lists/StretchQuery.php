@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests\Lists;
+
+use App\Facts\Lists\Wanted;
+use App\Http\Requests\ShapedRequest;
+use App\Http\Shapes\Input;
+use App\Http\Shapes\Shape;
+
+/** A stretch of a list: from which line on, and how many. */
+final class StretchQuery extends ShapedRequest
+{
+    private const MOST = 200_000;
+
+    public static function shape(): Shape
+    {
+        return Shape::named('StretchQuery', [
+            'filter' => Input::text(10000)->optional(),
+            'sort' => Input::text(1000)->optional(),
+            'archived' => Input::text(5)->optional()->also('in:true,false,0,1'),
+            'from' => Input::number()->optional()->says('The first line is 1.'),
+            'most' => Input::number()->optional(),
+        ]);
+    }
+
+    public function wanted(): Wanted
+    {
+        return new Wanted(
+            $this->string('filter')->value(),
+            Wanted::keys($this->string('sort')->value()),
+            withArchived: $this->boolean('archived'),
+        );
+    }
+
+    public function from(): int
+    {
+        return max(1, min(self::MOST, $this->integer('from', 1))) - 1;
+    }
+
+    public function most(): int
+    {
+        return max(1, min(self::MOST, $this->integer('most', self::MOST)));
+    }
+}

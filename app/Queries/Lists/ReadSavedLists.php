@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Lists;
+
+use Almanac\Lists\ShippedList;
+use App\Facts\Lists\Wanted;
+use App\Http\Data\Lists\SavedListData;
+use App\Models\SavedList;
+use App\Models\User;
+use App\Time\Clock;
+use Illuminate\Support\Facades\DB;
+
+/** Reads the lists that somebody has at the left: those that everybody has, and their own; all of them counted in one go. */
+final readonly class ReadSavedLists
+{
+    public function __construct(private Clock $clock)
+    {
+    }
+
+    /** @return list<SavedListData> */
+    public function handle(User $reader): array
+    {
+        $saved = SavedList::readableBy($reader)->with('user')->orderByRaw('fold(name)')->orderBy('id')->get();
+        $lists = array_map(
+            fn (string $sentence) => new PartyList($this->clock, new Wanted($sentence), $reader),
+            [...array_map(fn (ShippedList $one) => $one->sentence(), ShippedList::cases()), ...$saved->map(fn (SavedList $one) => $one->sentence)],
+        );
+        $counts = $this->counts($lists);
+        $shipped = count(ShippedList::cases());
+
+        return [
+            ...array_map(
+                fn (ShippedList $one, int $at) => SavedListData::shipped($one, $counts[$at], $lists[$at]->reading->isWhole()),
+                ShippedList::cases(),
+                range(0, $shipped - 1),
+            ),
+            ...$saved->values()->map(fn (SavedList $one, int $at) => SavedListData::of(
+                $one,
+                $reader,
+                $counts[$shipped + $at],
+                $lists[$shipped + $at]->reading->isWhole(),
+            )),
+        ];
+    }
+
+    /**
+     * The records are gone through once, whatever the number of lists.
+     *
+     * @param list<PartyList> $lists
+     *
+     * @return list<int>
+     */
+    private function counts(array $lists): array
+    {
+        $sums = $bindings = [];
+        foreach ($lists as $list) {
+            $asked = $list->asked();
+            $sums[] = "total($asked->sql)";
+            array_push($bindings, ...$asked->bindings);
+        }
+        $row = (array) DB::table('record_values as v')->selectRaw(
+            implode(', ', array_map(fn (string $sum, int $at) => "$sum as n$at", $sums, array_keys($sums))),
+            $bindings,
+        )->first();
+
+        return array_map(fn (int $at) => is_numeric($row["n$at"] ?? null) ? (int) $row["n$at"] : 0, array_keys($sums));
+    }
+}

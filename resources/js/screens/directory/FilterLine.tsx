@@ -1,0 +1,114 @@
+import { useQuery } from '@tanstack/react-query';
+import { X } from 'lucide-react';
+import { useRef, useState } from 'react';
+import type { Schemas } from '../../api/client';
+import { proposalsQuery } from '../../api/queries';
+import { Button, QuietButton } from '../../ui/Button';
+import { Piece, Pieces } from '../../ui/Pieces';
+import { SentenceLine } from '../../ui/SentenceLine';
+import { useShortcut } from '../../ui/shortcuts';
+import { Mark, Row, Small, Stack } from '../../ui/Text';
+import { ConditionDialog } from './ConditionDialog';
+
+interface Props {
+    /** What the list is asked for now. */
+    sentence: string;
+    filter: Schemas['ListFilter'] | undefined;
+    onFilter: (sentence: string) => void;
+}
+
+/** Puts parts together as they stand in a sentence. */
+function together(parts: readonly string[], isAll: boolean): string {
+    return parts.join(isAll ? ', ' : ' or ');
+}
+
+/** Whom the list is asked for: as a sentence that is typed, and in pieces that can be opened one by one. */
+export function FilterLine({ sentence, filter, onFilter }: Props) {
+    const [typed, setTyped] = useState<string>();
+    const [open, setOpen] = useState<number>();
+    const line = useRef<HTMLInputElement>(null);
+    const { data: proposals = [] } = useQuery({ ...proposalsQuery(typed ?? ''), enabled: typed !== undefined });
+    const parts = filter?.parts ?? [];
+    const isAll = filter?.isAll ?? true;
+    useShortcut('f', 'Which records?', () => {
+        line.current?.focus();
+        line.current?.select();
+    });
+
+    const apply = (text: string) => {
+        setTyped(undefined);
+        onFilter(text.trim());
+    };
+    /** One part otherwise, or gone, or one more. */
+    const change = (at: number, text: string | undefined) => {
+        const next = parts.map((part) => part.text);
+        if (text === undefined) {
+            next.splice(at, 1);
+        } else {
+            next[at] = text;
+        }
+        apply(together(next, isAll));
+    };
+
+    return (
+        <Stack $gap="tight" $stretch>
+            <SentenceLine
+                label="Which records?"
+                placeholder="Everybody. Type, for example: clients in VT without an email, owing more than 500"
+                inputRef={line}
+                value={typed ?? sentence}
+                onType={setTyped}
+                proposals={proposals}
+                onDone={() => apply(typed ?? sentence)}
+                onLeave={() => {
+                    setTyped(undefined);
+                    line.current?.blur();
+                }}
+                problem={(filter?.misread.length ?? 0) > 0 ? 'misread' : undefined}
+            />
+            {filter !== undefined && filter.misread.length > 0 && (
+                <div id="misread" role="status">
+                    <Stack $gap="hair">
+                        {filter.misread.map(({ at, message, isLeftOut }) => (
+                            <Mark key={`${at} ${message}`} tone="look">{message}{isLeftOut && ' The list does without it.'}</Mark>
+                        ))}
+                    </Stack>
+                </div>
+            )}
+            <Row $gap="small">
+                {parts.length > 0 && (
+                    <Pieces aria-label="The parts of the filter">
+                        {parts.map((part, at) => (
+                            <Piece key={part.text}>
+                                {part.field === null ? part.text : <QuietButton onPress={() => setOpen(at)}>{part.text}</QuietButton>}
+                                <QuietButton aria-label={`Take out: ${part.text}`} onPress={() => change(at, undefined)}>
+                                    <X size={14} aria-hidden />
+                                </QuietButton>
+                            </Piece>
+                        ))}
+                    </Pieces>
+                )}
+                {parts.length > 1 && (
+                    <QuietButton onPress={() => apply(together(parts.map((part) => part.text), !isAll))}>
+                        {isAll ? 'All of these' : 'Any of these'}
+                    </QuietButton>
+                )}
+                <QuietButton onPress={() => setOpen(parts.length)}>Add a condition</QuietButton>
+                {typed !== undefined && typed !== sentence && (
+                    <><Button onPress={() => apply(typed)}>Show these</Button><Small>Enter</Small></>
+                )}
+                {sentence !== '' && <QuietButton onPress={() => apply('')}>Everybody</QuietButton>}
+            </Row>
+            {open !== undefined && (
+                <ConditionDialog
+                    part={parts[open]}
+                    onDone={(text) => {
+                        setOpen(undefined);
+                        change(open, text);
+                    }}
+                    onClose={() => setOpen(undefined)}
+                />
+            )}
+        </Stack>
+    );
+}

@@ -1,0 +1,406 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import {
+    useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent, type MouseEvent, type PointerEvent, type ReactNode,
+} from 'react';
+import styled from 'styled-components';
+import { QuietButton } from './Button';
+import { Hidden } from './Text';
+import { line, print, size, space, type } from './tokens';
+
+/** As high as a line of text with a hair above and below. */
+const ROW = 35;
+
+const LEAST_HEIGHT = 280;
+
+const BELOW = 56;
+
+const Scroller = styled.div`
+    position: relative;
+    overflow: auto;
+    border-bottom: ${line.rule};
+    overscroll-behavior: contain;
+    ${print} { height: auto !important; overflow: visible; }
+`;
+
+const Grid = styled.table`
+    border-collapse: separate;
+    border-spacing: 0;
+    table-layout: fixed;
+    min-width: 100%;
+
+    th, td { height: ${ROW}px; padding: 0 ${space.medium} 0 0; border-bottom: ${line.rule}; text-align: left; white-space: nowrap; }
+    th, td { overflow: hidden; text-overflow: ellipsis; }
+    thead th { position: sticky; top: 0; z-index: 2; background: var(--sheet); }
+    thead th { color: var(--quiet); font-size: ${type.small}; font-weight: 500; }
+    th.figure, td.figure { text-align: right; }
+    td.tick, th.tick { width: 30px; padding: 0 0 0 ${space.tight}; }
+    td.stop { color: var(--stop); }
+    th button { margin: 0 0 0 -6px; font-size: inherit; }
+    th.figure button { margin: 0 -6px 0 0; }
+    tbody tr:hover, tbody tr:focus-within { background: var(--wash); }
+    tbody tr[aria-selected='true'] { background: var(--accent-wash); box-shadow: inset 3px 0 0 var(--accent); }
+    tbody tr.space td { height: auto; padding: 0; border: 0; }
+    tbody tr.space:hover { background: none; }
+    a.name { font-family: ${type.serif}; font-weight: 500; color: var(--ink); text-decoration: none; }
+    a.name:hover { text-decoration: underline; }
+    input[type='checkbox'] { width: 16px; height: 16px; margin: 0; vertical-align: middle; accent-color: var(--accent); }
+    ${print} {
+        table-layout: auto;
+        th, td { white-space: normal; height: auto; }
+        thead th { position: static; }
+        .tick { display: none; }
+    }
+`;
+
+const Edge = styled.span`
+    position: absolute;
+    top: 6px;
+    right: 2px;
+    bottom: 6px;
+    width: ${size.target};
+    margin-right: -10px;
+    cursor: col-resize;
+    touch-action: none;
+    &::after { content: ''; position: absolute; inset: 0 50% 0 auto; border-right: ${line.rule}; }
+    &:focus-visible { outline: ${line.focus}; outline-offset: -6px; }
+`;
+
+export interface LongColumn {
+    key: string;
+    title: string;
+    isFigure: boolean;
+    isSorted: boolean;
+    /** Sorted from the largest or the latest where it is not reversed. */
+    isFromTop: boolean;
+    width: number;
+}
+
+export interface SortedBy {
+    key: string;
+    isReversed: boolean;
+}
+
+/** What is chosen in a list of which only a part has been read. */
+export interface Choosing {
+    has: (index: number) => boolean;
+    isAll: boolean;
+    isSome: boolean;
+    toggle: (index: number) => void;
+    /** All from the one that was chosen last. */
+    reach: (index: number) => void;
+    all: (isChosen: boolean) => void;
+}
+
+interface Props {
+    label: string;
+    columns: LongColumn[];
+    total: number;
+    /** Whether the line has come; which it is. */
+    idOf: (index: number) => number | undefined;
+    cell: (index: number, column: LongColumn) => ReactNode;
+    /** What the line is called, for choosing it. */
+    nameOf: (index: number) => string;
+    onRange: (first: number, last: number) => void;
+    sort: SortedBy[];
+    onSort: (key: string, isMore: boolean) => void;
+    onWidth?: (key: string, width: number) => void;
+    active: number;
+    onActive: (index: number) => void;
+    onOpen: (index: number) => void;
+    choosing?: Choosing;
+    /** Is given the way to a line, for an index beside the table. */
+    goTo?: (go: (index: number) => void) => void;
+}
+
+/**
+ * A table of any number of lines, of which those in sight are there: the bar at its side is as long as all of them
+ * make it. Keys as in the WAI-ARIA grid pattern: arrows, page keys, Home and End move; Space chooses, with Shift and
+ * an arrow all on the way; Ctrl+A chooses everything that the list holds.
+ */
+export function LongTable(props: Props) {
+    const { label, columns, total, idOf, cell, nameOf, onRange, sort, onSort, onWidth, active, onActive, onOpen, choosing, goTo } = props;
+    const scroller = useRef<HTMLDivElement>(null);
+    const [height, setHeight] = useState(LEAST_HEIGHT);
+    const wantsFocus = useRef(false);
+    const isPrinted = usePrinting();
+    // eslint-disable-next-line react-hooks/incompatible-library -- it is not handed on
+    const lines = useVirtualizer({
+        count: total,
+        getScrollElement: () => scroller.current,
+        estimateSize: () => ROW,
+        overscan: 10,
+        scrollPaddingStart: ROW,
+        // The line that has the keyboard stays, wherever the bar is.
+        rangeExtractor: ({ startIndex, endIndex, overscan, count }) => {
+            const first = Math.max(0, startIndex - overscan);
+            const last = Math.min(count - 1, endIndex + overscan);
+            const shown = Array.from({ length: Math.max(0, last - first + 1) }, (_, at) => first + at);
+            return active < first && active >= 0 ? [active, ...shown] : active > last && active < count ? [...shown, active] : shown;
+        },
+    });
+    const shown = lines.getVirtualItems();
+    const first = shown.find(({ index }) => index !== active)?.index ?? 0;
+    const last = shown.findLast(({ index }) => index !== active)?.index ?? 0;
+
+    useEffect(() => onRange(first, last), [first, last, onRange]);
+
+    // As high as the window has room for.
+    useLayoutEffect(() => {
+        const measure = () => {
+            const top = (scroller.current?.getBoundingClientRect().top ?? 0) + window.scrollY;
+            setHeight(Math.max(LEAST_HEIGHT, Math.min((total + 1) * ROW + 18, window.innerHeight - top - BELOW)));
+        };
+        measure();
+        const observer = new ResizeObserver(measure);
+        observer.observe(document.body);
+        return () => observer.disconnect();
+    }, [total]);
+
+    useEffect(() => {
+        goTo?.((index) => {
+            lines.scrollToIndex(index, { align: 'start' });
+            onActive(index);
+        });
+    });
+
+    useEffect(() => {
+        if (wantsFocus.current) {
+            const link = scroller.current?.querySelector<HTMLElement>(`tr[data-index="${active}"] a.name`);
+            if (link != null) {
+                wantsFocus.current = false;
+                link.focus({ preventScroll: true });
+            }
+        }
+    });
+
+    const move = (to: number, isReaching: boolean) => {
+        const next = Math.min(total - 1, Math.max(0, to));
+        wantsFocus.current = true;
+        if (isReaching) {
+            choosing?.reach(next);
+        }
+        lines.scrollToIndex(next);
+        onActive(next);
+    };
+
+    const onKeyDown = (event: KeyboardEvent) => {
+        const page = Math.max(1, Math.floor(height / ROW) - 2);
+        const steps: Record<string, number> = { ArrowDown: 1, ArrowUp: -1, PageDown: page, PageUp: -page, Home: -total, End: total };
+        const step = steps[event.key];
+        if ((event.target as HTMLElement).closest('thead') !== null) {
+            return;
+        }
+        if (step !== undefined && !event.altKey) {
+            event.preventDefault();
+            move(active + step, event.shiftKey);
+        } else if (event.key === ' ' && choosing !== undefined) {
+            event.preventDefault();
+            if (event.shiftKey) {
+                choosing.reach(active);
+            } else {
+                choosing.toggle(active);
+            }
+        } else if (event.key === 'a' && (event.ctrlKey || event.metaKey) && choosing !== undefined) {
+            event.preventDefault();
+            choosing.all(true);
+        } else if (event.key === 'Escape' && choosing?.isSome === true) {
+            event.preventDefault();
+            choosing.all(false);
+        } else if (event.key === 'Enter' && !event.ctrlKey) {
+            event.preventDefault();
+            onOpen(active);
+        }
+    };
+
+    const width = columns.reduce((sum, column) => sum + column.width, choosing === undefined ? 0 : 30);
+    let end = 0;
+    return (
+        <Scroller ref={scroller} style={{ height: isPrinted ? undefined : height }}>
+            <Grid
+                role="grid"
+                aria-label={label}
+                aria-rowcount={total + 1}
+                {...(choosing === undefined ? {} : { 'aria-multiselectable': true })}
+                style={{ width }}
+                onKeyDown={onKeyDown}
+            >
+                <colgroup>
+                    {choosing !== undefined && <col style={{ width: 30 }} />}
+                    {columns.map(({ key, width: wide }) => <col key={key} style={{ width: wide }} />)}
+                </colgroup>
+                <thead>
+                    <tr aria-rowindex={1}>
+                        {choosing !== undefined && (
+                            <th className="tick">
+                                <input
+                                    type="checkbox"
+                                    aria-label="Choose all"
+                                    checked={choosing.isAll}
+                                    ref={(box) => { if (box !== null) { box.indeterminate = choosing.isSome && !choosing.isAll; } }}
+                                    onChange={(event) => choosing.all(event.target.checked)}
+                                />
+                            </th>
+                        )}
+                        {columns.map((column) => (
+                            <Heading key={column.key} column={column} sort={sort} onSort={onSort} onWidth={onWidth} />
+                        ))}
+                    </tr>
+                </thead>
+                <tbody>
+                    {shown.map((item) => {
+                        const before = item.start - end;
+                        end = item.end;
+                        const id = idOf(item.index);
+                        const isChosen = choosing?.has(item.index) ?? false;
+                        return [
+                            before > 0 && (
+                                <tr key={`before-${item.index}`} className="space" aria-hidden>
+                                    <td colSpan={columns.length + 1} style={{ height: before }} />
+                                </tr>
+                            ),
+                            <tr
+                                key={item.index}
+                                data-index={item.index}
+                                aria-rowindex={item.index + 2}
+                                {...(choosing === undefined ? {} : { 'aria-selected': isChosen })}
+                                onClick={(event) => onClick(event, item.index)}
+                                onFocus={() => item.index !== active && onActive(item.index)}
+                            >
+                                {choosing !== undefined && (
+                                    <td className="tick">
+                                        {id !== undefined && (
+                                            <input
+                                                type="checkbox"
+                                                tabIndex={-1}
+                                                aria-label={`Choose ${nameOf(item.index)}`}
+                                                checked={isChosen}
+                                                onChange={() => undefined}
+                                                onClick={(event) => {
+                                                    event.stopPropagation();
+                                                    if (event.shiftKey) {
+                                                        choosing.reach(item.index);
+                                                    } else {
+                                                        choosing.toggle(item.index);
+                                                    }
+                                                }}
+                                            />
+                                        )}
+                                    </td>
+                                )}
+                                {columns.map((column) => (
+                                    <td key={column.key} className={column.isFigure ? 'figure' : ''}>
+                                        {id === undefined ? null : cell(item.index, column)}
+                                    </td>
+                                ))}
+                            </tr>,
+                        ];
+                    })}
+                    {lines.getTotalSize() > end && (
+                        <tr className="space" aria-hidden>
+                            <td colSpan={columns.length + 1} style={{ height: lines.getTotalSize() - end }} />
+                        </tr>
+                    )}
+                </tbody>
+            </Grid>
+        </Scroller>
+    );
+
+    function onClick(event: MouseEvent, index: number) {
+        if ((event.target as HTMLElement).closest('a, button, input') !== null) {
+            return;
+        }
+        if (choosing !== undefined && (event.shiftKey || event.ctrlKey || event.metaKey)) {
+            event.preventDefault();
+            if (event.shiftKey) {
+                choosing.reach(index);
+            } else {
+                choosing.toggle(index);
+            }
+        }
+        wantsFocus.current = true;
+        onActive(index);
+    }
+}
+
+interface HeadingProps {
+    column: LongColumn;
+    sort: SortedBy[];
+    onSort: (key: string, isMore: boolean) => void;
+    onWidth: ((key: string, width: number) => void) | undefined;
+}
+
+function Heading({ column, sort, onSort, onWidth }: HeadingProps) {
+    const at = sort.findIndex(({ key }) => key === column.key);
+    const isDown = at !== -1 && column.isFromTop !== (sort[at]?.isReversed ?? false);
+    const isMore = useRef(false);
+    return (
+        <th
+            className={column.isFigure ? 'figure' : ''}
+            aria-sort={at === -1 ? 'none' : isDown ? 'descending' : 'ascending'}
+            onPointerDownCapture={(event) => { isMore.current = event.shiftKey; }}
+            onKeyDownCapture={(event) => { isMore.current = event.shiftKey; }}
+        >
+            {column.isSorted ? (
+                <QuietButton onPress={() => onSort(column.key, isMore.current)}>
+                    {column.title}
+                    {at !== -1 && <span aria-hidden>{isDown ? '↓' : '↑'}{sort.length > 1 && at + 1}</span>}
+                    {at !== -1 && sort.length > 1 && <Hidden>, {at + 1} of {sort.length}</Hidden>}
+                </QuietButton>
+            ) : column.title}
+            {onWidth !== undefined && <WidthEdge column={column} onWidth={onWidth} />}
+        </th>
+    );
+}
+
+const NARROWEST = 60;
+
+const STEP = 20;
+
+/** The edge of a column: drawn by the pointer, or moved by the arrow keys. */
+function WidthEdge({ column, onWidth }: { column: LongColumn; onWidth: (key: string, width: number) => void }) {
+    const begun = useRef<{ x: number; width: number }>(undefined);
+    const set = (width: number) => onWidth(column.key, Math.max(NARROWEST, Math.min(800, Math.round(width))));
+    const drag = (event: PointerEvent) => {
+        if (begun.current !== undefined) {
+            set(begun.current.width + event.clientX - begun.current.x);
+        }
+    };
+    return (
+        <Edge
+            role="separator"
+            aria-orientation="vertical"
+            aria-label={`Width of ${column.title}`}
+            aria-valuenow={column.width}
+            aria-valuemin={NARROWEST}
+            aria-valuemax={800}
+            tabIndex={0}
+            onPointerDown={(event) => {
+                event.preventDefault();
+                begun.current = { x: event.clientX, width: column.width };
+                event.currentTarget.setPointerCapture(event.pointerId);
+            }}
+            onPointerMove={drag}
+            onPointerUp={() => { begun.current = undefined; }}
+            onKeyDown={(event) => {
+                const step = event.key === 'ArrowRight' ? STEP : event.key === 'ArrowLeft' ? -STEP : 0;
+                if (step !== 0) {
+                    event.preventDefault();
+                    event.stopPropagation();
+                    set(column.width + step);
+                }
+            }}
+        />
+    );
+}
+
+/** While the page is printed, it is as high as it is. */
+function usePrinting(): boolean {
+    const [isPrinted, setPrinted] = useState(false);
+    useEffect(() => {
+        const media = window.matchMedia('print');
+        const onChange = () => setPrinted(media.matches);
+        media.addEventListener('change', onChange);
+        return () => media.removeEventListener('change', onChange);
+    }, []);
+    return isPrinted;
+}
