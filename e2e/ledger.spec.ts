@@ -190,7 +190,7 @@ test('a change says what it touches before it is saved', async ({ desk, page }) 
 test('the ledger, the tax report, a statement and the settings are read', async ({ desk, page }) => {
     await desk.signIn();
     await page.keyboard.press('g');
-    await page.keyboard.press('l');
+    await page.keyboard.press('b');
     await expect(page.getByRole('heading', { level: 1, name: 'Ledger' })).toBeVisible();
     await desk.choose(/State/, 'overdue');
     await expect(page.getByRole('cell', { name: /days late/ }).first()).toBeVisible();

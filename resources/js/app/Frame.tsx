@@ -5,6 +5,7 @@ import { api, ask } from '../api/client';
 import { dueQuery, sessionQuery } from '../api/queries';
 import { useSession } from '../api/session';
 import { FindLine } from '../screens/find/FindLine';
+import { SavedListLinks } from '../shared/SavedListLinks';
 import { currentLight, setLight, type Light } from '../ui/light';
 import { Menu } from '../ui/Menu';
 import { Body, Places, Shell, SkipLink, TopLine, Wordmark } from '../ui/Page';
@@ -25,7 +26,8 @@ export function Frame() {
     useShortcut('g d', 'Go to the directory', () => void navigate('/directory'));
     useShortcut('g c', 'Go to cases & projects', () => void navigate('/engagements'));
     useShortcut('g x', 'Search for conflicts', () => void navigate('/conflicts'));
-    useShortcut('g l', 'Go to the ledger', () => void navigate('/ledger'));
+    useShortcut('g l', 'Go to the lists under names', () => void navigate('/directory', { state: { toLists: true } }));
+    useShortcut('g b', 'Go to the ledger', () => void navigate('/ledger'));
     useShortcut('g u', 'Go to upkeep', () => void navigate('/upkeep'));
     useShortcut('g o', 'Go to the office, for administrators', () => mayRunOffice && void navigate('/office'));
     useFocusOnNewPage();
@@ -43,6 +45,7 @@ export function Frame() {
                 <Places aria-label="Places">
                     <NavLink to="/" end>Today <DueCount /></NavLink>
                     <NavLink to="/directory">Directory</NavLink>
+                    <SavedListLinks />
                     <NavLink to="/engagements">Cases & projects</NavLink>
                     <NavLink to="/ledger">Ledger</NavLink>
                     <NavLink to="/upkeep">Upkeep</NavLink>

@@ -17,7 +17,6 @@ const BELOW = 56;
 const Scroller = styled.div`
     position: relative;
     overflow: auto;
-    border-bottom: ${line.rule};
     overscroll-behavior: contain;
     ${print} { height: auto !important; overflow: visible; }
 `;
@@ -148,7 +147,7 @@ export function LongTable(props: Props) {
     useLayoutEffect(() => {
         const measure = () => {
             const top = (scroller.current?.getBoundingClientRect().top ?? 0) + window.scrollY;
-            setHeight(Math.max(LEAST_HEIGHT, Math.min((total + 1) * ROW + 18, window.innerHeight - top - BELOW)));
+            setHeight(Math.min((total + 1) * ROW + 18, Math.max(LEAST_HEIGHT, window.innerHeight - top - BELOW)));
         };
         measure();
         const observer = new ResizeObserver(measure);

@@ -60,6 +60,17 @@ export const Places = styled.nav`
     ${print} { display: none; }
 `;
 
+/** What belongs to a place, below its name. */
+export const Under = styled.ul`
+    display: grid;
+    gap: ${space.hair};
+    margin: 0 0 ${space.small};
+    padding: 0;
+    list-style: none;
+    a { display: flex; justify-content: space-between; gap: ${space.tight}; padding-left: 20px; font-size: ${type.small}; }
+    a[aria-current] { background: var(--wash); font-weight: 600; }
+`;
+
 /** The sheet and, beside it, the margin. */
 export const Spread = styled.div`
     display: grid;

@@ -16,11 +16,14 @@ import { AwaitedSheet } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
 import { ColumnsDialog } from './ColumnsDialog';
 import { FilterLine } from './FilterLine';
+import { ListTools } from './ListTools';
 import { useDirectory, type Line } from './useDirectory';
 
 /** How wide a column is before somebody draws it otherwise. */
+const WIDTHS: Record<string, number> = { name: 226, role: 92, place: 138, phone: 146, email: 220 };
+
 function usualWidth({ key, isFigure, title }: Schemas['Column']): number {
-    return key === 'name' ? 280 : key === 'email' ? 230 : isFigure ? Math.max(110, title.length * 8 + 34) : Math.max(150, title.length * 8 + 34);
+    return WIDTHS[key] ?? Math.max(isFigure ? 98 : 140, title.length * 8 + 22);
 }
 
 /** As a sort stands in the address: the keys, with a minus the other way round. */
@@ -123,6 +126,7 @@ export function Directory() {
                             >{`show archived too (${page.archived})`}</Tick>
                         )}
                         <QuietButton onPress={() => setChoosing(true)}>Columns</QuietButton>
+                        <ListTools search={search} onOpen={(address) => void navigate(address)} />
                     </Row>
                     <FilterLine
                         key={page.filter.sentence}
@@ -209,5 +213,5 @@ function Cell({ line: { party }, columnKey, text, isOverLimit, place, isActive }
             </>
         );
     }
-    return columnKey === 'receivable' && isOverLimit ? <><Mark tone="stop">over limit</Mark> {text}</> : <>{text}</>;
+    return columnKey === 'receivable' && isOverLimit ? <Mark tone="stop">{text}<Hidden> over the limit</Hidden></Mark> : <>{text}</>;
 }

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { api, ask } from '../../api/client';
-import { isMissing, recordQuery } from '../../api/queries';
+import { forget, isMissing, recordQuery } from '../../api/queries';
 import { ButtonLink, MainButton } from '../../ui/Button';
 import { Sheet, Spread } from '../../ui/Page';
 import { useSectionInAddress, useSectionKeys } from '../../shared/section/useSectionKeys';
@@ -14,6 +14,7 @@ import { DetailsSection } from './DetailsSection';
 import { DocumentsSection } from './DocumentsSection';
 import { EngagementsSection } from './EngagementsSection';
 import { FilesSection } from '../../shared/FilesSection';
+import { Leaves } from '../../shared/Leaves';
 import { LogSection } from '../../shared/log/LogSection';
 import { PositionsSection } from './PositionsSection';
 import { ReachSection } from './ReachSection';
@@ -69,6 +70,11 @@ function OneRecord({ record }: { record: RecordData }) {
     useSectionKeys();
     useSectionInAddress();
 
+    // For what was used lately: it is no matter when it cannot be kept.
+    useEffect(() => {
+        api.PUT('/api/parties/{id}/opened', { params: { path: { id } } }).then(() => forget(['records', 'saved-lists']), () => undefined);
+    }, [id]);
+
     useEffect(() => {
         document.title = `${record.party.displayName} – Neat Almanac`;
     }, [record.party.displayName]);
@@ -76,6 +82,7 @@ function OneRecord({ record }: { record: RecordData }) {
     return (
             <Spread>
                 <Sheet id="sheet" tabIndex={-1}>
+                    <Leaves />
                     <RecordTitle record={record} />
                     <ReachSection record={record} startsOpen={startsWith === 'reach'} />
                     <AddressesSection record={record} />

@@ -1,0 +1,127 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, ask, type Schemas } from '../../api/client';
+import { keepAnswer, savedListsQuery } from '../../api/queries';
+import { useSaving } from '../../api/useSaving';
+import { addressOf, isAsKept } from '../../shared/listAddress';
+import { Button, MainButton, QuietButton } from '../../ui/Button';
+import { Tick } from '../../ui/Choose';
+import { Dialog, DialogButtons } from '../../ui/Dialog';
+import { Field } from '../../ui/Field';
+import { Form } from '../../ui/Form';
+import { Menu } from '../../ui/Menu';
+import { useSay } from '../../ui/StatusLine';
+import { Notice, Quiet } from '../../ui/Text';
+
+type SavedList = Schemas['SavedList'];
+
+interface Props {
+    search: URLSearchParams;
+    onOpen: (address: string) => void;
+}
+
+/** Keeps what the list shows under a name, and changes or removes what is kept. */
+export function ListTools({ search, onOpen }: Props) {
+    const { data: lists = [] } = useQuery(savedListsQuery);
+    const [dialog, setDialog] = useState<'add' | 'change'>();
+    const say = useSay();
+    const list = lists.find(({ key }) => key === search.get('list'));
+    const body = (of: { name: string; isShared: boolean }) => ({
+        name: of.name,
+        isShared: of.isShared,
+        sentence: search.get('filter') ?? '',
+        sort: search.get('sort') ?? '',
+        columns: (search.get('columns') ?? '').split(',').filter((key) => key !== ''),
+        view: 'table' as const,
+    });
+    const write = async (of: { name: string; isShared: boolean }, changed: SavedList | undefined) => {
+        const written = changed?.id == null
+            ? await ask(api.POST('/api/saved-lists', { body: body(of) }))
+            : await ask(api.PUT('/api/saved-lists/{savedList}', {
+                params: { path: { savedList: changed.id } }, body: { ...body(of), version: changed.version },
+            }));
+        keepAnswer(savedListsQuery.queryKey, written);
+        const known = new Set(lists.map(({ key }) => key));
+        const kept = written.find(({ key }) => changed === undefined ? !known.has(key) : key === changed.key);
+        say(changed === undefined ? `“${of.name.trim()}” is kept at the left.` : 'The list is kept as it is now.');
+        if (kept !== undefined) {
+            onOpen(addressOf(kept));
+        }
+    };
+    const remove = async (removed: SavedList) => {
+        if (removed.id === null) {
+            return;
+        }
+        try {
+            const left = await ask(api.DELETE('/api/saved-lists/{savedList}', {
+                params: { path: { savedList: removed.id } }, body: { version: removed.version },
+            }));
+            keepAnswer(savedListsQuery.queryKey, left);
+            onOpen('/directory');
+            say(`“${removed.name}” is removed. Its records stay.`, () => void write(removed, undefined));
+        } catch (error) {
+            say((error as Error).message);
+        }
+    };
+    const isChanged = list !== undefined && !isAsKept(list, search);
+    const isAnything = ['filter', 'sort', 'columns'].some((key) => (search.get(key) ?? '') !== '');
+
+    return (
+        <>
+            {list !== undefined && <Quiet>{list.name}{list.by !== '' && !list.mayChange && `, kept by ${list.by}`}</Quiet>}
+            {isChanged && list.mayChange && <QuietButton onPress={() => void write(list, list)}>Keep the change</QuietButton>}
+            {list === undefined && isAnything && <QuietButton onPress={() => setDialog('add')}>Keep this list</QuietButton>}
+            {list !== undefined && (
+                <Menu
+                    label="List"
+                    items={[
+                        { id: 'copy', name: 'Keep a copy', onChoose: () => setDialog('add') },
+                        ...list.mayChange ? [
+                            { id: 'change', name: 'Rename or share', onChoose: () => setDialog('change') },
+                            { id: 'remove', name: 'Remove this list', onChoose: () => void remove(list) },
+                        ] : [],
+                    ]}
+                />
+            )}
+            {dialog !== undefined && (
+                <NameDialog
+                    title={dialog === 'add' ? 'Keep this list' : 'Rename or share'}
+                    name={dialog === 'add' ? '' : list?.name ?? ''}
+                    isShared={dialog === 'change' && list?.isShared === true}
+                    onClose={() => setDialog(undefined)}
+                    write={(of) => write(of, dialog === 'add' ? undefined : list)}
+                />
+            )}
+        </>
+    );
+}
+
+interface DialogProps {
+    title: string;
+    name: string;
+    isShared: boolean;
+    write: (of: { name: string; isShared: boolean }) => Promise<void>;
+    onClose: () => void;
+}
+
+function NameDialog({ title, name: before, isShared: wasShared, write, onClose }: DialogProps) {
+    const [name, setName] = useState(before);
+    const [isShared, setShared] = useState(wasShared);
+    const { run, problems, message } = useSaving();
+    return (
+        <Dialog title={title} onClose={onClose}>
+            <Form
+                takesFocus
+                onSubmit={() => void run(async () => {
+                    await write({ name, isShared });
+                    onClose();
+                })}
+            >
+                <Field label="Name" autoFocus value={name} onChange={setName} problem={problems.name} />
+                <Tick isSelected={isShared} onChange={setShared}>everybody has it at the left</Tick>
+                {message !== undefined && <Notice tone="stop" title="Not kept">{message}</Notice>}
+                <DialogButtons><MainButton type="submit">Keep</MainButton><Button onPress={onClose}>Cancel</Button></DialogButtons>
+            </Form>
+        </Dialog>
+    );
+}
