@@ -68,6 +68,7 @@ export const Under = styled.ul`
     padding: 0;
     list-style: none;
     a { display: flex; justify-content: space-between; gap: ${space.tight}; padding-left: 20px; font-size: ${type.small}; }
+    a > :last-child { white-space: nowrap; }
     a[aria-current] { background: var(--wash); font-weight: 600; }
 `;
 

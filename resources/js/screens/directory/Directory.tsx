@@ -20,7 +20,7 @@ import { ListTools } from './ListTools';
 import { useDirectory, type Line } from './useDirectory';
 
 /** How wide a column is before somebody draws it otherwise. */
-const WIDTHS: Record<string, number> = { name: 226, role: 92, place: 138, phone: 146, email: 220 };
+const WIDTHS: Record<string, number> = { name: 212, role: 110, place: 136, phone: 150, email: 220 };
 
 function usualWidth({ key, isFigure, title }: Schemas['Column']): number {
     return WIDTHS[key] ?? Math.max(isFigure ? 98 : 140, title.length * 8 + 22);
