@@ -7,6 +7,7 @@ use App\Http\Controllers\Access\AccountController;
 use App\Http\Controllers\Access\SessionController;
 use App\Http\Controllers\Banking\BankController;
 use App\Http\Controllers\Books\BooksController;
+use App\Http\Controllers\Bulk\BulkChangesController;
 use App\Http\Controllers\Conflicts\ConflictsController;
 use App\Http\Controllers\Engagements\EngagementKindsController;
 use App\Http\Controllers\Engagements\EngagementLogController;
@@ -87,6 +88,8 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('parties/{party}/stream', [PartyController::class, 'stream'])->whereNumber('party');
     Route::get('parties/{party}/engagements', [EngagementsController::class, 'ofRecord'])->whereNumber('party');
     Route::get('parties', [PartyController::class, 'index']);
+    Route::get('bulk-changes', [BulkChangesController::class, 'index']);
+    Route::get('bulk-changes/{bulkChange}/records', [BulkChangesController::class, 'records'])->whereNumber('bulkChange');
     Route::get('saved-lists', [SavedListsController::class, 'index']);
     Route::post('saved-lists', [SavedListsController::class, 'add']);
     Route::put('saved-lists/{savedList}', [SavedListsController::class, 'change'])->whereNumber('savedList');
@@ -178,6 +181,11 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         ->middleware('can:'.Permission::SeePrivate->value);
 
     Route::middleware('can:'.Permission::ChangeRecords->value)->group(function (): void {
+        Route::post('bulk-changes/preview', [BulkChangesController::class, 'preview'])->withoutMiddleware(OneAct::class);
+        Route::post('bulk-changes', [BulkChangesController::class, 'add']);
+        Route::post('bulk-changes/{bulkChange}/stop', [BulkChangesController::class, 'stop'])->whereNumber('bulkChange');
+        Route::post('bulk-changes/{bulkChange}/go-on', [BulkChangesController::class, 'goOn'])->whereNumber('bulkChange');
+        Route::post('bulk-changes/{bulkChange}/take-back', [BulkChangesController::class, 'takeBack'])->whereNumber('bulkChange');
         Route::delete('look-alikes/{pair}', [LookAlikesController::class, 'settle'])->whereNumber('pair');
         Route::post('parties', [PartyController::class, 'store']);
         Route::post('reminders/{reminder}/done', [RemindersController::class, 'done'])->whereNumber('reminder');

@@ -43,5 +43,43 @@ return new class extends Migration
             $table->date('used_on');
             $table->primary(['user_id', 'party_id']);
         });
+
+        // One change to many records, and what came of it for each. A record that it deleted is named here still.
+        Schema::create('bulk_changes', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('user_id')->index()->constrained();
+            $table->string('kind', 20);
+            $table->string('title');
+            $table->json('input');
+            $table->string('state', 20)->index();
+            $table->unsignedInteger('chosen');
+            $table->string('failure')->default('');
+            $table->timestamp('begun_at')->nullable();
+            $table->timestamp('ended_at')->nullable();
+            $table->timestamps();
+        });
+        Schema::create('bulk_change_records', function (Blueprint $table): void {
+            $table->foreignId('bulk_change_id')->constrained()->cascadeOnDelete();
+            $table->unsignedBigInteger('record_id');
+            $table->string('name');
+            $table->unsignedInteger('rank');
+            $table->string('outcome', 12);
+            $table->string('message')->default('');
+            // What takes it back: the state that was made of a section, or what was there before.
+            $table->text('way_back')->nullable();
+            $table->primary(['bulk_change_id', 'record_id']);
+            $table->index(['bulk_change_id', 'outcome', 'rank']);
+        });
+
+        // Work that waits for the worker.
+        Schema::create('queued_work', function (Blueprint $table): void {
+            $table->id();
+            $table->string('queue')->index();
+            $table->longText('payload');
+            $table->unsignedTinyInteger('attempts');
+            $table->unsignedInteger('reserved_at')->nullable();
+            $table->unsignedInteger('available_at');
+            $table->unsignedInteger('created_at');
+        });
     }
 };

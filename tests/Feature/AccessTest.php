@@ -224,6 +224,10 @@ final class AccessTest extends TestCase
         )
             ->assertCreated()
             ->assertJsonPath('files.0.id', 1);
+        $this->postJson('/api/bulk-changes', [
+            'chosen' => ['isAll' => false, 'filter' => '', 'withArchived' => false, 'ids' => [1]],
+            'change' => ['kind' => 'restore', 'values' => []],
+        ])->assertCreated()->assertJsonPath('id', 1);
         $this->actingAs($reader = $this->user(Role::Reader));
         Storage::put('jobs/1.pdf', '%PDF');
         Job::query()->create([

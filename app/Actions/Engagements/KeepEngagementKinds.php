@@ -9,9 +9,9 @@ use Almanac\Engagements\EngagementRole as Role;
 use Almanac\Engagements\Stage;
 use Almanac\Engagements\StageKind;
 use Almanac\Records\WordingRefused;
-use App\Actions\Finding\IndexEngagements;
 use App\Actions\Office\ListedNames;
 use App\Actions\Records\KeptRow;
+use App\Background\IndexKind;
 use App\Models\Engagement;
 use App\Models\EngagementKind;
 use App\Models\EngagementRole;
@@ -25,10 +25,6 @@ use Illuminate\Validation\ValidationException;
 /** Keeps the kinds of what the firm does for others, with their stages and roles. What is in use is retired, never removed. */
 final readonly class KeepEngagementKinds
 {
-    public function __construct(private IndexEngagements $index)
-    {
-    }
-
     /**
      * @param array{
      *     name: string, plural: string, sign: string, isRetired: bool,
@@ -42,7 +38,7 @@ final readonly class KeepEngagementKinds
      */
     public function save(EngagementKind $kind, array $input): void
     {
-        $isFoundOtherwise = DB::transaction(function () use ($kind, $input): bool {
+        DB::transaction(function () use ($kind, $input): void {
             $problems = new FieldProblems;
             $name = $problems->at('name', fn () => ListedNames::tidy($input['name']));
             $plural = $problems->at('plural', fn () => ListedNames::tidy($input['plural']));
@@ -66,13 +62,11 @@ final readonly class KeepEngagementKinds
             $this->keepStages($kind, $input['stages'], $problems);
             $isRenamed = $this->keepRoles($kind, $input['roles']);
             $problems->throwIfAny();
-
-            return $isRenamed;
+            if ($isRenamed) {
+                // Nobody waits for thousands of them.
+                IndexKind::dispatch($kind->id);
+            }
         });
-        // By steps, so that nobody waits for thousands of them.
-        if ($isFoundOtherwise) {
-            $this->index->ofKind($kind->id);
-        }
     }
 
     /** @param  list<array{name: string, meaning: string, mostDays: int|null, isRetired: bool, ...}>  $rows */

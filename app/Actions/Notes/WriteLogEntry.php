@@ -32,7 +32,7 @@ final readonly class WriteLogEntry
      *
      * @throws ValidationException when nothing was written, or the day cannot be
      */
-    public function write(SubjectModel $subject, array $input, User $by): void
+    public function write(SubjectModel $subject, array $input, User $by): LogEntry
     {
         $subject->assertInUse();
         $problems = new FieldProblems;
@@ -43,7 +43,7 @@ final readonly class WriteLogEntry
         }
         $problems->throwIfAny();
 
-        DB::transaction(function () use ($subject, $input, $text, $day, $by): void {
+        return DB::transaction(function () use ($subject, $input, $text, $day, $by): LogEntry {
             $entry = LogEntry::query()->create([
                 'subject_id' => $subject->id,
                 'kind' => LogKind::from($input['kind']),
@@ -54,6 +54,8 @@ final readonly class WriteLogEntry
                 'user_id' => $by->id,
             ]);
             $this->place($subject, $entry->id, '', '', $by);
+
+            return $entry;
         });
     }
 

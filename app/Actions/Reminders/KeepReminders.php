@@ -43,7 +43,7 @@ final readonly class KeepReminders
      *
      * @throws ValidationException with each refusal at its field
      */
-    public function add(SubjectModel $subject, array $input, User $by): void
+    public function add(SubjectModel $subject, array $input, User $by): Reminder
     {
         $subject->assertInUse();
         $problems = new FieldProblems;
@@ -58,12 +58,15 @@ final readonly class KeepReminders
             $problems->add('userId', EngagementRefused::hiddenFrom($for->name)->getMessage());
         }
         $problems->throwIfAny();
-        DB::transaction(function () use ($subject, $input, $text, $day, $time, $rule, $by): void {
+
+        return DB::transaction(function () use ($subject, $input, $text, $day, $time, $rule, $by): Reminder {
             $reminder = Reminder::query()->create([
                 'subject_id' => $subject->id, 'user_id' => $input['userId'], 'by_id' => $by->id, 'text' => $text,
                 'first_on' => $day, 'due_on' => $day, 'time' => $time, 'rule' => $rule?->toRule() ?? '',
             ]);
             $this->write($reminder, '', 'set: '.$this->told($reminder), $by);
+
+            return $reminder;
         });
     }
 

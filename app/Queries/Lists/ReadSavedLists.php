@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries\Lists;
 
 use Almanac\Lists\ShippedList;
+use App\Facts\Lists\PartyList;
 use App\Facts\Lists\Wanted;
 use App\Http\Data\Lists\SavedListData;
 use App\Models\SavedList;

@@ -401,6 +401,109 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bulk-changes/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a bulk change would do; nothing is changed */
+        post: operations["tryBulkChange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bulk-changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The bulk changes, the latest first */
+        get: operations["readBulkChanges"];
+        put?: never;
+        /** Begin a bulk change; it is done behind the screen */
+        post: operations["beginBulkChange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bulk-changes/{bulkChange}/records": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What came of a bulk change for each record */
+        get: operations["readBulkRecords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bulk-changes/{bulkChange}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Stop it; what is done stays done */
+        post: operations["stopBulkChange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bulk-changes/{bulkChange}/go-on": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Go on with what is left of it */
+        post: operations["goOnWithBulkChange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bulk-changes/{bulkChange}/take-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take it back; what was changed since keeps the later change */
+        post: operations["takeBackBulkChange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/conflict-searches": {
         parameters: {
             query?: never;
@@ -3133,6 +3236,92 @@ export interface components {
             /** @description That has been seen. */
             version: number;
         };
+        /** @description A bulk change: how far it is, and what came of it. Load its user. */
+        BulkChange: {
+            id: number;
+            title: string;
+            /** @enum {string} */
+            state: "waiting" | "running" | "done" | "stopped" | "failed" | "taking-back" | "taken-back";
+            /** @description The state in words. */
+            stateText: string;
+            by: string;
+            /** @description The day it was asked for, for reading. */
+            day: string;
+            total: number;
+            /** @description How many have an outcome. */
+            done: number;
+            changed: number;
+            /** @description Of how many it was so already. */
+            same: number;
+            /** @description How many could not have it. */
+            refused: number;
+            takenBack: number;
+            /** @description How many keep what was changed since. */
+            kept: number;
+            /** @description Why it came to nothing; empty while it has not. */
+            failure: string;
+            isUnderWay: boolean;
+            /** @description What whoever asks may do with it. */
+            mayStop: boolean;
+            mayGoOn: boolean;
+            mayTakeBack: boolean;
+        };
+        BulkChangeInput: {
+            /** @enum {string} */
+            kind: "owner" | "account-manager" | "buyer" | "add-types" | "take-types" | "add-tags" | "take-tags" | "source" | "language" | "terms" | "side-field" | "detail" | "archive" | "restore" | "delete" | "reminder" | "log-entry" | "engagement";
+            /** @description What it is to be; none for nothing. */
+            values: string[];
+            /** @enum {string} */
+            side?: "client" | "vendor";
+            /** @description Of a side. */
+            field?: string;
+            /** @description Of a detail sheet. */
+            fieldId?: number;
+            day?: string;
+            userId?: number | null;
+            engagementId?: number;
+            roleId?: number;
+        };
+        /** @description What a bulk change would do to one record. */
+        BulkExample: {
+            id: number;
+            name: string;
+            /** @description What changes, as in "Looked after by". */
+            label: string;
+            from: string;
+            to: string;
+            /** @description Why it cannot be; empty where it can. */
+            refusal: string;
+        };
+        BulkInput: {
+            chosen: components["schemas"]["ChosenInput"];
+            change: components["schemas"]["BulkChangeInput"];
+        };
+        /** @description What a bulk change would do. */
+        BulkPreview: {
+            /** @description What is to be done, in words. */
+            title: string;
+            /** @description How many records are chosen. */
+            total: number;
+            /** @description Of how many it is so already. */
+            same: number;
+            /** @description How many cannot have it, as far as can be known before. */
+            refused: number;
+            /** @description Why they cannot; empty where none. */
+            why: string;
+            /** @description The first of those that would change, at most ten. */
+            examples: components["schemas"]["BulkExample"][];
+        };
+        /** @description What came of a bulk change for one record. */
+        BulkRecord: {
+            id: number;
+            name: string;
+            /** @enum {string} */
+            outcome: "waiting" | "changed" | "same" | "refused" | "taken-back" | "kept";
+            /** @description The outcome in words. */
+            outcomeText: string;
+            message: string;
+        };
         CalendarAddress: {
             /** @description For a calendar program; told only this once. */
             address: string;
@@ -3224,6 +3413,15 @@ export interface components {
             vatCountries: components["schemas"]["NamedCode"][];
             colleagues: components["schemas"]["Colleague"][];
             terms: components["schemas"]["ListedTerms"][];
+        };
+        ChosenInput: {
+            /** @description All that the list asks for, but for the numbers that are given. */
+            isAll: boolean;
+            /** @description The sentence of the list. */
+            filter: string;
+            withArchived: boolean;
+            /** @description The records that are chosen; of all of a list those that are not. */
+            ids: number[];
         };
         /** @description The section "Classification". */
         Classification: {
@@ -6831,6 +7029,225 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Books"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tryBulkChange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["BulkInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BulkPreview"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readBulkChanges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BulkChange"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginBulkChange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["BulkInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BulkChange"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readBulkRecords: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bulkChange: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BulkRecord"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stopBulkChange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bulkChange: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BulkChange"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    goOnWithBulkChange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bulkChange: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BulkChange"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeBackBulkChange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bulkChange: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BulkChange"];
                 };
             };
             /** @description Refused */

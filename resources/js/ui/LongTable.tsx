@@ -7,6 +7,21 @@ import { QuietButton } from './Button';
 import { Hidden } from './Text';
 import { line, print, size, space, type } from './tokens';
 
+const TICK = 30;
+
+/** So narrow a column of words becomes before the table is wider than its place. */
+const SHORTEST = 72;
+
+/** Where there is less room than the columns are wide, words give way to figures. */
+function fitted(columns: LongColumn[], room: number): number[] {
+    const sum = (some: LongColumn[]) => some.reduce((all, { width }) => all + width, 0);
+    const words = sum(columns.filter(({ isFigure }) => !isFigure));
+    const left = room - sum(columns.filter(({ isFigure }) => isFigure));
+    return columns.map(({ isFigure, width }) => room <= 0 || isFigure || words <= left
+        ? width
+        : Math.min(width, Math.max(SHORTEST, Math.floor(width * left / words))));
+}
+
 /** As high as a line of text with a hair above and below. */
 const ROW = 35;
 
@@ -120,6 +135,7 @@ export function LongTable(props: Props) {
     const { label, columns, total, idOf, cell, nameOf, onRange, sort, onSort, onWidth, active, onActive, onOpen, choosing, goTo } = props;
     const scroller = useRef<HTMLDivElement>(null);
     const [height, setHeight] = useState(LEAST_HEIGHT);
+    const [room, setRoom] = useState(0);
     const wantsFocus = useRef(false);
     const isPrinted = usePrinting();
     // eslint-disable-next-line react-hooks/incompatible-library -- it is not handed on
@@ -146,6 +162,7 @@ export function LongTable(props: Props) {
     // As high as the window has room for.
     useLayoutEffect(() => {
         const measure = () => {
+            setRoom(scroller.current?.clientWidth ?? 0);
             const top = (scroller.current?.getBoundingClientRect().top ?? 0) + window.scrollY;
             setHeight(Math.min((total + 1) * ROW + 18, Math.max(LEAST_HEIGHT, window.innerHeight - top - BELOW)));
         };
@@ -157,7 +174,8 @@ export function LongTable(props: Props) {
 
     useEffect(() => {
         goTo?.((index) => {
-            lines.scrollToIndex(index, { align: 'start' });
+            wantsFocus.current = true;
+            lines.scrollToIndex(index, { align: Math.abs(index - active) > 1 ? 'start' : 'auto' });
             onActive(index);
         });
     });
@@ -211,7 +229,9 @@ export function LongTable(props: Props) {
         }
     };
 
-    const width = columns.reduce((sum, column) => sum + column.width, choosing === undefined ? 0 : 30);
+    const ticks = choosing === undefined ? 0 : TICK;
+    const widths = fitted(columns, room - ticks);
+    const width = widths.reduce((sum, wide) => sum + wide, ticks);
     let end = 0;
     return (
         <Scroller ref={scroller} style={{ height: isPrinted ? undefined : height }}>
@@ -224,8 +244,8 @@ export function LongTable(props: Props) {
                 onKeyDown={onKeyDown}
             >
                 <colgroup>
-                    {choosing !== undefined && <col style={{ width: 30 }} />}
-                    {columns.map(({ key, width: wide }) => <col key={key} style={{ width: wide }} />)}
+                    {choosing !== undefined && <col style={{ width: TICK }} />}
+                    {columns.map(({ key }, at) => <col key={key} style={{ width: widths[at] }} />)}
                 </colgroup>
                 <thead>
                     <tr aria-rowindex={1}>

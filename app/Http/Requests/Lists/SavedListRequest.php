@@ -17,9 +17,9 @@ final class SavedListRequest extends ShapedRequest
     {
         return Shape::named('SavedListInput', [
             'name' => Input::text(200),
-            'sentence' => Input::text(SentenceReader::LONGEST)->filled('')->says('Whom it asks for; empty for everybody.'),
+            'sentence' => Input::text(SentenceReader::LONGEST)->says('Whom it asks for; empty for everybody.'),
             'columns' => Input::listOf(Input::text(60), 30)->says('Keys of fields; none for the usual ones.'),
-            'sort' => Input::text(1000)->filled(''),
+            'sort' => Input::text(1000),
             'view' => Input::oneOf(ListView::class),
             'isShared' => Input::flag()->says('Whether it is everybody’s.'),
             'version' => Input::whole(0)->optional()->says('Of the list that is changed.'),

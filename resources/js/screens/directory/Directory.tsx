@@ -91,8 +91,9 @@ export function Directory() {
     const last = Math.max(0, count - 1);
     const isByName = sort.length === 1 && sort[0]?.key === 'name' && !sort[0].isReversed;
     const { data: letters = [] } = useQuery({ ...lettersQuery(wanted), enabled: isByName && count > 20 });
-    useShortcut('j', 'Next line of the list', () => go.current?.(Math.min(last, active + 1)));
-    useShortcut('k', 'Line before', () => go.current?.(Math.max(0, active - 1)));
+    const isInList = () => document.activeElement?.closest('[role=grid]') != null;
+    useShortcut('j', 'Next line of the list', () => go.current?.(isInList() ? Math.min(last, active + 1) : active));
+    useShortcut('k', 'Line before', () => go.current?.(isInList() ? Math.max(0, active - 1) : active));
 
     const { lineAt, onRange } = list;
     const open = useCallback((index: number) => {

@@ -2,18 +2,16 @@
 
 declare(strict_types=1);
 
-namespace App\Queries\Lists;
+namespace App\Facts\Lists;
 
+use Almanac\Bulk\BulkRefused;
+use Almanac\Lists\Condition;
 use Almanac\Lists\Field;
+use Almanac\Lists\Filter;
 use Almanac\Lists\Reading;
 use Almanac\Lists\SentenceReader;
 use Almanac\Lists\Vocabulary;
 use App\Database\Ids;
-use App\Facts\Lists\Asked;
-use App\Facts\Lists\FilterQuery;
-use App\Facts\Lists\PartyFields;
-use App\Facts\Lists\PartyWords;
-use App\Facts\Lists\Wanted;
 use App\Models\Office;
 use App\Models\User;
 use App\Time\Clock;
@@ -60,12 +58,36 @@ final readonly class PartyList
         ], true);
     }
 
+    /** What the database is asked for one condition. */
+    public function asking(Condition $condition): Asked
+    {
+        return FilterQuery::of(Filter::all($condition), $this->clock->today());
+    }
+
     /** @return Builder the rows of record_values, as v */
     public function rows(): Builder
     {
         $asked = $this->asked();
 
         return DB::table('record_values as v')->whereRaw($asked->sql, $asked->bindings);
+    }
+
+    /**
+     * @return Builder the rows of record_values, as v, of those that were chosen of it
+     *
+     * @throws BulkRefused when it is all of a list of which not all is understood
+     */
+    public function chosen(Chosen $chosen): Builder
+    {
+        $numbers = json_encode($chosen->ids, JSON_THROW_ON_ERROR);
+        if (! $chosen->isAll) {
+            return DB::table('record_values as v')->whereRaw('v.party_id in (select value from json_each(?))', [$numbers]);
+        }
+        if (! $this->reading->isWhole()) {
+            throw BulkRefused::notUnderstood();
+        }
+
+        return $this->rows()->whereRaw('v.party_id not in (select value from json_each(?))', [$numbers]);
     }
 
     /** @return Builder in their order */

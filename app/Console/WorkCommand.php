@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Process;
+
+/** The worker: it looks for work that waits, and has it done in a process of its own, which holds nothing over from the work before. */
+final class WorkCommand extends Command
+{
+    private const LOOKS_EVERY_MS = 300;
+
+    protected $signature = 'almanac:work {server : the process of the server; with it the worker ends}';
+
+    protected $description = 'Do the work that waits; started and watched with the server';
+
+    public function handle(): int
+    {
+        $server = $this->argument('server');
+        $home = '/proc/'.(ctype_digit($server) ? $server : '0');
+        // There is one worker: what somebody has begun is nobody's any more.
+        DB::table('queued_work')->update(['reserved_at' => null]);
+        while (is_dir($home)) {
+            if (DB::table('queued_work')->exists()) {
+                Process::path(base_path())->forever()->run([
+                    PHP_BINARY, '-d', 'memory_limit=512M', base_path('artisan'), 'queue:work', '--once', '--timeout=0', '--quiet',
+                ]);
+                DB::table('queued_work')->update(['reserved_at' => null]);
+            } else {
+                usleep(self::LOOKS_EVERY_MS * 1000);
+            }
+        }
+
+        return self::SUCCESS;
+    }
+}
