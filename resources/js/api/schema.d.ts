@@ -5996,6 +5996,11 @@ export interface components {
                 code: "unknown" | "known" | "near" | "opposes";
                 name: string;
             }[];
+            bulkKinds: {
+                /** @enum {string} */
+                code: "owner" | "account-manager" | "buyer" | "add-types" | "take-types" | "add-tags" | "take-tags" | "source" | "language" | "terms" | "side-field" | "detail" | "archive" | "restore" | "delete" | "reminder" | "log-entry" | "engagement";
+                name: string;
+            }[];
         };
         /** @description What needs doing, for whoever asks. */
         Today: {

@@ -28,6 +28,7 @@ export function Frame() {
     useShortcut('g x', 'Search for conflicts', () => void navigate('/conflicts'));
     useShortcut('g l', 'Go to the lists under names', () => void navigate('/directory', { state: { toLists: true } }));
     useShortcut('g b', 'Go to the ledger', () => void navigate('/ledger'));
+    useShortcut('g w', 'Go to what is under way', () => void navigate('/under-way'));
     useShortcut('g u', 'Go to upkeep', () => void navigate('/upkeep'));
     useShortcut('g o', 'Go to the office, for administrators', () => mayRunOffice && void navigate('/office'));
     useFocusOnNewPage();
@@ -49,6 +50,7 @@ export function Frame() {
                     <NavLink to="/engagements">Cases & projects</NavLink>
                     <NavLink to="/ledger">Ledger</NavLink>
                     <NavLink to="/upkeep">Upkeep</NavLink>
+                    <NavLink to="/under-way">Under way</NavLink>
                     {mayRunOffice && <NavLink to="/office">Office</NavLink>}
                 </Places>
                 <SignInAgain><Outlet /></SignInAgain>

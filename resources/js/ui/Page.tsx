@@ -120,6 +120,22 @@ export const Beside = styled.div`
     ${print} { display: block; }
 `;
 
+/** What is to be done with what is chosen: at the foot, in sight. */
+export const Foot = styled.section`
+    position: sticky;
+    bottom: 0;
+    z-index: 5;
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: ${space.small} ${space.medium};
+    padding: ${space.small} ${space.medium};
+    border: 1px solid var(--edge);
+    border-radius: 3px;
+    background: var(--sheet);
+    ${print} { display: none; }
+`;
+
 /** A page with nothing but one sheet in the middle. */
 export const Doorway = styled.main`
     display: grid;

@@ -10,6 +10,7 @@ use Almanac\Banking\AccountKind;
 use Almanac\Banking\AccountUse;
 use Almanac\Banking\Confirmation;
 use Almanac\Banking\PayBy;
+use Almanac\Bulk\BulkKind;
 use Almanac\Cautions\CautionLevel;
 use Almanac\Cautions\CautionUse;
 use Almanac\Conflicts\Decision;
@@ -71,6 +72,7 @@ final readonly class TitlesData
      * @param list<NamedCodeData> $engagementLinks
      * @param list<NamedCodeData> $decisions
      * @param list<NamedCodeData> $degrees
+     * @param list<NamedCodeData> $bulkKinds
      */
     private function __construct(
         #[OA\Property(items: new TitledCodes(AddressUse::class))] public array $addressUses,
@@ -104,6 +106,7 @@ final readonly class TitlesData
         #[OA\Property(items: new TitledCodes(EngagementLink::class))] public array $engagementLinks,
         #[OA\Property(items: new TitledCodes(Decision::class))] public array $decisions,
         #[OA\Property(items: new TitledCodes(Degree::class))] public array $degrees,
+        #[OA\Property(items: new TitledCodes(BulkKind::class))] public array $bulkKinds,
     ) {
     }
 
@@ -141,6 +144,7 @@ final readonly class TitlesData
             NamedCodeData::titled(EngagementLink::cases()),
             NamedCodeData::titled(Decision::cases()),
             NamedCodeData::titled(Degree::cases()),
+            NamedCodeData::titled(BulkKind::cases()),
         );
     }
 }

@@ -9,3 +9,4 @@ export * from './conflicts';
 export * from './past';
 export * from './meetings';
 export * from './lists';
+export * from './bulk';

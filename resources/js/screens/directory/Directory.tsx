@@ -3,20 +3,23 @@ import { useCallback, useRef, useState } from 'react';
 import { Link, useLocation, useNavigate, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
 import { forget, lettersQuery, type WantedList } from '../../api/queries';
+import { useSession } from '../../api/session';
 import { EmptyDesk } from '../../shared/EmptyDesk';
-import { QuietButton } from '../../ui/Button';
+import { MainButton, QuietButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
 import { LongTable, type LongColumn, type SortedBy } from '../../ui/LongTable';
-import { Beside, Sheet } from '../../ui/Page';
+import { Beside, Foot, Sheet } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { useShortcut } from '../../ui/shortcuts';
 import { Empty, Hidden, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { ThumbIndex } from '../../ui/ThumbIndex';
 import { AwaitedSheet } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
+import { BulkDialog } from './BulkDialog';
 import { ColumnsDialog } from './ColumnsDialog';
 import { FilterLine } from './FilterLine';
 import { ListTools } from './ListTools';
+import { useChoosing } from './useChoosing';
 import { useDirectory, type Line } from './useDirectory';
 
 /** How wide a column is before somebody draws it otherwise. */
@@ -45,6 +48,8 @@ export function Directory() {
     const { page } = list;
     const [active, setActive] = useState(() => (location.state as { at?: number } | null)?.at ?? 0);
     const [isChoosing, setChoosing] = useState(false);
+    const [isChanging, setChanging] = useState(false);
+    const { mayChangeRecords } = useSession();
     const [widths, setWidths] = useState<Record<string, number>>({});
     const go = useRef<(index: number) => void>(undefined);
     useTitle('Directory');
@@ -96,6 +101,7 @@ export function Directory() {
     useShortcut('k', 'Line before', () => go.current?.(isInList() ? Math.max(0, active - 1) : active));
 
     const { lineAt, onRange } = list;
+    const { choosing, count: chosen, input, clear } = useChoosing(wanted, count, (index) => lineAt(index)?.party.id);
     const open = useCallback((index: number) => {
         const line = lineAt(index);
         if (line !== undefined) {
@@ -168,14 +174,27 @@ export function Directory() {
                                 active={Math.min(active, last)}
                                 onActive={setActive}
                                 onOpen={open}
+                                {...(mayChangeRecords ? { choosing } : {})}
                                 goTo={(to) => { go.current = to; }}
                             />
                             {isByName && letters.length > 1 && <ThumbIndex letters={letters} onGo={(at) => go.current?.(at)} />}
                         </Beside>
                     )}
+                    {chosen > 0 && (
+                        <Foot aria-label="What is chosen">
+                            <strong aria-live="polite">{chosen.toLocaleString('en')} chosen</strong>
+                            <MainButton onPress={() => setChanging(true)}>Change them …</MainButton>
+                            {!choosing.isAll && (
+                                <QuietButton onPress={() => choosing.all(true)}>{`Choose all ${count.toLocaleString('en')}`}</QuietButton>
+                            )}
+                            <QuietButton onPress={clear}>Choose none</QuietButton>
+                            <Small>Space chooses, Shift reaches, Ctrl+A all</Small>
+                        </Foot>
+                    )}
                     {page.columns.some(({ isFigure }) => isFigure) && <Small>Amounts without a currency are in {page.currency}.</Small>}
                 </Stack>
             )}
+            {isChanging && <BulkDialog chosen={input} count={chosen} onClose={() => setChanging(false)} />}
             {isChoosing && page !== undefined && (
                 <ColumnsDialog
                     columns={page.columns.map(({ key }) => key)}
