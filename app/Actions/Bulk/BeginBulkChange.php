@@ -45,6 +45,7 @@ final readonly class BeginBulkChange
                 'input' => $input,
                 'state' => BulkState::Waiting,
                 'chosen' => 0,
+                'created_at' => $this->clock->now(),
             ]);
             $list = new PartyList($this->clock, new Wanted($chosen->sentence, withArchived: $chosen->withArchived), $by);
             $rows = $list->chosen($chosen)

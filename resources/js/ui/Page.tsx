@@ -113,11 +113,23 @@ export const Margin = styled.aside`
 /** Something narrow at the edge of what takes the room. */
 export const Beside = styled.div`
     display: grid;
-    grid-template-columns: minmax(0, 1fr) auto;
+    grid-template-columns: minmax(0, 1fr) auto auto;
     gap: ${space.small};
     > :only-child { grid-column: 1 / -1; }
     ${narrow} { grid-template-columns: minmax(0, 1fr); }
     ${print} { display: block; }
+`;
+
+/** Something to be read beside a list. */
+export const Aside = styled.aside`
+    width: 250px;
+    max-height: 76vh;
+    overflow: auto;
+    padding-left: ${space.medium};
+    border-left: 1px solid var(--rule);
+    overflow-wrap: anywhere;
+    ${narrow} { width: auto; padding: 0; border: 0; }
+    ${print} { display: none; }
 `;
 
 /** What is to be done with what is chosen: at the foot, in sight. */

@@ -41,7 +41,7 @@ export function BulkDialog({ chosen, count, onClose }: Props) {
     const begin = () => run(async () => {
         const begun = await ask(api.POST('/api/bulk-changes', { body: { chosen, change } }));
         void forget(bulkChangesQuery.queryKey);
-        say(`${begun.title}: under way.`, () => void navigate(`/under-way#change-${begun.id}`));
+        say(`${begun.title}: under way.`);
         onClose();
         await navigate('/under-way');
     });

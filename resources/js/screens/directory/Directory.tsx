@@ -19,6 +19,7 @@ import { BulkDialog } from './BulkDialog';
 import { ColumnsDialog } from './ColumnsDialog';
 import { FilterLine } from './FilterLine';
 import { ListTools } from './ListTools';
+import { Peek } from './Peek';
 import { useChoosing } from './useChoosing';
 import { useDirectory, type Line } from './useDirectory';
 
@@ -96,6 +97,9 @@ export function Directory() {
     const last = Math.max(0, count - 1);
     const isByName = sort.length === 1 && sort[0]?.key === 'name' && !sort[0].isReversed;
     const { data: letters = [] } = useQuery({ ...lettersQuery(wanted), enabled: isByName && count > 20 });
+    const [isPeeking, setPeeking] = useState(false);
+    useShortcut('p', 'A look at the record beside the list', () => setPeeking(!isPeeking));
+    const peeked = list.lineAt(Math.min(active, last))?.party.id;
     const isInList = () => document.activeElement?.closest('[role=grid]') != null;
     useShortcut('j', 'Next line of the list', () => go.current?.(isInList() ? Math.min(last, active + 1) : active));
     useShortcut('k', 'Line before', () => go.current?.(isInList() ? Math.max(0, active - 1) : active));
@@ -177,6 +181,7 @@ export function Directory() {
                                 {...(mayChangeRecords ? { choosing } : {})}
                                 goTo={(to) => { go.current = to; }}
                             />
+                            {isPeeking && peeked !== undefined && <Peek id={peeked} onClose={() => setPeeking(false)} />}
                             {isByName && letters.length > 1 && <ThumbIndex letters={letters} onGo={(at) => go.current?.(at)} />}
                         </Beside>
                     )}

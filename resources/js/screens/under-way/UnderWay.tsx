@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
 import { bulkChangesQuery, bulkRecordsQuery, forget, importsQuery, isUnderWay, jobsQuery } from '../../api/queries';
@@ -20,6 +20,15 @@ export function UnderWay() {
     const { data: imports = [] } = useQuery(importsQuery);
     const { data: jobs = [] } = useQuery(jobsQuery);
     useTitle('Under way');
+    const busy = changes?.filter((one) => one.isUnderWay).length ?? 0;
+    const before = useRef(busy);
+    useEffect(() => {
+        // What has come to an end has changed records that others show.
+        if (busy < before.current) {
+            void forget(['records']);
+        }
+        before.current = busy;
+    }, [busy]);
     if (changes === undefined) {
         return <AwaitedSheet what="What is under way" error={error} retry={() => void refetch()} />;
     }
