@@ -136,6 +136,8 @@ export function LongTable(props: Props) {
     const scroller = useRef<HTMLDivElement>(null);
     const [height, setHeight] = useState(LEAST_HEIGHT);
     const [room, setRoom] = useState(0);
+    // The line that is to have the keyboard may be the active one already.
+    const [, redraw] = useState(0);
     const wantsFocus = useRef(false);
     const isPrinted = usePrinting();
     // eslint-disable-next-line react-hooks/incompatible-library -- it is not handed on
@@ -175,6 +177,7 @@ export function LongTable(props: Props) {
     useEffect(() => {
         goTo?.((index) => {
             wantsFocus.current = true;
+            redraw((times) => times + 1);
             lines.scrollToIndex(index, { align: Math.abs(index - active) > 1 ? 'start' : 'auto' });
             onActive(index);
         });

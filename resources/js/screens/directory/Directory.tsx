@@ -24,7 +24,7 @@ import { useChoosing } from './useChoosing';
 import { useDirectory, type Line } from './useDirectory';
 
 /** How wide a column is before somebody draws it otherwise. */
-const WIDTHS: Record<string, number> = { name: 212, role: 110, place: 136, phone: 150, email: 220 };
+const WIDTHS: Record<string, number> = { receivable: 108, name: 204, role: 110, place: 136, phone: 150, email: 220 };
 
 function usualWidth({ key, isFigure, title }: Schemas['Column']): number {
     return WIDTHS[key] ?? Math.max(isFigure ? 98 : 140, title.length * 8 + 22);
@@ -234,9 +234,10 @@ function Cell({ line: { party }, columnKey, text, isOverLimit, place, isActive }
                     {text}
                 </Link>
                 {party.kind === 'company' && <Hidden> (company)</Hidden>}
+                {isOverLimit && <Hidden> (over the credit limit)</Hidden>}
                 {party.isArchived && <> <Small>archived</Small></>} {party.position !== '' && <Small>{party.position}</Small>}
             </>
         );
     }
-    return columnKey === 'receivable' && isOverLimit ? <Mark tone="stop">{text}<Hidden> over the limit</Hidden></Mark> : <>{text}</>;
+    return columnKey === 'receivable' && isOverLimit ? <Mark tone="stop">{text}</Mark> : <>{text}</>;
 }
