@@ -128,7 +128,7 @@ test('many are changed at once: tried, begun, seen under way, and taken back as 
     await page.keyboard.press('Enter');
     await dialog.getByRole('button', { name: 'See what it would do' }).click();
     await expect(dialog.getByRole('status')).toContainText(`Add the tag ${tag}`);
-    await expect(dialog.getByRole('row').nth(1)).toContainText(tag);
+    await expect(dialog.getByRole('table').getByRole('row').nth(1)).toContainText(tag);
     await desk.expectAccessible('[role=dialog]');
     await dialog.getByRole('button', { name: /^Change \d+$/ }).click();
     const change = page.getByRole('article', { name: `Add the tag ${tag}` });

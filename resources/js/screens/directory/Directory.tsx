@@ -100,7 +100,7 @@ export function Directory() {
     const [isPeeking, setPeeking] = useState(false);
     useShortcut('p', 'A look at the record beside the list', () => setPeeking(!isPeeking));
     const peeked = list.lineAt(Math.min(active, last))?.party.id;
-    const isInList = () => document.activeElement?.closest('[role=grid]') != null;
+    const isInList = () => document.activeElement?.closest('[role=grid] tbody') != null;
     useShortcut('j', 'Next line of the list', () => go.current?.(isInList() ? Math.min(last, active + 1) : active));
     useShortcut('k', 'Line before', () => go.current?.(isInList() ? Math.max(0, active - 1) : active));
 
