@@ -30,6 +30,8 @@ final class WorkCommand extends Command
                 ]);
                 DB::table('queued_work')->update(['reserved_at' => null]);
             } else {
+                // Looked at anew each time: a database may have been put in the place of another.
+                DB::disconnect();
                 usleep(self::LOOKS_EVERY_MS * 1000);
             }
         }

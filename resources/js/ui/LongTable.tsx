@@ -10,7 +10,7 @@ import { line, print, size, space, type } from './tokens';
 const TICK = 30;
 
 /** So narrow a column of words becomes before the table is wider than its place. */
-const SHORTEST = 72;
+const SHORTEST = 56;
 
 /** Where there is less room than the columns are wide, words give way to figures. */
 function fitted(columns: LongColumn[], room: number): number[] {

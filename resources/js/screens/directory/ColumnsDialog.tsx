@@ -29,15 +29,17 @@ export function ColumnsDialog({ columns, onDone, onClose }: Props) {
                     onRemove={(key) => setKeys(keys.filter((other) => other !== key))}
                     mayRemove={(key) => key !== 'name'}
                 />
-                <ChooseFromMany
-                    key={keys.length}
-                    label="Add a column"
-                    options={fields
-                        .filter(({ key, isColumn }) => isColumn && !keys.includes(key))
-                        .map(({ key, title }) => ({ id: key, name: title }))}
-                    value=""
-                    onChange={(key) => setKeys([...keys, key])}
-                />
+                {fields.length > 0 && (
+                    <ChooseFromMany
+                        key={keys.length}
+                        label="Add a column"
+                        options={fields
+                            .filter(({ key, isColumn }) => isColumn && !keys.includes(key))
+                            .map(({ key, title }) => ({ id: key, name: title }))}
+                        value=""
+                        onChange={(key) => setKeys([...keys, key])}
+                    />
+                )}
             </Stack>
             <DialogButtons>
                 <MainButton onPress={() => onDone(keys)}>Show these columns</MainButton>

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
 import { Link, useLocation, useNavigate, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
-import { forget, lettersQuery, type WantedList } from '../../api/queries';
+import { forget, lettersQuery, listFieldsQuery, type WantedList } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { EmptyDesk } from '../../shared/EmptyDesk';
 import { MainButton, QuietButton } from '../../ui/Button';
@@ -97,6 +97,8 @@ export function Directory() {
     const last = Math.max(0, count - 1);
     const isByName = sort.length === 1 && sort[0]?.key === 'name' && !sort[0].isReversed;
     const { data: letters = [] } = useQuery({ ...lettersQuery(wanted), enabled: isByName && count > 20 });
+    // Before they are chosen from.
+    useQuery(listFieldsQuery);
     const [isPeeking, setPeeking] = useState(false);
     useShortcut('p', 'A look at the record beside the list', () => setPeeking(!isPeeking));
     const peeked = list.lineAt(Math.min(active, last))?.party.id;
