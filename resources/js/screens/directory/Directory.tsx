@@ -142,8 +142,7 @@ export function Directory() {
                         <ListTools search={search} onOpen={(address) => void navigate(address)} />
                     </Row>
                     <FilterLine
-                        key={page.filter.sentence}
-                        sentence={page.filter.misread.length > 0 ? wanted.filter ?? '' : page.filter.sentence}
+                        sentence={list.isBehind || page.filter.misread.length > 0 ? wanted.filter ?? '' : page.filter.sentence}
                         filter={page.filter}
                         onFilter={(filter) => set({ filter })}
                     />
