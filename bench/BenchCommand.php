@@ -7,6 +7,7 @@ namespace Bench;
 use App\Database\Ids;
 use App\Models\Engagement;
 use App\Models\Office;
+use App\Models\SavedList;
 use App\Models\User;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
@@ -71,9 +72,11 @@ final class BenchCommand extends Command
             $this->row('an empty answer', fn () => $this->served->get('/api/session'), fn () => DB::select('SELECT 1'));
             $this->find();
             $this->directory();
+            $this->lists();
             $this->rest();
             $this->engagements();
             $this->past();
+            $this->bulk();
             $this->browser();
         } finally {
             $this->served->stop();
@@ -154,6 +157,67 @@ final class BenchCommand extends Command
                 ),
             );
         }
+    }
+
+    /** Lists of the directory: three conditions in several orders, lists counted, a sentence typed, many changed at once. */
+    private function lists(): void
+    {
+        $wanted = [
+            ['clients in VT, owing more than 100', "v.is_client = 1 AND v.region = 'vt' AND v.receivable_minor > 10000"],
+            ['vendors without a tax number, owed something', 'v.is_vendor = 1 AND v.has_tax_number = 0 AND v.payable_minor IS NOT NULL'],
+            ['people with an email, added this year', "v.kind = 'person' AND v.email IS NOT NULL AND v.added_at >= '2026-01-01'"],
+            ['clients in NH or MA, not billed since 1 Jan 2026', "v.is_client = 1 AND v.region IN ('nh', 'ma')"],
+        ];
+        $sorts = ['name', 'receivable', 'place', '-added', 'owner,name'];
+        $this->row(
+            'directory, three conditions, in any order',
+            fn (int $n) => $this->served->get('/api/parties?filter='.rawurlencode($wanted[$n % 4][0]).'&sort='.$sorts[$n % 5].'&page='.($n % 3 + 1)),
+            fn (int $n) => $this->bare("SELECT v.party_id FROM record_values v WHERE v.is_in_use = 1 AND {$wanted[$n % 4][1]} ORDER BY v.collated LIMIT 100"),
+        );
+        $names = ['owing something', 'with something overdue', 'in VT', 'people without a phone', 'tagged museum', 'vendors without bank details', 'not ready to bill'];
+        foreach ($names as $at => $sentence) {
+            SavedList::query()->firstOrCreate(
+                ['user_id' => 1, 'name' => "Bench $at"],
+                ['is_shared' => true, 'sentence' => $sentence, 'columns' => [], 'sort' => '', 'view' => 'table'],
+            );
+        }
+        $this->row(
+            'the counts of twelve lists',
+            fn () => $this->served->get('/api/saved-lists'),
+            fn () => $this->bare('SELECT count(*) FROM record_values WHERE is_in_use = 1 AND email IS NULL'),
+        );
+        $typed = 'vendors in VT without a tax number, paid this year, owed more than 500';
+        $this->row(
+            'what may come next in a sentence',
+            fn (int $n) => $this->served->get('/api/parties/suggestions?typed='.rawurlencode(mb_substr($typed, 0, $n * 7 % mb_strlen($typed)))),
+            fn () => $this->bare('SELECT * FROM list_items'),
+        );
+    }
+
+    /** Many records changed behind the screen, and how long others wait who save meanwhile. */
+    private function bulk(): void
+    {
+        $many = min(10_000, intdiv($this->records, 10));
+        $ids = Ids::of(DB::table('record_values')->where('is_in_use', true)->orderBy('party_id')->limit($many)->pluck('party_id'));
+        $begun = microtime(true);
+        $owner = (int) DB::table('users')->max('id');
+        $id = $this->served->sent('POST', '/api/bulk-changes', [
+            'chosen' => ['isAll' => false, 'filter' => '', 'withArchived' => false, 'ids' => $ids],
+            'change' => ['kind' => 'owner', 'values' => [], 'userId' => DB::table('parties')->where('id', $ids[0])->value('owner_id') === $owner ? 1 : $owner],
+        ])['id'];
+        $longest = 0.0;
+        for ($n = 0; DB::table('bulk_changes')->where('id', $id)->value('state') !== 'done'; $n++) {
+            $before = hrtime(true);
+            $this->save($many + 2 + $n % 50, $n);
+            $longest = max($longest, (hrtime(true) - $before) / 1e6);
+            usleep(200_000);
+        }
+        $this->line(sprintf(
+            '%-44s %8.1f s   the longest save of others meanwhile %.0f ms',
+            'an owner set on '.number_format($many).' records',
+            microtime(true) - $begun,
+            $longest,
+        ));
     }
 
     private function rest(): void

@@ -67,8 +67,22 @@ final class Served
         $this->ask($path, [CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => json_encode($input, JSON_THROW_ON_ERROR)]);
     }
 
+    /**
+     * @param array<string, mixed> $input
+     *
+     * @return array<mixed> what is answered
+     *
+     * @throws \RuntimeException when it is refused
+     */
+    public function sent(string $method, string $path, array $input): array
+    {
+        $answer = $this->ask($path, [CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => json_encode($input, JSON_THROW_ON_ERROR)]);
+
+        return (array) json_decode($answer, true, flags: JSON_THROW_ON_ERROR);
+    }
+
     /** @param  array<int, mixed>  $options */
-    private function ask(string $path, array $options): void
+    private function ask(string $path, array $options): string
     {
         curl_reset($this->curl);
         curl_setopt_array($this->curl, $options + [
@@ -80,5 +94,7 @@ final class Served
         if ($status >= 300 || $status === 0) {
             throw new \RuntimeException("$path answered $status: ".substr((string) $answer, 0, 300));
         }
+
+        return (string) $answer;
     }
 }
