@@ -32,6 +32,12 @@ final class RacesTest extends TestCase
     public function test_every_post_of_the_contract_five_times_with_one_key_is_done_once(): void
     {
         $this->seedOffice();
+        foreach ([101 => 'waiting', 102 => 'stopped', 103 => 'done'] as $id => $state) {
+            DB::table('bulk_changes')->insert([
+                'id' => $id, 'user_id' => $this->administrator->id, 'kind' => 'restore', 'title' => 'Restore', 'chosen' => 0, 'state' => $state,
+                'input' => '{"kind": "restore", "values": []}',
+            ]);
+        }
         $covered = [];
         foreach ($this->posts() as [$pattern, $path, $input]) {
             $covered[] = $pattern;
@@ -61,6 +67,7 @@ final class RacesTest extends TestCase
             '/api/session',
             '/api/setup',
             '/api/look-alikes',
+            '/api/bulk-changes/preview',
             '/api/terms/preview',
             '/api/parties/{id}/document-preview',
             '/api/parties/{id}/payment-preview',
@@ -594,6 +601,18 @@ final class RacesTest extends TestCase
             ['/api/documents/{document}/write-off', '/api/documents/4/write-off', ['reason' => 'small', 'amount' => '1']],
             ['/api/documents/{document}/allocations', '/api/documents/3/allocations', $use],
             ['/api/payments/{payment}/allocations', '/api/payments/1/allocations', $use],
+            [
+                '/api/saved-lists',
+                '/api/saved-lists',
+                ['name' => 'Clients', 'sentence' => 'clients', 'columns' => [], 'sort' => '', 'view' => 'table', 'isShared' => false],
+            ],
+            ['/api/bulk-changes', '/api/bulk-changes', [
+                'chosen' => ['isAll' => false, 'filter' => '', 'withArchived' => false, 'ids' => [1]],
+                'change' => ['kind' => 'log-entry', 'values' => ['Once']],
+            ]],
+            ['/api/bulk-changes/{bulkChange}/stop', '/api/bulk-changes/101/stop', []],
+            ['/api/bulk-changes/{bulkChange}/go-on', '/api/bulk-changes/102/go-on', []],
+            ['/api/bulk-changes/{bulkChange}/take-back', '/api/bulk-changes/103/take-back', []],
         ];
     }
 }
