@@ -66,16 +66,9 @@ export function FilterLine({ sentence, filter, onFilter }: Props) {
                 }}
                 problem={(filter?.misread.length ?? 0) > 0 ? 'misread' : undefined}
             />
-            {filter !== undefined && filter.misread.length > 0 && (
-                <div id="misread" role="status">
-                    <Stack $gap="hair">
-                        {filter.misread.map(({ at, message, isLeftOut }) => (
-                            <Mark key={`${at} ${message}`} tone="look">{message}{isLeftOut && ' The list does without it.'}</Mark>
-                        ))}
-                    </Stack>
-                </div>
-            )}
+            {/* What stands still comes first: nothing moves under the pointer when the answer comes. */}
             <Row $gap="small">
+                <QuietButton onPress={() => setOpen(parts.length)}>Add a condition</QuietButton>
                 {parts.length > 0 && (
                     <Pieces aria-label="The parts of the filter">
                         {parts.map((part, at) => (
@@ -93,12 +86,20 @@ export function FilterLine({ sentence, filter, onFilter }: Props) {
                         {isAll ? 'All of these' : 'Any of these'}
                     </QuietButton>
                 )}
-                <QuietButton onPress={() => setOpen(parts.length)}>Add a condition</QuietButton>
                 {typed !== undefined && typed !== sentence && (
                     <><Button onPress={() => apply(typed)}>Show these</Button><Small>Enter</Small></>
                 )}
                 {sentence !== '' && <QuietButton onPress={() => apply('')}>Everybody</QuietButton>}
             </Row>
+            {filter !== undefined && filter.misread.length > 0 && (
+                <div id="misread" role="status">
+                    <Stack $gap="hair">
+                        {filter.misread.map(({ at, message, isLeftOut }) => (
+                            <Mark key={`${at} ${message}`} tone="look">{message}{isLeftOut && ' The list does without it.'}</Mark>
+                        ))}
+                    </Stack>
+                </div>
+            )}
             {open !== undefined && (
                 <ConditionDialog
                     part={parts[open]}
