@@ -8,22 +8,6 @@ async function take(page: Page, name: string): Promise<void> {
     await page.screenshot({ path: `${FOLDER}/${name}.png`, animations: 'disabled', caret: 'hide' });
 }
 
-test.describe('the first start', () => {
-    test.use({ seed: 'empty' });
-
-    test('pictures', async ({ page }) => {
-        await page.goto('/');
-        await expect(page.getByRole('heading', { name: 'Open the book' })).toBeVisible();
-        await page.getByLabel('Name of your office').fill('Linden & Reed');
-        await page.getByLabel('Your name').fill('Ada Linden');
-        await page.getByLabel('Your email').fill('ada@linden.example');
-        await page.getByLabel('A password').fill('quarter-days-4');
-        await page.getByRole('button', { name: 'Open the book' }).click();
-        await expect(page.getByRole('heading', { name: 'An empty desk' })).toBeVisible();
-        await take(page, 'empty-desk');
-    });
-});
-
 /** The views of the README, one picture each, from the demo office on its pinned day. */
 test('pictures', async ({ desk, page, browser }) => {
     test.setTimeout(180_000);
@@ -32,9 +16,21 @@ test('pictures', async ({ desk, page, browser }) => {
     await desk.signIn();
     await expect(page.getByText('Ask the verger')).toBeVisible();
     await shoot('today');
-    await page.goto('/directory');
-    await expect(page.getByRole('link', { name: 'Wren, Silas A., III' })).toBeVisible();
+    await page.goto('/directory?filter=clients%2C+owing+something&sort=receivable');
+    const lines = page.getByRole('grid').locator('tbody input[type=checkbox]');
+    await expect(lines.nth(3)).toBeVisible();
+    await lines.nth(1).click();
+    await lines.nth(3).click({ modifiers: ['Shift'] });
+    await expect(page.getByText('3 chosen')).toBeVisible();
     await shoot('directory');
+    await page.getByRole('button', { name: 'Change them …' }).click();
+    await desk.choose(/Who/, 'Jonas Pike', page.getByRole('dialog'));
+    await page.getByRole('button', { name: 'See what it would do' }).click();
+    await expect(page.getByRole('dialog').getByRole('table')).toBeVisible();
+    await shoot('many-at-once');
+    await page.keyboard.press('Escape');
+    await page.goto('/directory');
+    await expect(page.getByRole('grid').getByRole('link').first()).toBeVisible();
     await desk.search('wren brass');
     await expect(desk.answers.first()).toContainText('Silas');
     await shoot('find-with-results');

@@ -25,7 +25,7 @@ function together(parts: readonly string[], isAll: boolean): string {
 /** Whom the list is asked for: as a sentence that is typed, and in pieces that can be opened one by one. */
 export function FilterLine({ sentence, filter, onFilter }: Props) {
     const [typed, setTyped] = useState<string>();
-    const [open, setOpen] = useState<number>();
+    const [open, setOpen] = useState<{ part?: Schemas['FilterPart'] }>();
     const line = useRef<HTMLInputElement>(null);
     const { data: proposals = [] } = useQuery({ ...proposalsQuery(typed ?? ''), enabled: typed !== undefined });
     const parts = filter?.parts ?? [];
@@ -68,12 +68,12 @@ export function FilterLine({ sentence, filter, onFilter }: Props) {
             />
             {/* What stands still comes first: nothing moves under the pointer when the answer comes. */}
             <Row $gap="small">
-                <QuietButton onPress={() => setOpen(parts.length)}>Add a condition</QuietButton>
+                <QuietButton onPress={() => setOpen({})}>Add a condition</QuietButton>
                 {parts.length > 0 && (
                     <Pieces aria-label="The parts of the filter">
                         {parts.map((part, at) => (
                             <Piece key={part.text}>
-                                {part.field === null ? part.text : <QuietButton onPress={() => setOpen(at)}>{part.text}</QuietButton>}
+                                {part.field === null ? part.text : <QuietButton onPress={() => setOpen({ part })}>{part.text}</QuietButton>}
                                 <QuietButton aria-label={`Take out: ${part.text}`} onPress={() => change(at, undefined)}>
                                     <X size={14} aria-hidden />
                                 </QuietButton>
@@ -102,10 +102,12 @@ export function FilterLine({ sentence, filter, onFilter }: Props) {
             )}
             {open !== undefined && (
                 <ConditionDialog
-                    part={parts[open]}
+                    part={open.part}
                     onDone={(text) => {
                         setOpen(undefined);
-                        change(open, text);
+                        // The parts may be others by now.
+                        const at = parts.findIndex((part) => part.text === open.part?.text);
+                        change(at === -1 ? parts.length : at, text);
                     }}
                     onClose={() => setOpen(undefined)}
                 />
