@@ -145,3 +145,18 @@ test('many are changed at once: tried, begun, seen under way, and taken back as 
     await page.goto(`/directory?filter=${encodeURIComponent(`tagged "${tag}"`)}`);
     await expect(page.getByText('Nobody in the book is that.')).toBeVisible();
 });
+
+test('a list is counted by a field and by two, and each line opens those that it counts', async ({ desk, page }) => {
+    await page.goto('/directory?filter=clients');
+    await page.getByRole('button', { name: 'Count', exact: true }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Counted by role' })).toBeVisible();
+    await page.getByRole('combobox', { name: 'By', exact: true }).fill('State or region');
+    await page.getByRole('option', { name: 'State or region' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Counted by state or region' })).toBeVisible();
+    await expect(page.getByRole('row', { name: /^VT/ })).toContainText('5');
+    await expect(page.getByRole('row', { name: /The whole list/ })).toContainText('6');
+    await desk.expectAccessible();
+    await page.getByRole('link', { name: 'VT', exact: true }).click();
+    await expect(page.getByRole('combobox', { name: 'Which records?' })).toHaveValue('clients in VT');
+    await expect(page.getByRole('grid').getByRole('link')).toHaveCount(5);
+});

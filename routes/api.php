@@ -97,6 +97,8 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::put('parties/look', [SavedListsController::class, 'look'])->withoutMiddleware(OneAct::class);
     Route::put('parties/{party}/opened', [SavedListsController::class, 'opened'])->whereNumber('party')->withoutMiddleware(OneAct::class);
     Route::get('parties/fields', [ListWordsController::class, 'fields']);
+    Route::get('parties/counts', [ListWordsController::class, 'counts']);
+    Route::get('parties/counts.csv', [ListWordsController::class, 'countsCsv']);
     Route::get('parties/letters', [ListWordsController::class, 'letters']);
     Route::get('parties/ids', [ListWordsController::class, 'ids']);
     Route::get('parties/suggestions', [ListWordsController::class, 'suggestions']);

@@ -18,6 +18,10 @@ export const router = createBrowserRouter([
                 children: [
                     { index: true, lazy: async () => ({ Component: (await import('./screens/today/Today')).Today }) },
                     { path: 'directory', lazy: async () => ({ Component: (await import('./screens/directory/Directory')).Directory }) },
+                    {
+                        path: 'directory/counted',
+                        lazy: async () => ({ Component: (await import('./screens/directory/Counting')).Counting }),
+                    },
                     { path: 'under-way', lazy: async () => ({ Component: (await import('./screens/under-way/UnderWay')).UnderWay }) },
                     { path: 'records/:id', lazy: async () => ({ Component: (await import('./screens/record/RecordPage')).RecordPage }) },
                     {

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Almanac\Access\Role;
+use Almanac\Lists\FieldType;
+use App\Facts\Lists\PartyField;
+use App\Facts\Lists\PartyFields;
 use App\Models\SavedList;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -109,6 +112,36 @@ final class ListsTest extends TestCase
         foreach ([['columns' => 'x'], ['columns' => [['key' => 'name', 'width' => 5]]], []] as $wrong) {
             $this->putJson('/api/parties/look', $wrong)->assertStatus(422);
         }
+    }
+
+    /** Groups add up to the list, to the cent, and each opens those that it counts. */
+    public function test_the_records_of_a_list_are_counted_by_every_field(): void
+    {
+        $this->demo();
+        $this->actingAs(User::query()->where('email', 'maud@orreryvane.example')->firstOrFail());
+        $checked = 0;
+        foreach (PartyFields::all()->filter(fn (PartyField $one) => $one->isListed() && $one->field->type !== FieldType::Days)->keys() as $key) {
+            foreach (['', 'clients or in VT'] as $filter) {
+                $counts = (array) $this->getJson('/api/parties/counts?'.http_build_query(['by' => $key, 'filter' => $filter]))->assertOk()->json();
+                /** @var list<array{count: int, filter: string, receivable: array{amount: string}}> $rows */
+                $rows = $counts['rows'];
+                $total = (array) $counts['total'];
+                if ($counts['isManifold'] === false) {
+                    $this->assertSame($total['count'], array_sum(array_column($rows, 'count')), $key);
+                    $cents = fn (array $one) => (int) round(((float) $one['receivable']['amount']) * 100);
+                    $this->assertSame($cents($total), array_sum(array_map($cents, $rows)), $key);
+                }
+                foreach (array_slice($rows, 0, 6) as $row) {
+                    $opened = $this->getJson('/api/parties?'.http_build_query(['filter' => $row['filter']]))->assertOk();
+                    $this->assertTrue($opened->json('filter.isWhole'), $row['filter']);
+                    $this->assertSame($row['count'], $opened->json('total'), "$key: {$row['filter']}");
+                    $checked++;
+                }
+            }
+        }
+        $this->assertGreaterThan(200, $checked);
+        $this->getJson('/api/parties/counts?by=country,role')->assertOk()->assertJsonPath('by', ['Country', 'Role']);
+        $this->get('/api/parties/counts.csv?by=country')->assertOk()->assertSee('Country,Records,Receivable', false);
     }
 
     public function test_who_may_not_see_a_case_learns_nothing_of_it_by_a_list(): void

@@ -35,6 +35,11 @@ final class Around implements Source
         ));
     }
 
+    public function grouped(string $alias, Day $today): array
+    {
+        return ['', 'null'];
+    }
+
     public function order(): string
     {
         return '';

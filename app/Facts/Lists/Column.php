@@ -29,6 +29,11 @@ final readonly class Column implements Source
         };
     }
 
+    public function grouped(string $alias, Day $today): array
+    {
+        return ['', $this->value];
+    }
+
     public function order(): string
     {
         return $this->value;

@@ -23,6 +23,11 @@ final readonly class Later implements Source
         return ($this->source)($today)->asks($condition, $today);
     }
 
+    public function grouped(string $alias, Day $today): array
+    {
+        return ($this->source)($today)->grouped($alias, $today);
+    }
+
     public function order(): string
     {
         return ($this->order)();

@@ -31,6 +31,11 @@ final readonly class Moment implements Source
         return $condition->operator->isDenial() ? $within->within("($this->column is null or not %s)") : $within;
     }
 
+    public function grouped(string $alias, Day $today): array
+    {
+        return ['', $this->column];
+    }
+
     public function order(): string
     {
         return $this->column;

@@ -26,6 +26,15 @@ final class Roles implements Source
         return $condition->operator->isDenial() ? $together->within('not %s') : $together;
     }
 
+    public function grouped(string $alias, Day $today): array
+    {
+        return [
+            "left join (select party_id, 'client' as g from record_values where is_client union all"
+                ." select party_id, 'vendor' from record_values where is_vendor) as $alias on $alias.party_id = v.party_id",
+            "$alias.g",
+        ];
+    }
+
     public function order(): string
     {
         return 'nullif(iif(v.is_client, iif(v.is_vendor, 2, 1), iif(v.is_vendor, 3, 0)), 0)';

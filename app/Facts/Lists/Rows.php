@@ -37,6 +37,13 @@ final readonly class Rows implements Source
         };
     }
 
+    public function grouped(string $alias, Day $today): array
+    {
+        $rows = preg_replace('/^select (\S+)(?: as party_id)? from /', "select $1 as party_id, $this->value as g from ", $this->from);
+
+        return ["left join (select distinct party_id, g from ($rows)) as $alias on $alias.party_id = v.party_id", "$alias.g"];
+    }
+
     public function order(): string
     {
         return $this->order;

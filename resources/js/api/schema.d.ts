@@ -1742,6 +1742,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/counts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The records of a list, counted by one field or two */
+        get: operations["countRecords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/counts.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same as a table for a spreadsheet */
+        get: operations["countRecordsCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/parties/suggestions": {
         parameters: {
             query?: never;
@@ -3596,6 +3630,33 @@ export interface components {
             group: string;
             name: string;
             isRetired: boolean;
+        };
+        /** @description Records of a list that belong together. */
+        Count: {
+            /** @description What they have in the fields that are counted by; empty for nothing. */
+            labels: string[];
+            /** @description What asks for them. */
+            filter: string;
+            count: number;
+            receivable: components["schemas"]["Money"];
+            overdue: components["schemas"]["Money"];
+            payable: components["schemas"]["Money"];
+            /** @description Days to pay on the average of those that paid; empty where none has. */
+            daysToPay: string;
+        };
+        /** @description The records of a list, counted by one field or two. */
+        Counts: {
+            /** @description The titles of the fields. */
+            by: string[];
+            /** @description The most first. */
+            rows: components["schemas"]["Count"][];
+            total: components["schemas"]["Count"];
+            /** @description What the amounts are in: ISO 4217. */
+            currency: string;
+            /** @description Whether there are more than are told. */
+            isCut: boolean;
+            /** @description Whether some are counted more than once: they have several. */
+            isManifold: boolean;
         };
         /** @description A credit limit, and how much of it is used. */
         Credit: {
@@ -10139,6 +10200,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ListIds"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    countRecords: {
+        parameters: {
+            query?: {
+                filter?: string;
+                archived?: string;
+                by?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Counts"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    countRecordsCsv: {
+        parameters: {
+            query?: {
+                filter?: string;
+                archived?: string;
+                by?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
                 };
             };
             /** @description Refused */

@@ -5,15 +5,19 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Lists;
 
 use App\Http\Data\Lists\ListIdsData;
+use App\Http\FileAnswer;
 use App\Http\OpenApi\Reads;
 use App\Http\Requests\Lists\ClauseQuery;
+use App\Http\Requests\Lists\CountsQuery;
 use App\Http\Requests\Lists\StretchQuery;
 use App\Http\Requests\Lists\TypedQuery;
 use App\Models\User;
+use App\Queries\Lists\CountRecords;
 use App\Queries\Lists\ReadWords;
 use App\Queries\Records\ListParties;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Symfony\Component\HttpFoundation\Response;
 
 /** Says in which words a list of records can be asked for. */
 final readonly class ListWordsController
@@ -38,6 +42,18 @@ final readonly class ListWordsController
     public function ids(StretchQuery $query, ListParties $list, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse(new ListIdsData($list->ids($query->wanted(), $query->from(), $query->most(), $user)));
+    }
+
+    #[Reads('parties/counts', 'countRecords', 'The records of a list, counted by one field or two', 'Counts', 'Lists', CountsQuery::class)]
+    public function counts(CountsQuery $query, CountRecords $count, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($count->handle($query->wanted(), $query->by(), $user));
+    }
+
+    #[Reads('parties/counts.csv', 'countRecordsCsv', 'The same as a table for a spreadsheet', '', 'Lists', CountsQuery::class)]
+    public function countsCsv(CountsQuery $query, CountRecords $count, #[CurrentUser] User $user): Response
+    {
+        return FileAnswer::answer($count->csv($query->wanted(), $query->by(), $user), 'Counted.csv', 'text/csv; charset=UTF-8');
     }
 
     #[Reads('parties/suggestions', 'suggestWords', 'What may come next in the sentence that is being typed', '[Suggestion]', 'Lists', TypedQuery::class)]

@@ -61,3 +61,14 @@ export function lettersQuery({ filter = '', archived }: WantedList) {
         })),
     });
 }
+
+/** The records of a list, counted by one field or two. */
+export function countsQuery(filter: string, by: string, archived: string) {
+    return queryOptions({
+        queryKey: ['records', 'counts', filter, by, archived],
+        queryFn: () => ask(api.GET('/api/parties/counts', {
+            params: { query: { by, ...(filter === '' ? {} : { filter }), ...(archived === '1' ? { archived } : {}) } },
+        })),
+        placeholderData: keepPreviousData,
+    });
+}

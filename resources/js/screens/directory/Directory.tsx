@@ -121,6 +121,10 @@ export function Directory() {
     if (page?.total === 0 && page.archived === 0 && page.filter.sentence === '' && page.filter.isWhole) {
         return <EmptyDesk />;
     }
+    const counted = new URLSearchParams({
+        ...(wanted.filter === undefined ? {} : { filter: wanted.filter }),
+        ...(wanted.archived === undefined ? {} : { archived: wanted.archived }),
+    });
     const columns: LongColumn[] = (page?.columns ?? []).map((column) => ({
         ...column, width: widths[column.key] ?? column.width ?? usualWidth(column),
     }));
@@ -139,6 +143,7 @@ export function Directory() {
                             >{`show archived too (${page.archived})`}</Tick>
                         )}
                         <QuietButton onPress={() => setChoosing(true)}>Columns</QuietButton>
+                        <QuietButton onPress={() => void navigate(`/directory/counted?${counted.toString()}`)}>Count</QuietButton>
                         <ListTools search={search} onOpen={(address) => void navigate(address)} />
                     </Row>
                     <FilterLine
