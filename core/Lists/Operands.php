@@ -22,6 +22,7 @@ final readonly class Operands
      * @param \Closure(Field): (list<string>|null) $choices what can be chosen; null where anything can be
      * @param \Closure(string): ?Point $places where a ZIP code is
      * @param \Closure(Field, string): list<string> $offers what begins so, of what the book has in a field that can hold anything
+     * @param \Closure(Field, string): bool $has whether the book has that in such a field
      */
     public function __construct(
         private TypedDay $dates,
@@ -30,6 +31,7 @@ final readonly class Operands
         private \Closure $choices,
         private \Closure $places,
         private \Closure $offers,
+        private \Closure $has,
     ) {
     }
 
@@ -111,14 +113,9 @@ final readonly class Operands
         if ($value->type !== FieldType::Choice) {
             return true;
         }
-        $text = Fold::text($value->toText());
-        foreach ($this->choicesOf($field) ?? ($this->offers)($field, $value->toText()) as $choice) {
-            if (Fold::text($choice) === $text) {
-                return true;
-            }
-        }
+        $choices = $this->choicesOf($field);
 
-        return false;
+        return $choices === null ? ($this->has)($field, $value->toText()) : $this->chosen($field, $value->toText()) !== null;
     }
 
     /** As it stands on the list. */

@@ -180,6 +180,10 @@ return new class extends Migration
         DB::statement('CREATE INDEX record_values_all_filed ON record_values (collated, party_id)');
         DB::statement('CREATE INDEX record_values_letters ON record_values (is_in_use, letter)');
         DB::statement('CREATE INDEX record_values_named ON record_values (name)');
+        DB::statement('CREATE INDEX record_values_new ON record_values (added_at)');
+        // The few that are counted whenever the directory is open.
+        DB::statement('CREATE INDEX record_values_over ON record_values (party_id) WHERE is_over_limit = 1');
+        DB::statement('CREATE INDEX record_values_unmailed ON record_values (is_in_use) WHERE email IS NULL');
 
         // Written by others than whoever writes the row: kept by the database itself.
         $last = '(SELECT max(day) FROM (SELECT max(happened_on) AS day FROM log_entries WHERE subject_id = %1$s'

@@ -32,7 +32,7 @@ final class PartyFields
                 'Archived',
                 FieldType::YesNo,
                 fn (Party $party) => Value::yesNo($party->isArchived()),
-                new Column('(1 - v.is_in_use)'),
+                new Archived,
             ),
             self::ofColumn('archived-on', 'Archived on', FieldType::Day, 'archived_on'),
             self::ofColumn('deceased', 'Deceased', FieldType::YesNo, 'is_deceased'),

@@ -39,7 +39,7 @@ final readonly class PartyList
     {
         // A list that is not narrowed is counted by its index, and one of a few with the reading of it.
         if ($this->reading->filter->isEmpty()) {
-            return [$this->rows()->count(), $this->some($from, $most)];
+            return [$this->rows(true)->count(), $this->some($from, $most)];
         }
         $first = $from + $most <= self::FEW ? $this->some(0, self::FEW + 1) : [];
         if ($first !== [] || $from + $most <= self::FEW) {
@@ -49,12 +49,21 @@ final readonly class PartyList
         return [$this->rows()->count(), $this->some($from, $most)];
     }
 
-    /** What the database is asked, of the rows of record_values as v. */
-    public function asked(): Asked
+    /**
+     * What the database is asked, of the rows of record_values as v.
+     *
+     * @param bool $isByIndex whether nothing else of a row is looked at, where the list is not narrowed
+     */
+    public function asked(bool $isByIndex = false): Asked
     {
+        $isNarrowed = ! $this->reading->filter->isEmpty();
+        // With a plus the index is left alone: almost all are in use, and a walk from end to end is eight times as fast as one
+        // by the index with a look at each row.
+        $inUse = new Asked($isByIndex && ! $isNarrowed ? 'v.is_in_use = 1' : '+v.is_in_use = 1');
+
         return Asked::together([
-            ...$this->leavesOutArchived() ? [new Asked('v.is_in_use = 1')] : [],
-            ...$this->reading->filter->isEmpty() ? [] : [FilterQuery::of($this->reading->filter, $this->clock->today())],
+            ...$this->leavesOutArchived() ? [$inUse] : [],
+            ...$isNarrowed ? [FilterQuery::of($this->reading->filter, $this->clock->today())] : [],
         ], true);
     }
 
@@ -65,9 +74,9 @@ final readonly class PartyList
     }
 
     /** @return Builder the rows of record_values, as v */
-    public function rows(): Builder
+    public function rows(bool $isByIndex = false): Builder
     {
-        $asked = $this->asked();
+        $asked = $this->asked($isByIndex);
 
         return DB::table('record_values as v')->whereRaw($asked->sql, $asked->bindings);
     }
@@ -93,17 +102,19 @@ final readonly class PartyList
     /** @return Builder in their order */
     public function inOrder(): Builder
     {
-        $rows = $this->rows();
-        foreach ($this->sort() as [$field, $isReversed]) {
+        $sort = $this->sort();
+        $isByName = count($sort) === 1 && $sort[0][0]->key === 'name';
+        $rows = $this->rows($isByName);
+        foreach ($isByName ? [] : $sort as [$field, $isReversed]) {
             $order = PartyFields::of($field->key)->source->order();
             // What is empty comes last, whichever way round.
             $field->key === 'name'
                 ? $rows->orderByRaw('v.collated '.($isReversed ? 'desc' : 'asc'))
                 : $rows->orderByRaw("($order) is null")->orderByRaw("($order) ".($isReversed === $field->type->isFromTop() ? 'asc' : 'desc'));
         }
-        $isReversed = count($this->sort()) === 1 && $this->sort()[0][0]->key === 'name' && $this->sort()[0][1];
+        $way = $isByName && $sort[0][1] ? 'desc' : 'asc';
 
-        return $rows->orderByRaw('v.collated '.($isReversed ? 'desc' : 'asc'))->orderByRaw('v.party_id '.($isReversed ? 'desc' : 'asc'));
+        return $rows->orderByRaw("v.collated $way")->orderByRaw("v.party_id $way");
     }
 
     /** @return list<array{Field, bool}> the fields that it is sorted by, and whether the other way round */

@@ -43,6 +43,7 @@ final class PartyWords
                 fn (Field $field) => PartyFields::of($field->key)->choices(),
                 ZipPlaces::find(...),
                 self::offered(...),
+                self::has(...),
             ),
         );
     }
@@ -138,5 +139,17 @@ final class PartyWords
         };
 
         return array_values(array_filter($found->all(), is_string(...)));
+    }
+
+    /** Of places, of which a sentence does not say whether they are a region or a city; the rest is taken as it is typed. */
+    private static function has(Field $field, string $typed): bool
+    {
+        $column = PartyFields::of($field->key)->offered;
+        if (! in_array($column, ['region', 'locality'], true)) {
+            return true;
+        }
+        $text = Fold::text($typed);
+
+        return once(fn (): bool => DB::table('record_values')->whereRaw("$column = ?", [$text])->exists());
     }
 }

@@ -47,7 +47,7 @@ final readonly class ReadSavedLists
     }
 
     /**
-     * The records are gone through once, whatever the number of lists.
+     * All in one question, each by the index that it has or by a walk of its own.
      *
      * @param list<PartyList> $lists
      *
@@ -55,17 +55,14 @@ final readonly class ReadSavedLists
      */
     private function counts(array $lists): array
     {
-        $sums = $bindings = [];
-        foreach ($lists as $list) {
+        $counts = $bindings = [];
+        foreach ($lists as $at => $list) {
             $asked = $list->asked();
-            $sums[] = "total($asked->sql)";
+            $counts[] = "select $at as list, count(*) as many from record_values as v where $asked->sql";
             array_push($bindings, ...$asked->bindings);
         }
-        $row = (array) DB::table('record_values as v')->selectRaw(
-            implode(', ', array_map(fn (string $sum, int $at) => "$sum as n$at", $sums, array_keys($sums))),
-            $bindings,
-        )->first();
+        $many = array_column(DB::select(implode(' union all ', $counts), $bindings), 'many', 'list');
 
-        return array_map(fn (int $at) => is_numeric($row["n$at"] ?? null) ? (int) $row["n$at"] : 0, array_keys($sums));
+        return array_map(fn (int $at) => (int) ($many[$at] ?? 0), array_keys($lists));
     }
 }

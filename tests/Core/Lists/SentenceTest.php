@@ -266,6 +266,7 @@ final class SentenceTest extends TestCase
             },
             fn (string $place) => $place === '05301' ? Point::of(42.8, -72.6) : null,
             fn (Field $field, string $begun) => $field->key === 'city' && str_starts_with('bath', mb_strtolower($begun)) ? ['Bath'] : [],
+            fn (Field $field, string $typed) => $field->key !== 'city' || mb_strtolower($typed) === 'bath',
         ));
     }
 }
