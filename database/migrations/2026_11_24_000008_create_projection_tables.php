@@ -145,7 +145,8 @@ return new class extends Migration
             foreach (['owner_id', 'account_manager_id', 'buyer_id', 'added_by_id', 'changed_by_id'] as $colleague) {
                 $table->unsignedBigInteger($colleague)->nullable();
             }
-            foreach (['archived_on', 'form_on', 'last_on'] as $day) {
+            // The last day of what may have happened on many.
+            foreach (['archived_on', 'form_on', 'last_on', 'billed_on', 'bill_on', 'paid_on', 'received_on'] as $day) {
                 $table->date($day)->nullable();
             }
             foreach (['added_at', 'changed_at'] as $moment) {
@@ -189,19 +190,25 @@ return new class extends Migration
         $last = '(SELECT max(day) FROM (SELECT max(happened_on) AS day FROM log_entries WHERE subject_id = %1$s'
             .' UNION ALL SELECT max(dated_on) FROM documents WHERE party_id = %1$s AND state IN (%2$s)'
             .' UNION ALL SELECT max(paid_on) FROM payments WHERE party_id = %1$s AND is_void = 0))';
-        $lastOf = fn (string $party) => sprintf($last, $party, "'".implode("', '", array_column(DocumentState::counted(), 'value'))."'");
+        $counted = "'".implode("', '", array_column(DocumentState::counted(), 'value'))."'";
+        $lastOf = fn (string $party) => sprintf($last, $party, $counted);
+        $document = fn (string $kind, string $party) => "(SELECT max(dated_on) FROM documents WHERE party_id = $party AND kind = '$kind'"
+            ." AND state IN ($counted))";
+        $payment = fn (string $side, string $party) => "(SELECT max(paid_on) FROM payments WHERE party_id = $party AND side = '$side' AND is_void = 0)";
+        $booked = fn (string $party) => "billed_on = {$document('invoice', $party)}, bill_on = {$document('bill', $party)},"
+            ." paid_on = {$payment('vendor', $party)}, received_on = {$payment('client', $party)}, last_on = {$lastOf($party)}";
         $figures = '(receivable_minor, overdue_minor, payable_minor, days_to_pay_tenths, limit_minor, left_minor, limit_currency, is_over_limit)';
         $balance = 'nullif(%1$sreceivable_minor, 0), nullif(%1$soverdue_minor, 0), nullif(%1$spayable_minor, 0), %1$sdays_to_pay_tenths,'
             .' %1$slimit_minor, %1$sleft_minor, %1$slimit_currency, %1$sis_over_limit';
         DB::statement("CREATE TRIGGER record_values_added AFTER INSERT ON record_values BEGIN UPDATE record_values SET $figures"
             .' = (SELECT '.sprintf($balance, '').' FROM balances WHERE party_id = new.party_id) WHERE party_id = new.party_id'
             .' AND EXISTS (SELECT 1 FROM balances WHERE party_id = new.party_id);'
-            ." UPDATE record_values SET last_on = {$lastOf('new.party_id')},"
+            ." UPDATE record_values SET {$booked('new.party_id')},"
             .' added_by_id = (SELECT user_id FROM changes WHERE subject_id = new.party_id ORDER BY id LIMIT 1),'
             ." (changed_at, changed_by_id) = (SELECT at, user_id FROM changes WHERE subject_id = new.party_id AND section <> 'log'"
             .' ORDER BY at DESC, id DESC LIMIT 1) WHERE party_id = new.party_id; END');
         DB::statement("CREATE TRIGGER record_values_balanced AFTER INSERT ON balances BEGIN UPDATE record_values SET $figures"
-            .' = ('.sprintf($balance, 'new.')."), last_on = {$lastOf('new.party_id')} WHERE party_id = new.party_id; END");
+            .' = ('.sprintf($balance, 'new.')."), {$booked('new.party_id')} WHERE party_id = new.party_id; END");
         DB::statement('CREATE TRIGGER record_values_changed AFTER INSERT ON changes BEGIN UPDATE record_values SET'
             .' added_by_id = coalesce(added_by_id, new.user_id),'
             ." changed_at = iif(new.section = 'log', changed_at, new.at),"

@@ -105,11 +105,7 @@ final class HistoryFields
             fn (Party $party) => Value::days(array_values($party->documents
                 ->filter(fn (Document $one) => $one->kind === $kind && in_array($one->state, DocumentState::counted(), true))
                 ->map(fn (Document $one) => $one->dated_on)->sortBy(fn (Day $day) => $day->number)->all())),
-            new Rows(
-                "select party_id from documents where $those",
-                'dated_on',
-                "(select max(dated_on) from documents where party_id = v.party_id and $those)",
-            ),
+            new Happened(new Rows("select party_id from documents where $those", 'dated_on', ''), "{$key}_on"),
             ['documents'],
         );
     }
@@ -125,11 +121,7 @@ final class HistoryFields
             fn (Party $party) => Value::days(array_values($party->payments
                 ->filter(fn (Payment $one) => $one->side === $side && ! $one->is_void)
                 ->map(fn (Payment $one) => $one->paid_on)->sortBy(fn (Day $day) => $day->number)->all())),
-            new Rows(
-                "select party_id from payments where $those",
-                'paid_on',
-                "(select max(paid_on) from payments where party_id = v.party_id and $those)",
-            ),
+            new Happened(new Rows("select party_id from payments where $those", 'paid_on', ''), "{$key}_on"),
             ['payments'],
         );
     }
