@@ -218,7 +218,9 @@ test('the ledger, the tax report, a statement and the settings are read', async 
     await page.getByRole('button', { name: 'Receivable' }).click();
     await expect(page.getByRole('row').nth(1)).toContainText('Harborlight Mutual');
     await page.getByRole('button', { name: 'Receivable' }).click();
-    await expect(page.getByRole('row').last()).toContainText('Harborlight Mutual');
+    // The smallest first, and whoever owes nothing last, whichever way round.
+    await expect(page.getByRole('columnheader', { name: 'Receivable' })).toHaveAttribute('aria-sort', 'ascending');
+    await expect(page.getByRole('row').nth(1)).toContainText('Town of Marlow Falls');
     await desk.expectAccessible();
 });
 

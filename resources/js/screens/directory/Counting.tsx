@@ -6,7 +6,7 @@ import { ButtonLink, QuietButton } from '../../ui/Button';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Sheet } from '../../ui/Page';
 import { Table, TableScroll } from '../../ui/Table';
-import { Empty, FieldRow, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
+import { Empty, FieldRow, Hidden, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { AwaitedSheet } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
 
@@ -54,7 +54,7 @@ export function Counting() {
                             <thead>
                                 <tr>
                                     {counts.by.map((title) => <th key={title}>{title}</th>)}
-                                    <th className="figure">Records</th><th aria-label="As a bar" />
+                                    <th className="figure">Records</th><th><Hidden>As a bar</Hidden></th>
                                     <th className="figure">Receivable</th><th className="figure">Overdue</th><th className="figure">Payable</th>
                                     <th className="figure">Days to pay</th>
                                 </tr>
