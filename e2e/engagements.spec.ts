@@ -135,10 +135,10 @@ test('an invoice that two pay is typed once, refused at its place, and written a
     await page.getByLabel('Price').first().fill('333.33');
     await page.keyboard.press('Control+Enter');
     await expect(page.getByRole('status').filter({ hasText: '2 drafts written, one for each who pays.' })).toBeVisible();
-    // To the cent: 66.67 and 266.66.
+    // To the cent, with the discount of five and the tax of six per cent: 335.66 in all.
     const documents = desk.section('Documents');
-    await expect(documents.getByRole('row', { name: /Edith Larkin.*66\.67/ })).toBeVisible();
-    await expect(documents.getByRole('row', { name: /Harborlight Mutual.*266\.66/ })).toBeVisible();
+    await expect(documents.getByRole('row', { name: /Edith Larkin.*67\.13/ })).toBeVisible();
+    await expect(documents.getByRole('row', { name: /Harborlight Mutual.*268\.53/ })).toBeVisible();
     await desk.expectAccessible();
 });
 
