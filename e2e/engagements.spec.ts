@@ -12,6 +12,8 @@ test('a caller becomes a client with a case, from the search line, by the keyboa
     await page.keyboard.press('Control+Enter');
     await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
     await page.keyboard.press('Escape');
+    // The section has closed, and given the keyboard back.
+    await expect(desk.section('Reach').getByRole('button', { name: 'Edit Reach' })).toBeFocused();
     await desk.section('Cases & projects').getByRole('link', { name: 'New case' }).press('Enter');
     await expect(page.getByRole('heading', { level: 1, name: 'New case' })).toBeVisible();
     await expect(page.getByRole('textbox', { name: 'Title' })).toBeFocused();
