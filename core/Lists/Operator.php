@@ -58,6 +58,29 @@ enum Operator: string
     /** Whether it holds of everything that its opposite does not hold of: what has no value is included. */
     public function isDenial(): bool
     {
-        return in_array($this, [self::IsNot, self::NoneOf, self::Lacks, self::NotDuring, self::NotSince], true);
+        return $this->affirmed() !== $this;
+    }
+
+    /** What a denial denies; of anything else, itself. */
+    public function affirmed(): self
+    {
+        return match ($this) {
+            self::IsNot => self::Is,
+            self::NoneOf => self::AnyOf,
+            self::Lacks => self::Has,
+            self::NotDuring => self::During,
+            self::NotSince => self::AtLeast,
+            default => $this,
+        };
+    }
+
+    /** What a "not" before the field makes of it, as in "not paid since 1 Mar 2026"; null where that is not said. */
+    public function denial(): ?self
+    {
+        return match ($this) {
+            self::During => self::NotDuring,
+            self::AtLeast => self::NotSince,
+            default => null,
+        };
     }
 }

@@ -237,7 +237,7 @@ final class SentenceReader
         }
         $found = [];
         foreach ($this->vocabulary->operatorsAt($field, $this->tokens, $at + $length) as [$more, $operator]) {
-            $denial = [Operator::During->value => Operator::NotDuring, Operator::AtLeast->value => Operator::NotSince][$operator->value] ?? null;
+            $denial = $operator->denial();
             if ($denial !== null && $field->type->allows($denial)) {
                 $found[] = [$length + $more, $field, $denial, null];
             }

@@ -7,9 +7,6 @@ namespace Almanac\Lists;
 /** Writes a filter as the sentence that SentenceReader reads it from: each clause is read back before it is written. */
 final readonly class SentenceWriter
 {
-    /** "not paid since 1 Mar 2026" is what "paid since" denies. */
-    private const DENIED = ['not during' => Operator::During, 'not since' => Operator::AtLeast];
-
     private function __construct(private Vocabulary $vocabulary)
     {
     }
@@ -88,6 +85,8 @@ final readonly class SentenceWriter
                 }
             }
         }
+        $affirmed = $condition->operator->affirmed();
+        $denied = $affirmed->denial() === $condition->operator ? $affirmed : null;
         $title = $condition->field->title;
         foreach ([self::asWritten($title), '"'.str_replace('"', '""', $title).'"'] as $name) {
             if ($condition->operator === Operator::Has || $condition->operator === Operator::Lacks) {
@@ -98,7 +97,7 @@ final readonly class SentenceWriter
             if ($condition->field->type === FieldType::YesNo) {
                 yield ($condition->operands[0]->held === true ? '' : 'not ').$name;
             }
-            foreach ($this->asked($condition, self::DENIED[$condition->operator->value] ?? null) as $words) {
+            foreach ($this->asked($condition, $denied) as $words) {
                 yield trim("not $name $words").' '.$this->operands($condition, false);
             }
             foreach ($this->asked($condition, $condition->operator) as $words) {

@@ -16,24 +16,15 @@ use Brick\Math\BigDecimal;
 /** What Condition::holds() says of one value that is not empty, in the words of the database. */
 final class Comparison
 {
-    /** What each denial denies. */
-    private const DENIED = [
-        'is not' => Operator::Is, 'none of' => Operator::AnyOf, 'not during' => Operator::During, 'not since' => Operator::AtLeast,
-    ];
-
-    /** Without its denial, which is for whoever knows what is empty. */
-    public static function affirmed(Condition $condition): Operator
-    {
-        return self::DENIED[$condition->operator->value] ?? $condition->operator;
-    }
-
     /**
+     * A denial is left to whoever knows what is empty: only what it denies is asked here.
+     *
      * @param string $value an expression that gives what Value::toSort() gives
      * @param string $currency of amounts, an expression that gives ISO 4217
      */
     public static function of(string $value, Condition $condition, Day $today, string $currency = ''): Asked
     {
-        $operator = self::affirmed($condition);
+        $operator = $condition->operator->affirmed();
         $operands = $condition->operands;
         if ($operator === Operator::During) {
             $span = $operands[0]->held;

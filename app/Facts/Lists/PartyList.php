@@ -41,8 +41,9 @@ final readonly class PartyList
         if ($this->reading->filter->isEmpty()) {
             return [$this->rows(true)->count(), $this->some($from, $most)];
         }
-        $first = $from + $most <= self::FEW ? $this->some(0, self::FEW + 1) : [];
-        if ($first !== [] || $from + $most <= self::FEW) {
+        if ($from + $most <= self::FEW) {
+            $first = $this->some(0, self::FEW + 1);
+
             return [count($first) <= self::FEW ? count($first) : $this->rows()->count(), array_slice($first, $from, $most)];
         }
 
