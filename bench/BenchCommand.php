@@ -183,13 +183,13 @@ final class BenchCommand extends Command
         }
         $this->row(
             'the counts of twelve lists',
-            fn () => $this->served->get('/api/saved-lists'),
+            fn () => $this->served->get('/api/long-lists/parties/saved'),
             fn () => $this->bare('SELECT count(*) FROM record_values WHERE is_in_use = 1 AND email IS NULL'),
         );
         $typed = 'vendors in VT without a tax number, paid this year, owed more than 500';
         $this->row(
             'what may come next in a sentence',
-            fn (int $n) => $this->served->get('/api/parties/suggestions?typed='.rawurlencode(mb_substr($typed, 0, $n * 7 % mb_strlen($typed)))),
+            fn (int $n) => $this->served->get('/api/long-lists/parties/suggestions?typed='.rawurlencode(mb_substr($typed, 0, $n * 7 % mb_strlen($typed)))),
             fn () => $this->bare('SELECT * FROM list_items'),
         );
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Database;
 
+use Almanac\Addresses\CountryNames;
 use Almanac\Finding\Fold;
 use Almanac\Lists\Point;
 use Illuminate\Database\Connectors\SQLiteConnector;
@@ -23,6 +24,13 @@ final class ImmediateConnector extends SQLiteConnector
         $pdo = new ImmediatePdo($dsn, $username, $password, $options);
         // Lists are sorted and asked as search compares: without case and accents.
         $pdo->sqliteCreateFunction('fold', fn (?string $text) => $text === null ? null : Fold::text($text), 1, PDO::SQLITE_DETERMINISTIC);
+
+        $pdo->sqliteCreateFunction(
+            'country_name',
+            fn (?string $code) => $code === null ? null : Fold::text(CountryNames::of($code)),
+            1,
+            PDO::SQLITE_DETERMINISTIC,
+        );
 
         // As the core measures it.
         $pdo->sqliteCreateFunction(

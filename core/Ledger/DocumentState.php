@@ -24,6 +24,12 @@ enum DocumentState: string
         return [self::Issued, self::PartPaid, self::Settled];
     }
 
+    /** @return list<self> those that somebody can see */
+    public static function listed(): array
+    {
+        return [self::Draft, self::Issued, self::PartPaid, self::Settled, self::Void];
+    }
+
     /** Of one that has been issued, by what is still open of it. */
     public static function issued(Money $total, Money $open): self
     {

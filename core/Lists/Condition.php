@@ -50,7 +50,8 @@ final readonly class Condition
                 throw ConditionRefused::isEmpty($field, $operator);
             }
             $isSpan = $operand->held instanceof Span;
-            if ($isSpan !== ($operator === Operator::During || $operator === Operator::NotDuring) || $operand->held instanceof Point) {
+            if ($isSpan !== ($operator === Operator::During || $operator === Operator::NotDuring) || $operand->held instanceof Point
+                || ($operand->held instanceof Box) !== ($operator === Operator::Inside)) {
                 throw ConditionRefused::otherType($field, $operand->type);
             }
         }
@@ -92,6 +93,7 @@ final readonly class Condition
             Operator::NotDuring => ! $this->isDuring($value, $today),
             Operator::NotSince => ! in_array(self::compare($value, $first), [0, 1], true),
             Operator::Within => $first?->held instanceof Near && $value->held instanceof Point && $first->held->holds($value->held),
+            Operator::Inside => $first?->held instanceof Box && $value->held instanceof Point && $first->held->holds($value->held),
             Operator::Has => true,
             Operator::Lacks => false,
             Operator::Begins => str_starts_with($this->folded($value), $this->folded($first)),

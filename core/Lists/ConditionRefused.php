@@ -59,6 +59,11 @@ final class ConditionRefused extends Refusal
         return new self("Say how far from where, such as “20 miles of 05301” or “30 km of 05301”, and not more than $most.");
     }
 
+    public static function noBox(): self
+    {
+        return new self('Say the south-west corner and the north-east one, such as “42.8N 72.7W to 43.1N 72.4W”, or draw it on the map.');
+    }
+
     public static function unknownPlace(string $place): self
     {
         return new self("The table of ZIP codes does not have “{$place}”. Type five figures, such as 05301.");

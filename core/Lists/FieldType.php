@@ -36,7 +36,7 @@ enum FieldType: string
                 Operator::Is, Operator::Below, Operator::AtLeast, Operator::NotSince, Operator::Between,
                 Operator::During, Operator::NotDuring, Operator::Has, Operator::Lacks,
             ],
-            self::Place => [Operator::Within, Operator::Has, Operator::Lacks],
+            self::Place => [Operator::Within, Operator::Inside, Operator::Has, Operator::Lacks],
             self::YesNo => [Operator::Is, Operator::Has, Operator::Lacks],
             self::Choice => [Operator::Is, Operator::IsNot, Operator::AnyOf, Operator::NoneOf, Operator::Has, Operator::Lacks],
             self::Choices => [Operator::AnyOf, Operator::AllOf, Operator::NoneOf, Operator::Has, Operator::Lacks],

@@ -56,7 +56,7 @@ final readonly class Operands
                 default => throw ConditionRefused::noYesOrNo($field, $text),
             }),
             FieldType::Choice => Value::choice($this->chosen($field, $text) ?? $text),
-            FieldType::Place => Value::near(Near::read($text, $this->places)),
+            FieldType::Place => $operator === Operator::Inside ? Value::box(Box::read($text)) : Value::near(Near::read($text, $this->places)),
             default => Value::text($text),
         };
     }

@@ -20,6 +20,7 @@ enum Operator: string
     case NotDuring = 'not during';
     case NotSince = 'not since';
     case Within = 'within';
+    case Inside = 'inside';
     case AnyOf = 'any of';
     case AllOf = 'all of';
     case NoneOf = 'none of';
@@ -38,6 +39,7 @@ enum Operator: string
             self::AtMost => $isDays ? 'on or before' : 'at most',
             self::Begins => 'begins with',
             self::Within => 'within a distance',
+            self::Inside => 'inside a rectangle',
             self::Has => 'is there',
             self::Lacks => 'is missing',
             default => $this->value,

@@ -53,7 +53,7 @@ final readonly class SentenceWriter
         $sentence = array_shift($parts) ?? '';
         foreach ($parts as $at => $part) {
             // "clients in VT", but "in VT, without an email".
-            $isClose = $at === 0 && ! str_contains($sentence, ' ') && preg_match('/^(in|with|without|within|tagged) /', $part) === 1;
+            $isClose = $at === 0 && ! str_contains($sentence, ' ') && preg_match('/^(in|with|without|within|inside|tagged) /', $part) === 1;
             $sentence .= ($isAll ? ($isClose ? ' ' : ', ') : ' or ').$part;
         }
 

@@ -15,6 +15,8 @@ final readonly class Span
 {
     public const MOST_DAYS = 3660;
 
+    private const MOST_MONTHS = 120;
+
     /**
      * @param 'day'|'week'|'month'|'quarter'|'year' $unit
      * @param int $from by how many units it begins before today's, or after
@@ -35,6 +37,11 @@ final readonly class Span
     public static function nextDays(int $days): self
     {
         return self::ofDays($days, 0);
+    }
+
+    public static function thisYear(): self
+    {
+        return new self('year', 0, 1);
     }
 
     /** @throws \Almanac\Calendar\ImpossibleDay when there is no such year */
@@ -60,6 +67,7 @@ final readonly class Span
             $words === 'tomorrow' => new self('day', 1, 1),
             preg_match('/^(last|past|next) (\d{1,4}) days$/', $words, $part) === 1 && (int) $part[2] > 0 && (int) $part[2] <= self::MOST_DAYS => $part[1] === 'next' ? self::nextDays((int) $part[2]) : self::lastDays((int) $part[2]),
             preg_match('/^(this|last|next) (week|month|quarter|year)$/', $words, $part) === 1 => new self($part[2], ['this' => 0, 'last' => -1, 'next' => 1][$part[1]], 1),
+            preg_match('/^(last|past|next) (\d{1,3}) months$/', $words, $part) === 1 && (int) $part[2] > 1 && (int) $part[2] <= self::MOST_MONTHS => new self('month', $part[1] === 'next' ? 0 : 1 - (int) $part[2], (int) $part[2]),
             preg_match('/^[12]\d{3}$/', $words) === 1 => self::year((int) $words),
             preg_match('/^(\p{L}{3,9})\.? ([12]\d{3})$/u', $words, $part) === 1 && Month::named($part[1]) !== null => self::month((int) $part[2], Month::named($part[1])),
             default => null,
@@ -71,7 +79,7 @@ final readonly class Span
     {
         return [
             'today', 'yesterday', 'this week', 'last week', 'this month', 'last month', 'this quarter', 'last quarter',
-            'this year', 'last year', 'last 30 days', 'last 90 days', 'next 30 days', 'next week', 'next month',
+            'this year', 'last year', 'last 12 months', 'last 30 days', 'last 90 days', 'next 30 days', 'next week', 'next month',
         ];
     }
 
@@ -95,7 +103,7 @@ final readonly class Span
         return match (true) {
             $this->fixed !== null => $this->unit === 'year' ? (string) $this->fixed->year : substr($this->fixed->toText(), 2),
             $this->unit === 'day' && $this->units === 1 && $this->from >= -1 && $this->from <= 1 => ['yesterday', 'today', 'tomorrow'][$this->from + 1],
-            $this->unit === 'day' => ($this->from < 0 ? 'last ' : 'next ').$this->units.' days',
+            $this->unit === 'day', $this->units > 1 => ($this->from < 0 ? 'last ' : 'next ')."{$this->units} {$this->unit}s",
             default => ['last', 'this', 'next'][$this->from + 1].' '.$this->unit,
         };
     }

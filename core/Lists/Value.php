@@ -12,10 +12,10 @@ use Brick\Math\BigDecimal;
 /** What a record has in a field. What it has not is empty, whatever the type. */
 final readonly class Value
 {
-    /** @param  string|BigDecimal|Money|Day|Span|Point|Near|bool|list<string>|list<Day>|null  $held */
+    /** @param  string|BigDecimal|Money|Day|Span|Point|Near|Box|bool|list<string>|list<Day>|null  $held */
     private function __construct(
         public FieldType $type,
-        public string|BigDecimal|Money|Day|Span|Point|Near|bool|array|null $held,
+        public string|BigDecimal|Money|Day|Span|Point|Near|Box|bool|array|null $held,
     ) {
     }
 
@@ -60,6 +60,12 @@ final readonly class Value
     public static function near(Near $near): self
     {
         return new self(FieldType::Place, $near);
+    }
+
+    /** To ask of places with. */
+    public static function box(Box $box): self
+    {
+        return new self(FieldType::Place, $box);
     }
 
     public static function yesNo(?bool $isSo): self

@@ -31,7 +31,7 @@ final readonly class Vocabulary
             'do not include' => Operator::NoneOf, 'does not include' => Operator::NoneOf, 'include' => Operator::AnyOf,
             'includes' => Operator::AnyOf, 'are' => Operator::AnyOf, 'is' => Operator::AnyOf,
         ],
-        'place' => ['within' => Operator::Within],
+        'place' => ['within' => Operator::Within, 'inside' => Operator::Inside],
     ];
 
     /** @var array<string, Field> by key */

@@ -146,9 +146,11 @@ return new class extends Migration
                 $table->unsignedBigInteger($colleague)->nullable();
             }
             // The last day of what may have happened on many.
-            foreach (['archived_on', 'form_on', 'last_on', 'billed_on', 'bill_on', 'paid_on', 'received_on'] as $day) {
+            foreach (['archived_on', 'form_on', 'last_on', 'billed_on', 'bill_on', 'paid_on', 'received_on', 'reminder_on'] as $day) {
                 $table->date($day)->nullable();
             }
+            // What it was that happened last.
+            $table->string('last_what', 20)->nullable();
             foreach (['added_at', 'changed_at'] as $moment) {
                 $table->timestamp($moment)->nullable();
             }
@@ -187,23 +189,25 @@ return new class extends Migration
         DB::statement('CREATE INDEX record_values_unmailed ON record_values (is_in_use) WHERE email IS NULL');
 
         // Written by others than whoever writes the row: kept by the database itself.
-        $last = '(SELECT max(day) FROM (SELECT max(happened_on) AS day FROM log_entries WHERE subject_id = %1$s'
-            .' UNION ALL SELECT max(dated_on) FROM documents WHERE party_id = %1$s AND state IN (%2$s)'
-            .' UNION ALL SELECT max(paid_on) FROM payments WHERE party_id = %1$s AND is_void = 0))';
         $counted = "'".implode("', '", array_column(DocumentState::counted(), 'value'))."'";
-        $lastOf = fn (string $party) => sprintf($last, $party, $counted);
+        $happened = 'SELECT kind AS what, happened_on AS day, 1 AS rank, id FROM log_entries WHERE subject_id = %1$s'
+            ." UNION ALL SELECT kind, dated_on, 2, id FROM documents WHERE party_id = %1\$s AND state IN ($counted)"
+            ." UNION ALL SELECT side || '-payment', paid_on, 3, id FROM payments WHERE party_id = %1\$s AND is_void = 0";
+        $last = "(last_on, last_what) = (SELECT max(day), what FROM (SELECT day, what FROM ($happened) ORDER BY day DESC, rank, id DESC LIMIT 1))";
+        $lastOf = fn (string $party) => sprintf($last, $party);
+        $reminder = fn (string $party) => "reminder_on = (SELECT min(due_on) FROM reminders WHERE subject_id = $party AND done_at IS NULL)";
         $document = fn (string $kind, string $party) => "(SELECT max(dated_on) FROM documents WHERE party_id = $party AND kind = '$kind'"
             ." AND state IN ($counted))";
         $payment = fn (string $side, string $party) => "(SELECT max(paid_on) FROM payments WHERE party_id = $party AND side = '$side' AND is_void = 0)";
         $booked = fn (string $party) => "billed_on = {$document('invoice', $party)}, bill_on = {$document('bill', $party)},"
-            ." paid_on = {$payment('vendor', $party)}, received_on = {$payment('client', $party)}, last_on = {$lastOf($party)}";
+            ." paid_on = {$payment('vendor', $party)}, received_on = {$payment('client', $party)}, {$lastOf($party)}";
         $figures = '(receivable_minor, overdue_minor, payable_minor, days_to_pay_tenths, limit_minor, left_minor, limit_currency, is_over_limit)';
         $balance = 'nullif(%1$sreceivable_minor, 0), nullif(%1$soverdue_minor, 0), nullif(%1$spayable_minor, 0), %1$sdays_to_pay_tenths,'
             .' %1$slimit_minor, %1$sleft_minor, %1$slimit_currency, %1$sis_over_limit';
         DB::statement("CREATE TRIGGER record_values_added AFTER INSERT ON record_values BEGIN UPDATE record_values SET $figures"
             .' = (SELECT '.sprintf($balance, '').' FROM balances WHERE party_id = new.party_id) WHERE party_id = new.party_id'
             .' AND EXISTS (SELECT 1 FROM balances WHERE party_id = new.party_id);'
-            ." UPDATE record_values SET {$booked('new.party_id')},"
+            ." UPDATE record_values SET {$booked('new.party_id')}, {$reminder('new.party_id')},"
             .' added_by_id = (SELECT user_id FROM changes WHERE subject_id = new.party_id ORDER BY id LIMIT 1),'
             ." (changed_at, changed_by_id) = (SELECT at, user_id FROM changes WHERE subject_id = new.party_id AND section <> 'log'"
             .' ORDER BY at DESC, id DESC LIMIT 1) WHERE party_id = new.party_id; END');
@@ -213,10 +217,15 @@ return new class extends Migration
             .' added_by_id = coalesce(added_by_id, new.user_id),'
             ." changed_at = iif(new.section = 'log', changed_at, new.at),"
             ." changed_by_id = iif(new.section = 'log', changed_by_id, new.user_id) WHERE party_id = new.subject_id; END");
-        foreach (['INSERT' => 'new', 'UPDATE OF happened_on' => 'new', 'DELETE' => 'old'] as $event => $row) {
+        foreach (['INSERT' => 'new', 'UPDATE OF happened_on, kind' => 'new', 'DELETE' => 'old'] as $event => $row) {
             $name = 'record_values_told_'.strtolower(substr($event, 0, 6));
             DB::statement("CREATE TRIGGER $name AFTER $event ON log_entries BEGIN"
-                ." UPDATE record_values SET last_on = {$lastOf("$row.subject_id")} WHERE party_id = $row.subject_id; END");
+                ." UPDATE record_values SET {$lastOf("$row.subject_id")} WHERE party_id = $row.subject_id; END");
+        }
+        foreach (['INSERT' => 'new', 'UPDATE OF due_on, done_at' => 'new', 'DELETE' => 'old'] as $event => $row) {
+            $name = 'record_values_reminded_'.strtolower(substr($event, 0, 6));
+            DB::statement("CREATE TRIGGER $name AFTER $event ON reminders BEGIN"
+                ." UPDATE record_values SET {$reminder("$row.subject_id")} WHERE party_id = $row.subject_id; END");
         }
     }
 

@@ -26,9 +26,14 @@ return new class extends Migration
             $table->boolean('is_shared');
             $table->string('name');
             $table->text('sentence');
+            // What is chosen besides, as it stands in the address.
+            $table->string('choices', 500)->default('');
             $table->json('columns');
             $table->string('sort');
             $table->string('view', 20);
+            // How it is counted, where that is kept with it: keys of fields with a comma between them, and the time that is looked at.
+            $table->string('counted_by', 200)->default('');
+            $table->string('period', 40)->default('');
             $table->unsignedInteger('version')->default(0);
             $table->timestamps();
             $table->unique(['user_id', 'list', 'name']);

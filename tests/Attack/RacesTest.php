@@ -602,8 +602,8 @@ final class RacesTest extends TestCase
             ['/api/documents/{document}/allocations', '/api/documents/3/allocations', $use],
             ['/api/payments/{payment}/allocations', '/api/payments/1/allocations', $use],
             [
-                '/api/saved-lists',
-                '/api/saved-lists',
+                '/api/long-lists/parties/saved',
+                '/api/long-lists/parties/saved',
                 ['name' => 'Clients', 'sentence' => 'clients', 'columns' => [], 'sort' => '', 'view' => 'table', 'isShared' => false],
             ],
             ['/api/bulk-changes', '/api/bulk-changes', [

@@ -38,15 +38,15 @@ final class AccessTest extends TestCase
         'PUT api/password',
         'POST api/parties/{party}/statement',
         'DELETE api/jobs/{job}',
-        'POST api/saved-lists',
+        'POST api/long-lists/{list}/saved',
         'PUT api/saved-lists/{savedList}',
         'DELETE api/saved-lists/{savedList}',
-        'PUT api/parties/look',
+        'PUT api/long-lists/{list}/look',
         'PUT api/parties/{party}/opened',
     ];
 
     /** What some routes have to be told, so that they have an answer. */
-    private const TOLD = ['api/names' => '?typed=Wren', 'api/parties/clause' => '?field=name&operator=has', 'api/parties/{party}/statement' => '?side=client&currency=USD'];
+    private const TOLD = ['api/names' => '?typed=Wren', 'api/long-lists/{list}/clause' => '?field=name&operator=has', 'api/parties/{party}/statement' => '?side=client&currency=USD'];
 
     private const FOR_ADMINISTRATORS = [
         'GET api/users',
@@ -338,8 +338,8 @@ final class AccessTest extends TestCase
                 $routes["$method {$route->uri()}"] = [
                     $method,
                     '/'.preg_replace(
-                        ['/\{list\}/', '#\{engagement\}/entries/\{logEntry\}#', '/\{engagement\}/', '/\{\w+\}/'],
-                        ['tags', "$this->engagementId/entries/$this->entryId", (string) $this->engagementId, '1'],
+                        ['#long-lists/\{list\}#', '/\{list\}/', '#\{engagement\}/entries/\{logEntry\}#', '/\{engagement\}/', '/\{\w+\}/'],
+                        ['long-lists/parties', 'tags', "$this->engagementId/entries/$this->entryId", (string) $this->engagementId, '1'],
                         $route->uri(),
                     ).(self::TOLD[$route->uri()] ?? ''),
                 ];

@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use Almanac\Access\Role;
 use Almanac\Lists\FieldType;
-use App\Facts\Lists\PartyField;
+use App\Facts\Lists\ListedField;
 use App\Facts\Lists\PartyFields;
 use App\Models\SavedList;
 use App\Models\User;
@@ -38,9 +38,9 @@ final class ListsTest extends TestCase
         $this->getJson('/api/parties?page=999')->assertOk()->assertJsonPath('rows', [])->assertJsonPath('total', 1);
         $this->getJson('/api/parties?filter=Clients%3B+in+vt')->assertJsonPath('filter.sentence', 'clients in vt')
             ->assertJsonPath('filter.parts.*.text', ['clients', 'in vt']);
-        $this->getJson('/api/parties/suggestions?typed=clients,+tag')->assertOk()->assertJsonPath('0.text', 'tagged ')->assertJsonPath('0.at', 9);
-        $this->getJson('/api/parties/suggestions?typed[]=x')->assertOk();
-        $clause = fn (array $query) => $this->getJson('/api/parties/clause?'.http_build_query($query));
+        $this->getJson('/api/long-lists/parties/suggestions?typed=clients,+tag')->assertOk()->assertJsonPath('0.text', 'tagged ')->assertJsonPath('0.at', 9);
+        $this->getJson('/api/long-lists/parties/suggestions?typed[]=x')->assertOk();
+        $clause = fn (array $query) => $this->getJson('/api/long-lists/parties/clause?'.http_build_query($query));
         $clause(['field' => 'receivable', 'operator' => 'at least', 'values' => '1,000'])->assertOk()->assertJsonPath('text', 'owing at least 1000.00');
         $clause(['field' => 'distance', 'operator' => 'within', 'values' => '20 mi of 05301'])->assertOk()->assertJsonPath('text', 'within 20 miles of 05301');
         foreach ([
@@ -58,10 +58,10 @@ final class ListsTest extends TestCase
         $this->addCompany('Bell', ['isVendor' => true]);
         $input = ['name' => ' My clients ', 'sentence' => 'clients', 'columns' => ['name', 'email'], 'sort' => '-name', 'view' => 'table', 'isShared' => false];
         $mine = fn () => SavedList::query()->firstOrFail();
-        $of = fn (string $key, string $name) => collect((array) $this->getJson('/api/saved-lists')->assertOk()->json())->firstWhere('name', $name)[$key] ?? null;
-        $this->postJson('/api/saved-lists', ['name' => ' '] + $input)->assertStatus(422)->assertJsonPath('errors.0.field', 'name');
-        $this->postJson('/api/saved-lists', $input)->assertCreated();
-        $this->postJson('/api/saved-lists', $input)->assertStatus(422)->assertJsonPath('errors.0.field', 'name');
+        $of = fn (string $key, string $name) => collect((array) $this->getJson('/api/long-lists/parties/saved')->assertOk()->json())->firstWhere('name', $name)[$key] ?? null;
+        $this->postJson('/api/long-lists/parties/saved', ['name' => ' '] + $input)->assertStatus(422)->assertJsonPath('errors.0.field', 'name');
+        $this->postJson('/api/long-lists/parties/saved', $input)->assertCreated();
+        $this->postJson('/api/long-lists/parties/saved', $input)->assertStatus(422)->assertJsonPath('errors.0.field', 'name');
         $this->assertSame([1, '-name', true], [$of('count', 'My clients'), $of('sort', 'My clients'), $of('mayChange', 'My clients')]);
         $this->assertSame([2, 2], [$of('count', 'Added this week'), $of('count', 'Without an email')]);
         // Nobody else has it, until it is shared; then they may copy it, and not change it.
@@ -74,7 +74,7 @@ final class ListsTest extends TestCase
         $this->actingAs($clerk);
         $this->assertFalse($of('mayChange', 'My clients'));
         $this->deleteJson("/api/saved-lists/{$mine()->id}", ['version' => 1])->assertForbidden();
-        $this->postJson('/api/saved-lists', $input)->assertCreated();
+        $this->postJson('/api/long-lists/parties/saved', $input)->assertCreated();
         $this->asAdministrator();
         $this->deleteJson("/api/saved-lists/{$mine()->id}", ['version' => 1])->assertOk();
         $this->assertNull($of('count', 'My clients'), 'the copy is the clerk’s own');
@@ -88,7 +88,7 @@ final class ListsTest extends TestCase
             'list' => 'parties', 'user_id' => User::query()->where('email', 'maud@orreryvane.example')->value('id'), 'is_shared' => false, 'name' => $sentence,
             'sentence' => $sentence, 'columns' => '[]', 'sort' => 'nonsuch', 'view' => 'table', 'version' => 0,
         ], ['clients, height of the tower above 3', 'looked after by "Nobody Any More"', 'tagged "long gone"']));
-        $lists = collect((array) $this->getJson('/api/saved-lists')->assertOk()->json())->keyBy('name');
+        $lists = collect((array) $this->getJson('/api/long-lists/parties/saved')->assertOk()->json())->keyBy('name');
         $this->assertFalse($lists['clients, height of the tower above 3']['isWhole']);
         $this->assertSame(0, $lists['tagged "long gone"']['count']);
         $this->getJson('/api/parties?filter='.urlencode('looked after by "Nobody Any More"'))->assertOk()->assertJsonPath('total', 0)
@@ -99,7 +99,7 @@ final class ListsTest extends TestCase
     public function test_columns_are_kept_for_each_person_and_a_stretch_is_told_by_its_letters_and_numbers(): void
     {
         $ids = array_map(fn (string $name) => $this->addCompany($name)->id, ['Ångström', 'Zebra', 'ärger', '4 Winds', 'Beta']);
-        $this->putJson('/api/parties/look', ['columns' => [['key' => 'email', 'width' => 200], ['key' => 'nonsuch', 'width' => null]]])->assertNoContent();
+        $this->putJson('/api/long-lists/parties/look', ['columns' => [['key' => 'email', 'width' => 200], ['key' => 'nonsuch', 'width' => null]]])->assertNoContent();
         $this->getJson('/api/parties')->assertJsonPath('columns.*.key', ['name', 'email'])->assertJsonPath('columns.1.width', 200);
         $this->actingAs($this->user(Role::Reader))->getJson('/api/parties')->assertJsonPath('columns.3.key', 'phone');
         $this->getJson('/api/parties/letters')->assertJsonPath('*.letter', ['#', 'A', 'B', 'Z'])->assertJsonPath('*.at', [0, 1, 3, 4]);
@@ -110,7 +110,7 @@ final class ListsTest extends TestCase
             $this->getJson("/api/parties/ids?$wrong")->assertStatus(422);
         }
         foreach ([['columns' => 'x'], ['columns' => [['key' => 'name', 'width' => 5]]], []] as $wrong) {
-            $this->putJson('/api/parties/look', $wrong)->assertStatus(422);
+            $this->putJson('/api/long-lists/parties/look', $wrong)->assertStatus(422);
         }
     }
 
@@ -120,7 +120,7 @@ final class ListsTest extends TestCase
         $this->demo();
         $this->actingAs(User::query()->where('email', 'maud@orreryvane.example')->firstOrFail());
         $checked = 0;
-        foreach (PartyFields::all()->filter(fn (PartyField $one) => $one->isListed() && $one->field->type !== FieldType::Days)->keys() as $key) {
+        foreach (PartyFields::all()->filter(fn (ListedField $one) => $one->isListed() && $one->field->type !== FieldType::Days)->keys() as $key) {
             foreach (['', 'clients or in VT'] as $filter) {
                 $counts = (array) $this->getJson('/api/parties/counts?'.http_build_query(['by' => $key, 'filter' => $filter]))->assertOk()->json();
                 /** @var list<array{count: int, filter: string, receivable: array{amount: string}}> $rows */

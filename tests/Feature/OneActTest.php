@@ -89,7 +89,7 @@ final class OneActTest extends TestCase
             'POST api/parties/{party}/payment-preview',
             'POST api/bulk-changes/preview',
             // How somebody looks at a list, and what they had open, are nobody else's concern.
-            'PUT api/parties/look',
+            'PUT api/long-lists/{list}/look',
             'PUT api/parties/{party}/opened',
         ];
         foreach (Route::getRoutes()->getRoutes() as $route) {

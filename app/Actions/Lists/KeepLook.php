@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions\Lists;
 
+use Almanac\Lists\ListOf;
 use App\Models\Party;
-use App\Models\SavedList;
 use App\Models\User;
 use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
 
-/** Keeps how somebody looks at the directory, and what they had open. */
+/** Keeps how somebody looks at a list, and what they had open. */
 final readonly class KeepLook
 {
     public function __construct(private Clock $clock)
@@ -18,10 +18,10 @@ final readonly class KeepLook
     }
 
     /** @param  list<array{key: string, width: int|null}>  $columns  none for the usual ones again */
-    public function columns(array $columns, User $by): void
+    public function columns(ListOf $list, array $columns, User $by): void
     {
         DB::table('list_looks')->updateOrInsert(
-            ['user_id' => $by->id, 'list' => SavedList::OF_RECORDS],
+            ['user_id' => $by->id, 'list' => $list->value],
             ['columns' => json_encode($columns, JSON_THROW_ON_ERROR)],
         );
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Lists;
 
+use Almanac\Lists\ListOf;
 use Almanac\Records\StaleSave;
 use Almanac\Records\Wording;
 use Almanac\Records\WordingRefused;
@@ -14,7 +15,14 @@ use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
-/** Keeps lists under names: somebody's own, and everybody's. */
+/**
+ * Keeps lists under names: somebody's own, and everybody's.
+ *
+ * @phpstan-type SavedListInput array{
+ *     name: string, sentence: string, choices: string, columns: list<string>, sort: string, view: string, countedBy: string,
+ *     period: string, isShared: bool,
+ * }
+ */
 final readonly class KeepSavedLists
 {
     private const LONGEST_NAME = 80;
@@ -22,23 +30,23 @@ final readonly class KeepSavedLists
     private const MOST = 200;
 
     /**
-     * @param array{name: string, sentence: string, columns: list<string>, sort: string, view: string, isShared: bool} $input
+     * @param SavedListInput $input
      *
      * @throws ValidationException when it has no name, or they have one of that name
      */
-    public function add(array $input, User $by): SavedList
+    public function add(ListOf $list, array $input, User $by): SavedList
     {
-        return DB::transaction(function () use ($input, $by): SavedList {
+        return DB::transaction(function () use ($list, $input, $by): SavedList {
             if (SavedList::query()->where('user_id', $by->id)->count() >= self::MOST) {
                 throw ValidationException::withMessages(['name' => 'You keep '.self::MOST.' lists. Remove one first.']);
             }
 
-            return $this->write(new SavedList(['user_id' => $by->id]), $input);
+            return $this->write(new SavedList(['user_id' => $by->id, 'list' => $list]), $input);
         });
     }
 
     /**
-     * @param array{name: string, sentence: string, columns: list<string>, sort: string, view: string, isShared: bool} $input
+     * @param SavedListInput $input
      *
      * @throws ValidationException when it has no name, or they have another of that name
      * @throws AuthorizationException when it is somebody else's
@@ -72,7 +80,7 @@ final readonly class KeepSavedLists
         return $list;
     }
 
-    /** @param  array{name: string, sentence: string, columns: list<string>, sort: string, view: string, isShared: bool}  $input */
+    /** @param  SavedListInput  $input */
     private function write(SavedList $list, array $input): SavedList
     {
         $problems = new FieldProblems;
@@ -85,9 +93,12 @@ final readonly class KeepSavedLists
         $list->fill([
             'name' => $name,
             'sentence' => $input['sentence'],
+            'choices' => $input['choices'],
             'columns' => $input['columns'],
             'sort' => $input['sort'],
             'view' => $input['view'],
+            'counted_by' => $input['countedBy'],
+            'period' => $input['period'],
             'is_shared' => $input['isShared'],
         ])->save();
 

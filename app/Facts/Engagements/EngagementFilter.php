@@ -6,6 +6,7 @@ namespace App\Facts\Engagements;
 
 use Almanac\Engagements\StageKind;
 use Almanac\Finding\Fold;
+use App\Facts\Lists\Asked;
 use App\Models\Engagement;
 use App\Models\EngagementStage;
 use Illuminate\Database\Eloquent\Builder;
@@ -22,8 +23,9 @@ final readonly class EngagementFilter
      *     kindId?: int|null, stageId?: int|null, state?: string|null, roleId?: int|null, partyId?: int|null, ownerId?: int|null,
      *     from?: string|null, to?: string|null, q?: string|null,
      * }  $wanted
+     * @param Asked|null $asked what a sentence asks besides; null for nothing
      */
-    public function __construct(private array $wanted)
+    public function __construct(private array $wanted, private ?Asked $asked = null)
     {
     }
 
@@ -80,6 +82,9 @@ final readonly class EngagementFilter
             if (($wanted[$key] ?? '') !== '') {
                 $engagements->where('begun_on', $than, $wanted[$key]);
             }
+        }
+        if ($this->asked !== null) {
+            $engagements->whereRaw($this->asked->sql, $this->asked->bindings);
         }
         self::found($engagements, $wanted['q'] ?? '');
     }

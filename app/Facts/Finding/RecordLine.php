@@ -6,7 +6,7 @@ namespace App\Facts\Finding;
 
 use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Calendar\Day;
-use App\Facts\Lists\PartyField;
+use App\Facts\Lists\ListedField;
 use App\Facts\Lists\SearchedFields;
 use App\Facts\Records\RecordRow;
 use App\Models\Office;
@@ -106,7 +106,7 @@ final readonly class RecordLine
     /** @return list<array{string, string}> */
     private static function valuesOf(Party $party, Day $today): array
     {
-        return array_merge([], ...SearchedFields::all()->values()->map(fn (PartyField $one) => array_map(
+        return array_merge([], ...SearchedFields::all()->values()->map(fn (ListedField $one) => array_map(
             fn (string $text) => [$one->field->key, $text],
             $one->texts($party, $today),
         ))->all());

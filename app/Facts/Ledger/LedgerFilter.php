@@ -11,6 +11,7 @@ use Almanac\Ledger\AgeingBy;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\ListedState;
 use Almanac\Terms\Side;
+use App\Facts\Lists\Asked;
 use App\Models\Document;
 use App\Models\Engagement;
 use App\Models\Office;
@@ -29,8 +30,9 @@ final readonly class LedgerFilter
      *     partyId?: int|null, side?: string|null, kind?: string|null, state?: string|null, bucket?: string|null,
      *     currency?: string|null, from?: string|null, to?: string|null, q?: string|null, engagementId?: int|null,
      * }  $wanted
+     * @param Asked|null $asked what a sentence asks of documents besides; null for nothing
      */
-    public function __construct(private array $wanted, private Day $today)
+    public function __construct(private array $wanted, private Day $today, private ?Asked $asked = null)
     {
     }
 
@@ -41,7 +43,7 @@ final readonly class LedgerFilter
 
         $kept = ['side', 'kind', 'state', 'currency', ...$this->isByPart() ? ['bucket'] : []];
 
-        return array_diff(array_keys($asked), $kept) === [];
+        return $this->asked === null && array_diff(array_keys($asked), $kept) === [];
     }
 
     /** @param  Builder<Document>  $documents */
@@ -92,6 +94,9 @@ final readonly class LedgerFilter
     private function ofKinds(Builder $documents): void
     {
         $this->common($documents, 'dated_on');
+        if ($this->asked !== null) {
+            $documents->whereRaw($this->asked->sql, $this->asked->bindings);
+        }
         $side = Side::tryFrom($this->wanted['side'] ?? '');
         if ($side !== null) {
             $documents->whereIn('kind', DocumentKind::ofSide($side));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Facts\Lists;
 
 use Almanac\Calendar\Day;
+use Almanac\Lists\Box;
 use Almanac\Lists\Condition;
 use Almanac\Lists\Near;
 use Almanac\Lists\Operator;
@@ -18,6 +19,9 @@ final class Around implements Source
     public function asks(Condition $condition, Day $today): Asked
     {
         $near = ($condition->operands[0] ?? null)?->held;
+        if ($near instanceof Box) {
+            return self::inside($near);
+        }
         if (! $near instanceof Near) {
             return new Asked('v.latitude '.($condition->operator === Operator::Has ? 'is not null' : 'is null'));
         }
@@ -32,6 +36,20 @@ final class Around implements Source
             $centre->latitude,
             $centre->longitude,
             $distance,
+        ));
+    }
+
+    private static function inside(Box $box): Asked
+    {
+        [$west, $east] = [$box->southWest->longitude, $box->northEast->longitude];
+
+        // Sixteen figures: the number that PHP compares.
+        return new Asked(sprintf(
+            '(v.latitude between %.16G and %.16G and '.($west < $east ? 'v.longitude between %.16G and %.16G)' : '(v.longitude >= %.16G or v.longitude <= %.16G))'),
+            $box->southWest->latitude,
+            $box->northEast->latitude,
+            $west,
+            $east,
         ));
     }
 

@@ -22,14 +22,14 @@ use App\Models\Party;
 /** The part of the register that the books are about: what is owed, the terms, what a record lacks for a purpose. */
 final class BookFields
 {
-    /** @return list<PartyField> */
+    /** @return list<ListedField<Party>> */
     public static function all(): array
     {
         return [
             self::balance('receivable', 'Receivable'),
             self::balance('overdue', 'Overdue'),
             self::balance('payable', 'Payable'),
-            PartyField::of(
+            ListedField::of(
                 'days-to-pay',
                 'Days to pay',
                 FieldType::Number,
@@ -39,7 +39,7 @@ final class BookFields
             ),
             self::limit('limit', 'Credit limit'),
             self::limit('left', 'Left of the credit limit'),
-            PartyField::of(
+            ListedField::of(
                 'over-limit',
                 'Over the credit limit',
                 FieldType::YesNo,
@@ -49,7 +49,7 @@ final class BookFields
             ),
             ...self::side(Side::Client),
             ...self::side(Side::Vendor),
-            PartyField::of(
+            ListedField::of(
                 'tax-number-known',
                 'Tax number known',
                 FieldType::YesNo,
@@ -57,7 +57,7 @@ final class BookFields
                 new Column('v.has_tax_number'),
                 ['taxNumbers'],
             ),
-            PartyField::of(
+            ListedField::of(
                 'bank-known',
                 'Bank details known',
                 FieldType::YesNo,
@@ -69,9 +69,10 @@ final class BookFields
         ];
     }
 
-    private static function balance(string $column, string $title): PartyField
+    /** @return ListedField<Party> */
+    private static function balance(string $column, string $title): ListedField
     {
-        return PartyField::of(
+        return ListedField::of(
             $column,
             $title,
             FieldType::Amount,
@@ -81,9 +82,10 @@ final class BookFields
         );
     }
 
-    private static function limit(string $column, string $title): PartyField
+    /** @return ListedField<Party> */
+    private static function limit(string $column, string $title): ListedField
     {
-        return PartyField::of(
+        return ListedField::of(
             $column,
             $title,
             FieldType::Amount,
@@ -93,13 +95,13 @@ final class BookFields
         );
     }
 
-    /** @return list<PartyField> what a record has of its own; what it has from its parent company or the office is theirs */
+    /** @return list<ListedField<Party>> what a record has of its own; what it has from its parent company or the office is theirs */
     private static function side(Side $side): array
     {
         $table = "{$side->value}_terms";
         $own = $side === Side::Client ? 'when we bill them' : 'when we pay them';
         $relation = "{$side->value}Terms";
-        $titled = fn (string $column, string $key, string $title, array $cases) => PartyField::of(
+        $titled = fn (string $column, string $key, string $title, array $cases) => ListedField::of(
             "{$side->value}-$key",
             $title,
             FieldType::Choice,
@@ -113,7 +115,7 @@ final class BookFields
         );
 
         return [
-            PartyField::of(
+            ListedField::of(
                 "{$side->value}-terms",
                 "Terms $own",
                 FieldType::Text,
@@ -162,9 +164,10 @@ final class BookFields
         return $cases === [] ? "fold(nullif($column, ''))" : "$sql end";
     }
 
-    private static function ready(Purpose $purpose): PartyField
+    /** @return ListedField<Party> */
+    private static function ready(Purpose $purpose): ListedField
     {
-        return PartyField::of(
+        return ListedField::of(
             "ready-{$purpose->value}",
             'Ready '.$purpose->words(),
             FieldType::YesNo,

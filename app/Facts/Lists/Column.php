@@ -14,8 +14,9 @@ final readonly class Column implements Source
     /**
      * @param string $value an expression that gives what Value::toSort() gives, and null for what is empty
      * @param string $currency of amounts, an expression that gives ISO 4217
+     * @param string $order in whose order it is sorted, where that is not the value itself
      */
-    public function __construct(private string $value, private string $currency = '')
+    public function __construct(private string $value, private string $currency = '', private string $order = '')
     {
     }
 
@@ -36,7 +37,7 @@ final readonly class Column implements Source
 
     public function order(): string
     {
-        return $this->value;
+        return $this->order === '' ? $this->value : $this->order;
     }
 
     private function compared(Condition $condition, Day $today): Asked

@@ -18,7 +18,7 @@ use Illuminate\Support\Facades\Auth;
 /** The part of the register that tells what a record is part of now; nobody learns of a case that they may not see. */
 final class EngagementFields
 {
-    /** @return list<PartyField> */
+    /** @return list<ListedField<Party>> */
     public static function all(): array
     {
         return [
@@ -30,10 +30,14 @@ final class EngagementFields
         ];
     }
 
-    /** @param  \Closure(EngagementParty): string  $text */
-    private static function field(string $key, string $title, string $column, \Closure $text): PartyField
+    /**
+     * @param \Closure(EngagementParty): string $text
+     *
+     * @return ListedField<Party>
+     */
+    private static function field(string $key, string $title, string $column, \Closure $text): ListedField
     {
-        return PartyField::of(
+        return ListedField::of(
             $key,
             $title,
             FieldType::Choices,
@@ -57,8 +61,7 @@ final class EngagementFields
             .' join engagement_roles on engagement_roles.id = role_id'
             .' join engagements on engagements.id = engagement_id'
             .' join engagement_stages on engagement_stages.id = engagements.stage_id'
-            ." where (engagement_parties.since is null or engagement_parties.since <= '{$today->toIso()}')"
-            ." and (engagement_parties.until is null or engagement_parties.until >= '{$today->toIso()}')"
+            ." where (engagement_parties.until is null or engagement_parties.until >= '{$today->toIso()}')"
             .($hidden === '' ? '' : " and engagements.id not in ($hidden)");
     }
 }

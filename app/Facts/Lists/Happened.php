@@ -29,7 +29,7 @@ final readonly class Happened implements Source
 
     public function grouped(string $alias, Day $today): array
     {
-        return $this->last->grouped($alias, $today);
+        return $this->days->groupedByYear($alias);
     }
 
     public function order(): string

@@ -21,13 +21,13 @@ use Symfony\Component\Intl\Languages;
  */
 final class PartyFields
 {
-    /** @return Collection<string, PartyField> by key */
+    /** @return Collection<string, ListedField<Party>> by key */
     public static function all(): Collection
     {
         return once(fn () => SearchedFields::all()->values()->concat([
             self::kind(),
-            PartyField::of('role', 'Role', FieldType::Choices, self::roles(...), new Roles)->chosenFrom(fn () => ['client', 'vendor']),
-            PartyField::of(
+            ListedField::of('role', 'Role', FieldType::Choices, self::roles(...), new Roles)->chosenFrom(fn () => ['client', 'vendor']),
+            ListedField::of(
                 'archived',
                 'Archived',
                 FieldType::YesNo,
@@ -39,7 +39,7 @@ final class PartyFields
             self::worded('legal-form', 'Legal form', 'legal_form', OfficeList::LegalForms),
             self::worded('industry', 'Industry', 'industry', OfficeList::Industries),
             self::worded('source', 'Where they came from', 'source', OfficeList::Sources),
-            PartyField::of(
+            ListedField::of(
                 'language',
                 'Language of letters',
                 FieldType::Choice,
@@ -54,30 +54,41 @@ final class PartyFields
             ...HistoryFields::all(),
             ...BookFields::all(),
             ...EngagementFields::all(),
-            PartyField::ofPrivate('birth-date', 'Date of birth', FieldType::Day, fn (Party $party) => Value::day($party->birthDay()), new Rows(
+            ListedField::ofPrivate('birth-date', 'Date of birth', FieldType::Day, fn (Party $party) => Value::day($party->birthDay()), new Rows(
                 'select id as party_id from parties where born_on is not null',
                 'null',
                 '',
             )),
-        ])->keyBy(fn (PartyField $one) => $one->field->key));
+        ])->keyBy(fn (ListedField $one) => $one->field->key));
     }
 
-    /** @throws \OutOfBoundsException when there is none */
-    public static function of(string $key): PartyField
+    /**
+     * @return ListedField<Party>
+     * @throws \OutOfBoundsException when there is none
+     */
+    public static function of(string $key): ListedField
     {
         return self::all()->get($key) ?? throw new \OutOfBoundsException("There is no field $key.");
     }
 
-    /** @return list<string> the relations of a party that some of the fields, or all, are read from */
-    public static function reads(PartyField ...$fields): array
+    /**
+     * @param ListedField<Party> ...$fields
+     *
+     * @return list<string> the relations of a party that some of the fields, or all, are read from
+     */
+    public static function reads(ListedField ...$fields): array
     {
         $fields = $fields === [] ? self::all()->all() : $fields;
 
-        return array_values(array_unique(array_merge([], ...array_values(array_map(fn (PartyField $one) => $one->reads, $fields)))));
+        return array_values(array_unique(array_merge([], ...array_values(array_map(fn (ListedField $one) => $one->reads, $fields)))));
     }
 
-    /** @param  string|null  $kept  the column of record_values, where it is called otherwise there */
-    public static function ofColumn(string $key, string $title, FieldType $type, string $column, ?string $kept = null): PartyField
+    /**
+     * @param string|null $kept the column of record_values, where it is called otherwise there
+     *
+     * @return ListedField<Party>
+     */
+    public static function ofColumn(string $key, string $title, FieldType $type, string $column, ?string $kept = null): ListedField
     {
         $value = function (Party $party) use ($type, $column): Value {
             $held = $party->getAttribute($column);
@@ -90,14 +101,16 @@ final class PartyFields
             };
         };
 
-        return PartyField::of($key, $title, $type, $value, new Column('v.'.($kept ?? $column)));
+        return ListedField::of($key, $title, $type, $value, new Column('v.'.($kept ?? $column)));
     }
 
     /**
      * @param \Closure(Party): ?string $name
      * @param list<string> $reads
+     *
+     * @return ListedField<Party>
      */
-    public static function colleague(string $key, string $title, string $column, \Closure $name, array $reads): PartyField
+    public static function colleague(string $key, string $title, string $column, \Closure $name, array $reads): ListedField
     {
         // In the order of their names: there are few.
         $order = 'case v.'.$column;
@@ -105,7 +118,7 @@ final class PartyFields
             $order .= sprintf(' when %d then %d', is_numeric($id) ? $id : 0, $rank);
         }
 
-        return PartyField::of(
+        return ListedField::of(
             $key,
             $title,
             FieldType::Choice,
@@ -116,13 +129,17 @@ final class PartyFields
                 "$order when 0 then 0 end",
             ),
             $reads,
-        )->chosenFrom(fn () => array_values(User::query()->orderBy('name')->get()->map(fn (User $user) => $user->name)->all()));
+        )->chosenFrom(Colleagues::names(...));
     }
 
-    /** A word of a list of the office's, or any other. */
-    private static function worded(string $key, string $title, string $column, OfficeList $list): PartyField
+    /**
+     * A word of a list of the office's, or any other.
+     *
+     * @return ListedField<Party>
+     */
+    private static function worded(string $key, string $title, string $column, OfficeList $list): ListedField
     {
-        return PartyField::of(
+        return ListedField::of(
             $key,
             $title,
             FieldType::Choice,
@@ -131,9 +148,10 @@ final class PartyFields
         )->offering($list->value);
     }
 
-    private static function kind(): PartyField
+    /** @return ListedField<Party> */
+    private static function kind(): ListedField
     {
-        return PartyField::of(
+        return ListedField::of(
             'kind',
             'Kind',
             FieldType::Choice,

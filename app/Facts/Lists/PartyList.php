@@ -6,13 +6,10 @@ namespace App\Facts\Lists;
 
 use Almanac\Bulk\BulkRefused;
 use Almanac\Lists\Condition;
-use Almanac\Lists\Field;
-use Almanac\Lists\Filter;
 use Almanac\Lists\Reading;
-use Almanac\Lists\SentenceReader;
 use Almanac\Lists\Vocabulary;
 use App\Database\Ids;
-use App\Models\Office;
+use App\Models\Party;
 use App\Models\User;
 use App\Time\Clock;
 use Illuminate\Database\Query\Builder;
@@ -28,17 +25,21 @@ final readonly class PartyList
 
     public Reading $reading;
 
-    public function __construct(private Clock $clock, private Wanted $wanted, User $reader)
+    /** @var Narrowed<Party> */
+    private Narrowed $narrowed;
+
+    public function __construct(Clock $clock, private Wanted $wanted, User $reader)
     {
-        $this->words = PartyWords::of($reader, $clock->reader(Office::current()));
-        $this->reading = SentenceReader::read($this->words, $wanted->sentence);
+        $this->narrowed = new Narrowed(new PartyRegister, $wanted, $clock, $reader);
+        $this->words = $this->narrowed->words;
+        $this->reading = $this->narrowed->reading;
     }
 
     /** @return array{int, list<int>} how many there are, and those of one stretch in their order */
     public function stretch(int $from, int $most): array
     {
         // A list that is not narrowed is counted by its index, and one of a few with the reading of it.
-        if ($this->reading->filter->isEmpty()) {
+        if ($this->narrowed->isEmpty()) {
             return [$this->rows(true)->count(), $this->some($from, $most)];
         }
         if ($from + $most <= self::FEW) {
@@ -57,21 +58,21 @@ final readonly class PartyList
      */
     public function asked(bool $isByIndex = false): Asked
     {
-        $isNarrowed = ! $this->reading->filter->isEmpty();
+        $isNarrowed = ! $this->narrowed->isEmpty();
         // With a plus the index is left alone: almost all are in use, and a walk from end to end is eight times as fast as one
         // by the index with a look at each row.
         $inUse = new Asked($isByIndex && ! $isNarrowed ? 'v.is_in_use = 1' : '+v.is_in_use = 1');
 
         return Asked::together([
             ...$this->leavesOutArchived() ? [$inUse] : [],
-            ...$isNarrowed ? [FilterQuery::of($this->reading->filter, $this->clock->today())] : [],
+            ...$isNarrowed ? [$this->narrowed->asked()] : [],
         ], true);
     }
 
     /** What the database is asked for one condition. */
     public function asking(Condition $condition): Asked
     {
-        return FilterQuery::of(Filter::all($condition), $this->clock->today());
+        return $this->narrowed->asking($condition);
     }
 
     /** @return Builder the rows of record_values, as v */
@@ -104,40 +105,37 @@ final readonly class PartyList
     public function inOrder(): Builder
     {
         $sort = $this->sort();
-        $isByName = count($sort) === 1 && $sort[0][0]->key === 'name';
+        // By name alone there is an index, which has no name that is empty.
+        $isByName = count($sort) === 1 && $sort[0][0]->field->key === 'name';
         $rows = $this->rows($isByName);
-        foreach ($isByName ? [] : $sort as [$field, $isReversed]) {
-            $order = PartyFields::of($field->key)->source->order();
-            // What is empty comes last, whichever way round.
-            $field->key === 'name'
-                ? $rows->orderByRaw('v.collated '.($isReversed ? 'desc' : 'asc'))
-                : $rows->orderByRaw("($order) is null")->orderByRaw("($order) ".($isReversed === $field->type->isFromTop() ? 'asc' : 'desc'));
+        foreach ($isByName ? [] : $this->narrowed->orders() as $order) {
+            $rows->orderByRaw($order);
         }
         $way = $isByName && $sort[0][1] ? 'desc' : 'asc';
 
         return $rows->orderByRaw("v.collated $way")->orderByRaw("v.party_id $way");
     }
 
-    /** @return list<array{Field, bool}> the fields that it is sorted by, and whether the other way round */
+    /** @return list<array{ListedField<Party>, bool}> the fields that it is sorted by, and whether the other way round */
     public function sort(): array
     {
-        $sort = [];
-        foreach ($this->wanted->sort as $key) {
-            $one = PartyFields::all()->get(ltrim($key, '-'));
-            if ($one !== null && $one->isListed() && $one->source->order() !== '') {
-                $sort[$one->field->key] ??= [$one->field, str_starts_with($key, '-')];
-            }
-        }
+        return $this->narrowed->sort();
+    }
 
-        return $sort === [] ? [[PartyFields::of('name')->field, false]] : array_values($sort);
+    /**
+     * @param list<string> $look the keys of the columns that somebody has chosen for themselves
+     *
+     * @return list<ListedField<Party>>
+     */
+    public function columns(array $look): array
+    {
+        return $this->narrowed->columns($look);
     }
 
     /** Whoever asks for archived ones gets them. */
     private function leavesOutArchived(): bool
     {
-        $keys = array_map(fn (Field $field) => $field->key, $this->reading->filter->fields());
-
-        return ! $this->wanted->withArchived && array_intersect($keys, ['archived', 'archived-on']) === [];
+        return ! $this->wanted->withArchived && ! $this->narrowed->asksFor('archived', 'archived-on');
     }
 
     /** @return list<int> */

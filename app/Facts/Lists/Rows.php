@@ -16,9 +16,15 @@ final readonly class Rows implements Source
      * @param string $value an expression over such a row that gives what Value::toSort() gives of one of them
      * @param string $order an expression over `v`
      * @param string $currency of amounts, an expression that gives ISO 4217
+     * @param string $of what the rows name in their first column
      */
-    public function __construct(private string $from, private string $value, private string $order, private string $currency = '')
-    {
+    public function __construct(
+        private string $from,
+        private string $value,
+        private string $order,
+        private string $currency = '',
+        private string $of = 'v.party_id',
+    ) {
     }
 
     public function asks(Condition $condition, Day $today): Asked
@@ -31,17 +37,21 @@ final readonly class Rows implements Source
         }
 
         return match ($condition->operator) {
-            Operator::Has => new Asked("v.party_id in ($this->from)"),
-            Operator::Lacks => new Asked("v.party_id not in ($this->from)"),
+            Operator::Has => new Asked("$this->of in ($this->from)"),
+            Operator::Lacks => new Asked("$this->of not in ($this->from)"),
             default => $this->having($condition, $today, $condition->operator->isDenial() ? 'not in' : 'in'),
         };
     }
 
     public function grouped(string $alias, Day $today): array
     {
-        $rows = preg_replace('/^select (\S+)(?: as party_id)? from /', "select $1 as party_id, $this->value as g from ", $this->from);
+        return $this->groupedBy($this->value, $alias);
+    }
 
-        return ["left join (select distinct party_id, g from ($rows)) as $alias on $alias.party_id = v.party_id", "$alias.g"];
+    /** @return array{string, string} the years of what are days */
+    public function groupedByYear(string $alias): array
+    {
+        return $this->groupedBy("substr($this->value, 1, 4)", $alias);
     }
 
     public function order(): string
@@ -51,6 +61,14 @@ final readonly class Rows implements Source
 
     private function having(Condition $condition, Day $today, string $in): Asked
     {
-        return Comparison::of($this->value, $condition, $today, $this->currency)->within("v.party_id $in ($this->from and %s)");
+        return Comparison::of($this->value, $condition, $today, $this->currency)->within("$this->of $in ($this->from and %s)");
+    }
+
+    /** @return array{string, string} */
+    private function groupedBy(string $value, string $alias): array
+    {
+        $rows = preg_replace('/^select (\S+)(?: as party_id)? from /', "select $1 as party_id, $value as g from ", $this->from);
+
+        return ["left join (select distinct party_id, g from ($rows)) as $alias on $alias.party_id = $this->of", "$alias.g"];
     }
 }

@@ -7,7 +7,6 @@ namespace App\Facts\Lists;
 use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Addresses\CountryNames;
 use Almanac\Calendar\Day;
-use Almanac\Details\FieldKind;
 use Almanac\Lists\FieldType;
 use Almanac\Lists\Value;
 use Almanac\Reach\ContactKind;
@@ -16,8 +15,6 @@ use App\Facts\Records\RecordRow;
 use App\Models\Address;
 use App\Models\AddressUse;
 use App\Models\ContactPoint;
-use App\Models\DetailField;
-use App\Models\DetailSheet;
 use App\Models\File;
 use App\Models\ListItem;
 use App\Models\Party;
@@ -31,18 +28,24 @@ final class SearchedFields
     /** The relations of a party that they are read from. */
     public const READS = [...RecordRow::READS, 'listItems', 'codes', 'files', 'vendorTerms', 'detailValues.field'];
 
-    /** @return Collection<string, PartyField> by key; made once, also for a whole run over many records */
+    /** @return Collection<string, ListedField<Party>> by key; made once, also for a whole run over many records */
     public static function all(): Collection
     {
-        return once(fn () => collect([...self::names(), ...self::reach(), ...self::places(), ...self::details(), self::files()])
-            ->keyBy(fn (PartyField $one) => $one->field->key));
+        return once(fn () => collect([...self::names(), ...self::reach(), ...self::places(), ...DetailFields::ofRecords(), self::files()])
+            ->keyBy(fn (ListedField $one) => $one->field->key));
     }
 
-    /** @return list<PartyField> */
+    /** @return list<ListedField<Party>> */
     private static function names(): array
     {
         return [
-            PartyFields::ofColumn('name', 'Name', FieldType::Text, 'display_name', 'name')->searched(SearchColumn::Name, ''),
+            ListedField::of(
+                'name',
+                'Name',
+                FieldType::Text,
+                fn (Party $party) => Value::text($party->display_name),
+                new Column('v.name', order: 'v.collated'),
+            )->searched(SearchColumn::Name, ''),
             PartyFields::ofColumn('legal-name', 'Legal name', FieldType::Text, 'legal_name')->searched(SearchColumn::Also, 'legal name'),
             PartyFields::ofColumn('preferred', 'Preferred name', FieldType::Text, 'preferred')->searched(SearchColumn::Also, 'called'),
             PartyFields::ofColumn('payee-name', 'Name on payments', FieldType::Text, 'payee_name')
@@ -50,7 +53,7 @@ final class SearchedFields
             PartyFields::ofColumn('number', 'Number', FieldType::Number, 'number')->searched(SearchColumn::Number, 'number'),
             PartyFields::ofColumn('registration-number', 'Registration number', FieldType::Text, 'registration_number')
                 ->searched(SearchColumn::Number, 'registration number'),
-            PartyField::of(
+            ListedField::of(
                 'account-number',
                 'Our account number',
                 FieldType::Text,
@@ -62,7 +65,7 @@ final class SearchedFields
                 ),
                 ['vendorTerms'],
             )->searched(SearchColumn::Number, 'account number'),
-            PartyField::of(
+            ListedField::of(
                 'codes',
                 'Numbers elsewhere',
                 FieldType::Choices,
@@ -76,7 +79,7 @@ final class SearchedFields
             )->searched(SearchColumn::Number, 'number elsewhere'),
             self::listed('types', 'Types', OfficeList::Types, 'type'),
             self::listed('tags', 'Tags', OfficeList::Tags, 'tag'),
-            PartyField::of(
+            ListedField::of(
                 'works-at',
                 'Works at',
                 FieldType::Choices,
@@ -91,7 +94,7 @@ final class SearchedFields
         ];
     }
 
-    /** @return list<PartyField> */
+    /** @return list<ListedField<Party>> */
     private static function reach(): array
     {
         $points = fn (Party $party, bool $isPhone) => $party->contactPoints->filter(
@@ -115,10 +118,10 @@ final class SearchedFields
         ];
     }
 
-    /** @return list<PartyField> */
+    /** @return list<ListedField<Party>> */
     private static function places(): array
     {
-        $part = fn (string $key, string $title, FieldType $type, \Closure $text) => PartyField::of(
+        $part = fn (string $key, string $title, FieldType $type, \Closure $text) => ListedField::of(
             $key,
             $title,
             $type,
@@ -143,7 +146,7 @@ final class SearchedFields
             $part('region', 'State or region', FieldType::Choice, fn (Address $address) => $address->region)->offering('region'),
             $part('locality', 'City', FieldType::Choice, fn (Address $address) => $address->locality)->offering('locality'),
             $part('postcode', 'Postcode', FieldType::Text, fn (Address $address) => $address->postcode)->offering('postcode'),
-            PartyField::of(
+            ListedField::of(
                 'distance',
                 'Distance',
                 FieldType::Place,
@@ -155,52 +158,14 @@ final class SearchedFields
         ];
     }
 
-    /** @return list<PartyField> the firm’s own fields; what is secret is neither found nor asked by anybody without its right */
-    private static function details(): array
+    /**
+     * Those that everybody may open.
+     *
+     * @return ListedField<Party>
+     */
+    private static function files(): ListedField
     {
-        // Those of cases and projects are no fields of a record.
-        $fields = DetailField::query()
-            ->whereIn('sheet_id', DetailSheet::query()->select('id')->whereNull('engagement_kind_id'))
-            ->orderBy('sheet_id')->orderBy('rank')->orderBy('id')->get();
-
-        return array_values($fields->map(function (DetailField $detail): PartyField {
-            $key = "detail-{$detail->id}";
-            $text = fn (Party $party) => $party->detailValues->firstWhere('field_id', $detail->id)?->text($detail) ?? '';
-            $value = fn (Party $party) => $detail->kind->value($text($party));
-            if ($detail->isSecret()) {
-                return PartyField::ofPrivate($key, $detail->name, $detail->kind->type(), $value, self::ofDetail($detail), ['detailValues.field']);
-            }
-            $field = PartyField::of($key, $detail->name, $detail->kind->type(), $value, self::ofDetail($detail), ['detailValues.field'])->searched(
-                SearchColumn::Also,
-                mb_strtolower($detail->name),
-                fn (Party $party) => [str_replace("\n", ' ', $text($party))],
-            );
-
-            return $detail->kind->hasOptions() ? $field->chosenFrom(fn () => $detail->options) : $field;
-        })->all());
-    }
-
-    private static function ofDetail(DetailField $detail): Source
-    {
-        $rows = "select subject_id as party_id from detail_values where field_id = {$detail->id}";
-        $order = "(select sort from detail_values where subject_id = v.party_id and field_id = {$detail->id})";
-        if ($detail->kind !== FieldKind::Choices) {
-            return new Rows($rows, 'sort', $order, 'substr(value, -3)');
-        }
-
-        // A line for each of several choices.
-        return new Rows(
-            "select subject_id as party_id from detail_values, json_each('[\"' || replace(replace(replace(sort, '\\', '\\\\'), '\"', '\\\"'),"
-                ." char(10), '\",\"') || '\"]') as one where field_id = {$detail->id}",
-            'one.value',
-            $order,
-        );
-    }
-
-    /** Those that everybody may open. */
-    private static function files(): PartyField
-    {
-        return PartyField::of(
+        return ListedField::of(
             'files',
             'Files',
             FieldType::Choices,
@@ -214,9 +179,10 @@ final class SearchedFields
         )->searched(SearchColumn::Also, 'file');
     }
 
-    private static function listed(string $key, string $title, OfficeList $list, string $matched): PartyField
+    /** @return ListedField<Party> */
+    private static function listed(string $key, string $title, OfficeList $list, string $matched): ListedField
     {
-        return PartyField::of(
+        return ListedField::of(
             $key,
             $title,
             FieldType::Choices,
@@ -235,10 +201,12 @@ final class SearchedFields
      * A text that stands in the record's kept line.
      *
      * @param \Closure(RecordRow): string $of
+     *
+     * @return ListedField<Party>
      */
-    private static function ofLine(string $key, string $title, string $column, \Closure $of): PartyField
+    private static function ofLine(string $key, string $title, string $column, \Closure $of): ListedField
     {
-        return PartyField::of(
+        return ListedField::of(
             $key,
             $title,
             FieldType::Text,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Facts\Lists;
 
+use Almanac\Lists\ListView;
+
 /** A list as somebody wants it. */
 final readonly class Wanted
 {
@@ -14,6 +16,7 @@ final readonly class Wanted
      * @param list<string> $sort keys of fields, with a minus the other way round
      * @param list<string> $columns keys of fields; none for the usual ones
      * @param int $page from 1
+     * @param ListView $view how it is looked at
      * @param bool $withArchived whether those that are in use no more are listed as well
      */
     public function __construct(
@@ -22,6 +25,7 @@ final readonly class Wanted
         public array $columns = [],
         public int $page = 1,
         public bool $withArchived = false,
+        public ListView $view = ListView::Table,
     ) {
     }
 

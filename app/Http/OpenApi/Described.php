@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\OpenApi;
 
+use Almanac\Lists\ListOf;
 use App\Http\Requests\ShapedRequest;
 use OpenApi\Attributes as OA;
 
@@ -12,6 +13,8 @@ final class Described
 {
     /** What is not a number in a path. */
     private const NAMES = ['section' => 'string'];
+
+    private const CODES = ['list' => ListOf::class];
 
     /**
      * @param array<string, string>|class-string<ShapedRequest> $query types by name, or the request that says it
@@ -28,7 +31,9 @@ final class Described
                     name: $name,
                     in: 'path',
                     required: true,
-                    schema: new OA\Schema(type: self::NAMES[$name] ?? 'integer'),
+                    schema: isset(self::CODES[$name])
+                        ? new OA\Schema(type: 'string', enum: self::CODES[$name])
+                        : new OA\Schema(type: self::NAMES[$name] ?? 'integer'),
                 ),
                 $names[1],
             ),

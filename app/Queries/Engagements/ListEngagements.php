@@ -5,20 +5,33 @@ declare(strict_types=1);
 namespace App\Queries\Engagements;
 
 use Almanac\Engagements\StageKind;
+use Almanac\Lists\ListOf;
 use Almanac\Money\Money;
 use App\Database\Ids;
 use App\Facts\Engagements\EngagementFilter;
+use App\Facts\Lists\EngagementRegister;
+use App\Facts\Lists\ListedField;
+use App\Facts\Lists\Narrowed;
+use App\Facts\Lists\Wanted;
 use App\Http\Data\Engagements\BandData;
 use App\Http\Data\Engagements\EngagementPageData;
 use App\Http\Data\Engagements\EngagementRowData;
 use App\Http\Data\Engagements\StageData;
 use App\Http\Data\Ledger\MoneyData;
+use App\Http\Data\Lists\ListFilterData;
+use App\Http\Data\Lists\SortData;
+use App\Http\Data\Records\ColumnData;
 use App\Models\Engagement;
 use App\Models\EngagementStage;
+use App\Models\Office;
 use App\Models\Party;
 use App\Models\Position;
+use App\Models\User;
+use App\Queries\Lists\Cells;
+use App\Queries\Lists\ReadLook;
 use App\Time\Clock;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection as Models;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Collection;
 
@@ -27,6 +40,9 @@ final readonly class ListEngagements
 {
     /** What a line is read from; of the parties only whom it is for, and whoever was asked about. */
     private const READS = ['kind', 'stage', 'owner', 'siteAddress', 'parties.role'];
+
+    /** Columns for which all of the parties are read. */
+    private const OF_ALL_PARTIES = ['party', 'role'];
 
     private const PAGE = 50;
 
@@ -49,25 +65,36 @@ final readonly class ListEngagements
      *     kindId?: int|null, stageId?: int|null, state?: string|null, roleId?: int|null, partyId?: int|null, ownerId?: int|null,
      *     from?: string|null, to?: string|null, q?: string|null,
      * }  $wanted
-     * @param 'number'|'title'|'stage'|'days'|'agreed' $sort
+     * @param Wanted $asked what a sentence narrows it by, its columns and its order
      */
-    public function handle(array $wanted, int $page, string $sort, bool $isReversed): EngagementPageData
+    public function handle(array $wanted, Wanted $asked, User $reader): EngagementPageData
     {
-        $filter = new EngagementFilter($wanted);
+        $narrowed = new Narrowed(new EngagementRegister, $asked, $this->clock, $reader);
+        $filter = new EngagementFilter($wanted, $narrowed->isEmpty() ? null : $narrowed->asked());
         $listed = Engagement::query()->tap($filter->all(...));
         $sums = $this->sums($filter);
         $stageId = $wanted['stageId'] ?? null;
         $total = (int) ($stageId === null ? $sums->flatten(1) : $sums->get($stageId) ?? new Collection)->sum('many');
         $pages = max(1, (int) ceil($total / self::PAGE));
-        $page = min(max(1, $page), $pages);
-        $this->order($listed, $sort, $isReversed);
+        $page = min($asked->page, $pages);
+        $this->order($listed, $narrowed, $asked);
+        $look = ReadLook::of(ListOf::Engagements, $reader);
+        $columns = $narrowed->columns(array_keys($look));
+        $today = $this->clock->today();
+        $isOfAll = array_filter($columns, fn (ListedField $one) => in_array($one->field->key, self::OF_ALL_PARTIES, true)) !== [];
+        $models = $this->models($listed->forPage($page, self::PAGE), $wanted['partyId'] ?? null, $isOfAll);
 
         return new EngagementPageData(
             $total,
             $page,
             $pages,
-            $this->rows($listed->forPage($page, self::PAGE), $wanted['partyId'] ?? null),
+            $this->told($models, $wanted['partyId'] ?? null),
             $this->band($filter, $sums),
+            Cells::of($columns, $models, $today),
+            Office::current()->currency(),
+            array_map(fn (ListedField $one) => ColumnData::of($one, $look[$one->field->key] ?? null), $columns),
+            array_map(fn (array $one) => SortData::of($one[0]->field, $one[1]), $narrowed->sort()),
+            ListFilterData::of($narrowed->reading, $narrowed->words),
         );
     }
 
@@ -155,14 +182,34 @@ final readonly class ListEngagements
      */
     private function rows(Builder $some, ?int $partyId = null): array
     {
+        return $this->told($this->models($some, $partyId), $partyId);
+    }
+
+    /**
+     * @param Models<int, Engagement> $models
+     *
+     * @return list<EngagementRowData>
+     */
+    private function told(Models $models, ?int $partyId): array
+    {
         $today = $this->clock->today();
-        $parties = fn (HasMany $rows) => $rows->whereRaw(
+
+        return array_values($models->map(fn (Engagement $one) => EngagementRowData::of($one, $today, $partyId))->all());
+    }
+
+    /**
+     * @param Builder<Engagement> $some
+     *
+     * @return Models<int, Engagement>
+     */
+    private function models(Builder $some, ?int $partyId, bool $isOfAll = false): Models
+    {
+        $parties = fn (HasMany $rows) => $isOfAll ? $rows : $rows->whereRaw(
             '(role_id in (select id from engagement_roles where is_client = 1) or party_id = ? or via_id = ?)',
             [$partyId ?? 0, $partyId ?? 0],
         );
-        $rows = $some->with(['parties' => $parties, 'parties.party:id,display_name', ...self::READS])->get();
 
-        return array_values($rows->map(fn (Engagement $one) => EngagementRowData::of($one, $today, $partyId))->all());
+        return $some->with(['parties' => $parties, 'parties.party:id,display_name', ...self::READS])->get();
     }
 
     /** @return Collection<array-key, Collection<int, \stdClass>> how many and how much, by stage, of every stage */
@@ -202,18 +249,18 @@ final readonly class ListEngagements
         return new BandData(StageData::of($stage), $stage->kind->plural, (int) $sums->sum('many'), array_values($amounts->all()));
     }
 
-    /** @param  Builder<Engagement>  $listed */
-    private function order(Builder $listed, string $sort, bool $isReversed): void
+    /**
+     * @param Builder<Engagement> $listed
+     * @param Narrowed<Engagement> $narrowed
+     */
+    private function order(Builder $listed, Narrowed $narrowed, Wanted $asked): void
     {
-        [$way, $back] = $isReversed ? ['desc', 'asc'] : ['asc', 'desc'];
-        match ($sort) {
-            'title' => $listed->orderByRaw("fold(title) $way"),
-            'stage' => $listed->orderBy(EngagementStage::query()->select('rank')->whereColumn('engagement_stages.id', 'stage_id'), $way),
-            // Whatever has stood longest first.
-            'days' => $listed->orderBy('is_closed')->orderBy('moved_on', $way),
-            'agreed' => $listed->orderByRaw('agreed_minor is null')->orderBy('agreed_minor', $back),
-            default => $listed->orderBy('begun_on', $back)->orderBy('number', $back),
-        };
-        $listed->orderBy('engagements.id', $back);
+        if ($asked->sort === []) {
+            $listed->orderByDesc('begun_on')->orderByDesc('number');
+        }
+        foreach ($asked->sort === [] ? [] : $narrowed->orders() as $order) {
+            $listed->orderByRaw($order);
+        }
+        $listed->orderByDesc('engagements.id');
     }
 }

@@ -5,16 +5,28 @@ declare(strict_types=1);
 namespace App\Queries\Ledger;
 
 use Almanac\Ledger\DocumentKind;
+use Almanac\Lists\ListOf;
 use Almanac\Money\Money;
 use App\Facts\Ledger\LedgerFilter;
+use App\Facts\Lists\DocumentRegister;
+use App\Facts\Lists\ListedField;
+use App\Facts\Lists\Narrowed;
+use App\Facts\Lists\Wanted;
 use App\Http\Data\Ledger\DocumentPageData;
 use App\Http\Data\Ledger\DocumentRowData;
 use App\Http\Data\Ledger\MoneyData;
 use App\Http\Data\Ledger\PaymentPageData;
 use App\Http\Data\Ledger\PaymentRowData;
 use App\Http\Data\Ledger\SumData;
+use App\Http\Data\Lists\ListFilterData;
+use App\Http\Data\Lists\SortData;
+use App\Http\Data\Records\ColumnData;
 use App\Models\Document;
+use App\Models\Office;
 use App\Models\Payment;
+use App\Models\User;
+use App\Queries\Lists\Cells;
+use App\Queries\Lists\ReadLook;
 use App\Time\Clock;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
@@ -37,27 +49,32 @@ final readonly class ListLedger
      *     partyId?: int|null, side?: string|null, kind?: string|null, state?: string|null, bucket?: string|null,
      *     currency?: string|null, from?: string|null, to?: string|null, q?: string|null, engagementId?: int|null,
      * }  $wanted
+     * @param Wanted $listed what a sentence narrows it by, its columns and its order
      */
-    public function documents(array $wanted, int $page): DocumentPageData
+    public function documents(array $wanted, Wanted $listed, User $reader): DocumentPageData
     {
         $today = $this->clock->today();
-        $filter = new LedgerFilter($wanted, $today);
+        $narrowed = new Narrowed(new DocumentRegister, $listed, $this->clock, $reader);
+        $filter = new LedgerFilter($wanted, $today, $narrowed->isEmpty() ? null : $narrowed->asked());
         $documents = Document::query()->tap($filter->documents(...));
         $sums = $this->sumsOf($filter, $documents);
         if ($filter->isByPart()) {
             $documents->select('documents.*')->selectRaw($filter->partColumns());
         }
         $total = (int) $sums->sum('documents');
-        $page = max(1, $page);
+        $isByDue = $filter->isByDue() && $listed->sort === [];
+        foreach ($listed->sort === [] ? [] : $narrowed->orders() as $order) {
+            $documents->orderByRaw($order);
+        }
         $rows = $documents
             ->with('party')
-            ->when(
-                $filter->isByDue(),
-                fn ($query) => $query->orderBy('next_due_on')->orderBy('id'),
-                fn ($query) => $query->orderByDesc('dated_on')->orderByDesc('id'),
-            )
-            ->forPage($page, self::PAGE)
+            ->when($isByDue, fn ($query) => $query->orderBy('next_due_on')->orderBy('id'))
+            ->when(! $isByDue && $listed->sort === [], fn ($query) => $query->orderByDesc('dated_on'))
+            ->when(! $isByDue, fn ($query) => $query->orderByDesc('id'))
+            ->forPage($listed->page, self::PAGE)
             ->get();
+        $look = ReadLook::of(ListOf::Documents, $reader);
+        $columns = $narrowed->columns(array_keys($look));
         $totals = [];
         // What credits take off, and what promises nothing yet; drafts and what is void come to nothing.
         foreach ($sums->where('is_issued', 1) as $sum) {
@@ -68,9 +85,18 @@ final readonly class ListLedger
             $totals[$sum->currency][2] = ($totals[$sum->currency][2] ?? 0) + $sign * (int) $sum->net;
         }
 
-        return new DocumentPageData($total, $page, max(1, (int) ceil($total / self::PAGE)), array_values($rows->map(
-            fn (Document $document) => DocumentRowData::of($document, $today),
-        )->all()), $this->sums($totals));
+        return new DocumentPageData(
+            $total,
+            $listed->page,
+            max(1, (int) ceil($total / self::PAGE)),
+            array_values($rows->map(fn (Document $document) => DocumentRowData::of($document, $today))->all()),
+            $this->sums($totals),
+            Cells::of($columns, $rows, $today),
+            Office::current()->currency(),
+            array_map(fn (ListedField $one) => ColumnData::of($one, $look[$one->field->key] ?? null), $columns),
+            $isByDue ? [SortData::of(DocumentRegister::byDue(), true)] : array_map(fn (array $one) => SortData::of($one[0]->field, $one[1]), $narrowed->sort()),
+            ListFilterData::of($narrowed->reading, $narrowed->words),
+        );
     }
 
     /**

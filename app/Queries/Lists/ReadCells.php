@@ -6,12 +6,10 @@ namespace App\Queries\Lists;
 
 use Almanac\Calendar\Day;
 use Almanac\Lists\FieldType;
-use Almanac\Lists\Value;
 use App\Facts\Finding\RecordLine;
-use App\Facts\Lists\PartyField;
+use App\Facts\Lists\ListedField;
 use App\Facts\Lists\PartyFields;
 use App\Models\Balance;
-use App\Models\Office;
 use App\Models\Party;
 use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
@@ -26,7 +24,7 @@ final readonly class ReadCells
     }
 
     /**
-     * @param list<PartyField> $columns
+     * @param list<ListedField<Party>> $columns
      * @param array<int, RecordLine> $lines of the records, by their numbers
      *
      * @return list<list<string>> for each record what stands in each column, for reading
@@ -34,15 +32,15 @@ final readonly class ReadCells
     public function handle(array $columns, array $lines): array
     {
         $ids = array_keys($lines);
-        $cells = array_map(fn (PartyField $column) => $this->column($column, $lines, $ids), $columns);
-        $others = array_filter($columns, fn (PartyField $column, int $at) => $cells[$at] === null, ARRAY_FILTER_USE_BOTH);
+        $cells = array_map(fn (ListedField $column) => $this->column($column, $lines, $ids), $columns);
+        $others = array_filter($columns, fn (ListedField $column, int $at) => $cells[$at] === null, ARRAY_FILTER_USE_BOTH);
         if ($others !== []) {
             $today = $this->clock->today();
             $parties = Party::query()->with(PartyFields::reads(...array_values($others)))->findMany($ids)->keyBy('id');
             foreach ($others as $at => $column) {
                 foreach ($ids as $id) {
                     $party = $parties->get($id);
-                    $cells[$at][$id] = $party === null ? '' : self::text($column->value($party, $today));
+                    $cells[$at][$id] = $party === null ? '' : Cells::text($column->value($party, $today));
                 }
             }
         }
@@ -51,12 +49,13 @@ final readonly class ReadCells
     }
 
     /**
+     * @param ListedField<Party> $column
      * @param array<int, RecordLine> $lines
      * @param list<int> $ids
      *
      * @return array<int, string>|null null where the records have to be read for it
      */
-    private function column(PartyField $column, array $lines, array $ids): ?array
+    private function column(ListedField $column, array $lines, array $ids): ?array
     {
         $key = $column->field->key;
 
@@ -80,29 +79,31 @@ final readonly class ReadCells
     }
 
     /**
+     * @param ListedField<Party> $column
      * @param list<int> $ids
      *
      * @return array<int, string>
      */
-    private function balances(PartyField $column, array $ids): array
+    private function balances(ListedField $column, array $ids): array
     {
         $balances = once(fn () => Balance::query()->findMany($ids)->keyBy('party_id'));
         $today = $this->clock->today();
         $texts = [];
         foreach ($ids as $id) {
             $balance = $balances->get($id);
-            $texts[$id] = $balance === null ? '' : self::text($column->value((new Party)->setRelation('balance', $balance), $today));
+            $texts[$id] = $balance === null ? '' : Cells::text($column->value((new Party)->setRelation('balance', $balance), $today));
         }
 
         return $texts;
     }
 
     /**
+     * @param ListedField<Party> $column
      * @param list<int> $ids
      *
      * @return array<int, string>
      */
-    private function days(PartyField $column, array $ids): array
+    private function days(ListedField $column, array $ids): array
     {
         $days = DB::table('record_values as v')->whereIn('party_id', $ids)->selectRaw("party_id, {$column->source->order()} as day")->pluck('day', 'party_id');
 
@@ -110,17 +111,5 @@ final readonly class ReadCells
             fn (mixed $day) => is_string($day) ? Day::fromIso($day)->toText() : '',
             array_combine($ids, array_map(fn (int $id) => $days->get($id), $ids)),
         );
-    }
-
-    /** Amounts in the office's own currency without its name, which the heading has. */
-    private static function text(Value $value): string
-    {
-        $held = $value->held;
-
-        return match (true) {
-            $held instanceof \Almanac\Money\Money => $held->currency === Office::current()->currency() ? $held->figures() : $held->toText(),
-            $held === false => '',
-            default => $value->toText(),
-        };
     }
 }

@@ -4,13 +4,19 @@ declare(strict_types=1);
 
 namespace App\Queries\Lists;
 
+use Almanac\Lists\ListOf;
+use Almanac\Lists\SentenceReader;
 use Almanac\Lists\ShippedList;
+use App\Facts\Lists\ListWords;
 use App\Facts\Lists\PartyList;
+use App\Facts\Lists\Registers;
 use App\Facts\Lists\Wanted;
 use App\Http\Data\Lists\SavedListData;
+use App\Models\Office;
 use App\Models\SavedList;
 use App\Models\User;
 use App\Time\Clock;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Reads the lists that somebody has at the left: those that everybody has, and their own; all of them counted in one go. */
@@ -21,9 +27,20 @@ final readonly class ReadSavedLists
     }
 
     /** @return list<SavedListData> */
-    public function handle(User $reader): array
+    public function handle(ListOf $of, User $reader): array
     {
-        $saved = SavedList::readableBy($reader)->with('user')->orderByRaw('fold(name)')->orderBy('id')->get();
+        $saved = SavedList::readableBy($reader)->where('list', $of)->with('user')->orderByRaw('fold(name)')->orderBy('id')->get()->values();
+
+        return $of === ListOf::Records ? $this->ofRecords($saved, $reader) : $this->ofOthers($of, $saved, $reader);
+    }
+
+    /**
+     * @param Collection<int, SavedList> $saved
+     *
+     * @return list<SavedListData>
+     */
+    private function ofRecords(Collection $saved, User $reader): array
+    {
         $lists = array_map(
             fn (string $sentence) => new PartyList($this->clock, new Wanted($sentence), $reader),
             [...array_map(fn (ShippedList $one) => $one->sentence(), ShippedList::cases()), ...$saved->map(fn (SavedList $one) => $one->sentence)],
@@ -37,13 +54,27 @@ final readonly class ReadSavedLists
                 ShippedList::cases(),
                 range(0, $shipped - 1),
             ),
-            ...$saved->values()->map(fn (SavedList $one, int $at) => SavedListData::of(
+            ...$saved->map(fn (SavedList $one, int $at) => SavedListData::of(
                 $one,
                 $reader,
                 $counts[$shipped + $at],
                 $lists[$shipped + $at]->reading->isWhole(),
             )),
         ];
+    }
+
+    /**
+     * @param Collection<int, SavedList> $saved
+     *
+     * @return list<SavedListData>
+     */
+    private function ofOthers(ListOf $of, Collection $saved, User $reader): array
+    {
+        $words = ListWords::of(Registers::of($of), $reader, $this->clock->reader(Office::current()));
+
+        return array_values($saved->map(
+            fn (SavedList $one) => SavedListData::of($one, $reader, null, SentenceReader::read($words, $one->sentence)->isWhole()),
+        )->all());
     }
 
     /**

@@ -6,12 +6,13 @@ namespace App\Queries\Lists;
 
 use Almanac\Lists\Condition;
 use Almanac\Lists\Field;
+use Almanac\Lists\ListOf;
 use Almanac\Lists\Operator;
 use Almanac\Lists\Suggestion;
 use Almanac\Lists\Suggestions;
 use Almanac\Lists\Vocabulary;
-use App\Facts\Lists\PartyFields;
-use App\Facts\Lists\PartyWords;
+use App\Facts\Lists\ListWords;
+use App\Facts\Lists\Registers;
 use App\Http\Data\Lists\FilterPartData;
 use App\Http\Data\Lists\ListFieldData;
 use App\Http\Data\Lists\SuggestionData;
@@ -21,7 +22,7 @@ use App\Time\Clock;
 use App\Validation\FieldProblems;
 use Illuminate\Validation\ValidationException;
 
-/** Reads the words in which a list of records can be asked for. */
+/** Reads the words in which a list can be asked for. */
 final readonly class ReadWords
 {
     public function __construct(private Clock $clock)
@@ -29,20 +30,21 @@ final readonly class ReadWords
     }
 
     /** @return list<ListFieldData> */
-    public function fields(User $reader): array
+    public function fields(ListOf $list, User $reader): array
     {
-        $words = $this->words($reader);
+        $words = $this->words($list, $reader);
+        $fields = Registers::of($list)->fields();
 
         return array_values(array_map(
-            fn (Field $field) => ListFieldData::of($field, $words, PartyFields::of($field->key)->isListed()),
+            fn (Field $field) => ListFieldData::of($field, $words, $fields->get($field->key)?->isListed() ?? false),
             $words->fields(),
         ));
     }
 
     /** @return list<SuggestionData> */
-    public function suggestions(string $typed, User $reader): array
+    public function suggestions(ListOf $list, string $typed, User $reader): array
     {
-        return array_map(fn (Suggestion $one) => SuggestionData::of($one), Suggestions::of($this->words($reader), $typed));
+        return array_map(fn (Suggestion $one) => SuggestionData::of($one), Suggestions::of($this->words($list, $reader), $typed));
     }
 
     /**
@@ -50,9 +52,9 @@ final readonly class ReadWords
      *
      * @throws ValidationException when there is no such field, or it cannot be asked that
      */
-    public function clause(string $key, Operator $operator, array $values, User $reader): FilterPartData
+    public function clause(ListOf $list, string $key, Operator $operator, array $values, User $reader): FilterPartData
     {
-        $words = $this->words($reader);
+        $words = $this->words($list, $reader);
         $problems = new FieldProblems;
         $field = $words->field($key);
         if ($field === null) {
@@ -69,8 +71,8 @@ final readonly class ReadWords
         return FilterPartData::of($condition ?? throw new \LogicException('Nothing is asked.'), $words);
     }
 
-    private function words(User $reader): Vocabulary
+    private function words(ListOf $list, User $reader): Vocabulary
     {
-        return PartyWords::of($reader, $this->clock->reader(Office::current()));
+        return ListWords::of(Registers::of($list), $reader, $this->clock->reader(Office::current()));
     }
 }

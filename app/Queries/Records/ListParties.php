@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Queries\Records;
 
+use Almanac\Lists\ListOf;
 use App\Database\Ids;
 use App\Facts\Finding\RecordLine;
-use App\Facts\Lists\PartyField;
-use App\Facts\Lists\PartyFields;
+use App\Facts\Lists\ListedField;
 use App\Facts\Lists\PartyList;
 use App\Facts\Lists\Wanted;
 use App\Http\Data\Lists\ListFilterData;
@@ -17,10 +17,10 @@ use App\Http\Data\Records\ColumnData;
 use App\Http\Data\Records\PartyPageData;
 use App\Http\Data\Records\PartyRowData;
 use App\Models\Office;
-use App\Models\SavedList;
 use App\Models\User;
 use App\Queries\Finding\ReadLines;
 use App\Queries\Lists\ReadCells;
+use App\Queries\Lists\ReadLook;
 use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
 
@@ -28,9 +28,6 @@ use Illuminate\Support\Facades\DB;
 final readonly class ListParties
 {
     private const PAGE = 100;
-
-    /** The fields that are shown where nobody chose others. */
-    private const COLUMNS = ['name', 'role', 'place', 'phone', 'receivable', 'overdue', 'payable', 'days-to-pay'];
 
     public function __construct(private Clock $clock, private ReadLines $lines, private ReadCells $cells)
     {
@@ -40,9 +37,11 @@ final readonly class ListParties
     {
         $list = new PartyList($this->clock, $wanted, $reader);
         [$total, $ids] = $list->stretch(($wanted->page - 1) * self::PAGE, self::PAGE);
-        $look = $this->look($reader);
-        $columns = $this->columns($wanted->columns === [] ? array_keys($look) : $wanted->columns);
+        $look = ReadLook::of(ListOf::Records, $reader);
+        $columns = $list->columns(array_keys($look));
         $lines = $this->lines->handle($ids);
+        $marks = DB::table('record_values')->whereIn('party_id', $ids)->get(['party_id', 'is_over_limit', 'reminder_on']);
+        $today = $this->clock->today()->toIso();
 
         return new PartyPageData(
             $total,
@@ -51,10 +50,11 @@ final readonly class ListParties
             max(1, (int) ceil($total / self::PAGE)),
             array_values(array_map(fn (RecordLine $line) => PartyRowData::ofRow($line->row), $lines)),
             $this->cells->handle($columns, $lines),
-            Ids::of(DB::table('record_values')->whereIn('party_id', $ids)->where('is_over_limit', true)->pluck('party_id')),
+            Ids::of($marks->where('is_over_limit', 1)->pluck('party_id')),
+            Ids::of($marks->filter(fn (\stdClass $mark) => $mark->reminder_on !== null && $mark->reminder_on < $today)->pluck('party_id')),
             Office::current()->currency(),
-            array_map(fn (PartyField $one) => ColumnData::of($one, $look[$one->field->key] ?? null), $columns),
-            array_map(fn (array $one) => SortData::of(...$one), $list->sort()),
+            array_map(fn (ListedField $one) => ColumnData::of($one, $look[$one->field->key] ?? null), $columns),
+            array_map(fn (array $one) => SortData::of($one[0]->field, $one[1]), $list->sort()),
             ListFilterData::of($list->reading, $list->words),
         );
     }
@@ -78,35 +78,5 @@ final readonly class ListParties
     public function ids(Wanted $wanted, int $from, int $most, User $reader): array
     {
         return Ids::of((new PartyList($this->clock, $wanted, $reader))->inOrder()->offset($from)->limit($most)->pluck('v.party_id'));
-    }
-
-    /** @return array<string, int|null> the columns that somebody chose, and how wide they are */
-    private function look(User $reader): array
-    {
-        $kept = DB::table('list_looks')->where(['user_id' => $reader->id, 'list' => SavedList::OF_RECORDS])->value('columns');
-        /** @var list<array{key: string, width: int|null}> $columns */
-        $columns = is_string($kept) ? json_decode($kept, true, flags: JSON_THROW_ON_ERROR) : [];
-
-        return array_column($columns, 'width', 'key');
-    }
-
-    /**
-     * @param list<string> $keys
-     *
-     * @return list<PartyField> the name always, where it was put; what is no column, or no longer, is left out
-     */
-    private function columns(array $keys): array
-    {
-        $columns = array_values(array_filter(
-            array_map(fn (string $key) => PartyFields::all()->get($key), $keys),
-            fn (?PartyField $one) => $one !== null && $one->isListed(),
-        ));
-        if ($columns === []) {
-            return array_map(PartyFields::of(...), self::COLUMNS);
-        }
-
-        return in_array('name', array_map(fn (PartyField $one) => $one->field->key, $columns), true)
-            ? $columns
-            : [PartyFields::of('name'), ...$columns];
     }
 }

@@ -1691,14 +1691,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/parties/fields": {
+    "/api/long-lists/{list}/fields": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** The fields that a list of records can be asked for, sorted by and shown with */
+        /** The fields that a list can be asked for, sorted by and shown with */
         get: operations["readListFields"];
         put?: never;
         post?: never;
@@ -1776,7 +1776,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/parties/suggestions": {
+    "/api/parties/months": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the records of a list were billed and paid, month by month */
+        get: operations["countMonths"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where the records of a list are */
+        get: operations["readPlaces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/long-lists/{list}/suggestions": {
         parameters: {
             query?: never;
             header?: never;
@@ -1793,7 +1827,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/parties/clause": {
+    "/api/long-lists/{list}/clause": {
         parameters: {
             query?: never;
             header?: never;
@@ -1810,7 +1844,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/saved-lists": {
+    "/api/long-lists/{list}/saved": {
         parameters: {
             query?: never;
             header?: never;
@@ -1846,7 +1880,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/parties/look": {
+    "/api/long-lists/{list}/look": {
         parameters: {
             query?: never;
             header?: never;
@@ -1854,7 +1888,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Keep which columns somebody has in the directory */
+        /** Keep which columns somebody has in a list */
         put: operations["keepLook"];
         post?: never;
         delete?: never;
@@ -3171,11 +3205,13 @@ export interface components {
         /** @description What can be asked of a field. */
         Asked: {
             /** @enum {string} */
-            operator: "is" | "is not" | "begins" | "contains" | "above" | "at least" | "below" | "at most" | "between" | "during" | "not during" | "not since" | "within" | "any of" | "all of" | "none of" | "has" | "lacks";
+            operator: "is" | "is not" | "begins" | "contains" | "above" | "at least" | "below" | "at most" | "between" | "during" | "not during" | "not since" | "within" | "inside" | "any of" | "all of" | "none of" | "has" | "lacks";
             /** @description In words, as in "is before". */
             title: string;
             /** @description How many it is compared with; null for one or more. */
             operands: number | null;
+            /** @description What can be chosen where it is asked of times; null otherwise. */
+            choices: string[] | null;
         };
         /** @description Somebody who comes to a meeting. */
         Attendee: {
@@ -3641,6 +3677,10 @@ export interface components {
             receivable: components["schemas"]["Money"];
             overdue: components["schemas"]["Money"];
             payable: components["schemas"]["Money"];
+            billed: components["schemas"]["Money"];
+            received: components["schemas"]["Money"];
+            bills: components["schemas"]["Money"];
+            paid: components["schemas"]["Money"];
             /** @description Days to pay on the average of those that paid; empty where none has. */
             daysToPay: string;
         };
@@ -3651,6 +3691,14 @@ export interface components {
             /** @description The most first. */
             rows: components["schemas"]["Count"][];
             total: components["schemas"]["Count"];
+            /** @description Of which time what was billed and paid is added up: "this year". */
+            period: string;
+            /** @description Its first and last day, for reading. */
+            periodText: string;
+            /** @description What can be chosen for it. */
+            periods: string[];
+            /** @description Whether the lines are one after another in time. */
+            isOverTime: boolean;
             /** @description What the amounts are in: ISO 4217. */
             currency: string;
             /** @description Whether there are more than are told. */
@@ -3874,6 +3922,14 @@ export interface components {
             rows: components["schemas"]["DocumentRow"][];
             /** @description Of the whole list, by currency; credits are taken off. */
             sums: components["schemas"]["LedgerSum"][];
+            /** @description For each row what stands in each column, for reading. */
+            cells: string[][];
+            /** @description What amounts are in that do not say it: ISO 4217. */
+            currency: string;
+            columns: components["schemas"]["Column"][];
+            /** @description What it is sorted by, the first one counting most. */
+            sort: components["schemas"]["Sort"][];
+            filter: components["schemas"]["ListFilter"];
         };
         /** @description What a document would be, before it is saved. */
         DocumentPreview: {
@@ -3926,6 +3982,30 @@ export interface components {
              * @description The day it was due when it was seen; one that has gone on since is left alone.
              */
             day: string;
+        };
+        /** @description Records that lie near each other. */
+        Dot: {
+            /**
+             * Format: float
+             * @description Degrees, the middle of theirs; north is positive. Null where only their country or state is known.
+             */
+            latitude: number | null;
+            /**
+             * Format: float
+             * @description Degrees; east is positive.
+             */
+            longitude: number | null;
+            /** @description What the place is called, or that of one of them. */
+            place: string;
+            /** @description Its number in ISO 3166-1; empty for none. */
+            country: string;
+            many: number;
+            /** @description One of them. */
+            recordId: number;
+            /** @description What one of them is called. */
+            name: string;
+            /** @description What asks for them, within the list. */
+            clause: string;
         };
         /** @description A document that stands out: the oldest, or the next to be due. */
         DueDocument: {
@@ -4111,6 +4191,14 @@ export interface components {
             rows: components["schemas"]["EngagementRow"][];
             /** @description The stages of the list, whichever of them is chosen. */
             band: components["schemas"]["StageBand"][];
+            /** @description For each row what stands in each column, for reading. */
+            cells: string[][];
+            /** @description What amounts are in that do not say it: ISO 4217. */
+            currency: string;
+            columns: components["schemas"]["Column"][];
+            /** @description What it is sorted by, the first one counting most. */
+            sort: components["schemas"]["Sort"][];
+            filter: components["schemas"]["ListFilter"];
         };
         EngagementPartiesInput: {
             /** @description That has been seen. */
@@ -4267,9 +4355,12 @@ export interface components {
             to?: string;
             /** @description Of the number, the title, a party, a role, the place, a detail. */
             q?: string;
-            /** @description By number, unless it is said: title, stage, days or agreed. */
+            /** @description A sentence, such as "vendors in VT without a tax number". */
+            filter?: string;
+            /** @description Keys of fields with commas between them, the first one counting most; with a minus the other way round. */
             sort?: string;
-            reversed?: string;
+            /** @description Keys of fields with commas between them. */
+            columns?: string;
         };
         FieldValueInput: {
             fieldId: number;
@@ -4564,6 +4655,12 @@ export interface components {
             to?: string;
             /** @description Of the number, the reference or the name. */
             q?: string;
+            /** @description A sentence, such as "vendors in VT without a tax number". */
+            filter?: string;
+            /** @description Keys of fields with commas between them, the first one counting most; with a minus the other way round. */
+            sort?: string;
+            /** @description Keys of fields with commas between them. */
+            columns?: string;
             format?: string;
         };
         /** @description What a list comes to in one currency. */
@@ -4815,6 +4912,17 @@ export interface components {
              */
             sign: -1 | 0 | 1;
         };
+        /** @description What the records of a list were billed and paid in a month. */
+        Month: {
+            /** @description As in March 2026. */
+            month: string;
+            billed: components["schemas"]["Money"];
+            received: components["schemas"]["Money"];
+            bills: components["schemas"]["Money"];
+            paid: components["schemas"]["Money"];
+            /** @description The four of them in minor units, to draw a line by. */
+            heights: number[];
+        };
         MoveInput: {
             /** @description The first day at the new address, as people type it; empty for today. */
             since: string;
@@ -4973,6 +5081,8 @@ export interface components {
             cells: string[][];
             /** @description Which of the rows are over their credit limit. */
             overLimit: number[];
+            /** @description Which of them have a reminder that is past its day. */
+            late: number[];
             /** @description What amounts are in that do not say it: ISO 4217. */
             currency: string;
             columns: components["schemas"]["Column"][];
@@ -5113,6 +5223,20 @@ export interface components {
         };
         PinInput: {
             isPinned: boolean;
+        };
+        /** @description Where the records of a list are. */
+        Places: {
+            /** @description Gathered by nearness, the most first. */
+            dots: components["schemas"]["Dot"][];
+            /** @description Of whom only the country, or the state, is known. */
+            areas: components["schemas"]["Dot"][];
+            /** @description How many have no address. */
+            nowhere: number;
+            /** @description What asks for those. */
+            nowhereClause: string;
+            /** @description Whether there are more dots than are told: come nearer for them. */
+            isCut: boolean;
+            filter: components["schemas"]["ListFilter"];
         };
         /** @description A position, seen from one of its ends. */
         Position: {
@@ -5407,10 +5531,16 @@ export interface components {
             id: number | null;
             name: string;
             sentence: string;
+            /** @description What is chosen besides, as it stands in an address. */
+            choices: string;
             columns: string[];
             sort: string;
             /** @enum {string} */
-            view: "table" | "cards" | "map" | "next-steps";
+            view: "table" | "cards" | "map" | "next-steps" | "counted";
+            /** @description Of one that is counted: keys of fields with a comma between them. */
+            countedBy: string;
+            /** @description Of one that is counted: of which time what was billed and paid is added up. */
+            period: string;
             /** @description Whether everybody has it at the left. */
             isShared: boolean;
             /** @description Who keeps it; empty for nobody. */
@@ -5418,7 +5548,8 @@ export interface components {
             /** @description Whether whoever asks may change it. */
             mayChange: boolean;
             version: number;
-            count: number;
+            /** @description Null for lists of which that is told when they are opened. */
+            count: number | null;
             /** @description Whether the list is what its sentence asks: a field or a word of it may be gone. */
             isWhole: boolean;
         };
@@ -5426,11 +5557,17 @@ export interface components {
             name: string;
             /** @description Whom it asks for; empty for everybody. */
             sentence: string;
+            /** @description What is chosen besides, as it stands in an address: "state=open&side=client". */
+            choices?: string;
             /** @description Keys of fields; none for the usual ones. */
             columns: string[];
             sort: string;
             /** @enum {string} */
-            view: "table" | "cards" | "map" | "next-steps";
+            view: "table" | "cards" | "map" | "next-steps" | "counted";
+            /** @description Of one that is counted: keys of fields with a comma between them. */
+            countedBy?: string;
+            /** @description Of one that is counted: such as "this year". */
+            period?: string;
             /** @description Whether it is everybody’s. */
             isShared: boolean;
             /** @description Of the list that is changed. */
@@ -6030,6 +6167,11 @@ export interface components {
             sides: {
                 /** @enum {string} */
                 code: "client" | "vendor";
+                name: string;
+            }[];
+            listViews: {
+                /** @enum {string} */
+                code: "table" | "cards" | "map" | "next-steps" | "counted";
                 name: string;
             }[];
             roles: {
@@ -8083,8 +8225,9 @@ export interface operations {
                 from?: string;
                 to?: string;
                 q?: string;
+                filter?: string;
                 sort?: string;
-                reversed?: string;
+                columns?: string;
             };
             header?: never;
             path?: never;
@@ -8575,6 +8718,9 @@ export interface operations {
                 from?: string;
                 to?: string;
                 q?: string;
+                filter?: string;
+                sort?: string;
+                columns?: string;
                 format?: string;
             };
             header?: never;
@@ -9603,6 +9749,9 @@ export interface operations {
                 from?: string;
                 to?: string;
                 q?: string;
+                filter?: string;
+                sort?: string;
+                columns?: string;
                 format?: string;
             };
             header?: never;
@@ -10118,7 +10267,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                list: "parties" | "documents" | "engagements";
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -10147,8 +10298,8 @@ export interface operations {
         parameters: {
             query?: {
                 filter?: string;
-                sort?: string;
                 archived?: string;
+                sort?: string;
                 from?: number;
                 most?: number;
             };
@@ -10182,8 +10333,8 @@ export interface operations {
         parameters: {
             query?: {
                 filter?: string;
-                sort?: string;
                 archived?: string;
+                sort?: string;
                 from?: number;
                 most?: number;
             };
@@ -10219,6 +10370,7 @@ export interface operations {
                 filter?: string;
                 archived?: string;
                 by?: string;
+                period?: string;
             };
             header?: never;
             path?: never;
@@ -10252,6 +10404,7 @@ export interface operations {
                 filter?: string;
                 archived?: string;
                 by?: string;
+                period?: string;
             };
             header?: never;
             path?: never;
@@ -10279,13 +10432,83 @@ export interface operations {
             };
         };
     };
+    countMonths: {
+        parameters: {
+            query?: {
+                filter?: string;
+                archived?: string;
+                by?: string;
+                period?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Month"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readPlaces: {
+        parameters: {
+            query?: {
+                filter?: string;
+                archived?: string;
+                nearness?: number;
+                inside?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Places"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     suggestWords: {
         parameters: {
             query?: {
                 typed?: string;
             };
             header?: never;
-            path?: never;
+            path: {
+                list: "parties" | "documents" | "engagements";
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -10314,11 +10537,13 @@ export interface operations {
         parameters: {
             query: {
                 field: string;
-                operator: "is" | "is not" | "begins" | "contains" | "above" | "at least" | "below" | "at most" | "between" | "during" | "not during" | "not since" | "within" | "any of" | "all of" | "none of" | "has" | "lacks";
+                operator: "is" | "is not" | "begins" | "contains" | "above" | "at least" | "below" | "at most" | "between" | "during" | "not during" | "not since" | "within" | "inside" | "any of" | "all of" | "none of" | "has" | "lacks";
                 values?: string;
             };
             header?: never;
-            path?: never;
+            path: {
+                list: "parties" | "documents" | "engagements";
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -10347,7 +10572,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                list: "parties" | "documents" | "engagements";
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -10376,7 +10603,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                list: "parties" | "documents" | "engagements";
+            };
             cookie?: never;
         };
         requestBody?: {
@@ -10479,7 +10708,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                list: "parties" | "documents" | "engagements";
+            };
             cookie?: never;
         };
         requestBody?: {
@@ -12060,10 +12291,11 @@ export interface operations {
         parameters: {
             query?: {
                 filter?: string;
+                archived?: string;
                 sort?: string;
                 columns?: string;
+                view?: "table" | "cards" | "map" | "next-steps" | "counted";
                 page?: number;
-                archived?: string;
             };
             header?: never;
             path?: never;

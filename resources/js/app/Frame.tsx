@@ -5,7 +5,7 @@ import { api, ask } from '../api/client';
 import { dueQuery, sessionQuery } from '../api/queries';
 import { useSession } from '../api/session';
 import { FindLine } from '../screens/find/FindLine';
-import { SavedListLinks } from '../shared/SavedListLinks';
+import { SavedListLinks } from '../shared/lists/SavedListLinks';
 import { currentLight, setLight, type Light } from '../ui/light';
 import { Menu } from '../ui/Menu';
 import { Body, Places, Shell, SkipLink, TopLine, Wordmark } from '../ui/Page';
@@ -46,9 +46,11 @@ export function Frame() {
                 <Places aria-label="Places">
                     <NavLink to="/" end>Today <DueCount /></NavLink>
                     <NavLink to="/directory">Directory</NavLink>
-                    <SavedListLinks />
+                    <SavedListLinks of="parties" name="Lists of the directory" />
                     <NavLink to="/engagements">Cases & projects</NavLink>
+                    <SavedListLinks of="engagements" name="Lists of cases & projects" />
                     <NavLink to="/ledger">Ledger</NavLink>
+                    <SavedListLinks of="documents" name="Lists of the ledger" />
                     <NavLink to="/upkeep">Upkeep</NavLink>
                     <NavLink to="/under-way">Under way</NavLink>
                     {mayRunOffice && <NavLink to="/office">Office</NavLink>}

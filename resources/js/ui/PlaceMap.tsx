@@ -1,9 +1,6 @@
-import { geoAlbersUsa, geoCentroid, geoMercator, geoPath, type GeoPermissibleObjects } from 'd3-geo';
+import { geoAlbersUsa, geoMercator, geoPath } from 'd3-geo';
 import styled from 'styled-components';
-import { feature } from 'topojson-client';
-import type { GeometryCollection, Topology } from 'topojson-specification';
-import states from 'us-atlas/states-10m.json';
-import world from 'world-atlas/countries-110m.json';
+import { middleOfShape, readAtlas } from './atlas';
 
 const WIDTH = 560;
 const HEIGHT = 340;
@@ -17,17 +14,6 @@ const Map = styled.svg`
     circle { fill: var(--stop); stroke: var(--sheet); stroke-width: 2; }
 `;
 
-interface Shape {
-    name: string;
-    geometry: GeoPermissibleObjects;
-}
-
-function shapes(topology: unknown, layer: string): Shape[] {
-    const atlas = topology as Topology<Record<string, GeometryCollection<{ name: string }>>>;
-    const collection = atlas.objects[layer];
-    return collection === undefined ? [] : feature(atlas, collection).features.map((one) => ({ name: one.properties.name, geometry: one }));
-}
-
 export interface Spot {
     longitude: number;
     latitude: number;
@@ -37,17 +23,19 @@ export interface Spot {
 
 /** Where the middle of a state of the USA, or of a country, lies; undefined for one that the atlas has not. */
 export function middleOf(name: string, isState: boolean): Spot | undefined {
-    const shape = shapes(isState ? states : world, isState ? 'states' : 'countries').find((one) => one.name === name);
+    const { states, countries } = readAtlas();
+    const shape = (isState ? states : countries).find((one) => one.name === name);
     if (shape === undefined) {
         return undefined;
     }
-    const [longitude, latitude] = geoCentroid(shape.geometry as Parameters<typeof geoCentroid>[0]);
+    const [longitude, latitude] = middleOfShape(shape);
     return { longitude, latitude, what: `the middle of ${name}` };
 }
 
 /** A small map that ships with the program, with a mark. */
 export function PlaceMap({ spot, within, isUsa }: { spot: Spot; within: string; isUsa: boolean }) {
-    const land = shapes(isUsa ? states : world, isUsa ? 'states' : 'countries');
+    const { states, countries } = readAtlas();
+    const land = isUsa ? states : countries;
     const projection = isUsa
         ? geoAlbersUsa().fitSize([WIDTH, HEIGHT], { type: 'FeatureCollection', features: land.map(({ geometry }) => geometry) } as never)
         : geoMercator().center([spot.longitude, spot.latitude]).scale(620).translate([WIDTH / 2, HEIGHT / 2]);

@@ -6,7 +6,9 @@ namespace Tests\Core\Lists;
 
 use Almanac\Calendar\Day;
 use Almanac\Calendar\TypedDay;
+use Almanac\Lists\Box;
 use Almanac\Lists\Condition;
+use Almanac\Lists\ConditionRefused;
 use Almanac\Lists\Field;
 use Almanac\Lists\FieldType;
 use Almanac\Lists\Filter;
@@ -187,6 +189,27 @@ final class SentenceTest extends TestCase
         $this->assertEqualsWithDelta(M_PI / 180 * Point::RADIUS, Point::of(0, 179.5)->distanceTo(Point::of(0, -179.5)), 1e-6);
     }
 
+    public function test_a_rectangle_holds_what_lies_in_it_over_the_date_line_too(): void
+    {
+        $vermont = Box::read('42.7N 73.5W to 45.02N 71.45W');
+        $this->assertTrue($vermont->holds(Point::of(42.8574, -72.5933)));
+        $this->assertFalse($vermont->holds(Point::of(42.3601, -71.0589)));
+        $this->assertSame('42.7N 73.5W to 45.02N 71.45W', $vermont->toText());
+        $pacific = Box::read('20s 170e to 10N 170 W');
+        $this->assertSame('20S 170E to 10N 170W', $pacific->toText());
+        foreach ([[0, 175, true], [0, -175, true], [0, 0, false], [15, 175, false]] as [$latitude, $longitude, $holds]) {
+            $this->assertSame($holds, $pacific->holds(Point::of($latitude, $longitude)));
+        }
+        foreach (['', 'nonsense', '45N 73W to 42N 71W', '42N 73W to 42N 71W', '91N 0E to 92N 1E', '1N 2E to 3N 4E'.str_repeat('0', 400)] as $text) {
+            try {
+                Box::read($text);
+                $this->fail("“{$text}” is no rectangle.");
+            } catch (ConditionRefused $refused) {
+                $this->assertNotSame('', $refused->getMessage());
+            }
+        }
+    }
+
     private function sameAgain(Vocabulary $words, Filter $filter): void
     {
         $sentence = SentenceWriter::write($words, $filter);
@@ -207,7 +230,7 @@ final class SentenceTest extends TestCase
                 : Value::day(Day::of(mt_rand(1, 9999), mt_rand(1, 12), mt_rand(1, 28))),
             FieldType::YesNo => Value::yesNo(mt_rand(0, 1) === 1),
             FieldType::Choice => Value::choice(mt_rand(0, 2) > 0 ? self::TAGS[array_rand(self::TAGS)] : $text()),
-            FieldType::Place => Value::near(Near::of(BigDecimal::of(mt_rand(1, 500)), ['miles', 'km'][mt_rand(0, 1)], '05301', Point::of(42.8, -72.6))),
+            FieldType::Place => $operator === Operator::Inside ? Value::box(self::box()) : Value::near(Near::of(BigDecimal::of(mt_rand(1, 500)), ['miles', 'km'][mt_rand(0, 1)], '05301', Point::of(42.8, -72.6))),
             default => Value::text($text()),
         };
         $operands = array_map(fn () => $operand(), $operator->operands() === 0 ? [] : range(1, $operator->operands() ?? mt_rand(1, 3)));
@@ -222,6 +245,14 @@ final class SentenceTest extends TestCase
         }
 
         return Condition::of($field, $operator, ...$operands);
+    }
+
+    private static function box(): Box
+    {
+        $degrees = fn (int $most) => mt_rand(-$most * 100, $most * 100) / 100;
+        [$south, $west] = [$degrees(80), $degrees(180)];
+
+        return Box::of(Point::of($south, $west), Point::of($south + mt_rand(1, 900) / 100, $west > 0 ? $west - 12.3456789 : $west + 0.5));
     }
 
     private static function vocabulary(): Vocabulary
@@ -254,6 +285,7 @@ final class SentenceTest extends TestCase
             Phrase::usual('archived', $fields['archived'], Operator::Is, $yes),
             Phrase::usual('not archived', $fields['archived'], Operator::Is, Value::yesNo(false)),
             Phrase::usual('within', $fields['near'], Operator::Within),
+            Phrase::usual('inside', $fields['near'], Operator::Inside),
         ], new Operands(
             TypedDay::reader(Day::of(2026, 11, 25), true),
             'USD',

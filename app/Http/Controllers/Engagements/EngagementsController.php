@@ -44,11 +44,9 @@ final readonly class EngagementsController
     }
 
     #[Reads('engagements', 'listEngagements', 'Cases and projects, with the band of their stages', 'EngagementPage', 'Engagements', EngagementsRequest::class)]
-    public function index(EngagementsRequest $request, ListEngagements $list): JsonResponse
+    public function index(EngagementsRequest $request, ListEngagements $list, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse(
-            $list->handle($request->wanted(), $request->integer('page', 1), $request->sorting(), $request->boolean('reversed')),
-        );
+        return new JsonResponse($list->handle($request->wanted(), $request->listed(), $user));
     }
 
     #[Reads('parties/{id}/engagements', 'listEngagementsOfRecord', 'All cases and projects that a record was ever part of', '[EngagementRow]', 'Engagements')]

@@ -61,9 +61,9 @@ final readonly class DocumentsController
             LedgerRequest::class,
         ),
     ]
-    public function index(LedgerRequest $request): JsonResponse
+    public function index(LedgerRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->list->documents($request->wanted(), $request->integer('page', 1)));
+        return new JsonResponse($this->list->documents($request->wanted(), $request->listed(), $user));
     }
 
     #[Reads('documents/{document}', 'readDocument', 'A whole document', 'Document', 'Ledger')]

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Lists;
 
+use Almanac\Lists\ListOf;
 use App\Actions\Lists\KeepLook;
 use App\Actions\Lists\KeepSavedLists;
 use App\Http\OpenApi\Adds;
@@ -28,18 +29,18 @@ final readonly class SavedListsController
     {
     }
 
-    #[Reads('saved-lists', 'readSavedLists', 'The lists under names, each with how many are in it', '[SavedList]', 'Lists')]
-    public function index(#[CurrentUser] User $user): JsonResponse
+    #[Reads('long-lists/{list}/saved', 'readSavedLists', 'The lists under names, each with how many are in it', '[SavedList]', 'Lists')]
+    public function index(ListOf $list, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->read->handle($user));
+        return new JsonResponse($this->read->handle($list, $user));
     }
 
-    #[Adds('saved-lists', 'addSavedList', 'Keep a list under a name', 'SavedListInput', '[SavedList]', 'Lists')]
-    public function add(SavedListRequest $request, #[CurrentUser] User $user): JsonResponse
+    #[Adds('long-lists/{list}/saved', 'addSavedList', 'Keep a list under a name', 'SavedListInput', '[SavedList]', 'Lists')]
+    public function add(SavedListRequest $request, ListOf $list, #[CurrentUser] User $user): JsonResponse
     {
-        $this->keep->add($request->list(), $user);
+        $this->keep->add($list, $request->list(), $user);
 
-        return new JsonResponse($this->read->handle($user), 201);
+        return new JsonResponse($this->read->handle($list, $user), 201);
     }
 
     #[Puts('saved-lists/{savedList}', 'changeSavedList', 'Change a list, or its name', 'SavedListInput', '[SavedList]', 'Lists')]
@@ -48,7 +49,7 @@ final readonly class SavedListsController
         $this->mustBeReadable($savedList, $user);
         $this->keep->change($savedList, $request->list(), $request->version(), $user);
 
-        return new JsonResponse($this->read->handle($user));
+        return new JsonResponse($this->read->handle($savedList->list, $user));
     }
 
     #[Removes('saved-lists/{savedList}', 'removeSavedList', 'Remove a list; its records stay', 'ListVersionInput', '[SavedList]', 'Lists')]
@@ -57,13 +58,13 @@ final readonly class SavedListsController
         $this->mustBeReadable($savedList, $user);
         $this->keep->remove($savedList, $request->version(), $user);
 
-        return new JsonResponse($this->read->handle($user));
+        return new JsonResponse($this->read->handle($savedList->list, $user));
     }
 
-    #[Puts('parties/look', 'keepLook', 'Keep which columns somebody has in the directory', 'LookInput', '', 'Lists', 204)]
-    public function look(LookRequest $request, KeepLook $keep, #[CurrentUser] User $user): Response
+    #[Puts('long-lists/{list}/look', 'keepLook', 'Keep which columns somebody has in a list', 'LookInput', '', 'Lists', 204)]
+    public function look(LookRequest $request, ListOf $list, KeepLook $keep, #[CurrentUser] User $user): Response
     {
-        $keep->columns($request->columns(), $user);
+        $keep->columns($list, $request->columns(), $user);
 
         return new Response('', 204);
     }

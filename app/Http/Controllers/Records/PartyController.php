@@ -25,7 +25,7 @@ final readonly class PartyController
     #[Reads('parties', 'listParties', 'The directory: those that a sentence asks for, in any order', 'PartyPage', 'Records', ListQuery::class)]
     public function index(ListQuery $query, ListParties $list, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($list->handle($query->wanted(), $user));
+        return new JsonResponse($list->handle($query->listed(), $user));
     }
 
     #[

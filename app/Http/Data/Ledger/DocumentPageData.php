@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Ledger;
 
+use App\Http\Data\Lists\ListFilterData;
+use App\Http\Data\Lists\SortData;
+use App\Http\Data\Records\ColumnData;
 use OpenApi\Attributes as OA;
 
 /** A page of documents. */
@@ -13,6 +16,9 @@ final readonly class DocumentPageData
     /**
      * @param list<DocumentRowData> $rows
      * @param list<SumData> $sums
+     * @param list<list<string>> $cells
+     * @param list<ColumnData> $columns
+     * @param list<SortData> $sort
      */
     public function __construct(
         #[OA\Property] public int $total,
@@ -26,6 +32,19 @@ final readonly class DocumentPageData
             ),
         ]
         public array $sums,
+        #[OA\Property(
+            description: 'For each row what stands in each column, for reading.',
+            items: new OA\Items(type: 'array', items: new OA\Items(type: 'string')),
+        )]
+        public array $cells,
+        #[OA\Property(description: 'What amounts are in that do not say it: ISO 4217.')]
+        public string $currency,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Column'))]
+        public array $columns,
+        #[OA\Property(description: 'What it is sorted by, the first one counting most.', items: new OA\Items(ref: '#/components/schemas/Sort'))]
+        public array $sort,
+        #[OA\Property(ref: '#/components/schemas/ListFilter')]
+        public ListFilterData $filter,
     ) {
     }
 }

@@ -25,6 +25,14 @@ final readonly class CountData
         public MoneyData $overdue,
         #[OA\Property(ref: '#/components/schemas/Money')]
         public MoneyData $payable,
+        #[OA\Property(ref: '#/components/schemas/Money', description: 'What we billed them within the time: with tax, credit notes taken off.')]
+        public MoneyData $billed,
+        #[OA\Property(ref: '#/components/schemas/Money', description: 'What they paid us within the time.')]
+        public MoneyData $received,
+        #[OA\Property(ref: '#/components/schemas/Money', description: 'What they billed us within the time.')]
+        public MoneyData $bills,
+        #[OA\Property(ref: '#/components/schemas/Money', description: 'What we paid them within the time.')]
+        public MoneyData $paid,
         #[OA\Property(description: 'Days to pay on the average of those that paid; empty where none has.')]
         public string $daysToPay,
     ) {

@@ -24,12 +24,18 @@ final readonly class SavedListData
         public string $name,
         #[OA\Property]
         public string $sentence,
+        #[OA\Property(description: 'What is chosen besides, as it stands in an address.')]
+        public string $choices,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $columns,
         #[OA\Property]
         public string $sort,
         #[OA\Property(enum: ListView::class)]
         public string $view,
+        #[OA\Property(description: 'Of one that is counted: keys of fields with a comma between them.')]
+        public string $countedBy,
+        #[OA\Property(description: 'Of one that is counted: of which time what was billed and paid is added up.')]
+        public string $period,
         #[OA\Property(description: 'Whether everybody has it at the left.')]
         public bool $isShared,
         #[OA\Property(description: 'Who keeps it; empty for nobody.')]
@@ -38,17 +44,17 @@ final readonly class SavedListData
         public bool $mayChange,
         #[OA\Property]
         public int $version,
-        #[OA\Property]
-        public int $count,
+        #[OA\Property(description: 'Null for lists of which that is told when they are opened.', nullable: true)]
+        public ?int $count,
         #[OA\Property(description: 'Whether the list is what its sentence asks: a field or a word of it may be gone.')]
         public bool $isWhole,
     ) {
     }
 
-    public static function of(SavedList $list, User $reader, int $count, bool $isWhole): self
+    public static function of(SavedList $list, User $reader, ?int $count, bool $isWhole): self
     {
         return new self(
-            (string) $list->id, $list->id, $list->name, $list->sentence, $list->columns, $list->sort, $list->view->value, $list->is_shared,
+            (string) $list->id, $list->id, $list->name, $list->sentence, $list->choices, $list->columns, $list->sort, $list->view->value, $list->counted_by, $list->period, $list->is_shared,
             $list->user->name, $list->mayBeChangedBy($reader), $list->version, $count, $isWhole,
         );
     }
@@ -56,7 +62,7 @@ final readonly class SavedListData
     public static function shipped(ShippedList $list, int $count, bool $isWhole): self
     {
         return new self(
-            $list->value, null, $list->title(), $list->sentence(), [], $list->sort(), ListView::Table->value, true, '', false, 0, $count, $isWhole,
+            $list->value, null, $list->title(), $list->sentence(), '', [], $list->sort(), ListView::Table->value, '', '', true, '', false, 0, $count, $isWhole,
         );
     }
 }

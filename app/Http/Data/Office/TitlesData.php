@@ -27,6 +27,7 @@ use Almanac\Ledger\Delivery;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\ListedState;
 use Almanac\Ledger\TaxTreatment;
+use Almanac\Lists\ListView;
 use Almanac\Names\TogetherAs;
 use Almanac\Reach\ContactUse;
 use Almanac\Records\LogKind;
@@ -67,6 +68,7 @@ final readonly class TitlesData
      * @param list<NamedCodeData> $listedStates
      * @param list<NamedCodeData> $ageingBuckets
      * @param list<NamedCodeData> $sides
+     * @param list<NamedCodeData> $listViews
      * @param list<NamedCodeData> $roles
      * @param list<NamedCodeData> $stageMeanings
      * @param list<NamedCodeData> $engagementLinks
@@ -101,6 +103,7 @@ final readonly class TitlesData
         #[OA\Property(items: new TitledCodes(ListedState::class))] public array $listedStates,
         #[OA\Property(items: new TitledCodes(AgeingBucket::class))] public array $ageingBuckets,
         #[OA\Property(items: new TitledCodes(Side::class))] public array $sides,
+        #[OA\Property(items: new TitledCodes(ListView::class))] public array $listViews,
         #[OA\Property(items: new TitledCodes(Role::class))] public array $roles,
         #[OA\Property(items: new TitledCodes(StageKind::class))] public array $stageMeanings,
         #[OA\Property(items: new TitledCodes(EngagementLink::class))] public array $engagementLinks,
@@ -139,6 +142,7 @@ final readonly class TitlesData
             NamedCodeData::titled(ListedState::ofDocuments()),
             NamedCodeData::titled(AgeingBucket::cases(), fn (AgeingBucket $bucket) => $bucket->title($ageing)),
             NamedCodeData::titled(Side::cases(), fn (Side $side) => $side->balance()),
+            NamedCodeData::titled(ListView::cases()),
             NamedCodeData::titled(Role::cases()),
             NamedCodeData::titled(StageKind::cases()),
             NamedCodeData::titled(EngagementLink::cases()),

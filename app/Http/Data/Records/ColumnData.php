@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Data\Records;
 
 use Almanac\Lists\FieldType;
-use App\Facts\Lists\PartyField;
+use App\Facts\Lists\ListedField;
+use Illuminate\Database\Eloquent\Model;
 use OpenApi\Attributes as OA;
 
 /** A column of a list. */
@@ -28,7 +29,8 @@ final readonly class ColumnData
     ) {
     }
 
-    public static function of(PartyField $one, ?int $width): self
+    /** @param  ListedField<covariant Model>  $one */
+    public static function of(ListedField $one, ?int $width): self
     {
         $isFigure = in_array($one->field->type, [FieldType::Amount, FieldType::Number], true);
 

@@ -18,6 +18,7 @@ final readonly class PartyPageData
      * @param list<ColumnData> $columns
      * @param list<SortData> $sort
      * @param list<int> $overLimit
+     * @param list<int> $late
      */
     public function __construct(
         #[OA\Property] public int $total,
@@ -32,6 +33,8 @@ final readonly class PartyPageData
         public array $cells,
         #[OA\Property(description: 'Which of the rows are over their credit limit.', items: new OA\Items(type: 'integer'))]
         public array $overLimit,
+        #[OA\Property(description: 'Which of them have a reminder that is past its day.', items: new OA\Items(type: 'integer'))]
+        public array $late,
         #[OA\Property(description: 'What amounts are in that do not say it: ISO 4217.')]
         public string $currency,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Column'))]

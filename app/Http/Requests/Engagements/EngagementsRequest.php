@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Engagements;
 
+use App\Http\Requests\Lists\NarrowsList;
 use App\Http\Requests\ShapedRequest;
 use App\Http\Shapes\Input;
 use App\Http\Shapes\Shape;
@@ -12,7 +13,7 @@ use Illuminate\Validation\Rule;
 /** Which cases and projects somebody wants to see. */
 final class EngagementsRequest extends ShapedRequest
 {
-    private const SORTS = ['number', 'title', 'stage', 'days', 'agreed'];
+    use NarrowsList;
 
     public static function shape(): Shape
     {
@@ -27,8 +28,9 @@ final class EngagementsRequest extends ShapedRequest
             'from' => Input::isoDay()->optional()->says('Begun on that day or later.'),
             'to' => Input::isoDay()->optional(),
             'q' => Input::text(200)->optional()->says('Of the number, the title, a party, a role, the place, a detail.'),
-            'sort' => Input::text(10)->optional()->also(Rule::in(self::SORTS))->says('By number, unless it is said: title, stage, days or agreed.'),
-            'reversed' => Input::text(5)->optional()->also(Rule::in(['true', 'false', '0', '1'])),
+            'filter' => self::sentence(),
+            'sort' => self::sorting(),
+            'columns' => self::columns(),
         ]);
     }
 
@@ -46,13 +48,6 @@ final class EngagementsRequest extends ShapedRequest
          *     from?: string|null, to?: string|null, q?: string|null,
          * }
          */
-        return $this->safe()->except('page', 'sort', 'reversed');
-    }
-
-    /** @return 'number'|'title'|'stage'|'days'|'agreed' */
-    public function sorting(): string
-    {
-        /** @var 'number'|'title'|'stage'|'days'|'agreed' */
-        return $this->safe()->input('sort') ?? 'number';
+        return $this->safe()->except('page', 'filter', 'sort', 'columns');
     }
 }

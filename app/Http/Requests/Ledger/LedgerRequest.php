@@ -8,6 +8,7 @@ use Almanac\Ledger\AgeingBucket;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\ListedState;
 use Almanac\Terms\Side;
+use App\Http\Requests\Lists\NarrowsList;
 use App\Http\Requests\ShapedRequest;
 use App\Http\Shapes\Input;
 use App\Http\Shapes\Shape;
@@ -16,6 +17,8 @@ use Illuminate\Validation\Rule;
 /** What somebody wants to see of the ledger. */
 final class LedgerRequest extends ShapedRequest
 {
+    use NarrowsList;
+
     public static function shape(): Shape
     {
         return Shape::named('LedgerQuery', [
@@ -30,6 +33,9 @@ final class LedgerRequest extends ShapedRequest
             'from' => Input::isoDay()->optional(),
             'to' => Input::isoDay()->optional(),
             'q' => Input::text(200)->optional()->says('Of the number, the reference or the name.'),
+            'filter' => self::sentence(),
+            'sort' => self::sorting(),
+            'columns' => self::columns(),
             'format' => Input::text(3)->optional()->also(Rule::in(['csv'])),
         ]);
     }
@@ -48,6 +54,6 @@ final class LedgerRequest extends ShapedRequest
          *     currency?: string|null, from?: string|null, to?: string|null, q?: string|null, engagementId?: int|null,
          * }
          */
-        return $this->safe()->except('page', 'format');
+        return $this->safe()->except('page', 'format', 'filter', 'sort', 'columns');
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Lists;
 
-use App\Facts\Lists\Wanted;
 use App\Http\Requests\ShapedRequest;
 use App\Http\Shapes\Input;
 use App\Http\Shapes\Shape;
@@ -12,26 +11,19 @@ use App\Http\Shapes\Shape;
 /** A stretch of a list: from which line on, and how many. */
 final class StretchQuery extends ShapedRequest
 {
+    use NarrowsList;
+
     private const MOST = 200_000;
 
     public static function shape(): Shape
     {
         return Shape::named('StretchQuery', [
-            'filter' => Input::text(10000)->optional(),
-            'sort' => Input::text(1000)->optional(),
-            'archived' => Input::text(5)->optional()->also('in:true,false,0,1'),
+            'filter' => self::sentence(),
+            'archived' => self::withArchived(),
+            'sort' => self::sorting(),
             'from' => Input::number()->optional()->says('The first line is 1.'),
             'most' => Input::number()->optional(),
         ]);
-    }
-
-    public function wanted(): Wanted
-    {
-        return new Wanted(
-            $this->string('filter')->value(),
-            Wanted::keys($this->string('sort')->value()),
-            withArchived: $this->boolean('archived'),
-        );
     }
 
     public function from(): int

@@ -1,4 +1,4 @@
-import { queryOptions } from '@tanstack/react-query';
+import { queryOptions, type QueryKey } from '@tanstack/react-query';
 import { api, ask, type Schemas } from '../client';
 import { forgetBut, keepAnswer, queryClient } from './cache';
 import { keepRecord } from './records';
@@ -16,8 +16,9 @@ export interface EngagementsWanted {
     from?: string;
     to?: string;
     q?: string;
+    filter?: string;
     sort?: string;
-    reversed?: string;
+    columns?: string;
 }
 
 export const engagementKindsQuery = queryOptions({
@@ -27,8 +28,9 @@ export const engagementKindsQuery = queryOptions({
 });
 
 export function engagementsQuery(wanted: EngagementsWanted, page: number) {
+    const queryKey: QueryKey = ['engagements', 'list', wanted, page];
     return queryOptions({
-        queryKey: ['engagements', 'list', wanted, page],
+        queryKey,
         queryFn: () => {
             const { kindId, stageId, roleId, partyId, ownerId, ...words } = wanted;
             const numbers = Object.fromEntries(

@@ -1,4 +1,4 @@
-import { queryOptions } from '@tanstack/react-query';
+import { queryOptions, type QueryKey } from '@tanstack/react-query';
 import { api, ask, type Schemas } from '../client';
 import { forget } from './cache';
 
@@ -6,8 +6,9 @@ import { forget } from './cache';
 export type LedgerWanted = Omit<Schemas['LedgerQuery'], 'page'>;
 
 export function documentsQuery(wanted: LedgerWanted, page: number) {
+    const queryKey: QueryKey = ['ledger', 'documents', wanted, page];
     return queryOptions({
-        queryKey: ['ledger', 'documents', wanted, page],
+        queryKey,
         queryFn: () => ask(api.GET('/api/documents', { params: { query: { ...wanted, page } } })),
         staleTime: 0,
     });

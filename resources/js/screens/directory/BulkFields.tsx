@@ -188,7 +188,7 @@ function SideFieldChoice({ change, onChange, problem }: Props) {
 }
 
 function DetailChoice({ change, onChange, problem }: Props) {
-    const { data: fields = [] } = useQuery(listFieldsQuery);
+    const { data: fields = [] } = useQuery(listFieldsQuery('parties'));
     const details = fields.filter(({ key, isColumn }) => isColumn && key.startsWith('detail-'));
     const field = details.find(({ key }) => key === `detail-${change.fieldId ?? 0}`);
     const setText = (value: string) => onChange({ ...change, values: [value] });

@@ -1,61 +1,59 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useRef, useState } from 'react';
 import { Link, useLocation, useNavigate, useSearchParams } from 'react-router';
-import { api, ask, type Schemas } from '../../api/client';
-import { forget, lettersQuery, listFieldsQuery, type WantedList } from '../../api/queries';
+import type { Schemas } from '../../api/client';
+import { directoryQuery, lettersQuery, listFieldsQuery, wantedIn } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { EmptyDesk } from '../../shared/EmptyDesk';
+import { ColumnsDialog } from '../../shared/lists/ColumnsDialog';
+import { FilterLine } from '../../shared/lists/FilterLine';
+import { ListTools } from '../../shared/lists/ListTools';
+import { SIZE_OF } from '../../shared/lists/pages';
+import { sortedBy, useListLook } from '../../shared/lists/useListLook';
+import { useLongList, type LongLine } from '../../shared/lists/useLongList';
+import { useTitles } from '../../shared/titles';
 import { MainButton, QuietButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
-import { LongTable, type LongColumn, type SortedBy } from '../../ui/LongTable';
+import { LongTable } from '../../ui/LongTable';
+import { OneOf } from '../../ui/OneOf';
 import { Beside, Foot, Sheet } from '../../ui/Page';
-import { useSay } from '../../ui/StatusLine';
 import { useShortcut } from '../../ui/shortcuts';
 import { Empty, Hidden, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { ThumbIndex } from '../../ui/ThumbIndex';
 import { AwaitedSheet } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
 import { BulkDialog } from './BulkDialog';
-import { ColumnsDialog } from './ColumnsDialog';
-import { FilterLine } from './FilterLine';
-import { ListTools } from './ListTools';
+import { Cards } from './Cards';
 import { Peek } from './Peek';
+import { PlacesView } from './PlacesView';
 import { useChoosing } from './useChoosing';
-import { useDirectory, type Line } from './useDirectory';
 
 /** How wide a column is before somebody draws it otherwise. */
-const WIDTHS: Record<string, number> = { receivable: 108, name: 204, role: 110, place: 136, phone: 150, email: 220 };
+const WIDTHS: Record<string, number> = {
+    receivable: 108, name: 204, role: 110, place: 136, phone: 150, email: 220, reminder: 118, 'reminder-text': 250, last: 118, 'last-what': 130, owner: 130,
+};
 
-function usualWidth({ key, isFigure, title }: Schemas['Column']): number {
-    return WIDTHS[key] ?? Math.max(isFigure ? 98 : 140, title.length * 8 + 22);
-}
-
-/** As a sort stands in the address: the keys, with a minus the other way round. */
-function sortText(sort: SortedBy[]): string {
-    const text = sort.map(({ key, isReversed }) => `${isReversed ? '-' : ''}${key}`).join(',');
-    return text === 'name' ? '' : text;
-}
+type View = Schemas['SavedList']['view'];
 
 /** Everybody, or those that a sentence asks for. */
 export function Directory() {
     const [search, setSearch] = useSearchParams();
     const location = useLocation();
     const navigate = useNavigate();
-    const say = useSay();
-    const wanted: WantedList = Object.fromEntries(
-        ['filter', 'sort', 'columns', 'archived'].flatMap((key) => search.get(key) === null ? [] : [[key, search.get(key)]]),
-    );
-    const list = useDirectory(wanted);
+    const wanted = wantedIn(search);
+    const view = (search.get('view') ?? 'table') as View;
+    const list = useLongList((page) => directoryQuery(wanted, page), SIZE_OF.parties);
     const { page } = list;
+    const look = useListLook('parties', page?.columns ?? [], WIDTHS);
     const [active, setActive] = useState(() => (location.state as { at?: number } | null)?.at ?? 0);
     const [isChoosing, setChoosing] = useState(false);
     const [isChanging, setChanging] = useState(false);
     const { mayChangeRecords } = useSession();
-    const [widths, setWidths] = useState<Record<string, number>>({});
+    const views = useTitles('listViews');
     const go = useRef<(index: number) => void>(undefined);
     useTitle('Directory');
 
-    const set = (part: Record<string, string>) => {
+    const changed = (part: Record<string, string>) => {
         const next = new URLSearchParams(search);
         for (const [key, value] of Object.entries(part)) {
             if (value === '') {
@@ -64,54 +62,33 @@ export function Directory() {
                 next.set(key, value);
             }
         }
+        return next;
+    };
+    const set = (part: Record<string, string>) => {
         setActive(0);
-        setSearch(next);
+        setSearch(changed(part));
     };
     const sort = page?.sort ?? [];
-    const onSort = (key: string, isMore: boolean) => {
-        const at = sort.findIndex((one) => one.key === key);
-        const turned = { key, isReversed: at === -1 ? false : !(sort[at]?.isReversed ?? false) };
-        const several = at === -1 ? [...sort, turned] : sort.map((one, n) => n === at ? turned : one);
-        set({ sort: sortText(isMore ? several : [turned]) });
-    };
-    const keepColumns = async (keys: string[], wide = widths) => {
-        const before = new Map(page?.columns.map(({ key, width }) => [key, width]));
-        try {
-            await ask(api.PUT('/api/parties/look', {
-                body: { columns: keys.map((key) => ({ key, width: wide[key] ?? before.get(key) ?? null })) },
-            }));
-            await forget(['records', 'directory']);
-        } catch (error) {
-            say(`The columns are not kept. ${(error as Error).message}`);
-        }
-    };
-    const kept = useRef<ReturnType<typeof setTimeout>>(undefined);
-    const onWidth = (key: string, width: number) => {
-        const next = { ...widths, [key]: width };
-        setWidths(next);
-        clearTimeout(kept.current);
-        kept.current = setTimeout(() => void keepColumns(page?.columns.map((one) => one.key) ?? [], next), 600);
-    };
-
     const count = page?.total ?? 0;
     const last = Math.max(0, count - 1);
     const isByName = sort.length === 1 && sort[0]?.key === 'name' && !sort[0].isReversed;
-    const { data: letters = [] } = useQuery({ ...lettersQuery(wanted), enabled: isByName && count > 20 });
+    const hasLetters = isByName && count > 20 && view !== 'map';
+    const { data: letters = [] } = useQuery({ ...lettersQuery(wanted), enabled: hasLetters });
     // Before they are chosen from.
-    useQuery(listFieldsQuery);
+    useQuery(listFieldsQuery('parties'));
     const [isPeeking, setPeeking] = useState(false);
     useShortcut('p', 'A look at the record beside the list', () => setPeeking(!isPeeking));
-    const peeked = list.lineAt(Math.min(active, last))?.party.id;
-    const isInList = () => document.activeElement?.closest('[role=grid] tbody') != null;
+    const peeked = list.lineAt(Math.min(active, last))?.row.id;
+    const isInList = () => document.activeElement?.closest('[role=grid]') != null;
     useShortcut('j', 'Next line of the list', () => go.current?.(isInList() ? Math.min(last, active + 1) : active));
     useShortcut('k', 'Line before', () => go.current?.(isInList() ? Math.max(0, active - 1) : active));
 
     const { lineAt, onRange } = list;
-    const { choosing, count: chosen, input, clear } = useChoosing(wanted, count, (index) => lineAt(index)?.party.id);
+    const { choosing, count: chosen, input, clear } = useChoosing(wanted, count, (index) => lineAt(index)?.row.id);
     const open = useCallback((index: number) => {
         const line = lineAt(index);
         if (line !== undefined) {
-            void navigate(`/records/${line.party.id}`, { state: { list: search.toString(), at: index } });
+            void navigate(`/records/${line.row.id}`, { state: { list: search.toString(), at: index } });
         }
     }, [lineAt, navigate, search]);
 
@@ -121,13 +98,19 @@ export function Directory() {
     if (page?.total === 0 && page.archived === 0 && page.filter.sentence === '' && page.filter.isWhole) {
         return <EmptyDesk />;
     }
-    const counted = new URLSearchParams({
-        ...(wanted.filter === undefined ? {} : { filter: wanted.filter }),
-        ...(wanted.archived === undefined ? {} : { archived: wanted.archived }),
-    });
-    const columns: LongColumn[] = (page?.columns ?? []).map((column) => ({
-        ...column, width: widths[column.key] ?? column.width ?? usualWidth(column),
-    }));
+    const overLimit = new Set(list.pages.flatMap((one) => one.overLimit));
+    const late = new Set(list.pages.flatMap((one) => one.late));
+    const shared = {
+        total: count,
+        onRange,
+        active: Math.min(active, last),
+        onActive: setActive,
+        onOpen: open,
+        goTo: (to: (index: number) => void) => { go.current = to; },
+    };
+    const show = (next: View) => next === 'counted'
+        ? void navigate(`/directory/counted?${changed({ view: '', sort: '', columns: '', list: '' }).toString()}`)
+        : set({ view: next === 'table' ? '' : next });
 
     return (
         <Sheet id="sheet" tabIndex={-1} aria-busy={page === undefined}>
@@ -136,59 +119,81 @@ export function Directory() {
                     <Row>
                         <Title>Directory</Title>
                         <Quiet aria-live="polite">{page.total === 1 ? '1 record' : `${page.total.toLocaleString('en')} records`}</Quiet>
+                        <OneOf label="How it is looked at" options={views} value={view} onChange={show} />
                         {page.archived > 0 && (
                             <Tick
                                 isSelected={wanted.archived === '1'}
                                 onChange={(isSelected) => set({ archived: isSelected ? '1' : '' })}
                             >{`show archived too (${page.archived})`}</Tick>
                         )}
-                        <QuietButton onPress={() => setChoosing(true)}>Columns</QuietButton>
-                        <QuietButton onPress={() => void navigate(`/directory/counted?${counted.toString()}`)}>Count</QuietButton>
-                        <ListTools search={search} onOpen={(address) => void navigate(address)} />
+                        {view === 'table' && <QuietButton onPress={() => setChoosing(true)}>Columns</QuietButton>}
+                        <ListTools of="parties" search={search} onOpen={(address) => void navigate(address)} />
                     </Row>
                     <FilterLine
+                        of="parties"
+                        everything="Everybody"
+                        example="clients in VT without an email, owing more than 500"
                         sentence={list.isBehind || page.filter.misread.length > 0 ? wanted.filter ?? '' : page.filter.sentence}
                         filter={page.filter}
                         onFilter={(filter) => set({ filter })}
                     />
-                    {page.total === 0 ? (
+                    {page.total === 0 && (
                         <Empty>
                             <p>Nobody in the book is that. Take out a part above, or ask for something else.</p>
                         </Empty>
-                    ) : (
+                    )}
+                    {page.total > 0 && view === 'map' && (
+                        <PlacesView
+                            wanted={wanted}
+                            total={page.total}
+                            addressOf={(filter) => `/directory?${changed({ filter, view: '', list: '' }).toString()}`}
+                            onFilter={(filter) => set({ filter })}
+                        />
+                    )}
+                    {page.total > 0 && view !== 'map' && (
                         <Beside>
-                            <LongTable
-                                label="Records"
-                                columns={columns}
-                                total={page.total}
-                                idOf={(index) => lineAt(index)?.party.id}
-                                nameOf={(index) => lineAt(index)?.party.fileAs ?? ''}
-                                cell={(index, column) => {
-                                    const line = lineAt(index);
-                                    const at = page.columns.findIndex(({ key }) => key === column.key);
-                                    return line === undefined ? null : (
-                                        <Cell
-                                            line={line}
-                                            columnKey={column.key}
-                                            text={line.cells[at] ?? ''}
-                                            isOverLimit={list.overLimit.has(line.party.id)}
-                                            place={{ list: search.toString(), at: index }}
-                                            isActive={index === active}
-                                        />
-                                    );
-                                }}
-                                onRange={onRange}
-                                sort={sort}
-                                onSort={onSort}
-                                onWidth={onWidth}
-                                active={Math.min(active, last)}
-                                onActive={setActive}
-                                onOpen={open}
-                                {...(mayChangeRecords ? { choosing } : {})}
-                                goTo={(to) => { go.current = to; }}
-                            />
+                            {view === 'cards' ? (
+                                <Cards
+                                    {...shared}
+                                    columns={page.columns}
+                                    lineAt={lineAt}
+                                    overLimit={overLimit}
+                                    list={search.toString()}
+                                    choosing={mayChangeRecords ? choosing : undefined}
+                                />
+                            ) : (
+                                <LongTable
+                                    {...shared}
+                                    label="Records"
+                                    columns={look.shown}
+                                    idOf={(index) => lineAt(index)?.row.id}
+                                    nameOf={(index) => lineAt(index)?.row.fileAs ?? ''}
+                                    cell={(index, column) => {
+                                        const line = lineAt(index);
+                                        const at = page.columns.findIndex(({ key }) => key === column.key);
+                                        return line === undefined ? null : (
+                                            <Cell
+                                                line={line}
+                                                columnKey={column.key}
+                                                text={line.cells[at] ?? ''}
+                                                isOverLimit={overLimit.has(line.row.id)}
+                                                isLate={late.has(line.row.id)}
+                                                place={{ list: search.toString(), at: index }}
+                                                isActive={index === active}
+                                            />
+                                        );
+                                    }}
+                                    sort={sort}
+                                    onSort={(key, isMore) => {
+                                        const next = sortedBy(sort, key, isMore);
+                                        set({ sort: next === 'name' && view === 'table' ? '' : next });
+                                    }}
+                                    {...(view === 'table' ? { onWidth: look.onWidth } : {})}
+                                    {...(mayChangeRecords ? { choosing } : {})}
+                                />
+                            )}
                             {isPeeking && peeked !== undefined && <Peek id={peeked} onClose={() => setPeeking(false)} />}
-                            {isByName && letters.length > 1 && <ThumbIndex letters={letters} onGo={(at) => go.current?.(at)} />}
+                            {hasLetters && letters.length > 1 && <ThumbIndex letters={letters} onGo={(at) => go.current?.(at)} />}
                         </Beside>
                     )}
                     {chosen > 0 && (
@@ -208,12 +213,14 @@ export function Directory() {
             {isChanging && <BulkDialog chosen={input} count={chosen} onClose={() => setChanging(false)} />}
             {isChoosing && page !== undefined && (
                 <ColumnsDialog
+                    of="parties"
+                    first="name"
                     columns={page.columns.map(({ key }) => key)}
                     onClose={() => setChoosing(false)}
                     onDone={(keys) => {
                         setChoosing(false);
                         set({ columns: '' });
-                        void keepColumns(keys);
+                        void look.keep(keys);
                     }}
                 />
             )}
@@ -222,17 +229,19 @@ export function Directory() {
 }
 
 interface CellProps {
-    line: Line;
+    line: LongLine<Schemas['PartyRow']>;
     columnKey: string;
     text: string;
     isOverLimit: boolean;
+    /** Whether its reminder is past its day. */
+    isLate: boolean;
     /** Where it stands in which list. */
     place: { list: string; at: number };
     isActive: boolean;
 }
 
 /** What stands in a column of a line. */
-function Cell({ line: { party }, columnKey, text, isOverLimit, place, isActive }: CellProps) {
+function Cell({ line: { row: party }, columnKey, text, isOverLimit, isLate, place, isActive }: CellProps) {
     if (columnKey === 'name') {
         return (
             <>
@@ -244,6 +253,9 @@ function Cell({ line: { party }, columnKey, text, isOverLimit, place, isActive }
                 {party.isArchived && <> <Small>archived</Small></>} {party.position !== '' && <Small>{party.position}</Small>}
             </>
         );
+    }
+    if (columnKey === 'reminder' && isLate) {
+        return <Mark tone="look">{text}<Hidden> (past its day)</Hidden></Mark>;
     }
     return columnKey === 'receivable' && isOverLimit ? <Mark tone="stop">{text}</Mark> : <>{text}</>;
 }

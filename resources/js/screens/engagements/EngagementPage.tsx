@@ -1,3 +1,4 @@
+import { Leaves } from '../../shared/lists/Leaves';
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { api, ask } from '../../api/client';
@@ -63,6 +64,7 @@ function OneEngagement({ engagement, kind }: PageProps) {
     return (
         <Spread>
             <Sheet id="sheet" tabIndex={-1}>
+                <Leaves of="engagements" />
                 <EngagementTitle engagement={engagement} kind={kind} />
                 <PartiesSection engagement={engagement} kind={kind} />
                 <SiteSection engagement={engagement} />

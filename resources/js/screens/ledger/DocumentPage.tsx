@@ -9,6 +9,7 @@ import { documentName, DueText } from '../../shared/DocumentTable';
 import { titleOf, useTitles } from '../../shared/titles';
 import { Unread } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
+import { Leaves } from '../../shared/lists/Leaves';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Sheet, Spread } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
@@ -59,6 +60,7 @@ function One({ document }: { document: Doc }) {
     return (
         <Spread>
             <Sheet id="sheet" tabIndex={-1}>
+                <Leaves of="documents" />
                 <Stack $gap="large" $stretch>
                     <Stack $gap="tight">
                         <Row>

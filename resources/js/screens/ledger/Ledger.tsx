@@ -1,7 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { documentsQuery, paymentsQuery, recordQuery, type LedgerWanted } from '../../api/queries';
-import { DocumentTable } from '../../shared/DocumentTable';
+import { paymentsQuery, recordQuery, type LedgerWanted } from '../../api/queries';
 import { FilterForm } from '../../shared/FilterForm';
 import { titleOf, useTitles } from '../../shared/titles';
 import { useWanted } from '../../shared/useWanted';
@@ -14,6 +13,7 @@ import { Pager } from '../../ui/Pager';
 import { Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { Table, TableScroll } from '../../ui/Table';
 import { useRowKeys } from '../../ui/useRowKeys';
+import { DocumentList } from './DocumentList';
 
 /** Everything, or one of them. The list cannot hold an empty choice: all of them is one. */
 function orAll(all: string, options: Option[]): Option[] {
@@ -23,7 +23,7 @@ function orAll(all: string, options: Option[]): Option[] {
 /** All documents and payments, with filters and what they come to. */
 export function Ledger() {
     useTitle('Ledger');
-    const { search, wanted, page, set, go } = useWanted<LedgerWanted>('all', ['what']);
+    const { search, wanted, page, set, go } = useWanted<LedgerWanted>('all', ['what', 'list']);
     const showsPayments = search.get('what') === 'payments';
 
     return (
@@ -40,7 +40,7 @@ export function Ledger() {
                 {showsPayments ? (
                     <Payments wanted={wanted} page={page} onGo={go} />
                 ) : (
-                    <Documents wanted={wanted} page={page} onGo={go} />
+                    <DocumentList wanted={wanted} search={search} set={set} />
                 )}
             </Stack>
         </Sheet>
@@ -116,28 +116,6 @@ interface ListProps {
     wanted: LedgerWanted;
     page: number;
     onGo: (page: number) => void;
-}
-
-function Documents({ wanted, page, onGo }: ListProps) {
-    const { data, error, refetch } = useQuery({ ...documentsQuery(wanted, page), placeholderData: keepPreviousData });
-    const body = useRowKeys<HTMLDivElement>();
-    if (error !== null) {
-        return <Unread what="The ledger" error={error} retry={() => void refetch()} />;
-    }
-    if (data?.total === 0) {
-        return <Quiet>No such document. Write documents from the page of a record, under Documents, or import them from a file.</Quiet>;
-    }
-    return (
-        <div ref={body} aria-busy={data === undefined}>
-            {data !== undefined && (
-                <Stack $stretch>
-                    <Quiet>{data.total === 1 ? '1 document' : `${data.total.toLocaleString('en')} documents`}</Quiet>
-                    <DocumentTable rows={data.rows} withParty sums={data.sums} withNet={wanted.state === 'billed'} />
-                    <Pager page={data.page} pages={data.pages} onGo={onGo} />
-                </Stack>
-            )}
-        </div>
-    );
 }
 
 function Payments({ wanted, page, onGo }: ListProps) {

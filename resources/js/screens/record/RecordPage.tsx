@@ -14,7 +14,7 @@ import { DetailsSection } from './DetailsSection';
 import { DocumentsSection } from './DocumentsSection';
 import { EngagementsSection } from './EngagementsSection';
 import { FilesSection } from '../../shared/FilesSection';
-import { Leaves } from '../../shared/Leaves';
+import { Leaves } from '../../shared/lists/Leaves';
 import { LogSection } from '../../shared/log/LogSection';
 import { PositionsSection } from './PositionsSection';
 import { ReachSection } from './ReachSection';
@@ -82,7 +82,7 @@ function OneRecord({ record }: { record: RecordData }) {
     return (
             <Spread>
                 <Sheet id="sheet" tabIndex={-1}>
-                    <Leaves />
+                    <Leaves of="parties" />
                     <RecordTitle record={record} />
                     <ReachSection record={record} startsOpen={startsWith === 'reach'} />
                     <AddressesSection record={record} />

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { X } from 'lucide-react';
 import { useRef, useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { proposalsQuery } from '../../api/queries';
+import { proposalsQuery, type ListOf } from '../../api/queries';
 import { Button, QuietButton } from '../../ui/Button';
 import { Piece, Pieces } from '../../ui/Pieces';
 import { SentenceLine } from '../../ui/SentenceLine';
@@ -11,26 +11,34 @@ import { Mark, Row, Small, Stack } from '../../ui/Text';
 import { ConditionDialog } from './ConditionDialog';
 
 interface Props {
+    of: ListOf;
+    /** What asks for everything: "Everybody". */
+    everything: string;
+    /** What could be typed. */
+    example: string;
     /** What the list is asked for now. */
     sentence: string;
     filter: Schemas['ListFilter'] | undefined;
     onFilter: (sentence: string) => void;
 }
 
+const LABELS: Record<ListOf, string> = { parties: 'Which records?', documents: 'Which documents?', engagements: 'Which of them?' };
+
 /** Puts parts together as they stand in a sentence. */
-function together(parts: readonly string[], isAll: boolean): string {
+export function together(parts: readonly string[], isAll: boolean): string {
     return parts.join(isAll ? ', ' : ' or ');
 }
 
-/** Whom the list is asked for: as a sentence that is typed, and in pieces that can be opened one by one. */
-export function FilterLine({ sentence, filter, onFilter }: Props) {
+/** What the list is asked for: as a sentence that is typed, and in pieces that can be opened one by one. */
+export function FilterLine({ of, everything, example, sentence, filter, onFilter }: Props) {
     const [typed, setTyped] = useState<string>();
     const [open, setOpen] = useState<{ part?: Schemas['FilterPart'] }>();
     const line = useRef<HTMLInputElement>(null);
-    const { data: proposals = [] } = useQuery({ ...proposalsQuery(typed ?? ''), enabled: typed !== undefined });
+    const { data: proposals = [] } = useQuery({ ...proposalsQuery(of, typed ?? ''), enabled: typed !== undefined });
     const parts = filter?.parts ?? [];
     const isAll = filter?.isAll ?? true;
-    useShortcut('f', 'Which records?', () => {
+    const label = LABELS[of];
+    useShortcut('f', label, () => {
         line.current?.focus();
         line.current?.select();
     });
@@ -53,8 +61,8 @@ export function FilterLine({ sentence, filter, onFilter }: Props) {
     return (
         <Stack $gap="tight" $stretch>
             <SentenceLine
-                label="Which records?"
-                placeholder="Everybody. Type, for example: clients in VT without an email, owing more than 500"
+                label={label}
+                placeholder={`${everything}. Type, for example: ${example}`}
                 inputRef={line}
                 value={typed ?? sentence}
                 onType={setTyped}
@@ -89,7 +97,7 @@ export function FilterLine({ sentence, filter, onFilter }: Props) {
                 {typed !== undefined && typed !== sentence && (
                     <><Button onPress={() => apply(typed)}>Show these</Button><Small>Enter</Small></>
                 )}
-                {sentence !== '' && <QuietButton onPress={() => apply('')}>Everybody</QuietButton>}
+                {sentence !== '' && <QuietButton onPress={() => apply('')}>{everything}</QuietButton>}
             </Row>
             {filter !== undefined && filter.misread.length > 0 && (
                 <div id="misread" role="status">
@@ -102,6 +110,7 @@ export function FilterLine({ sentence, filter, onFilter }: Props) {
             )}
             {open !== undefined && (
                 <ConditionDialog
+                    of={of}
                     part={open.part}
                     onDone={(text) => {
                         setOpen(undefined);

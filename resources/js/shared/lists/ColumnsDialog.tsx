@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { listFieldsQuery } from '../../api/queries';
+import { listFieldsQuery, type ListOf } from '../../api/queries';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
@@ -8,15 +8,18 @@ import { OrderedList } from '../../ui/OrderedList';
 import { Quiet, Stack } from '../../ui/Text';
 
 interface Props {
+    of: ListOf;
+    /** The column that always stands there. */
+    first: string;
     columns: string[];
     onDone: (keys: string[]) => void;
     onClose: () => void;
 }
 
-/** Which fields stand in the list, and in which order. The name always does. */
-export function ColumnsDialog({ columns, onDone, onClose }: Props) {
+/** Which fields stand in the list, and in which order. The first usual one always does. */
+export function ColumnsDialog({ of, first, columns, onDone, onClose }: Props) {
     const [keys, setKeys] = useState(columns);
-    const { data: fields = [] } = useQuery(listFieldsQuery);
+    const { data: fields = [] } = useQuery(listFieldsQuery(of));
     const titles = new Map(fields.map(({ key, title }) => [key, title]));
     return (
         <Dialog title="Columns" onClose={onClose}>
@@ -27,7 +30,7 @@ export function ColumnsDialog({ columns, onDone, onClose }: Props) {
                     items={keys.map((key) => ({ id: key, name: titles.get(key) ?? key }))}
                     onOrder={setKeys}
                     onRemove={(key) => setKeys(keys.filter((other) => other !== key))}
-                    mayRemove={(key) => key !== 'name'}
+                    mayRemove={(key) => key !== first}
                 />
                 {fields.length > 0 && (
                     <ChooseFromMany

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
-import { listFieldsQuery } from '../../api/queries';
+import { listFieldsQuery, type ListOf } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
 import { Button, MainButton } from '../../ui/Button';
 import { asOptions, ChooseOne } from '../../ui/Choose';
@@ -15,6 +15,7 @@ import { Unread } from '../../ui/Unread';
 type ListField = Schemas['ListField'];
 
 interface Props {
+    of: ListOf;
     /** The part that is opened; without one, another is put together. */
     part: Schemas['FilterPart'] | undefined;
     onDone: (text: string) => void;
@@ -29,32 +30,27 @@ const HINTS: Partial<Record<ListField['type'], string>> = {
     place: 'A distance from a ZIP code, such as 20 miles of 05301',
 };
 
-const SPANS = [
-    'today', 'yesterday', 'this week', 'last week', 'this month', 'last month', 'this quarter', 'last quarter', 'this year', 'last year',
-    'last 30 days', 'last 90 days', 'next 30 days',
-];
-
 /** One condition, put together by choosing; the program finds its words. */
-export function ConditionDialog({ part, onDone, onClose }: Props) {
-    const { data: fields, error, refetch } = useQuery(listFieldsQuery);
+export function ConditionDialog({ of, part, onDone, onClose }: Props) {
+    const { data: fields, error, refetch } = useQuery(listFieldsQuery(of));
     return (
         <Dialog title={part === undefined ? 'Add a condition' : 'Change a condition'} onClose={onClose}>
             {error !== null && <Unread what="The fields" error={error} retry={() => void refetch()} />}
-            {fields !== undefined && <ConditionForm fields={fields} part={part} onDone={onDone} onClose={onClose} />}
+            {fields !== undefined && <ConditionForm of={of} fields={fields} part={part} onDone={onDone} onClose={onClose} />}
         </Dialog>
     );
 }
 
-function ConditionForm({ fields, part, onDone, onClose }: Props & { fields: ListField[] }) {
+function ConditionForm({ of, fields, part, onDone, onClose }: Props & { fields: ListField[] }) {
     const [key, setKey] = useState(part?.field ?? '');
     const [operator, setOperator] = useState(part?.operator ?? '');
     const [values, setValues] = useState<string[]>(part?.values ?? []);
     const { run, problems, message } = useSaving();
     const field = fields.find((one) => one.key === key);
     const asked = field?.operators.find((one) => one.operator === operator) ?? field?.operators[0];
-    const isSpan = asked?.operator === 'during' || asked?.operator === 'not during';
-    const choices = isSpan ? SPANS : field?.choices ?? null;
+    const choices = asked?.choices ?? field?.choices ?? null;
     const count = asked?.operands;
+    const hint = asked?.operator === 'inside' ? 'Its corners, such as 42.8N 72.7W to 43.1N 72.4W; or draw it on the map' : field && HINTS[field.type];
 
     const save = () => run(async () => {
         if (field === undefined || asked === undefined) {
@@ -62,7 +58,7 @@ function ConditionForm({ fields, part, onDone, onClose }: Props & { fields: List
         }
         const lines = values.slice(0, count ?? values.length).join('\n');
         const query = { field: field.key, operator: asked.operator, values: lines };
-        const clause = await ask(api.GET('/api/parties/clause', { params: { query } }));
+        const clause = await ask(api.GET('/api/long-lists/{list}/clause', { params: { path: { list: of }, query } }));
         onDone(clause.text);
     });
 
@@ -120,7 +116,7 @@ function ConditionForm({ fields, part, onDone, onClose }: Props & { fields: List
                             />
                         ))
                 )}
-                {field !== undefined && count !== 0 && !isSpan && HINTS[field.type] !== undefined && <Quiet>{HINTS[field.type]}</Quiet>}
+                {field !== undefined && count !== 0 && choices === null && hint !== undefined && <Quiet>{hint}</Quiet>}
                 {message !== undefined && <Notice tone="stop" title="Not understood">{message}</Notice>}
             </Stack>
             <DialogButtons>

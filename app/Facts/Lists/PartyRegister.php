@@ -4,72 +4,36 @@ declare(strict_types=1);
 
 namespace App\Facts\Lists;
 
-use Almanac\Access\Permission;
-use Almanac\Calendar\TypedDay;
-use Almanac\Finding\Fold;
-use Almanac\Lists\Field;
-use Almanac\Lists\Operands;
 use Almanac\Lists\Operator;
 use Almanac\Lists\Phrase;
 use Almanac\Lists\Value;
-use Almanac\Lists\Vocabulary;
-use Almanac\Records\OfficeList;
-use App\Facts\Records\ZipPlaces;
-use App\Models\Address;
-use App\Models\ListItem;
-use App\Models\Office;
 use App\Models\Party;
 use App\Models\User;
-use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Collection;
 
-/** The words in which a list of records is asked for: the fields of the register, and how an office says the usual things. */
-final class PartyWords
+/**
+ * The directory: every record.
+ *
+ * @implements ListRegister<Party>
+ */
+final class PartyRegister implements ListRegister
 {
-    /** How many of what the book has are proposed. */
-    private const OFFERED = 12;
-
-    /** @param  User  $reader  who may see what is private, or not */
-    public static function of(User $reader, TypedDay $dates): Vocabulary
+    public function fields(): Collection
     {
-        $office = Office::current();
-
-        return new Vocabulary(
-            self::fields($reader),
-            self::phrases($reader),
-            new Operands(
-                $dates,
-                $office->currency(),
-                $office->decimalSign(),
-                fn (Field $field) => PartyFields::of($field->key)->choices(),
-                ZipPlaces::find(...),
-                self::offered(...),
-                self::has(...),
-            ),
-        );
+        return PartyFields::all();
     }
 
-    /** @return list<Field> */
-    private static function fields(User $reader): array
+    public function columns(): array
     {
-        $fields = $taken = [];
-        foreach (PartyFields::all() as $one) {
-            if ($one->field->isPrivate && ! $reader->can(Permission::SeePrivate->value)) {
-                continue;
-            }
-            // A field of the office's own may be called as another is: a sentence tells them apart by a number.
-            $title = $one->field->title;
-            for ($n = 2; isset($taken[Fold::text($title)]); $n++) {
-                $title = "{$one->field->title} ($n)";
-            }
-            $taken[Fold::text($title)] = true;
-            $fields[] = $one->field->titled($title);
-        }
-
-        return $fields;
+        return ['name', 'role', 'place', 'phone', 'receivable', 'overdue', 'payable', 'days-to-pay'];
     }
 
-    /** @return list<Phrase> */
-    private static function phrases(User $reader): array
+    public function sort(): array
+    {
+        return ['name'];
+    }
+
+    public function phrases(User $reader): array
     {
         $of = fn (string $key) => PartyFields::of($key)->field;
         [$yes, $no] = [Value::yesNo(true), Value::yesNo(false)];
@@ -87,6 +51,7 @@ final class PartyWords
             Phrase::usual('in', $of('country'), Operator::Is),
             Phrase::usual('in', $of('locality'), Operator::Is),
             Phrase::usual('within', $of('distance'), Operator::Within),
+            Phrase::usual('inside', $of('distance'), Operator::Inside),
             Phrase::usual('tagged', $of('tags'), Operator::AnyOf),
             Phrase::usual('not tagged', $of('tags'), Operator::NoneOf),
             Phrase::usual('of type', $of('types'), Operator::AnyOf),
@@ -120,36 +85,5 @@ final class PartyWords
             Phrase::usual('in a case or project as', $of('engagement-role'), Operator::AnyOf),
             Phrase::usual('in no case or project', $of('engagement'), Operator::Lacks),
         ];
-    }
-
-    /** @return list<string> */
-    private static function offered(Field $field, string $begun): array
-    {
-        $column = PartyFields::of($field->key)->offered;
-        $like = addcslashes($begun, '%_\\').'%';
-        $list = OfficeList::tryFrom($column);
-
-        $found = match (true) {
-            $list !== null => ListItem::in($list)->whereRaw("name like ? escape '\\'", [$like])->limit(self::OFFERED)->pluck('name'),
-            $column === 'company' => Party::query()->where('kind', 'company')->where('sort_key', 'like', Fold::text($like))
-                ->orderBy('sort_key')->limit(self::OFFERED)->pluck('display_name'),
-            $column === '' => collect(),
-            default => DB::table((new Address)->getTable())->whereRaw("$column like ? escape '\\' and $column <> ''", [$like])
-                ->distinct()->limit(self::OFFERED)->pluck($column),
-        };
-
-        return array_values(array_filter($found->all(), is_string(...)));
-    }
-
-    /** Of places, of which a sentence does not say whether they are a region or a city; the rest is taken as it is typed. */
-    private static function has(Field $field, string $typed): bool
-    {
-        $column = PartyFields::of($field->key)->offered;
-        if (! in_array($column, ['region', 'locality'], true)) {
-            return true;
-        }
-        $text = Fold::text($typed);
-
-        return once(fn (): bool => DB::table('record_values')->whereRaw("$column = ?", [$text])->exists());
     }
 }

@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
-import { keepAnswer, savedListsQuery } from '../../api/queries';
+import { keepAnswer, savedListsQuery, type ListOf } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
-import { addressOf, isAsKept } from '../../shared/listAddress';
+import { addressOf, choicesOf, isAsKept, PLACE_OF } from './listAddress';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
@@ -16,36 +16,43 @@ import { Notice, Quiet } from '../../ui/Text';
 type SavedList = Schemas['SavedList'];
 
 interface Props {
+    of: ListOf;
+    /** Whether it is counted here. */
+    isCounted?: boolean;
     search: URLSearchParams;
     onOpen: (address: string) => void;
 }
 
 /** Keeps what the list shows under a name, and changes or removes what is kept. */
-export function ListTools({ search, onOpen }: Props) {
-    const { data: lists = [] } = useQuery(savedListsQuery);
+export function ListTools({ of, isCounted = false, search, onOpen }: Props) {
+    const saved = savedListsQuery(of);
+    const { data: lists = [] } = useQuery(saved);
     const [dialog, setDialog] = useState<'add' | 'change'>();
     const say = useSay();
     const list = lists.find(({ key }) => key === search.get('list'));
-    const body = (of: { name: string; isShared: boolean }) => ({
-        name: of.name,
-        isShared: of.isShared,
+    const body = ({ name, isShared }: { name: string; isShared: boolean }) => ({
+        name,
+        isShared,
         sentence: search.get('filter') ?? '',
         sort: search.get('sort') ?? '',
         columns: (search.get('columns') ?? '').split(',').filter((key) => key !== ''),
-        view: 'table' as const,
+        choices: choicesOf(search),
+        view: isCounted ? 'counted' as const : (search.get('view') ?? 'table') as SavedList['view'],
+        countedBy: isCounted ? search.get('by') ?? '' : '',
+        period: isCounted ? search.get('period') ?? '' : '',
     });
-    const write = async (of: { name: string; isShared: boolean }, changed: SavedList | undefined) => {
+    const write = async (named: { name: string; isShared: boolean }, changed: SavedList | undefined) => {
         const written = changed?.id == null
-            ? await ask(api.POST('/api/saved-lists', { body: body(of) }))
+            ? await ask(api.POST('/api/long-lists/{list}/saved', { params: { path: { list: of } }, body: body(named) }))
             : await ask(api.PUT('/api/saved-lists/{savedList}', {
-                params: { path: { savedList: changed.id } }, body: { ...body(of), version: changed.version },
+                params: { path: { savedList: changed.id } }, body: { ...body(named), version: changed.version },
             }));
-        keepAnswer(savedListsQuery.queryKey, written);
+        keepAnswer(saved.queryKey, written);
         const known = new Set(lists.map(({ key }) => key));
         const kept = written.find(({ key }) => changed === undefined ? !known.has(key) : key === changed.key);
-        say(changed === undefined ? `“${of.name.trim()}” is kept at the left.` : 'The list is kept as it is now.');
+        say(changed === undefined ? `“${named.name.trim()}” is kept at the left.` : 'The list is kept as it is now.');
         if (kept !== undefined) {
-            onOpen(addressOf(kept));
+            onOpen(addressOf(of, kept));
         }
     };
     const remove = async (removed: SavedList) => {
@@ -56,15 +63,15 @@ export function ListTools({ search, onOpen }: Props) {
             const left = await ask(api.DELETE('/api/saved-lists/{savedList}', {
                 params: { path: { savedList: removed.id } }, body: { version: removed.version },
             }));
-            keepAnswer(savedListsQuery.queryKey, left);
-            onOpen('/directory');
-            say(`“${removed.name}” is removed. Its records stay.`, () => void write(removed, undefined));
+            keepAnswer(saved.queryKey, left);
+            onOpen(PLACE_OF[of]);
+            say(`“${removed.name}” is removed. What it listed stays.`, () => void write(removed, undefined));
         } catch (error) {
             say((error as Error).message);
         }
     };
     const isChanged = list !== undefined && !isAsKept(list, search);
-    const isAnything = ['filter', 'sort', 'columns'].some((key) => (search.get(key) ?? '') !== '');
+    const isAnything = isCounted || choicesOf(search) !== '' || ['filter', 'sort', 'columns', 'view'].some((key) => (search.get(key) ?? '') !== '');
 
     return (
         <>
@@ -89,7 +96,7 @@ export function ListTools({ search, onOpen }: Props) {
                     name={dialog === 'add' ? '' : list?.name ?? ''}
                     isShared={dialog === 'change' && list?.isShared === true}
                     onClose={() => setDialog(undefined)}
-                    write={(of) => write(of, dialog === 'add' ? undefined : list)}
+                    write={(named) => write(named, dialog === 'add' ? undefined : list)}
                 />
             )}
         </>

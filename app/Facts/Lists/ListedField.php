@@ -8,17 +8,21 @@ use Almanac\Calendar\Day;
 use Almanac\Lists\Field;
 use Almanac\Lists\FieldType;
 use Almanac\Lists\Value;
-use App\Models\Party;
+use Illuminate\Database\Eloquent\Model;
 
-/** A field of records, with the two ways to its values: from a record that is read, and for the database to ask and sort by. */
-final readonly class PartyField
+/**
+ * A field of what a list is of, with the two ways to its values: from a model that is read, and for the database to ask and sort by.
+ *
+ * @template TModel of Model
+ */
+final readonly class ListedField
 {
     /**
-     * @param \Closure(Party, Day): Value $value
-     * @param list<string> $reads the relations of a party that its value is read from
+     * @param \Closure(TModel, Day): Value $value
+     * @param list<string> $reads the relations that its value is read from
      * @param SearchColumn|null $searched under which words it is found; null for what nobody is found by
      * @param string $matched what a match of it is called: "tag" of "tag Bristol fair"
-     * @param (\Closure(Party): list<string>)|null $texts what it is found by, where that is not simply its value, of choices each
+     * @param (\Closure(TModel): list<string>)|null $texts what it is found by, where that is not simply its value, of choices each
      * @param (\Closure(): list<string>)|null $choices what it can be; null where it can be anything
      * @param string $offered the column of addresses or records whose values are proposed while somebody types
      */
@@ -36,8 +40,12 @@ final readonly class PartyField
     }
 
     /**
-     * @param \Closure(Party, Day): Value $value
+     * @template T of Model
+     *
+     * @param \Closure(T, Day): Value $value
      * @param list<string> $reads
+     *
+     * @return self<T>
      */
     public static function of(string $key, string $title, FieldType $type, \Closure $value, Source $source, array $reads = []): self
     {
@@ -45,27 +53,43 @@ final readonly class PartyField
     }
 
     /**
-     * @param \Closure(Party, Day): Value $value
+     * @template T of Model
+     *
+     * @param \Closure(T, Day): Value $value
      * @param list<string> $reads
+     *
+     * @return self<T>
      */
     public static function ofPrivate(string $key, string $title, FieldType $type, \Closure $value, Source $source, array $reads = []): self
     {
         return new self(Field::ofPrivate($key, $title, $type), $value, $reads, $source);
     }
 
-    /** @param  (\Closure(Party): list<string>)|null  $texts */
+    /**
+     * @param (\Closure(TModel): list<string>)|null $texts
+     *
+     * @return self<TModel>
+     */
     public function searched(SearchColumn $as, string $matched, ?\Closure $texts = null): self
     {
         return $this->with(searched: $as, matched: $matched, texts: $texts);
     }
 
-    /** @param  \Closure(): list<string>  $choices */
+    /**
+     * @param \Closure(): list<string> $choices
+     *
+     * @return self<TModel>
+     */
     public function chosenFrom(\Closure $choices): self
     {
         return $this->with(choices: $choices);
     }
 
-    /** What is typed is proposed from what the book has there. */
+    /**
+     * What is typed is proposed from what the book has there.
+     *
+     * @return self<TModel>
+     */
     public function offering(string $column): self
     {
         return $this->with(offered: $column);
@@ -83,22 +107,30 @@ final readonly class PartyField
         return ! $this->field->isPrivate && $this->field->type !== FieldType::Place;
     }
 
-    /** Load the party with what it reads. */
-    public function value(Party $party, Day $today): Value
+    /**
+     * Load the model with what it reads.
+     *
+     * @param TModel $model
+     */
+    public function value(Model $model, Day $today): Value
     {
-        return ($this->value)($party, $today);
+        return ($this->value)($model, $today);
     }
 
-    /** @return list<string> what the record is found by; none where the field is not searched */
-    public function texts(Party $party, Day $today): array
+    /**
+     * @param TModel $model
+     *
+     * @return list<string> what it is found by; none where the field is not searched
+     */
+    public function texts(Model $model, Day $today): array
     {
         if ($this->searched === null) {
             return [];
         }
         if ($this->texts !== null) {
-            $texts = ($this->texts)($party);
+            $texts = ($this->texts)($model);
         } else {
-            $value = $this->value($party, $today);
+            $value = $this->value($model, $today);
             $texts = is_array($value->held) ? $value->texts() : [$value->toText()];
         }
 
@@ -106,8 +138,10 @@ final readonly class PartyField
     }
 
     /**
-     * @param (\Closure(Party): list<string>)|null $texts
+     * @param (\Closure(TModel): list<string>)|null $texts
      * @param (\Closure(): list<string>)|null $choices
+     *
+     * @return self<TModel>
      */
     private function with(
         ?SearchColumn $searched = null,

@@ -1,0 +1,296 @@
+import { useQuery } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { Link, useLocation, useNavigate } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { keepEngagement, listFieldsQuery, type EngagementData, type EngagementsWanted } from '../../api/queries';
+import { useSession } from '../../api/session';
+import { ColumnsDialog } from '../../shared/lists/ColumnsDialog';
+import { FilterLine } from '../../shared/lists/FilterLine';
+import { ListTools } from '../../shared/lists/ListTools';
+import { sortedBy, useListLook } from '../../shared/lists/useListLook';
+import type { LongLine } from '../../shared/lists/useLongList';
+import { Button, QuietButton } from '../../ui/Button';
+import { LongTable, type Choosing } from '../../ui/LongTable';
+import { Menu } from '../../ui/Menu';
+import { useShortcut } from '../../ui/shortcuts';
+import { useSay } from '../../ui/StatusLine';
+import { Hidden, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
+import { whileSaving } from '../../ui/unsaved';
+import { needsReason, sendMove, StageDialog } from './StageDialog';
+import { useSayMoved } from './useSayMoved';
+
+type EngagementRow = Schemas['EngagementRow'];
+type Kind = Schemas['EngagementKind'];
+type Stage = Schemas['Stage'];
+
+const WIDTHS: Record<string, number> = { number: 300, client: 180, stage: 118, days: 116, owner: 124, agreed: 128 };
+
+/** The column in which each is moved. */
+const MOVE = { key: 'move', title: 'Move', isFigure: false, isSorted: false, isFromTop: false, width: 60 };
+
+interface Props {
+    list: {
+        lineAt: (index: number) => LongLine<EngagementRow> | undefined;
+        onRange: (first: number, last: number) => void;
+        pages: Schemas['EngagementPage'][];
+        isBehind: boolean;
+    };
+    page: Schemas['EngagementPage'];
+    kinds: Kind[];
+    wanted: EngagementsWanted;
+    search: URLSearchParams;
+    set: (part: Record<string, string>) => void;
+}
+
+/** Cases and projects, a line each, to be moved on in their stages one by one or several at once. */
+export function EngagementList({ list, page, kinds, wanted, search, set }: Props) {
+    const { mayChangeRecords } = useSession();
+    const location = useLocation();
+    const navigate = useNavigate();
+    const [active, setActive] = useState(() => (location.state as { at?: number } | null)?.at ?? 0);
+    const [chosen, setChosen] = useState<number[]>([]);
+    const [isChoosing, setChoosing] = useState(false);
+    const [asked, setAsked] = useState<{ row: EngagementRow; to: Stage | undefined }>();
+    const look = useListLook('engagements', page.columns, WIDTHS);
+    const go = useRef<(index: number) => void>(undefined);
+    const lastChosen = useRef(0);
+    const say = useSay();
+    const sayMoved = useSayMoved();
+    const { lineAt } = list;
+    const rows = list.pages.flatMap((one) => one.rows);
+    const { total: count } = page;
+    const last = Math.max(0, count - 1);
+    const stagesOf = (row: EngagementRow) => (kinds.find(({ id }) => id === row.kindId)?.stages ?? []);
+    const picked = rows.filter(({ id }) => chosen.includes(id));
+    useQuery(listFieldsQuery('engagements'));
+
+    const said = (moved: EngagementData[]) => {
+        const [first] = moved;
+        if (first !== undefined) {
+            sayMoved(moved.length === 1 ? `${first.row.number} is now “${first.row.stage.name}”.` : `${moved.length} moved.`, moved);
+        }
+    };
+
+    /** The stage after it, or the one before. */
+    const step = (row: EngagementRow, by: 1 | -1): Stage | undefined => {
+        const stages = stagesOf(row).filter(({ id, isRetired }) => !isRetired || id === row.stage.id);
+        return stages[stages.findIndex(({ id }) => id === row.stage.id) + by];
+    };
+
+    const move = async (some: EngagementRow[], by: 1 | -1) => {
+        const steps = some.map((row) => ({ row, to: step(row, by) }));
+        const [alone] = steps;
+        if (alone !== undefined && steps.length === 1 && (alone.to === undefined || needsReason(alone.row.stage, alone.to))) {
+            if (alone.to !== undefined) {
+                setAsked(alone);
+            }
+            return;
+        }
+        const moved: EngagementData[] = [];
+        const left: string[] = [];
+        await whileSaving(async () => {
+            for (const { row, to } of steps) {
+                if (to === undefined || needsReason(row.stage, to)) {
+                    left.push(row.number);
+                    continue;
+                }
+                try {
+                    const engagement = await sendMove(row, to.id);
+                    keepEngagement(engagement);
+                    moved.push(engagement);
+                } catch (error) {
+                    left.push(`${row.number}: ${(error as Error).message}`);
+                }
+            }
+        });
+        setChosen([]);
+        if (left.length > 0) {
+            say(`${moved.length} moved. Not moved: ${left.join(', ')}. What is closed is moved one by one.`);
+        } else {
+            said(moved);
+        }
+    };
+
+    const isInList = () => document.activeElement?.closest('[role=grid] tbody') != null;
+    const atHand = () => {
+        const line = isInList() ? lineAt(active) : undefined;
+        return picked.length > 0 ? picked : line === undefined ? [] : [line.row];
+    };
+    useShortcut('.', 'Move on: the line at hand, or those chosen', () => mayChangeRecords && void move(atHand(), 1));
+    useShortcut(',', 'Move back: the line at hand, or those chosen', () => mayChangeRecords && void move(atHand(), -1));
+    useShortcut('j', 'Next line of the list', () => go.current?.(isInList() ? Math.min(last, active + 1) : active));
+    useShortcut('k', 'Line before', () => go.current?.(isInList() ? Math.max(0, active - 1) : active));
+
+    const mark = (ids: readonly number[], isOn: boolean) => setChosen(isOn
+        ? [...new Set([...chosen, ...ids])]
+        : chosen.filter((id) => !ids.includes(id)));
+    /** They are moved one by one from here, so only what has been read is chosen from. */
+    const choosing: Choosing = {
+        has: (index) => chosen.includes(lineAt(index)?.row.id ?? 0),
+        isAll: picked.length > 0 && picked.length === rows.length,
+        isSome: picked.length > 0,
+        toggle: (index) => {
+            const id = lineAt(index)?.row.id;
+            if (id !== undefined) {
+                lastChosen.current = index;
+                mark([id], !chosen.includes(id));
+            }
+        },
+        reach: (index) => {
+            const [from, to] = [Math.min(lastChosen.current, index), Math.max(lastChosen.current, index)];
+            mark(Array.from({ length: to - from + 1 }, (_, at) => lineAt(from + at)?.row.id).filter((id) => id !== undefined), true);
+        },
+        all: (isOn) => setChosen(isOn ? rows.map(({ id }) => id) : []),
+    };
+    const moveTo = (row: EngagementRow, stage: Stage) => needsReason(row.stage, stage)
+        ? setAsked({ row, to: stage })
+        : void whileSaving(async () => {
+            try {
+                const moved = await sendMove(row, stage.id);
+                keepEngagement(moved);
+                said([moved]);
+            } catch (error) {
+                say(`Not moved. ${(error as Error).message}`);
+            }
+        });
+
+    return (
+        <Stack $gap="small" $stretch>
+            <Row $gap="small">
+                <QuietButton onPress={() => setChoosing(true)}>Columns</QuietButton>
+                <ListTools of="engagements" search={search} onOpen={(address) => void navigate(address)} />
+            </Row>
+            <FilterLine
+                of="engagements"
+                everything="All of them"
+                example="open in VT, looked after by nobody"
+                sentence={list.isBehind || page.filter.misread.length > 0 ? wanted.filter ?? '' : page.filter.sentence}
+                filter={page.filter}
+                onFilter={(filter) => {
+                    setActive(0);
+                    set({ filter });
+                }}
+            />
+            {picked.length > 0 && (
+                <Row $gap="small" role="group" aria-label="Chosen">
+                    <strong>{picked.length} chosen</strong>
+                    <Button onPress={() => void move(picked, 1)}>Move on</Button>
+                    <Button onPress={() => void move(picked, -1)}>Move back</Button>
+                    <QuietButton onPress={() => setChosen([])}>Choose none</QuietButton>
+                </Row>
+            )}
+            {count === 0
+                ? <Quiet>Nothing in the book matches that. Choose another stage, or take a filter away.</Quiet>
+                : (
+                    <LongTable
+                        label="Cases and projects"
+                        columns={mayChangeRecords ? [...look.shown, MOVE] : look.shown}
+                        total={count}
+                        idOf={(index) => lineAt(index)?.row.id}
+                        nameOf={(index) => lineAt(index)?.row.number ?? ''}
+                        cell={(index, { key }) => {
+                            const line = lineAt(index);
+                            if (line === undefined) {
+                                return null;
+                            }
+                            const { row } = line;
+                            return key === MOVE.key ? (
+                                <Menu
+                                    label={<Hidden>Move {row.number}</Hidden>}
+                                    items={[
+                                        ...stagesOf(row).filter(({ id, isRetired }) => id !== row.stage.id && !isRetired).map((stage) => ({
+                                            id: String(stage.id),
+                                            name: `to “${stage.name}”${needsReason(row.stage, stage) ? ' …' : ''}`,
+                                            onChoose: () => moveTo(row, stage),
+                                        })),
+                                        { id: 'open', name: 'Open it', onChoose: () => void navigate(`/engagements/${row.id}`) },
+                                    ]}
+                                />
+                            ) : (
+                                <Cell
+                                    row={row}
+                                    columnKey={key}
+                                    text={line.cells[page.columns.findIndex((column) => column.key === key)] ?? ''}
+                                    place={{ list: search.toString(), at: index }}
+                                    isActive={index === active}
+                                />
+                            );
+                        }}
+                        onRange={list.onRange}
+                        sort={page.sort}
+                        onSort={(key, isMore) => {
+                            setActive(0);
+                            set({ sort: sortedBy(page.sort, key, isMore) });
+                        }}
+                        onWidth={look.onWidth}
+                        active={Math.min(active, last)}
+                        onActive={setActive}
+                        onOpen={(index) => {
+                            const line = lineAt(index);
+                            if (line !== undefined) {
+                                void navigate(`/engagements/${line.row.id}`, { state: { list: search.toString(), at: index } });
+                            }
+                        }}
+                        goTo={(to) => { go.current = to; }}
+                        {...(mayChangeRecords ? { choosing } : {})}
+                    />
+                )}
+            {asked !== undefined && (
+                <StageDialog
+                    row={asked.row}
+                    stages={stagesOf(asked.row)}
+                    to={asked.to}
+                    onClose={() => setAsked(undefined)}
+                    onMoved={(moved) => said([moved])}
+                />
+            )}
+            {isChoosing && (
+                <ColumnsDialog
+                    of="engagements"
+                    first="number"
+                    columns={page.columns.map(({ key }) => key)}
+                    onClose={() => setChoosing(false)}
+                    onDone={(keys) => {
+                        setChoosing(false);
+                        set({ columns: '' });
+                        void look.keep(keys);
+                    }}
+                />
+            )}
+        </Stack>
+    );
+}
+
+interface CellProps {
+    row: EngagementRow;
+    columnKey: string;
+    text: string;
+    place: { list: string; at: number };
+    isActive: boolean;
+}
+
+function Cell({ row, columnKey, text, place, isActive }: CellProps) {
+    switch (columnKey) {
+        case 'number':
+            return (
+                <>
+                    <Link className="name" to={`/engagements/${row.id}`} state={place} tabIndex={isActive ? 0 : -1}>{row.number} {row.title}</Link>{' '}
+                    {row.isPrivate && <Small>private</Small>} {row.place !== '' && <Small>{row.place}</Small>}
+                </>
+            );
+        case 'client':
+            return row.clients.map(({ id, name }, at) => (
+                <span key={id}>{at > 0 && ', '}<Link to={`/records/${id}`} tabIndex={isActive ? 0 : -1}>{name}</Link></span>
+            ));
+        case 'days':
+            return row.isClosed ? <>{row.sinceText}</> : (
+                <>{row.days} {row.days === 1 ? 'day' : 'days'}{row.standsTooLong && <> <Mark tone="look">too long</Mark></>}</>
+            );
+        case 'agreed':
+            return row.agreed === null && row.weighed !== null
+                ? <Small>{row.weighed.currency} {row.weighed.text} weighed</Small>
+                : <>{text}</>;
+        default:
+            return <>{text}</>;
+    }
+}

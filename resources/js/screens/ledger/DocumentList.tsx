@@ -1,0 +1,171 @@
+import { useQuery } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import { Link, useLocation, useNavigate } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { documentsQuery, listFieldsQuery, type LedgerWanted } from '../../api/queries';
+import { documentName, DueText, signOf } from '../../shared/DocumentTable';
+import { ColumnsDialog } from '../../shared/lists/ColumnsDialog';
+import { FilterLine } from '../../shared/lists/FilterLine';
+import { ListTools } from '../../shared/lists/ListTools';
+import { SIZE_OF } from '../../shared/lists/pages';
+import { sortedBy, useListLook } from '../../shared/lists/useListLook';
+import { useLongList, type LongLine } from '../../shared/lists/useLongList';
+import { QuietButton } from '../../ui/Button';
+import { LongTable } from '../../ui/LongTable';
+import { useShortcut } from '../../ui/shortcuts';
+import { Empty, Quiet, Row, Small, Stack, Together } from '../../ui/Text';
+import { Unread } from '../../ui/Unread';
+
+const WIDTHS: Record<string, number> = { number: 190, party: 210, dated: 110, due: 196, state: 96, total: 112, open: 112, net: 112 };
+
+/** With what is told of documents that were billed, what they are without tax. */
+const BILLED = 'number,party,dated,due,state,net,total,open';
+
+interface Props {
+    wanted: LedgerWanted;
+    search: URLSearchParams;
+    set: (part: Record<string, string>) => void;
+}
+
+/** The documents of the ledger, with what the whole list comes to. */
+export function DocumentList({ wanted, search, set }: Props) {
+    const location = useLocation();
+    const navigate = useNavigate();
+    const asked: LedgerWanted = wanted.state === 'billed' && wanted.columns === undefined ? { ...wanted, columns: BILLED } : wanted;
+    const list = useLongList((page) => documentsQuery(asked, page), SIZE_OF.documents);
+    const { page, lineAt } = list;
+    const look = useListLook('documents', page?.columns ?? [], WIDTHS);
+    const [active, setActive] = useState(() => (location.state as { at?: number } | null)?.at ?? 0);
+    const [isChoosing, setChoosing] = useState(false);
+    const go = useRef<(index: number) => void>(undefined);
+    const count = page?.total ?? 0;
+    const last = Math.max(0, count - 1);
+    const isInList = () => document.activeElement?.closest('[role=grid] tbody') != null;
+    useQuery(listFieldsQuery('documents'));
+    useShortcut('j', 'Next line of the list', () => go.current?.(isInList() ? Math.min(last, active + 1) : active));
+    useShortcut('k', 'Line before', () => go.current?.(isInList() ? Math.max(0, active - 1) : active));
+
+    if (list.error !== null) {
+        return <Unread what="The ledger" error={list.error} retry={() => void list.refetch()} />;
+    }
+    if (page === undefined) {
+        return <div aria-busy />;
+    }
+    const isBare = page.filter.sentence === '' && page.filter.isWhole;
+    return (
+        <Stack $gap="small" $stretch>
+            <Row $gap="small">
+                <Quiet aria-live="polite">{count === 1 ? '1 document' : `${count.toLocaleString('en')} documents`}</Quiet>
+                <QuietButton onPress={() => setChoosing(true)}>Columns</QuietButton>
+                <ListTools of="documents" search={search} onOpen={(address) => void navigate(address)} />
+            </Row>
+            <FilterLine
+                of="documents"
+                everything="Every document"
+                example="invoices in VT, overdue, above 500"
+                sentence={list.isBehind || page.filter.misread.length > 0 ? wanted.filter ?? '' : page.filter.sentence}
+                filter={page.filter}
+                onFilter={(filter) => {
+                    setActive(0);
+                    set({ filter });
+                }}
+            />
+            {count === 0 ? (
+                <Empty>
+                    <p>
+                        {isBare
+                            ? 'No such document. Write documents from the page of a record, or import them from a file.'
+                            : 'No document is that. Take out a part above, or ask for something else.'}
+                    </p>
+                </Empty>
+            ) : (
+                <LongTable
+                    label="Documents"
+                    columns={look.shown}
+                    total={count}
+                    idOf={(index) => lineAt(index)?.row.id}
+                    nameOf={(index) => lineAt(index)?.row.number ?? ''}
+                    cell={(index, { key }) => {
+                        const line = lineAt(index);
+                        const at = page.columns.findIndex((column) => column.key === key);
+                        const place = { list: search.toString(), at: index };
+                        return line !== undefined && (
+                            <Cell line={line} columnKey={key} at={at} place={place} isActive={index === active} />
+                        );
+                    }}
+                    onRange={list.onRange}
+                    sort={page.sort}
+                    onSort={(key, isMore) => {
+                        setActive(0);
+                        set({ sort: sortedBy(page.sort, key, isMore) });
+                    }}
+                    onWidth={look.onWidth}
+                    active={Math.min(active, last)}
+                    onActive={setActive}
+                    onOpen={(index) => {
+                        const line = lineAt(index);
+                        if (line !== undefined) {
+                            void navigate(`/documents/${line.row.id}`, { state: { list: search.toString(), at: index } });
+                        }
+                    }}
+                    goTo={(to) => { go.current = to; }}
+                />
+            )}
+            {page.sums.length > 0 && (
+                <Row as="ul" $gap="medium" aria-label="What the list comes to">
+                    {page.sums.map(({ total, open, net }) => (
+                        <Together as="li" key={total.currency}>
+                            <Small>Total, {total.currency}</Small> <strong>{total.text}</strong>
+                            {wanted.state === 'billed' && <> <Small>without tax</Small> {net.text}</>}
+                            {' '}<Small>open</Small> {open.text}
+                        </Together>
+                    ))}
+                </Row>
+            )}
+            <Small>Amounts without a currency are in {page.currency}. Credits have a minus.</Small>
+            {isChoosing && (
+                <ColumnsDialog
+                    of="documents"
+                    first="number"
+                    columns={page.columns.map(({ key }) => key)}
+                    onClose={() => setChoosing(false)}
+                    onDone={(keys) => {
+                        setChoosing(false);
+                        set({ columns: '' });
+                        void look.keep(keys);
+                    }}
+                />
+            )}
+        </Stack>
+    );
+}
+
+const AMOUNTS = ['total', 'net', 'tax', 'open'];
+
+interface CellProps {
+    line: LongLine<Schemas['DocumentRow']>;
+    columnKey: string;
+    /** Which of the columns it is. */
+    at: number;
+    place: { list: string; at: number };
+    isActive: boolean;
+}
+
+function Cell({ line: { row, cells }, columnKey, at, place, isActive }: CellProps) {
+    const text = cells[at] ?? '';
+    switch (columnKey) {
+        case 'number':
+            return <Link className="name" to={`/documents/${row.id}`} state={place} tabIndex={isActive ? 0 : -1}>{documentName(row)}</Link>;
+        case 'party':
+            return <Link to={`/records/${row.party.id}`} tabIndex={isActive ? 0 : -1}>{row.party.name}</Link>;
+        case 'due':
+            return <DueText row={row} />;
+        case 'state':
+            return <Small>{row.stateWords}</Small>;
+        // In a list of what is due on certain days, only what is due on them.
+        case 'open':
+            return <>{row.open.sign === 0 ? '' : `${signOf(row)}${row.open.text}`}</>;
+        default:
+            return <>{AMOUNTS.includes(columnKey) && text !== '' ? signOf(row) : ''}{text}</>;
+    }
+}
