@@ -148,7 +148,7 @@ test('many are changed at once: tried, begun, seen under way, and taken back as 
 
 test('a list is counted by a field and by two, and each line opens those that it counts', async ({ desk, page }) => {
     await page.goto('/directory?filter=clients');
-    await page.getByRole('button', { name: 'Count', exact: true }).click();
+    await page.getByRole('radio', { name: 'Counted' }).click();
     await expect(page.getByRole('heading', { level: 1, name: 'Counted by role' })).toBeVisible();
     await page.getByRole('combobox', { name: 'By', exact: true }).fill('State or region');
     await page.getByRole('option', { name: 'State or region' }).click();
@@ -159,4 +159,75 @@ test('a list is counted by a field and by two, and each line opens those that it
     await page.getByRole('link', { name: 'VT', exact: true }).click();
     await expect(page.getByRole('combobox', { name: 'Which records?' })).toHaveValue('clients in VT');
     await expect(page.getByRole('grid').getByRole('link')).toHaveCount(5);
+});
+
+test('a list is looked at as cards, on the map and by what is next, and kept so', async ({ desk, page }) => {
+    const name = unique('Cards');
+    await page.goto('/directory');
+    await page.getByRole('radio', { name: 'Cards' }).click();
+    await expect(page.getByRole('gridcell').filter({ hasText: 'Harborlight Mutual' })).toContainText('9,015.30');
+    await desk.expectAccessible();
+    // By the keyboard alone.
+    await page.keyboard.press('j');
+    await expect(page.getByRole('link', { name: 'Aebi-Müller, Regula' })).toBeFocused();
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Space');
+    await expect(page.getByText('1 chosen')).toBeVisible();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { level: 1, name: 'Brass Lantern Foundry' })).toBeVisible();
+    await page.getByRole('button', { name: 'Back to the list' }).click();
+    await page.getByRole('button', { name: 'Keep this list' }).click();
+    await page.getByLabel('Name', { exact: true }).fill(name);
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveURL(/view=cards/);
+
+    await page.getByRole('radio', { name: 'Map' }).click();
+    const map = page.getByRole('group', { name: /^A map/ });
+    await expect(map.getByRole('link', { name: /records around/ }).first()).toBeVisible();
+    await expect(map.getByRole('link', { name: /Switzerland/ })).toBeVisible();
+    await desk.expectAccessible();
+    await page.getByRole('button', { name: 'Draw a rectangle' }).click();
+    const box = await map.boundingBox() ?? { x: 0, y: 0, width: 0, height: 0 };
+    await page.mouse.move(box.x + 10, box.y + 10);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height - 10, { steps: 5 });
+    await page.mouse.up();
+    await expect(page.getByRole('combobox', { name: 'Which records?' })).toHaveValue(/^inside \d/);
+    await expect(map.getByRole('link', { name: /Switzerland/ })).toBeHidden();
+    await page.getByRole('button', { name: 'Everybody' }).click();
+    await map.focus();
+    await page.keyboard.press('+');
+    await expect(page.getByRole('link', { name: /without an address/ }).or(page.getByText('Everybody in the list has an address.'))).toBeVisible();
+
+    await page.getByRole('radio', { name: 'Next steps' }).click();
+    await expect(page.getByRole('row').nth(1)).toContainText('past its day');
+    await desk.expectAccessible();
+    await page.getByRole('list', { name: 'Lists of the directory' }).getByRole('link', { name: new RegExp(name) }).click();
+    await expect(page.getByRole('radio', { name: 'Cards' })).toBeChecked();
+});
+
+test('the ledger is narrowed by a sentence, kept, and gone through document by document', async ({ desk, page }) => {
+    const name = unique('Large invoices');
+    await page.goto('/ledger');
+    await page.getByRole('heading', { name: 'Ledger' }).click();
+    await page.keyboard.press('f');
+    await page.keyboard.type('invoices, above 5000');
+    await page.keyboard.press('Enter');
+    const rows = page.getByRole('grid').getByRole('row');
+    await expect(rows.nth(1)).toContainText('Invoice');
+    await page.getByRole('button', { name: 'Total' }).click();
+    await expect(page.getByRole('columnheader', { name: /Total/ })).toHaveAttribute('aria-sort', 'descending');
+    await expect(page.getByRole('list', { name: 'What the list comes to' })).toContainText('Total, USD');
+    await desk.expectAccessible();
+    await page.getByRole('button', { name: 'Keep this list' }).click();
+    await page.getByLabel('Name', { exact: true }).fill(name);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('list', { name: 'Lists of the ledger' }).getByRole('link', { name })).toBeVisible();
+    await rows.nth(1).getByRole('link').first().click();
+    const leaves = page.getByRole('navigation', { name: 'In the list' });
+    await expect(leaves).toContainText(/1 of \d/);
+    await page.keyboard.press('.');
+    await expect(leaves).toContainText(/2 of \d/);
+    await leaves.getByRole('button', { name: 'Back to the list' }).click();
+    await expect(page.getByRole('combobox', { name: 'Which documents?' })).toHaveValue('invoices, above 5000.00');
 });

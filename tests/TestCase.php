@@ -13,6 +13,7 @@ use App\Models\User;
 use Database\Seeders\Demo\DemoOffice;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Once;
 use Illuminate\Testing\TestResponse;
@@ -240,15 +241,40 @@ abstract class TestCase extends LaravelTestCase
         );
     }
 
-    /** The demo office in place of the one that tests begin with. */
+    /** The demo office in place of the one that tests begin with: seeded once, and copied for each test that asks for it. */
     protected function demo(): void
     {
-        DB::statement('pragma defer_foreign_keys = on');
-        foreach (['engagement_oppositions', 'engagement_roles', 'engagement_stages', 'engagement_kinds', 'acts', 'payment_terms', 'users', 'offices'] as $table) {
-            DB::table($table)->delete();
+        // What the test has begun with is in memory, within a transaction that is no longer needed.
+        DB::rollBack();
+        $of = sys_get_temp_dir().'/almanac-demo-'.getmypid();
+        if (! is_file("$of.sqlite")) {
+            $this->useDatabase("$of.new");
+            Artisan::call('migrate', ['--force' => true]);
+            $this->app->make(DemoOffice::class)->seed();
+            DB::statement("vacuum into '$of.sqlite'");
+            $this->forgetDatabase("$of.new");
+            register_shutdown_function(unlink(...), "$of.sqlite");
         }
+        $copy = $of.'-'.bin2hex(random_bytes(4));
+        copy("$of.sqlite", $copy);
+        $this->useDatabase($copy);
+        $this->beforeApplicationDestroyed(fn () => $this->forgetDatabase($copy));
+    }
+
+    private function useDatabase(string $path): void
+    {
+        touch($path);
+        config(['database.connections.sqlite.database' => $path]);
+        DB::purge();
         Once::flush();
-        $this->app->make(DemoOffice::class)->seed();
+    }
+
+    private function forgetDatabase(string $path): void
+    {
+        DB::purge();
+        foreach (['', '-wal', '-shm'] as $part) {
+            @unlink($path.$part);
+        }
     }
 
     /** @param  array<string, mixed>  $input */

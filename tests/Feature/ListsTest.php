@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Almanac\Access\Role;
-use Almanac\Lists\FieldType;
 use App\Facts\Lists\ListedField;
 use App\Facts\Lists\PartyFields;
 use App\Models\SavedList;
@@ -120,16 +119,18 @@ final class ListsTest extends TestCase
         $this->demo();
         $this->actingAs(User::query()->where('email', 'maud@orreryvane.example')->firstOrFail());
         $checked = 0;
-        foreach (PartyFields::all()->filter(fn (ListedField $one) => $one->isListed() && $one->field->type !== FieldType::Days)->keys() as $key) {
+        foreach (PartyFields::all()->filter(fn (ListedField $one) => $one->isListed())->keys() as $key) {
             foreach (['', 'clients or in VT'] as $filter) {
                 $counts = (array) $this->getJson('/api/parties/counts?'.http_build_query(['by' => $key, 'filter' => $filter]))->assertOk()->json();
-                /** @var list<array{count: int, filter: string, receivable: array{amount: string}}> $rows */
+                /** @var list<array{count: int, filter: string, receivable: array{amount: string}, billed: array{amount: string}}> $rows */
                 $rows = $counts['rows'];
                 $total = (array) $counts['total'];
                 if ($counts['isManifold'] === false) {
                     $this->assertSame($total['count'], array_sum(array_column($rows, 'count')), $key);
-                    $cents = fn (array $one) => (int) round(((float) $one['receivable']['amount']) * 100);
-                    $this->assertSame($cents($total), array_sum(array_map($cents, $rows)), $key);
+                    foreach (['receivable', 'billed', 'received', 'bills', 'paid'] as $sum) {
+                        $cents = fn (array $one) => (int) round(((float) $one[$sum]['amount']) * 100);
+                        $this->assertSame($cents($total), array_sum(array_map($cents, $rows)), "$key $sum");
+                    }
                 }
                 foreach (array_slice($rows, 0, 6) as $row) {
                     $opened = $this->getJson('/api/parties?'.http_build_query(['filter' => $row['filter']]))->assertOk();

@@ -37,7 +37,7 @@ final class EngagementRegister implements ListRegister
 
     public function sort(): array
     {
-        return ['begun', 'number'];
+        return ['begun'];
     }
 
     public function fields(): Collection

@@ -31,7 +31,10 @@ final readonly class CountMonths
     /** @return list<MonthData> every month of the time, the last ones where it is long */
     public function handle(Wanted $wanted, Span $period, User $reader): array
     {
-        [$first, $last] = $period->on($this->clock->today());
+        $today = $this->clock->today();
+        [$first, $last] = $period->on($today);
+        // What is to come is nothing yet.
+        $last = $last->isAfter($today) && ! $first->isAfter($today) ? $today : $last;
         $currency = Office::current()->currency();
         $asked = (new PartyList($this->clock, $wanted, $reader))->asked();
         $turnover = new Turnover($first, $last, $currency);

@@ -6,8 +6,8 @@ import { Button, QuietButton } from './Button';
 import { Row, Small } from './Text';
 import { line, size, type } from './tokens';
 
-const WIDTH = 880;
-const HEIGHT = 470;
+const WIDTH = 1000;
+const HEIGHT = 430;
 const FAR = 130;
 const NEAR = 400_000;
 /** Dots nearer than so many pixels become one. */

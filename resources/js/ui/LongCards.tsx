@@ -41,6 +41,7 @@ const Root = styled.div`
     &[data-chosen='true'] { background: var(--accent-wash); box-shadow: inset 3px 0 0 var(--accent); }
     &:focus-within { border-color: var(--accent); }
     > div { grid-column: 2 / -1; min-width: 0; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+    > .figures { white-space: normal; }
     > .letters {
         grid-column: 1;
         grid-row: 1 / span 2;

@@ -122,6 +122,8 @@ interface Props {
     onActive: (index: number) => void;
     onOpen: (index: number) => void;
     choosing?: Choosing;
+    /** What stands below it and is to be in sight too, in pixels. */
+    below?: number;
     /** Is given the way to a line, for an index beside the table. */
     goTo?: (go: (index: number) => void) => void;
 }
@@ -133,6 +135,7 @@ interface Props {
  */
 export function LongTable(props: Props) {
     const { label, columns, total, idOf, cell, nameOf, onRange, sort, onSort, onWidth, active, onActive, onOpen, choosing, goTo } = props;
+    const { below = 0 } = props;
     const scroller = useRef<HTMLDivElement>(null);
     const [height, setHeight] = useState(LEAST_HEIGHT);
     const [room, setRoom] = useState(0);
@@ -166,13 +169,13 @@ export function LongTable(props: Props) {
         const measure = () => {
             setRoom(scroller.current?.clientWidth ?? 0);
             const top = (scroller.current?.getBoundingClientRect().top ?? 0) + window.scrollY;
-            setHeight(Math.min((total + 1) * ROW + 18, Math.max(LEAST_HEIGHT, window.innerHeight - top - BELOW)));
+            setHeight(Math.min((total + 1) * ROW + 18, Math.max(LEAST_HEIGHT, window.innerHeight - top - BELOW - below)));
         };
         measure();
         const observer = new ResizeObserver(measure);
         observer.observe(document.body);
         return () => observer.disconnect();
-    }, [total]);
+    }, [total, below]);
 
     useEffect(() => {
         goTo?.((index) => {

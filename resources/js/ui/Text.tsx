@@ -50,6 +50,17 @@ export const Chips = styled.ul`
 `;
 
 /** A text with the breaks that were typed. */
+/** Figures that belong together, a few beside each other. */
+export const Sums = styled.ul`
+    display: flex;
+    flex-wrap: wrap;
+    gap: ${space.tight} ${space.large};
+    margin: 0;
+    padding: 0;
+    list-style: none;
+    li { white-space: nowrap; }
+`;
+
 export const Paragraphs = styled.div`white-space: pre-line;`;
 
 /** Words that stay on one line. */

@@ -3,7 +3,7 @@ import { line, type } from './tokens';
 
 const WIDTH = 860;
 const HEIGHT = 190;
-const EDGE = { left: 12, right: 12, top: 22, bottom: 26 };
+const EDGE = { left: 12, right: 12, top: 30, bottom: 26 };
 
 const Root = styled.svg`
     display: block;
@@ -43,6 +43,12 @@ export function Trend({ label, steps, series }: { label: string; steps: string[]
                             <title>{`${steps[at] ?? ''}: ${name} ${texts[at] ?? ''}`}</title>
                         </circle>
                     ))}
+                </g>
+            ))}
+            {series.length > 1 && series.map(({ name }, n) => (
+                <g key={name} transform={`translate(${EDGE.left + n * 160} 8)`}>
+                    <polyline className={n === 0 ? '' : 'other'} points="0,0 28,0" />
+                    <text x={36} y={4}>{name}</text>
                 </g>
             ))}
             {steps.map((step, at) => at % every === 0 && (

@@ -75,7 +75,7 @@ export function Cards({ columns, total, lineAt, onRange, overLimit, list, active
                         <div>{row.phone}</div>
                         <div>{row.email !== '' && <a href={`mailto:${row.email}`} tabIndex={-1}>{row.email}</a>}</div>
                         <div>{row.place}</div>
-                        <div>
+                        <div className="figures">
                             {columns.map(({ key, title, isFigure }, at) => {
                                 const text = cells[at] ?? '';
                                 return isFigure && text !== '' && (

@@ -30,7 +30,8 @@ import { useChoosing } from './useChoosing';
 
 /** How wide a column is before somebody draws it otherwise. */
 const WIDTHS: Record<string, number> = {
-    receivable: 108, name: 204, role: 110, place: 136, phone: 150, email: 220, reminder: 118, 'reminder-text': 250, last: 118, 'last-what': 130, owner: 130,
+    receivable: 108, name: 204, role: 110, place: 136, phone: 150, email: 220, reminder: 142, 'reminder-text': 236,
+    last: 146, 'last-what': 158, owner: 116,
 };
 
 type View = Schemas['SavedList']['view'];

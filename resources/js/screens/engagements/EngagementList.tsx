@@ -23,10 +23,10 @@ type EngagementRow = Schemas['EngagementRow'];
 type Kind = Schemas['EngagementKind'];
 type Stage = Schemas['Stage'];
 
-const WIDTHS: Record<string, number> = { number: 300, client: 180, stage: 118, days: 116, owner: 124, agreed: 128 };
+const WIDTHS: Record<string, number> = { number: 250, client: 150, stage: 126, days: 158, owner: 112, agreed: 136 };
 
 /** The column in which each is moved. */
-const MOVE = { key: 'move', title: 'Move', isFigure: false, isSorted: false, isFromTop: false, width: 60 };
+const MOVE = { key: 'move', title: 'Move', isFigure: false, isSorted: false, isFromTop: false, width: 52 };
 
 interface Props {
     list: {
@@ -156,10 +156,6 @@ export function EngagementList({ list, page, kinds, wanted, search, set }: Props
 
     return (
         <Stack $gap="small" $stretch>
-            <Row $gap="small">
-                <QuietButton onPress={() => setChoosing(true)}>Columns</QuietButton>
-                <ListTools of="engagements" search={search} onOpen={(address) => void navigate(address)} />
-            </Row>
             <FilterLine
                 of="engagements"
                 everything="All of them"
@@ -170,7 +166,10 @@ export function EngagementList({ list, page, kinds, wanted, search, set }: Props
                     setActive(0);
                     set({ filter });
                 }}
-            />
+            >
+                <QuietButton onPress={() => setChoosing(true)}>Columns</QuietButton>
+                <ListTools of="engagements" search={search} onOpen={(address) => void navigate(address)} />
+            </FilterLine>
             {picked.length > 0 && (
                 <Row $gap="small" role="group" aria-label="Chosen">
                     <strong>{picked.length} chosen</strong>
@@ -270,6 +269,7 @@ interface CellProps {
 }
 
 function Cell({ row, columnKey, text, place, isActive }: CellProps) {
+    const { officeCurrency } = useSession();
     switch (columnKey) {
         case 'number':
             return (
@@ -288,7 +288,7 @@ function Cell({ row, columnKey, text, place, isActive }: CellProps) {
             );
         case 'agreed':
             return row.agreed === null && row.weighed !== null
-                ? <Small>{row.weighed.currency} {row.weighed.text} weighed</Small>
+                ? <Small>{row.weighed.currency === officeCurrency ? '' : `${row.weighed.currency} `}{row.weighed.text} weighed</Small>
                 : <>{text}</>;
         default:
             return <>{text}</>;

@@ -13,10 +13,10 @@ import { useLongList, type LongLine } from '../../shared/lists/useLongList';
 import { QuietButton } from '../../ui/Button';
 import { LongTable } from '../../ui/LongTable';
 import { useShortcut } from '../../ui/shortcuts';
-import { Empty, Quiet, Row, Small, Stack, Together } from '../../ui/Text';
+import { Empty, Quiet, Small, Stack, Sums } from '../../ui/Text';
 import { Unread } from '../../ui/Unread';
 
-const WIDTHS: Record<string, number> = { number: 190, party: 210, dated: 110, due: 196, state: 96, total: 112, open: 112, net: 112 };
+const WIDTHS: Record<string, number> = { number: 200, party: 178, dated: 106, due: 212, state: 92, total: 112, open: 112, net: 112 };
 
 /** With what is told of documents that were billed, what they are without tax. */
 const BILLED = 'number,party,dated,due,state,net,total,open';
@@ -54,11 +54,6 @@ export function DocumentList({ wanted, search, set }: Props) {
     const isBare = page.filter.sentence === '' && page.filter.isWhole;
     return (
         <Stack $gap="small" $stretch>
-            <Row $gap="small">
-                <Quiet aria-live="polite">{count === 1 ? '1 document' : `${count.toLocaleString('en')} documents`}</Quiet>
-                <QuietButton onPress={() => setChoosing(true)}>Columns</QuietButton>
-                <ListTools of="documents" search={search} onOpen={(address) => void navigate(address)} />
-            </Row>
             <FilterLine
                 of="documents"
                 everything="Every document"
@@ -69,7 +64,11 @@ export function DocumentList({ wanted, search, set }: Props) {
                     setActive(0);
                     set({ filter });
                 }}
-            />
+            >
+                <Quiet aria-live="polite">{count === 1 ? '1 document' : `${count.toLocaleString('en')} documents`}</Quiet>
+                <QuietButton onPress={() => setChoosing(true)}>Columns</QuietButton>
+                <ListTools of="documents" search={search} onOpen={(address) => void navigate(address)} />
+            </FilterLine>
             {count === 0 ? (
                 <Empty>
                     <p>
@@ -100,6 +99,7 @@ export function DocumentList({ wanted, search, set }: Props) {
                         set({ sort: sortedBy(page.sort, key, isMore) });
                     }}
                     onWidth={look.onWidth}
+                    below={64}
                     active={Math.min(active, last)}
                     onActive={setActive}
                     onOpen={(index) => {
@@ -112,15 +112,15 @@ export function DocumentList({ wanted, search, set }: Props) {
                 />
             )}
             {page.sums.length > 0 && (
-                <Row as="ul" $gap="medium" aria-label="What the list comes to">
+                <Sums aria-label="What the list comes to">
                     {page.sums.map(({ total, open, net }) => (
-                        <Together as="li" key={total.currency}>
+                        <li key={total.currency}>
                             <Small>Total, {total.currency}</Small> <strong>{total.text}</strong>
                             {wanted.state === 'billed' && <> <Small>without tax</Small> {net.text}</>}
                             {' '}<Small>open</Small> {open.text}
-                        </Together>
+                        </li>
                     ))}
-                </Row>
+                </Sums>
             )}
             <Small>Amounts without a currency are in {page.currency}. Credits have a minus.</Small>
             {isChoosing && (

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { X } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
 import { proposalsQuery, type ListOf } from '../../api/queries';
 import { Button, QuietButton } from '../../ui/Button';
@@ -20,6 +20,8 @@ interface Props {
     sentence: string;
     filter: Schemas['ListFilter'] | undefined;
     onFilter: (sentence: string) => void;
+    /** What else is done with the list. */
+    children?: ReactNode;
 }
 
 const LABELS: Record<ListOf, string> = { parties: 'Which records?', documents: 'Which documents?', engagements: 'Which of them?' };
@@ -30,7 +32,7 @@ export function together(parts: readonly string[], isAll: boolean): string {
 }
 
 /** What the list is asked for: as a sentence that is typed, and in pieces that can be opened one by one. */
-export function FilterLine({ of, everything, example, sentence, filter, onFilter }: Props) {
+export function FilterLine({ of, everything, example, sentence, filter, onFilter, children }: Props) {
     const [typed, setTyped] = useState<string>();
     const [open, setOpen] = useState<{ part?: Schemas['FilterPart'] }>();
     const line = useRef<HTMLInputElement>(null);
@@ -98,6 +100,7 @@ export function FilterLine({ of, everything, example, sentence, filter, onFilter
                     <><Button onPress={() => apply(typed)}>Show these</Button><Small>Enter</Small></>
                 )}
                 {sentence !== '' && <QuietButton onPress={() => apply('')}>{everything}</QuietButton>}
+                {children}
             </Row>
             {filter !== undefined && filter.misread.length > 0 && (
                 <div id="misread" role="status">
