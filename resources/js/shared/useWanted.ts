@@ -1,5 +1,10 @@
 import { useSearchParams } from 'react-router';
 
+/** The address as it is now: what is drawn may be one step behind it, and a second choice would take the first one back. */
+export function addressNow(): URLSearchParams {
+    return new URLSearchParams(window.location.search);
+}
+
 /**
  * What is asked of a list, as it stands in the address, and its page.
  *
@@ -14,7 +19,7 @@ export function useWanted<W extends object>(unset: string, apart: string[] = [])
     const page = Math.max(1, Number(search.get('page')) || 1);
     /** Asks for something else, from the first page on. */
     const set = (part: Record<string, string>) => {
-        const next = new URLSearchParams(search);
+        const next = addressNow();
         next.delete('page');
         for (const [key, value] of Object.entries(part)) {
             if (value === '' || value === unset) {

@@ -58,7 +58,6 @@ export const Sums = styled.ul`
     margin: 0;
     padding: 0;
     list-style: none;
-    li { white-space: nowrap; }
 `;
 
 export const Paragraphs = styled.div`white-space: pre-line;`;

@@ -5,6 +5,7 @@ import type { Schemas } from '../../api/client';
 import { countsQuery, listFieldsQuery, monthsQuery, type WantedCounts } from '../../api/queries';
 import { ListTools } from '../../shared/lists/ListTools';
 import { useTitles } from '../../shared/titles';
+import { addressNow } from '../../shared/useWanted';
 import { Bar } from '../../ui/Bar';
 import { ButtonLink, QuietButton } from '../../ui/Button';
 import { asOptions, ChooseOne } from '../../ui/Choose';
@@ -41,7 +42,7 @@ export function Counting() {
     const [first = 'role', second = ''] = wanted.by.split(',');
     const options = fields.filter(({ isColumn }) => isColumn).map(({ key, title }) => ({ id: key, name: title }));
     const set = (part: Record<string, string>) => {
-        const next = new URLSearchParams(search);
+        const next = addressNow();
         for (const [key, value] of Object.entries(part)) {
             next.set(key, value);
         }

@@ -12,6 +12,7 @@ import { SIZE_OF } from '../../shared/lists/pages';
 import { sortedBy, useListLook } from '../../shared/lists/useListLook';
 import { useLongList, type LongLine } from '../../shared/lists/useLongList';
 import { useTitles } from '../../shared/titles';
+import { addressNow } from '../../shared/useWanted';
 import { MainButton, QuietButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
 import { LongTable } from '../../ui/LongTable';
@@ -55,7 +56,7 @@ export function Directory() {
     useTitle('Directory');
 
     const changed = (part: Record<string, string>) => {
-        const next = new URLSearchParams(search);
+        const next = addressNow();
         for (const [key, value] of Object.entries(part)) {
             if (value === '') {
                 next.delete(key);
@@ -80,7 +81,7 @@ export function Directory() {
     const [isPeeking, setPeeking] = useState(false);
     useShortcut('p', 'A look at the record beside the list', () => setPeeking(!isPeeking));
     const peeked = list.lineAt(Math.min(active, last))?.row.id;
-    const isInList = () => document.activeElement?.closest('[role=grid]') != null;
+    const isInList = () => document.activeElement?.closest('[role=gridcell], [role=grid] tbody') != null;
     useShortcut('j', 'Next line of the list', () => go.current?.(isInList() ? Math.min(last, active + 1) : active));
     useShortcut('k', 'Line before', () => go.current?.(isInList() ? Math.max(0, active - 1) : active));
 
