@@ -193,7 +193,7 @@ test('the ledger, the tax report, a statement and the settings are read', async 
     await page.keyboard.press('b');
     await expect(page.getByRole('heading', { level: 1, name: 'Ledger' })).toBeVisible();
     await desk.choose(/State/, 'overdue', page.getByRole('form', { name: 'What is shown' }));
-    await expect(page.getByRole('cell', { name: /days late/ }).first()).toBeVisible();
+    await expect(page.getByRole('gridcell', { name: /days late/ }).first()).toBeVisible();
     await desk.expectAccessible();
     await page.getByLabel('Number, reference or name').fill('harborlight');
     await page.keyboard.press('Enter');

@@ -73,6 +73,22 @@ final readonly class DemoDocuments
         $this->invoices($parties, $users);
         $this->bills($parties, $users);
         $this->others($parties, $users);
+        $this->neighbours($parties, $users);
+    }
+
+    /**
+     * What comes and goes now and then, all of it paid.
+     *
+     * @param array<string, Party> $parties
+     * @param list<User> $users
+     */
+    private function neighbours(array $parties, array $users): void
+    {
+        foreach (DemoNeighbours::DOCUMENTS as $at => [$key, $kind, $day, $text, $price, $account, $number]) {
+            $kind = DocumentKind::from($kind);
+            $document = $this->document($parties[$key], $kind, $day, $text, $price, $account, $users[$at % 2], $number);
+            $this->pay($document, $kind->side(), $day - 9 - $at % 14, $kind->side() === Side::Client ? 'transfer' : 'cheque', $users[1]);
+        }
     }
 
     /**

@@ -74,6 +74,7 @@ final class DemoOffice
         private readonly DemoBooks $books,
         private readonly DemoPapers $papers,
         private readonly DemoEngagements $engagements,
+        private readonly DemoLists $lists,
         private readonly Clock $clock,
     ) {
     }
@@ -120,12 +121,7 @@ final class DemoOffice
         }
         foreach (DemoRecords::PEOPLE as $key => $person) {
             $this->by = $users[count($this->parties) % 2];
-            $this->parties[$key] = $this->add->handle([
-                'kind' => 'person',
-                'companyId' => isset($person['at']) ? $this->parties[$person['at']]->id : null,
-                'title' => $person['title'] ?? '',
-            ] + $this->roles($person['roles']) + $person['name'], $this->by);
-            $this->fill($key, $person);
+            $this->addPerson($key, $person);
         }
         $this->placePeople();
         $this->section('edith', $this->relations, [
@@ -152,6 +148,7 @@ final class DemoOffice
                 ],
             ],
         ]);
+        $this->addNeighbours($users);
         $this->classify($users);
         $this->fillSheets();
         // Before a caution stops some of it.
@@ -159,6 +156,44 @@ final class DemoOffice
         $this->papers->seed($this->parties, $users, $this->by);
         $this->engagements->seed($this->parties, $users);
         $this->archive->archive($this->parties['crane'], 'sold its cranes and closed', $administrator);
+        $this->lists->seed($users);
+    }
+
+    /** @param  array<string, mixed>  $person */
+    private function addPerson(string $key, array $person): void
+    {
+        $this->parties[$key] = $this->add->handle([
+            'kind' => 'person',
+            'companyId' => isset($person['at']) ? $this->parties[$person['at']]->id : null,
+            'title' => $person['title'] ?? '',
+        ] + $this->roles($person['roles']) + $person['name'], $this->by);
+        $this->fill($key, $person);
+    }
+
+    /**
+     * The rest of the book, come together over the last fourteen months.
+     *
+     * @param list<User> $users
+     */
+    private function addNeighbours(array $users): void
+    {
+        $days = self::ADDED_DAYS_AGO;
+        foreach (DemoNeighbours::companies() as $key => $company) {
+            $this->by = $users[count($this->parties) % 2];
+            $this->doneDaysAgo($days -= 4, function () use ($key, $company): void {
+                $this->parties[$key] = $this->add->handle(['kind' => 'company'] + $this->roles($company['roles']) + $company['name'], $this->by);
+                $this->fill($key, $company);
+            });
+        }
+        foreach (DemoNeighbours::people() as $key => $person) {
+            $this->by = $users[count($this->parties) % 2];
+            $this->doneDaysAgo($days -= 4, fn () => $this->addPerson($key, $person));
+        }
+        foreach (['museum-studio', 'museum-annex'] as $branch) {
+            $this->doneDaysAgo($days, fn () => $this->section($branch, $this->relations, ['relations' => [[
+                'id' => null, 'partyId' => $this->parties['museum']->id, 'kind' => 'parent company', 'together' => 'alone', 'since' => '', 'until' => '',
+            ]]]));
+        }
     }
 
     /** @param  array<string, mixed>  $record */
@@ -218,7 +253,7 @@ final class DemoOffice
     private function classify(array $users): void
     {
         $id = fn (?int $user) => $user === null ? null : $users[$user]->id;
-        foreach (DemoRecords::CLASSIFICATIONS as $key => [$types, $tags, $owner, $manager, $buyer, $source, $language, $grade, $codes]) {
+        foreach ([...DemoRecords::CLASSIFICATIONS, ...DemoNeighbours::CLASSIFICATIONS] as $key => [$types, $tags, $owner, $manager, $buyer, $source, $language, $grade, $codes]) {
             $this->section($key, $this->classification, [
                 'types' => $types,
                 'tags' => $tags,
@@ -240,7 +275,7 @@ final class DemoOffice
                 'taxNumbers' => [['id' => null, 'kind' => $kind, 'country' => $country, 'value' => $value]],
             ]);
         }
-        foreach (DemoRecords::BIRTH_DATES as $key => $day) {
+        foreach ([...DemoRecords::BIRTH_DATES, ...DemoNeighbours::BIRTH_DATES] as $key => $day) {
             $kept = json_decode((string) json_encode($this->read->handle($this->parties[$key])->identity), true);
             $this->section($key, $this->identity, ['birthDate' => $day] + (array) $kept);
         }
@@ -272,7 +307,7 @@ final class DemoOffice
             ]);
         }
         $ids = DetailField::query()->pluck('id', 'name');
-        foreach (DemoRecords::DETAILS as $key => $values) {
+        foreach ([...DemoRecords::DETAILS, ...DemoNeighbours::DETAILS] as $key => $values) {
             $this->section($key, $this->details, ['values' => array_map(
                 fn (string $field, string $value) => ['fieldId' => $ids[$field], 'value' => $value],
                 array_keys($values),
