@@ -12,7 +12,7 @@ final class ImportCommand extends Command
 {
     protected $signature = 'almanac:import {import} {--take}';
 
-    protected $description = 'Check a file of documents that was handed in, or take it; started by the application itself';
+    protected $description = 'Check a file of documents that was handed in, or take it, where the worker is not to';
 
     public function handle(ImportDocuments $documents): int
     {

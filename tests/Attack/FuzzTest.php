@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Attack;
 
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Facades\Process;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Feature\BeginsEngagements;
@@ -40,7 +40,7 @@ final class FuzzTest extends TestCase
     {
         config(['almanac.sign_in_attempts' => 100_000]);
         Storage::fake('local');
-        Process::fake();
+        Queue::fake();
         $this->office();
         $operation = self::contract()['paths'][$path][$method];
         mt_srand(crc32("$method $path"));

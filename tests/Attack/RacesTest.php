@@ -19,7 +19,7 @@ use App\Models\TaxRate;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Process;
+use Illuminate\Support\Facades\Queue;
 use Tests\Feature\BeginsEngagements;
 use Tests\TestCase;
 
@@ -262,7 +262,7 @@ final class RacesTest extends TestCase
 
     public function test_the_same_file_taken_twice_at_once_is_taken_once(): void
     {
-        Process::fake();
+        Queue::fake();
         $this->addCompany('Brass', ['isVendor' => true]);
         $csv = "kind,number,party,date,amount\n".implode('', array_map(fn (int $n) => "bill,B$n,Brass,2026-11-01,5\n", range(1, 30)));
         $imports = [];
@@ -602,7 +602,7 @@ final class RacesTest extends TestCase
             ['/api/documents/{document}/allocations', '/api/documents/3/allocations', $use],
             ['/api/payments/{payment}/allocations', '/api/payments/1/allocations', $use],
             [
-                '/api/long-lists/parties/saved',
+                '/api/long-lists/{list}/saved',
                 '/api/long-lists/parties/saved',
                 ['name' => 'Clients', 'sentence' => 'clients', 'columns' => [], 'sort' => '', 'view' => 'table', 'isShared' => false],
             ],

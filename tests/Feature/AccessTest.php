@@ -10,7 +10,7 @@ use App\Models\Office;
 use App\Models\Party;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Process;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Storage;
 use Tests\TestCase;
@@ -256,7 +256,7 @@ final class AccessTest extends TestCase
     /** One of everything that a route of the books has in its address. */
     private function keepBooks(Party $company): void
     {
-        Process::fake();
+        Queue::fake();
         $invoice = $this->issued($company, 'invoice', '10', ['date' => '2026-09-01']);
         $this->pay($company, '5', [$invoice->id => '5'])->assertCreated()->assertJsonPath('row.id', 1);
         $this->postJson("/api/documents/{$invoice->id}/send", ['to' => 'a@b.example', 'text' => ''])->assertOk();

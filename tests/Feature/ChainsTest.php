@@ -10,7 +10,7 @@ use App\Models\Import;
 use App\Models\Party;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
-use Illuminate\Support\Facades\Process;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
@@ -154,7 +154,7 @@ final class ChainsTest extends TestCase
 
     public function test_a_number_that_a_file_brings_is_not_given_again(): void
     {
-        Process::fake();
+        Queue::fake();
         Storage::fake('local');
         $this->issued($this->client, 'invoice', '1');
         $import = $this->handIn(
@@ -166,7 +166,7 @@ final class ChainsTest extends TestCase
 
     public function test_the_same_document_by_hand_by_csv_and_by_ubl(): void
     {
-        Process::fake();
+        Queue::fake();
         Storage::fake('local');
         foreach (['2/10 net 30', '30% on receipt, 70% net 30', 'net 15 EOM'] as $at => $terms) {
             $vendor = $this->addCompany("Brass $at", ['isVendor' => true]);

@@ -13,7 +13,7 @@ use App\Models\File;
 use App\Models\Reminder;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Process;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Storage;
 use Tests\TestCase;
@@ -369,7 +369,7 @@ final class EngagementsTest extends TestCase
 
     public function test_nothing_of_a_private_one_reaches_anybody_else_by_any_route(): void
     {
-        Process::fake();
+        Queue::fake();
         $client = $this->addCompany('Hall', ['isClient' => true]);
         $open = $this->begin('case', 'Reported', 'Public', ['parties' => [$this->inRole($client, $this->roleId('case', 'insured'))]]);
         $secret = $this->begin('case', 'Reported', 'Zanzibar', [

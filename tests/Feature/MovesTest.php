@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Party;
-use Illuminate\Support\Facades\Process;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
@@ -63,7 +63,7 @@ final class MovesTest extends TestCase
     {
         [$company] = $this->companyWithPerson();
         $this->move($company, ['since' => '+7'])->assertOk()->assertJsonPath('letter.envelope.1', '14 Meridian Lane');
-        Process::fake();
+        Queue::fake();
         $this->travelTo('2026-12-02');
         config(['almanac.today' => '2026-12-02']);
         $this->getJson("/api/parties/{$company->id}")->assertJsonPath('letter.envelope.1', '2 New Street');

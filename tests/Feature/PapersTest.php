@@ -8,8 +8,10 @@ use Almanac\Access\Role;
 use Almanac\Interchange\UblInvoice;
 use App\Actions\Files\SweepFiles;
 use App\Actions\Ledger\ImportDocuments;
+use App\Actions\Ledger\MakeStatement;
+use App\Background\PrintStatement;
+use App\Background\ReadImport;
 use App\Console\ImportCommand;
-use App\Console\StatementCommand;
 use App\Models\Document;
 use App\Models\Import;
 use App\Models\Job;
@@ -18,7 +20,7 @@ use App\Models\Party;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Process;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Tests\SumsOfDocuments;
 use Tests\TestCase;
@@ -111,7 +113,7 @@ final class PapersTest extends TestCase
 
     public function test_a_long_statement_is_made_behind_the_screen_for_who_asked_for_it(): void
     {
-        Process::fake();
+        Queue::fake();
         $first = $this->issued($this->client, 'invoice', '1', ['date' => '2026-09-01']);
         $columns = implode(', ', array_diff(array_keys($first->getAttributes()), ['id', 'number', 'search_key']));
         DB::statement(
@@ -137,16 +139,14 @@ final class PapersTest extends TestCase
             ->assertJsonPath('state', 'running')
             ->assertJsonPath('total', 2601)
             ->json('id');
-        Process::assertRan(
-            fn ($process) => str_contains(is_string($process->command) ? $process->command : '', "'almanac:statement' '$id'"),
-        );
+        Queue::assertPushed(PrintStatement::class);
         $this->getJson("/api/jobs/$id/file")->assertNotFound();
 
         $lines = [];
         Job::updated(function (Job $job) use (&$lines): void {
             $lines[] = $job->done;
         });
-        Artisan::call(StatementCommand::class, ['job' => $id]);
+        (new PrintStatement(is_int($id) ? $id : 0))->handle($this->app->make(MakeStatement::class));
         $this->assertSame(
             [200, 400, 600, 800, 1000, 1200, 1400, 1600, 1800, 2000, 2200, 2400, 2600, 2601],
             array_values(array_unique($lines)),
@@ -171,7 +171,7 @@ final class PapersTest extends TestCase
 
     public function test_work_that_stopped_says_so_and_nobody_begins_too_much_at_once(): void
     {
-        Process::fake();
+        Queue::fake();
         $this->issued($this->client, 'invoice', '1');
         $begin = fn () => $this->postJson("/api/parties/{$this->client->id}/statement", [
             'side' => 'client',
@@ -194,7 +194,7 @@ final class PapersTest extends TestCase
             ->latest('id')
             ->firstOrFail()
             ->update(['input' => ['side' => 'client', 'currency' => 'none', 'from' => '', 'to' => '']]);
-        Artisan::call(StatementCommand::class, ['job' => 4]);
+        (new PrintStatement(4))->handle($this->app->make(MakeStatement::class));
         $this->getJson('/api/jobs')->assertJsonPath('0.state', 'failed')->assertJsonPath('0.failure', fn (string $why) => $why !== '');
         $this->travel(2)->days();
         $this->app->make(SweepFiles::class)->handle();
@@ -279,7 +279,7 @@ final class PapersTest extends TestCase
 
     public function test_a_file_is_checked_first_and_taken_when_somebody_says_so(): void
     {
-        Process::fake();
+        Queue::fake();
         $csv = "kind,number,party,date,due,amount,tax,text\n";
         for ($n = 1; $n <= 300; $n++) {
             $csv .=
@@ -312,7 +312,7 @@ final class PapersTest extends TestCase
 
     public function test_who_is_meant_is_found_by_number_tax_number_and_name(): void
     {
-        Process::fake();
+        Queue::fake();
         $this->addCompany('Twin', ['legal' => 'Twin One']);
         $this->addCompany('Twin', ['legal' => 'Twin Two']);
         $gone = $this->addCompany('Gone');
@@ -339,7 +339,7 @@ final class PapersTest extends TestCase
 
     public function test_an_e_invoice_is_read_in_as_a_bill(): void
     {
-        Process::fake();
+        Queue::fake();
         $vendor = $this->addCompany('Orrery & Vane', ['isVendor' => true]);
         $invoice = $this->issued($this->client, 'invoice', '12.5');
         $import = $this->handIn('invoice.xml', (string) $this->get("/api/documents/{$invoice->id}/ubl")->getContent());
@@ -355,7 +355,7 @@ final class PapersTest extends TestCase
 
     public function test_what_cannot_be_read_says_why_and_what_was_stopped_begins_again(): void
     {
-        Process::fake();
+        Queue::fake();
         $this->assertSame('This is not a text table. Save it as CSV first.', $this->handIn('a.xlsx', "PK\0\0")->failure);
         $this->assertSame('There is nothing in the file.', $this->handIn('empty.csv', '')->failure);
         $this->postJson('/api/imports', [])
@@ -366,7 +366,7 @@ final class PapersTest extends TestCase
         $this->travel(3)->minutes();
         $this->getJson("/api/imports/{$import->id}")->assertJsonPath('isStuck', true);
         $this->postJson("/api/imports/{$import->id}/take")->assertOk()->assertJsonPath('state', 'taking')->assertJsonPath('isStuck', false);
-        Process::assertRan(fn ($process) => str_contains(is_string($process->command) ? $process->command : '', '--take'));
+        Queue::assertPushed(ReadImport::class);
     }
 
     private function handIn(string $name, string $content): Import

@@ -4,16 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Console\DayCommand;
+use App\Actions\Office\BeginDay;
+use App\Background\WorkOutDay;
 use App\Models\Allocation;
 use App\Models\CurrencyRate;
 use App\Models\Document;
 use App\Models\Party;
 use App\Models\Payment;
-use Illuminate\Process\PendingProcess;
-use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Process;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
@@ -393,10 +392,10 @@ final class PaymentsTest extends TestCase
         $overdue = '/api/parties?columns=overdue&filter='.urlencode('with something overdue');
         $this->getJson($overdue)->assertJsonPath('total', 0);
         config(['almanac.today' => '2026-11-25']);
-        Process::fake();
+        Queue::fake();
         $this->getJson($overdue)->assertJsonPath('total', 0);
-        Process::assertRan(fn (PendingProcess $process) => is_string($process->command) && str_contains($process->command, 'almanac:day'));
-        Artisan::call(DayCommand::class);
+        Queue::assertPushed(WorkOutDay::class, 1);
+        (new WorkOutDay)->handle($this->app->make(BeginDay::class));
         $this->getJson($overdue)->assertJsonPath('total', 1)->assertJsonPath('cells.0.1', '10.00');
         $this->getJson('/api/today')->assertJsonPath('newlyOverdue.0.daysLate', 1);
     }

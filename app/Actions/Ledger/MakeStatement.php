@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Ledger;
 
 use Almanac\Terms\Side;
-use App\Background\DetachedProcess;
+use App\Background\PrintStatement;
 use App\Facts\Ledger\AccountStatements;
 use App\Models\Job;
 use App\Models\Party;
@@ -44,12 +44,12 @@ final readonly class MakeStatement
             'input' => $input,
             'total' => $lines,
         ]);
-        DetachedProcess::run(['almanac:statement', (string) $job->id]);
+        PrintStatement::dispatch($job->id);
 
         return $job;
     }
 
-    /** In a process of its own; whatever it fails for, it says so. */
+    /** Whatever it fails for, it says so. */
     public function make(Job $job): void
     {
         try {

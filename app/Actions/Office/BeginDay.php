@@ -7,15 +7,21 @@ namespace App\Actions\Office;
 use App\Actions\Files\SweepFiles;
 use App\Actions\Finding\IndexParties;
 use App\Actions\Ledger\KeepStandings;
-use App\Background\DetachedProcess;
+use App\Background\ReadImport;
+use App\Background\WorkOutDay;
+use App\Database\Ids;
 use App\Models\Import;
 use App\Models\Office;
 use App\Time\Clock;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
-/** Once a day, in a process of its own: what is different today though nothing happened is worked out anew. */
+/** Once a day, behind the screen: what is different today though nothing happened is worked out anew. */
 final readonly class BeginDay
 {
+    /** Seconds after which it is asked for again, should whoever had it be gone. */
+    private const ASKED_FOR = 120;
+
     public function __construct(
         private Clock $clock,
         private KeepStandings $standings,
@@ -28,8 +34,9 @@ final readonly class BeginDay
     public function ask(): void
     {
         $today = $this->clock->today()->toIso();
-        if (Office::current()->began_on !== $today) {
-            DetachedProcess::run(['almanac:day']);
+        // Asked again by everybody until it is done: once it waits, that is enough.
+        if (Office::current()->began_on !== $today && Cache::add("day $today", true, self::ASKED_FOR)) {
+            WorkOutDay::dispatch();
         }
     }
 
@@ -46,8 +53,8 @@ final readonly class BeginDay
         }
         $this->standings->freshen();
         $this->index->freshen();
-        foreach (Import::query()->where('state', 'counting')->pluck('id') as $id) {
-            DetachedProcess::run(['almanac:import', (string) $id, '--take']);
+        foreach (Ids::of(Import::query()->where('state', 'counting')->pluck('id')) as $id) {
+            ReadImport::dispatch($id);
         }
         $this->files->handle();
         $this->takeStock();

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Ledger;
 
 use App\Actions\Ledger\ImportDocuments;
-use App\Background\DetachedProcess;
+use App\Background\ReadImport;
 use App\Http\Data\Ledger\ImportData;
 use App\Http\OpenApi\Adds;
 use App\Http\OpenApi\Reads;
@@ -57,7 +57,7 @@ final readonly class ImportsController
     public function add(ImportRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         $import = $this->documents->receive($request->upload(), $user);
-        DetachedProcess::run(['almanac:import', (string) $import->id]);
+        ReadImport::dispatch($import->id);
 
         return new JsonResponse(ImportData::of($import->refresh()), 201);
     }
@@ -74,13 +74,11 @@ final readonly class ImportsController
         if (ImportData::of($import)->isStuck) {
             $import->update(['state' => ['taking' => 'checked', 'counting' => 'counting'][$import->state] ?? 'checking', 'failure' => '']);
         }
-        if ($import->state === 'counting') {
-            DetachedProcess::run(['almanac:import', (string) $import->id, '--take']);
-        } elseif ($import->state === 'checking') {
+        if ($import->state === 'checking') {
             $import->touch();
-            DetachedProcess::run(['almanac:import', (string) $import->id]);
-        } elseif ($this->documents->begin($import)) {
-            DetachedProcess::run(['almanac:import', (string) $import->id, '--take']);
+        }
+        if (in_array($import->state, ['checking', 'counting'], true) || $this->documents->begin($import)) {
+            ReadImport::dispatch($import->id);
         }
 
         return new JsonResponse(ImportData::of($import->refresh()));
