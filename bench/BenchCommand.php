@@ -177,7 +177,7 @@ final class BenchCommand extends Command
         $names = ['owing something', 'with something overdue', 'in VT', 'people without a phone', 'tagged museum', 'vendors without bank details', 'not ready to bill'];
         foreach ($names as $at => $sentence) {
             SavedList::query()->firstOrCreate(
-                ['user_id' => 1, 'name' => "Bench $at"],
+                ['user_id' => 1, 'list' => 'parties', 'name' => "Bench $at"],
                 ['is_shared' => true, 'sentence' => $sentence, 'columns' => [], 'sort' => '', 'view' => 'table'],
             );
         }

@@ -56,7 +56,7 @@ test('when the server does not answer, the line says so', async ({ desk, page })
 test('the keys of the screen are listed under the question mark', async ({ desk, page }) => {
     await page.keyboard.press('g');
     await page.keyboard.press('d');
-    await expect(page.getByRole('link', { name: 'Wren, Silas A., III' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Aebi-Müller, Regula' })).toBeVisible();
     await page.keyboard.press('?');
     const keys = page.getByRole('dialog', { name: 'Keys on this screen' });
     await expect(keys).toContainText('Find or add');

@@ -38,7 +38,7 @@ const FORMS: Record<string, { from: string; open: (page: Page) => Locator; field
     'a new project': { from: '/engagements', open: (page) => page.getByRole('link', { name: 'New project' }), field: 'Agreed fee or budget' },
     'the office': { from: '/upkeep', open: (page) => page.getByRole('link', { name: 'Office', exact: true }), field: 'Name of the office' },
     'a log entry': {
-        from: '/directory',
+        from: '/directory?filter=name+begins+with+Penhallow',
         open: (page) => page.getByRole('link', { name: 'Penhallow Observatory' }),
         field: 'What happened',
     },

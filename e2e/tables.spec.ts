@@ -22,9 +22,9 @@ const PAGES: [string, (desk: Desk, page: Page) => Promise<void>][] = [
     ],
     ['/records/1/payment/client', async (_, page) => expect(page.getByRole('button', { name: 'Record the payment' })).toBeVisible()],
     ['/engagements', async (_, page) => expect(page.getByRole('row').nth(3)).toBeVisible()],
-    ['/engagements/31', async (desk) => expect(desk.section('Documents').getByRole('row').nth(1)).toBeVisible()],
+    ['/engagements/FLOOD', async (desk) => expect(desk.section('Documents').getByRole('row').nth(1)).toBeVisible()],
     ['/records/1/as-of', async (_, page) => expect(page.getByRole('row').nth(3)).toBeVisible()],
-    ['/engagements/31/meet', async (_, page) => expect(page.getByRole('button', { name: 'Arrange it' })).toBeVisible()],
+    ['/engagements/FLOOD/meet', async (_, page) => expect(page.getByRole('button', { name: 'Arrange it' })).toBeVisible()],
     ['/upkeep', async (_, page) => expect(page.getByText('Go there').first()).toBeVisible()],
     ['/office', async (_, page) => expect(page.getByText('Works and keys').first()).toBeVisible()],
     ['/office/log', async (_, page) => expect(page.getByRole('heading', { level: 1 })).toBeVisible()],
@@ -54,10 +54,16 @@ const tooWide = () => document.documentElement.scrollWidth - document.documentEl
 
 const WIDTHS = [1024, 1280, 1920];
 
+/** The pages, with the number that the claim has. */
+async function pages(page: Page): Promise<typeof PAGES> {
+    const { rows: [claim] } = await (await page.request.get('/api/engagements?q=flooded')).json() as { rows: { id: number }[] };
+    return PAGES.map(([place, isRead]) => [place.replace('FLOOD', String(claim?.id)), isRead]);
+}
+
 test(`no figure of any table is cut at ${WIDTHS.join(', ')}`, async ({ desk, page }) => {
     await desk.signIn();
     let figures = 0;
-    for (const [place, isRead] of PAGES) {
+    for (const [place, isRead] of await pages(page)) {
         await page.goto(place);
         await isRead(desk, page);
         figures += await page.locator('td.figure').count();
@@ -79,7 +85,7 @@ test('very long words, amounts and names stay within the page, at a desk and on 
         update files set name = '${LONG}.pdf'; update list_items set name = name || '${LONG.slice(0, 50)}' where list in ('tags', 'types');
         update balances set receivable_minor = 987654321012, payable_minor = 987654321012;`);
     await desk.signIn();
-    for (const [place] of PAGES) {
+    for (const [place] of await pages(page)) {
         await page.goto(place);
         await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
         await expect(page.locator('main[aria-busy=true]')).toHaveCount(0);

@@ -65,14 +65,14 @@ final readonly class Narrowed
         return $this->sorted($this->wanted->sort) ?: $this->sorted(Wanted::keys($this->wanted->view->sort())) ?: $this->sorted($this->register->sort());
     }
 
-    /** @return list<string> in the words of the database; what is empty comes last, whichever way round */
+    /** @return list<array{string, 'asc'|'desc'}> in the words of the database; what is empty comes last, whichever way round */
     public function orders(): array
     {
         $orders = [];
         foreach ($this->sort() as [$field, $isReversed]) {
             $order = $field->source->order();
-            $orders[] = "($order) is null";
-            $orders[] = "($order) ".($isReversed === $field->field->type->isFromTop() ? 'asc' : 'desc');
+            $orders[] = ["($order) is null", 'asc'];
+            $orders[] = ["($order)", $isReversed === $field->field->type->isFromTop() ? 'asc' : 'desc'];
         }
 
         return $orders;

@@ -18,8 +18,10 @@ use Illuminate\Support\Facades\DB;
 /** The records of a list, in its order. */
 final readonly class PartyList
 {
-    /** Up to so many are read in their order at once, and so counted with it. */
-    private const FEW = 1000;
+    /** What the whole directory is sorted by with an index of its own, where that is all it is sorted by. */
+    private const INDEXED = [
+        'receivable' => 'receivable_minor', 'overdue' => 'overdue_minor', 'payable' => 'payable_minor', 'days-to-pay' => 'days_to_pay_tenths',
+    ];
 
     public Vocabulary $words;
 
@@ -38,17 +40,25 @@ final readonly class PartyList
     /** @return array{int, list<int>} how many there are, and those of one stretch in their order */
     public function stretch(int $from, int $most): array
     {
-        // A list that is not narrowed is counted by its index, and one of a few with the reading of it.
         if ($this->narrowed->isEmpty()) {
-            return [$this->rows(true)->count(), $this->some($from, $most)];
+            return [$this->rows(true)->count(), $this->byIndex($from, $most) ?? $this->some($from, $most)];
         }
-        if ($from + $most <= self::FEW) {
-            $first = $this->some(0, self::FEW + 1);
-
-            return [count($first) <= self::FEW ? count($first) : $this->rows()->count(), array_slice($first, $from, $most)];
+        // One walk from end to end finds them and counts them.
+        $asked = $this->asked();
+        $columns = $orders = [];
+        foreach ($this->orders() as $at => [$order, $way]) {
+            $columns[] = "$order as o$at";
+            $orders[] = "o$at $way";
         }
+        $rows = DB::select(
+            'with listed as materialized (select v.party_id as id, '.implode(', ', $columns)." from record_values as v where $asked->sql)"
+                .' select id, (select count(*) from listed) as many from listed order by '.implode(', ', $orders)." limit $most offset $from",
+            $asked->bindings,
+        );
 
-        return [$this->rows()->count(), $this->some($from, $most)];
+        return $rows === [] && $from > 0
+            ? [$this->rows()->count(), []]
+            : [(int) ($rows[0]->many ?? 0), Ids::of(collect($rows)->pluck('id'))];
     }
 
     /**
@@ -104,16 +114,46 @@ final readonly class PartyList
     /** @return Builder in their order */
     public function inOrder(): Builder
     {
-        $sort = $this->sort();
-        // By name alone there is an index, which has no name that is empty.
-        $isByName = count($sort) === 1 && $sort[0][0]->field->key === 'name';
-        $rows = $this->rows($isByName);
-        foreach ($isByName ? [] : $this->narrowed->orders() as $order) {
-            $rows->orderByRaw($order);
+        $rows = $this->rows($this->isByName());
+        foreach ($this->orders() as [$order, $way]) {
+            $rows->orderByRaw("$order $way");
         }
-        $way = $isByName && $sort[0][1] ? 'desc' : 'asc';
 
-        return $rows->orderByRaw("v.collated $way")->orderByRaw("v.party_id $way");
+        return $rows;
+    }
+
+    /** @return list<array{string, 'asc'|'desc'}> down to the number, so that no two are alike */
+    private function orders(): array
+    {
+        // By name alone there is an index, which has no name that is empty.
+        $way = $this->isByName() && $this->sort()[0][1] ? 'desc' : 'asc';
+
+        return [...$this->isByName() ? [] : $this->narrowed->orders(), ['v.collated', $way], ['v.party_id', $way]];
+    }
+
+    private function isByName(): bool
+    {
+        return array_map(fn (array $one) => $one[0]->field->key, $this->sort()) === ['name'];
+    }
+
+    /** @return list<int>|null null where no index has that order */
+    private function byIndex(int $from, int $most): ?array
+    {
+        $sort = $this->sort();
+        $column = count($sort) === 1 ? self::INDEXED[$sort[0][0]->field->key] ?? null : null;
+        if ($column === null || ! $this->leavesOutArchived()) {
+            return null;
+        }
+        $filled = fn () => DB::table('record_values as v')->whereRaw("v.is_in_use = 1 and v.$column is not null");
+        $ids = Ids::of($filled()->orderByRaw("v.$column ".($sort[0][1] ? 'asc' : 'desc'))->orderByRaw('v.collated, v.party_id')
+            ->offset($from)->limit($most)->pluck('v.party_id'));
+        if (count($ids) === $most) {
+            return $ids;
+        }
+        $rest = DB::table('record_values as v')->whereRaw("v.is_in_use = 1 and v.$column is null")->orderByRaw('v.collated, v.party_id')
+            ->offset(max(0, $from - $filled()->count()))->limit($most - count($ids));
+
+        return [...$ids, ...Ids::of($rest->pluck('v.party_id'))];
     }
 
     /** @return list<array{ListedField<Party>, bool}> the fields that it is sorted by, and whether the other way round */

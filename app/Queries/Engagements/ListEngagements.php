@@ -258,8 +258,8 @@ final readonly class ListEngagements
         if ($asked->sort === []) {
             $listed->orderByDesc('begun_on')->orderByDesc('number');
         }
-        foreach ($asked->sort === [] ? [] : $narrowed->orders() as $order) {
-            $listed->orderByRaw($order);
+        foreach ($asked->sort === [] ? [] : $narrowed->orders() as [$order, $way]) {
+            $listed->orderByRaw("$order $way");
         }
         $listed->orderByDesc('engagements.id');
     }

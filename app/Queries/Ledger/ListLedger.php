@@ -63,8 +63,8 @@ final readonly class ListLedger
         }
         $total = (int) $sums->sum('documents');
         $isByDue = $filter->isByDue() && $listed->sort === [];
-        foreach ($listed->sort === [] ? [] : $narrowed->orders() as $order) {
-            $documents->orderByRaw($order);
+        foreach ($listed->sort === [] ? [] : $narrowed->orders() as [$order, $way]) {
+            $documents->orderByRaw("$order $way");
         }
         $rows = $documents
             ->with('party')

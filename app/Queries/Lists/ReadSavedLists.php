@@ -78,7 +78,7 @@ final readonly class ReadSavedLists
     }
 
     /**
-     * All in one question, each by the index that it has or by a walk of its own.
+     * The first ones each by the index that it has, the others in one walk over all records.
      *
      * @param list<PartyList> $lists
      *
@@ -86,14 +86,23 @@ final readonly class ReadSavedLists
      */
     private function counts(array $lists): array
     {
-        $counts = $bindings = [];
+        [$selects, $bindings] = [[], []];
+        $sums = [];
         foreach ($lists as $at => $list) {
             $asked = $list->asked();
-            $counts[] = "select $at as list, count(*) as many from record_values as v where $asked->sql";
             array_push($bindings, ...$asked->bindings);
+            if ($at < count(ShippedList::cases())) {
+                $selects[] = "(select count(*) from record_values as v where $asked->sql) as c$at";
+            } else {
+                $sums[] = "total($asked->sql) as c$at";
+            }
         }
-        $many = array_column(DB::select(implode(' union all ', $counts), $bindings), 'many', 'list');
+        if ($sums !== []) {
+            $selects[] = 'walked.*';
+        }
+        $from = $sums === [] ? '' : ' from (select '.implode(', ', $sums).' from record_values as v) as walked';
+        $row = (array) DB::select('select '.implode(', ', $selects).$from, $bindings)[0];
 
-        return array_map(fn (int $at) => (int) ($many[$at] ?? 0), array_keys($lists));
+        return array_map(fn (int $at) => (int) ($row["c$at"] ?? 0), array_keys($lists));
     }
 }

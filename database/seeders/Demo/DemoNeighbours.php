@@ -93,7 +93,7 @@ final class DemoNeighbours
         ],
         'telephone' => [
             'Three Rivers Telephone', '', 'vendor',
-            ['US', '200 Switchboard Way', 'Burlington', 'VT', '05401'], '802-555-0163', 'billing@threerivers.example', 'net 15',
+            ['US', '200 Switchboard Way', 'Burlington', 'VT', '05401'], '802-555-0107', 'billing@threerivers.example', 'net 15',
         ],
         'freight' => [
             'Longmeadow Freight', '', 'vendor',
@@ -145,11 +145,11 @@ final class DemoNeighbours
         ],
         'landlord' => [
             'Escapement Lane Properties', '', 'vendor',
-            ['US', '1 Escapement Lane', 'Brattleboro', 'VT', '05301'], '802-555-0177', '', 'due on receipt',
+            ['US', '1 Escapement Lane', 'Brattleboro', 'VT', '05301'], '802-555-0108', '', 'due on receipt',
         ],
         'cleaner' => [
             'Bright Morning Cleaning', '', 'vendor',
-            [], '802-555-0179', '', 'net 7',
+            [], '802-555-0109', '', 'net 7',
         ],
         'fuel' => [
             'Northfield Fuel', '', 'vendor',

@@ -28,7 +28,7 @@ export const Table = styled.table`
 
 /** A table that may be wider than the page: it scrolls by itself. */
 /** With $short, a long table is looked through where it stands. */
-export const TableScroll = styled.div<{ $short?: boolean }>`
+export const TableScroll = styled.div.attrs<{ $short?: boolean }>(({ $short }) => $short === true ? { tabIndex: 0 } : {})`
     /* What is hidden from the eye in it must not make the page wider. */
     position: relative;
     width: 100%;
