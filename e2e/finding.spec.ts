@@ -67,7 +67,7 @@ test('the keys of the screen are listed under the question mark', async ({ desk,
     await page.keyboard.press('j');
     await page.keyboard.press('j');
     await page.keyboard.press('k');
-    await expect(page.getByRole('link', { name: 'Aebi-Müller, Regula' })).toBeFocused();
+    await expect(page.getByRole('link', { name: 'Achterberg, Desmond' })).toBeFocused();
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { level: 1, name: 'Frau Regula Aebi-Müller' })).toBeVisible();
     await page.keyboard.press('g');

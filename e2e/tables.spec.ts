@@ -56,7 +56,10 @@ const WIDTHS = [1024, 1280, 1920];
 
 /** The pages, with the number that the claim has. */
 async function pages(page: Page): Promise<typeof PAGES> {
-    const { rows: [claim] } = await (await page.request.get('/api/engagements?q=flooded')).json() as { rows: { id: number }[] };
+    const { rows: [claim] } = await page.evaluate(async () => {
+        const answer = await fetch('/api/engagements?q=flooded', { headers: { Accept: 'application/json' } });
+        return await answer.json() as { rows: { id: number }[] };
+    });
     return PAGES.map(([place, isRead]) => [place.replace('FLOOD', String(claim?.id)), isRead]);
 }
 

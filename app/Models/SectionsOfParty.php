@@ -174,6 +174,18 @@ trait SectionsOfParty
         return $this->belongsTo(User::class, 'buyer_id');
     }
 
+    /** @return HasMany<LookAlikePair, $this> those in which it stands first */
+    public function pairsAsFirst(): HasMany
+    {
+        return $this->hasMany(LookAlikePair::class, 'first_id');
+    }
+
+    /** @return HasMany<LookAlikePair, $this> those in which it stands second */
+    public function pairsAsSecond(): HasMany
+    {
+        return $this->hasMany(LookAlikePair::class, 'second_id');
+    }
+
     /** @return HasMany<Reminder, $this> */
     public function reminders(): HasMany
     {

@@ -53,6 +53,15 @@ final class HistoryFields
                 new Column('v.last_on'),
                 ['logEntries', 'documents', 'payments'],
             ),
+            ListedField::of(
+                'look-alike',
+                'Perhaps in the book twice',
+                FieldType::YesNo,
+                fn (Party $party) => Value::yesNo($party->pairsAsFirst->concat($party->pairsAsSecond)->contains('is_different', false)),
+                new Column('(v.party_id in (select first_id from look_alike_pairs where is_different = 0'
+                    .' union select second_id from look_alike_pairs where is_different = 0))'),
+                ['pairsAsFirst', 'pairsAsSecond'],
+            ),
             self::lastWhat(),
             ListedField::of(
                 'reminder',

@@ -80,6 +80,8 @@ final class PartyRegister implements ListRegister
             Phrase::usual('with an address', $of('country'), Operator::Has),
             Phrase::usual('without a caution', $of('caution'), Operator::Is, $no),
             Phrase::usual('with a caution', $of('caution'), Operator::Is, $yes),
+            Phrase::usual('without a look-alike', $of('look-alike'), Operator::Is, $no),
+            Phrase::usual('with a look-alike', $of('look-alike'), Operator::Is, $yes),
             Phrase::usual('not billed since', $of('billed'), Operator::NotSince),
             Phrase::usual('not paid since', $of('paid'), Operator::NotSince),
             Phrase::usual('in a case or project as', $of('engagement-role'), Operator::AnyOf),

@@ -19,6 +19,7 @@ use App\Models\File;
 use App\Models\ListItem;
 use App\Models\Party;
 use App\Models\PartyCode;
+use App\Models\Position;
 use Illuminate\Support\Collection;
 use Symfony\Component\Intl\Countries;
 
@@ -91,6 +92,21 @@ final class SearchedFields
                 ),
                 ['heldPositions.company'],
             )->searched(SearchColumn::WorksAt, 'works at')->offering('company'),
+            ListedField::of(
+                'people',
+                'People there',
+                FieldType::Choices,
+                fn (Party $party) => Value::choices($party->isPerson() ? [] : self::texts(
+                    $party->staffPositions->unique('person_id'),
+                    fn (Position $held) => $held->person->display_name,
+                )),
+                new Rows(
+                    'select company_id as party_id from positions join record_values as person on person.party_id = person_id where true',
+                    'person.name',
+                    '',
+                ),
+                ['staffPositions.person'],
+            )->offering('party'),
         ];
     }
 
