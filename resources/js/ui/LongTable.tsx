@@ -1,6 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import {
-    useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent, type MouseEvent, type PointerEvent, type ReactNode,
+    Fragment, useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent, type MouseEvent, type PointerEvent, type ReactNode,
 } from 'react';
 import styled from 'styled-components';
 import { QuietButton } from './Button';
@@ -277,48 +277,49 @@ export function LongTable(props: Props) {
                         end = item.end;
                         const id = idOf(item.index);
                         const isChosen = choosing?.has(item.index) ?? false;
-                        return [
-                            before > 0 && (
-                                <tr key={`before-${item.index}`} className="space" aria-hidden>
-                                    <td colSpan={columns.length + 1} style={{ height: before }} />
-                                </tr>
-                            ),
-                            <tr
-                                key={item.index}
-                                data-index={item.index}
-                                aria-rowindex={item.index + 2}
-                                {...(choosing === undefined ? {} : { 'aria-selected': isChosen })}
-                                onClick={(event) => onClick(event, item.index)}
-                                onFocus={() => item.index !== active && onActive(item.index)}
-                            >
-                                {choosing !== undefined && (
-                                    <td className="tick">
-                                        {id !== undefined && (
-                                            <input
-                                                type="checkbox"
-                                                tabIndex={-1}
-                                                aria-label={`Choose ${nameOf(item.index)}`}
-                                                checked={isChosen}
-                                                onChange={() => undefined}
-                                                onClick={(event) => {
-                                                    event.stopPropagation();
-                                                    if (event.shiftKey) {
-                                                        choosing.reach(item.index);
-                                                    } else {
-                                                        choosing.toggle(item.index);
-                                                    }
-                                                }}
-                                            />
-                                        )}
-                                    </td>
+                        return (
+                            <Fragment key={item.index}>
+                                {before > 0 && (
+                                    <tr className="space" aria-hidden>
+                                        <td colSpan={columns.length + 1} style={{ height: before }} />
+                                    </tr>
                                 )}
-                                {columns.map((column) => (
-                                    <td key={column.key} className={column.isFigure ? 'figure' : ''}>
-                                        {id === undefined ? null : cell(item.index, column)}
-                                    </td>
-                                ))}
-                            </tr>,
-                        ];
+                                <tr
+                                    data-index={item.index}
+                                    aria-rowindex={item.index + 2}
+                                    {...(choosing === undefined ? {} : { 'aria-selected': isChosen })}
+                                    onClick={(event) => onClick(event, item.index)}
+                                    onFocus={() => item.index !== active && onActive(item.index)}
+                                >
+                                    {choosing !== undefined && (
+                                        <td className="tick">
+                                            {id !== undefined && (
+                                                <input
+                                                    type="checkbox"
+                                                    tabIndex={-1}
+                                                    aria-label={`Choose ${nameOf(item.index)}`}
+                                                    checked={isChosen}
+                                                    onChange={() => undefined}
+                                                    onClick={(event) => {
+                                                        event.stopPropagation();
+                                                        if (event.shiftKey) {
+                                                            choosing.reach(item.index);
+                                                        } else {
+                                                            choosing.toggle(item.index);
+                                                        }
+                                                    }}
+                                                />
+                                            )}
+                                        </td>
+                                    )}
+                                    {columns.map((column) => (
+                                        <td key={column.key} className={column.isFigure ? 'figure' : ''}>
+                                            {id === undefined ? null : cell(item.index, column)}
+                                        </td>
+                                    ))}
+                                </tr>
+                            </Fragment>
+                        );
                     })}
                     {lines.getTotalSize() > end && (
                         <tr className="space" aria-hidden>
