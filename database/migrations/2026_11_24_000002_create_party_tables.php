@@ -97,6 +97,10 @@ return new class extends Migration
         });
         // Found by the beginning of its street, in whatever case it is typed.
         DB::statement('CREATE INDEX addresses_lines_index ON addresses (lines COLLATE NOCASE)');
+        // Proposed while somebody types a sentence.
+        foreach (['region', 'locality', 'postcode'] as $part) {
+            DB::statement("CREATE INDEX addresses_{$part}_index ON addresses ($part COLLATE NOCASE) WHERE $part <> ''");
+        }
 
         Schema::create('address_uses', function (Blueprint $table): void {
             $table->id();

@@ -127,15 +127,21 @@ return new class extends Migration
     private function createValues(): void
     {
         Schema::create('record_values', function (Blueprint $table): void {
+            // What is asked most stands first: SQLite reads a row up to what is asked of it.
             $table->foreignId('party_id')->primary()->constrained()->cascadeOnDelete();
-            $table->boolean('is_in_use');
+            foreach (['is_in_use', 'is_client', 'is_vendor'] as $isSo) {
+                $table->boolean($isSo);
+            }
             $table->string('kind', 10);
-            $table->boolean('is_client');
-            $table->boolean('is_vendor');
-            // The key by which names are sorted, and the letter of the index that they stand under.
-            $table->string('collated');
-            $table->string('letter', 4);
-            $table->unsignedInteger('number');
+            foreach (['receivable_minor', 'overdue_minor', 'payable_minor'] as $figure) {
+                $table->bigInteger($figure)->nullable();
+            }
+            $text = fn (string ...$columns) => array_map(fn (string $column) => $table->string($column)->nullable(), $columns);
+            // Letters without case and accents; what is empty is null.
+            $text('region', 'country', 'locality', 'postcode', 'email', 'phone', 'tags', 'types');
+            foreach (['added_at', 'changed_at'] as $moment) {
+                $table->timestamp($moment)->nullable();
+            }
             foreach (['owner_id', 'account_manager_id', 'buyer_id', 'added_by_id', 'changed_by_id'] as $colleague) {
                 $table->unsignedBigInteger($colleague)->nullable();
             }
@@ -145,11 +151,6 @@ return new class extends Migration
             }
             // What it was that happened last.
             $table->string('last_what', 20)->nullable();
-            foreach (['added_at', 'changed_at'] as $moment) {
-                $table->timestamp($moment)->nullable();
-            }
-            $table->unsignedTinyInteger('grade')->nullable();
-            $table->boolean('is_deceased');
             foreach (['has_tax_number', 'has_bank', 'is_over_limit'] as $isSo) {
                 $table->boolean($isSo)->default(false);
             }
@@ -157,21 +158,20 @@ return new class extends Migration
             foreach (['ready_write_to', 'ready_bill', 'ready_pay', 'ready_tax_report'] as $purpose) {
                 $table->boolean($purpose)->nullable();
             }
-            foreach (['receivable_minor', 'overdue_minor', 'payable_minor', 'days_to_pay_tenths', 'limit_minor', 'left_minor'] as $figure) {
+            foreach (['days_to_pay_tenths', 'limit_minor', 'left_minor'] as $figure) {
                 $table->bigInteger($figure)->nullable();
             }
             $table->char('limit_currency', 3)->nullable();
             $table->double('latitude')->nullable();
             $table->double('longitude')->nullable();
-            // Letters without case and accents; what is empty is null.
-            foreach (
-                [
-                    'country', 'region', 'locality', 'postcode', 'source', 'industry', 'legal_form', 'language', 'types', 'tags', 'name',
-                    'place', 'phone', 'email', 'position', 'works_at', 'legal_name', 'preferred', 'payee_name', 'registration_number',
-                ] as $text
-            ) {
-                $table->string($text)->nullable();
-            }
+            $table->unsignedTinyInteger('grade')->nullable();
+            $table->boolean('is_deceased');
+            $table->unsignedInteger('number');
+            $text('source', 'industry', 'legal_form', 'language', 'name', 'place', 'position', 'works_at');
+            $text('legal_name', 'preferred', 'payee_name', 'registration_number');
+            // The key by which names are sorted, and the letter of the index that they stand under.
+            $table->string('collated');
+            $table->string('letter', 4);
         });
         DB::statement('CREATE INDEX record_values_filed ON record_values (is_in_use, collated, party_id)');
         DB::statement('CREATE INDEX record_values_all_filed ON record_values (collated, party_id)');

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Facts\Lists;
 
 use Almanac\Calendar\Day;
-use Almanac\Finding\Fold;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\DocumentState;
 use Almanac\Lists\Field;
@@ -52,27 +51,21 @@ final class DocumentRegister implements ListRegister
                 'Kind',
                 FieldType::Choice,
                 fn (Document $one) => Value::choice(self::kindTitle($one->kind)),
-                new Column(self::titled('documents.kind', array_map(
-                    fn (DocumentKind $kind) => [$kind->value, self::kindTitle($kind)],
-                    DocumentKind::cases(),
-                ))),
+                Coded::of('documents.kind', DocumentKind::cases(), self::kindTitle(...)),
             )->chosenFrom(fn () => array_map(self::kindTitle(...), DocumentKind::cases())),
             ListedField::of(
                 'side',
                 'Side',
                 FieldType::Choice,
                 fn (Document $one) => Value::choice($one->kind->side()->balance()),
-                new Column(self::titled('documents.kind', array_map(
-                    fn (DocumentKind $kind) => [$kind->value, $kind->side()->balance()],
-                    DocumentKind::cases(),
-                ))),
+                Coded::of('documents.kind', DocumentKind::cases(), fn (DocumentKind $kind) => $kind->side()->balance()),
             )->chosenFrom(fn () => array_map(fn (Side $side) => $side->balance(), Side::cases())),
             ListedField::of(
                 'state',
                 'State',
                 FieldType::Choice,
                 fn (Document $one) => Value::choice(self::stateTitle($one->state)),
-                new Column("replace(documents.state, '-', ' ')"),
+                Coded::of('documents.state', DocumentState::cases(), self::stateTitle(...)),
             )->chosenFrom(fn () => array_map(self::stateTitle(...), DocumentState::listed())),
             ListedField::of(
                 'party',
@@ -207,17 +200,6 @@ final class DocumentRegister implements ListRegister
     private static function stateTitle(DocumentState $state): string
     {
         return strtr($state->value, '-', ' ');
-    }
-
-    /** @param  list<array{string, string}>  $titles  of each code what it is called */
-    private static function titled(string $column, array $titles): string
-    {
-        $sql = "case $column";
-        foreach ($titles as [$code, $title]) {
-            $sql .= " when '$code' then '".str_replace("'", "''", Fold::text($title))."'";
-        }
-
-        return "($sql end)";
     }
 
     /**

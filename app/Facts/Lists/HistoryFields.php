@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Facts\Lists;
 
 use Almanac\Calendar\Day;
-use Almanac\Finding\Fold;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\DocumentState;
 use Almanac\Lists\FieldType;
@@ -171,17 +170,13 @@ final class HistoryFields
     private static function lastWhat(): ListedField
     {
         $titles = self::happenings();
-        $sql = 'case v.last_what';
-        foreach ($titles as $code => $title) {
-            $sql .= " when '$code' then '".Fold::text($title)."'";
-        }
 
         return ListedField::of(
             'last-what',
             'What happened last',
             FieldType::Choice,
             fn (Party $party) => Value::choice($titles[self::happened($party)[1] ?? ''] ?? ''),
-            new Column("($sql end)"),
+            new Coded('v.last_what', $titles),
             ['logEntries', 'documents', 'payments'],
         )->chosenFrom(fn () => array_values(array_unique($titles)));
     }

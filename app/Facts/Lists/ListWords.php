@@ -86,7 +86,9 @@ final class ListWords
             $column === 'party' => Party::query()->where('sort_key', 'like', Fold::text($like))
                 ->orderBy('sort_key')->limit(self::OFFERED)->pluck('display_name'),
             $column === '' => collect(),
-            default => DB::table((new Address)->getTable())->whereRaw("$column like ? escape '\\' and $column <> ''", [$like])
+            // As their index has them: from what is typed on, up to what no longer begins so.
+            default => DB::table((new Address)->getTable())
+                ->whereRaw("$column <> '' and $column collate nocase >= ? and $column collate nocase < ?", [$begun, $begun."\u{10FFFF}"])
                 ->distinct()->limit(self::OFFERED)->pluck($column),
         };
 

@@ -144,7 +144,9 @@ final readonly class PartyList
         if ($column === null || ! $this->leavesOutArchived()) {
             return null;
         }
-        $filled = fn () => DB::table('record_values as v')->whereRaw("v.is_in_use = 1 and v.$column is not null");
+        // By name: statistics of a thousand rows may say that another leads there.
+        $filled = fn () => DB::table(DB::raw("record_values as v indexed by record_values_by_$column"))
+            ->whereRaw("v.is_in_use = 1 and v.$column is not null");
         $ids = Ids::of($filled()->orderByRaw("v.$column ".($sort[0][1] ? 'asc' : 'desc'))->orderByRaw('v.collated, v.party_id')
             ->offset($from)->limit($most)->pluck('v.party_id'));
         if (count($ids) === $most) {

@@ -55,18 +55,19 @@ final readonly class CountRecords
         $rows = $this->rows($list, $fields, $turnover);
         $counted = array_slice($rows, 0, self::MOST);
         $ones = $this->ones($counted, $fields);
+        $total = $this->total($list, $fields, $rows, $turnover);
 
         return new CountsData(
             array_map(fn (ListedField $one) => $one->field->title, $fields),
             array_map(fn (\stdClass $row) => $this->count($row, $fields, $list, $ones), $counted),
-            $this->total($list, $turnover),
+            $this->data($total, [], SentenceWriter::write($list->words, $list->reading->filter)),
             $period->toText(),
             "{$first->toText()} to {$last->toText()}",
             array_values(array_filter(Span::usual(), fn (string $one) => preg_match('/month|quarter|year|90/', $one) === 1 && ! str_starts_with($one, 'next'))),
             self::isOverTime($fields),
             Office::current()->currency(),
             count($rows) > self::MOST,
-            $list->rows()->count() !== array_sum(array_map(fn (\stdClass $row) => (int) $row->many, $rows)),
+            (int) $total->many !== array_sum(array_map(fn (\stdClass $row) => (int) $row->many, $rows)),
         );
     }
 
@@ -143,18 +144,38 @@ final readonly class CountRecords
     private function sums(): string
     {
         return implode(', ', array_map(fn (string $column) => "ifnull(sum(v.$column), 0) as $column", self::SUMS))
-            .', avg(v.days_to_pay_tenths) as days, '.Turnover::sums('t');
+            .', ifnull(sum(v.days_to_pay_tenths), 0) as days, count(v.days_to_pay_tenths) as payers, '.Turnover::sums('t');
     }
 
-    private function total(PartyList $list, Turnover $turnover): CountData
+    /**
+     * @param non-empty-list<ListedField<Party>> $fields
+     * @param list<\stdClass> $rows
+     */
+    private function total(PartyList $list, array $fields, array $rows, Turnover $turnover): \stdClass
     {
+        if (! $this->mayBeSeveral($fields) && $rows !== []) {
+            // Each record stands in one line: the lines add up to the whole.
+            $total = new \stdClass;
+            foreach (['many', 'days', 'payers', ...self::SUMS, ...Turnover::SUMS] as $sum) {
+                $total->{$sum} = array_sum(array_map(fn (\stdClass $row) => (int) $row->{$sum}, $rows));
+            }
+
+            return $total;
+        }
         $asked = $list->asked();
-        $row = DB::select(
+
+        return DB::select(
             "select count(*) as many, {$this->sums()} from record_values as v {$this->turned($turnover)} where $asked->sql",
             $asked->bindings,
         )[0];
+    }
 
-        return $this->data($row, [], SentenceWriter::write($list->words, $list->reading->filter));
+    /** @param  non-empty-list<ListedField<Party>>  $fields */
+    private function mayBeSeveral(array $fields): bool
+    {
+        $today = $this->clock->today();
+
+        return array_filter($fields, fn (ListedField $field) => $field->source->grouped('of', $today)[0] !== '') !== [];
     }
 
     /**
@@ -256,7 +277,7 @@ final readonly class CountRecords
             $amount('received_minor'),
             $amount('bills_minor'),
             $amount('paid_minor'),
-            $row->days === null ? '' : number_format(((float) $row->days) / 10, 1),
+            (int) $row->payers === 0 ? '' : number_format(((int) $row->days) / (int) $row->payers / 10, 1),
         );
     }
 }
