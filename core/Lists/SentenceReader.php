@@ -17,10 +17,12 @@ final class SentenceReader
 {
     public const LONGEST = 2000;
 
-    private const ARTICLES = ['a', 'an', 'any', 'the', 'no'];
-
     /** @var list<Token> */
     private array $tokens;
+
+    private ClauseBeginnings $beginnings;
+
+    private OperandReader $operands;
 
     /** @var list<Misread> */
     private array $misread = [];
@@ -31,6 +33,8 @@ final class SentenceReader
     private function __construct(private readonly Vocabulary $vocabulary, string $sentence)
     {
         $this->tokens = Token::all($sentence);
+        $this->beginnings = new ClauseBeginnings($vocabulary, $this->tokens);
+        $this->operands = new OperandReader($vocabulary, $this->tokens, $this->beginnings);
     }
 
     public static function read(Vocabulary $vocabulary, string $sentence): Reading
@@ -82,7 +86,7 @@ final class SentenceReader
     {
         $parts = [];
         while (isset($this->tokens[$at]) && ! $this->tokens[$at]->is(')')) {
-            if ($this->tokens[$at]->is(',', 'and', 'or') && $this->isJoint($at)) {
+            if ($this->tokens[$at]->is(',', 'and', 'or') && $this->beginnings->isJoint($at)) {
                 $this->lastClause = ++$at;
 
                 continue;
@@ -140,13 +144,13 @@ final class SentenceReader
     {
         $this->lastClause = $at;
         $refusal = $read = null;
-        foreach ($this->beginnings($at) as [$length, $field, $operator, $fixed]) {
+        foreach ($this->beginnings->at($at) as [$length, $field, $operator, $fixed]) {
             if ($read !== null && $length < $read[2]) {
                 break;
             }
             try {
                 [$operands, $operator, $end] = $fixed === null
-                    ? $this->operands($field, $operator, $at + $length)
+                    ? $this->operands->read($field, $operator, $at + $length)
                     : [$fixed, $operator, $at + $length];
                 $condition = Condition::of($field, $operator, ...$operands);
             } catch (Refusal $why) {
@@ -165,251 +169,10 @@ final class SentenceReader
 
             return [$read[0], $read[1]];
         }
-        $end = $refusal === null ? $this->boundary($at + 1) : max($at + 1, $this->boundary($refusal[1]));
+        $end = $refusal === null ? $this->beginnings->boundary($at + 1) : max($at + 1, $this->beginnings->boundary($refusal[1]));
         $this->say($at, $end, $refusal === null ? $this->notUnderstood($at, $end) : $refusal[0]->getMessage());
 
         return [null, $end];
-    }
-
-    /**
-     * What may be meant from a token on: how many tokens that takes, the field, what is asked, and with what it is
-     * compared where that stands in the words already.
-     *
-     * @return list<array{int, Field, Operator, list<Value>|null}>
-     */
-    private function beginnings(int $at): array
-    {
-        $found = [];
-        foreach ($this->vocabulary->phrasesAt($this->tokens, $at) as [$length, $phrase]) {
-            $found[] = [$length, $phrase->field, $phrase->operator, $phrase->isOpen() ? null : $phrase->fixed];
-        }
-        array_push($found, ...$this->having($at), ...$this->titled($at));
-        // What takes more words is meant, such as a field that is called like a phrase with more to it.
-        usort($found, fn (array $a, array $b) => $b[0] <=> $a[0]);
-
-        return $found;
-    }
-
-    /** @return list<array{int, Field, Operator, list<Value>|null}> "without an email" */
-    private function having(int $at): array
-    {
-        $word = $this->tokens[$at];
-        $operator = $word->is('with', 'has', 'have') ? Operator::Has : ($word->is('without', 'lacks', 'lack') ? Operator::Lacks : null);
-        if ($operator === null) {
-            return [];
-        }
-        $next = $at + 1;
-        $titled = $this->vocabulary->titleAt($this->tokens, $next);
-        if ($titled === null && ($this->tokens[$next] ?? null)?->is(...self::ARTICLES) === true) {
-            $operator = $this->tokens[$next]->is('no') && $operator === Operator::Has ? Operator::Lacks : $operator;
-            $titled = $this->vocabulary->titleAt($this->tokens, ++$next);
-        }
-
-        return $titled === null || ! $titled[1]->type->allows($operator) ? [] : [[$next - $at + $titled[0], $titled[1], $operator, []]];
-    }
-
-    /** @return list<array{int, Field, Operator, list<Value>|null}> "receivable above 500" */
-    private function titled(int $at): array
-    {
-        $titled = $this->vocabulary->titleAt($this->tokens, $at);
-        if ($titled === null) {
-            return $this->denied($at);
-        }
-        [$length, $field] = $titled;
-        $bare = $field->type === FieldType::YesNo ? [[$length, $field, Operator::Is, [Value::yesNo(true)]]] : [];
-
-        return [...array_map(
-            fn (array $one) => [$length + $one[0], $field, $one[1], null],
-            $this->vocabulary->operatorsAt($field, $this->tokens, $at + $length),
-        ), ...$bare];
-    }
-
-    /** @return list<array{int, Field, Operator, list<Value>|null}> "not paid since 1 Jan 2026", "not deceased" */
-    private function denied(int $at): array
-    {
-        $titled = $this->tokens[$at]->is('not') ? $this->vocabulary->titleAt($this->tokens, $at + 1) : null;
-        if ($titled === null) {
-            return [];
-        }
-        [$length, $field] = [$titled[0] + 1, $titled[1]];
-        if ($field->type === FieldType::YesNo) {
-            return [[$length, $field, Operator::Is, [Value::yesNo(false)]]];
-        }
-        $found = [];
-        foreach ($this->vocabulary->operatorsAt($field, $this->tokens, $at + $length) as [$more, $operator]) {
-            $denial = $operator->denial();
-            if ($denial !== null && $field->type->allows($denial)) {
-                $found[] = [$length + $more, $field, $denial, null];
-            }
-        }
-
-        return $found;
-    }
-
-    /**
-     * @return array{list<Value>, Operator, int} what it is compared with, what is asked of several, and where that ends
-     *
-     * @throws Refusal when something is missing, or cannot be read
-     */
-    private function operands(Field $field, Operator $operator, int $at): array
-    {
-        if ($operator === Operator::Between) {
-            [$first, $at] = $this->operand($field, $operator, $at, fn (int $next) => $this->tokens[$next]->is('and'));
-            [$second, $at] = $this->operand($field, $operator, ($this->tokens[$at] ?? null)?->is('and') === true ? $at + 1 : $at);
-
-            return [[$first, $second], $operator, $at];
-        }
-        $several = $this->ofSeveral($field, $operator);
-        if ($several === []) {
-            [$operand, $at] = $this->operand($field, $operator, $at);
-
-            return [[$operand], $operator, $at];
-        }
-        $operands = [];
-        $joint = null;
-        do {
-            [$operands[], $at] = $this->operand($field, $operator, $at, fn (int $next) => $this->tokens[$next]->is(...array_keys($several)));
-            $joint ??= ($this->tokens[$at]->folded ?? '');
-            $isMore = isset($several[$joint], $this->tokens[$at + 1]) && $this->tokens[$at]->is($joint) && ! $this->begins($at + 1);
-            $at += (int) $isMore;
-        } while ($isMore);
-
-        return [$operands, count($operands) === 1 ? $operator : $several[$joint], $at];
-    }
-
-    /** @return array<string, Operator> by what stands between several choices: "museum or parish", "museum and parish" */
-    private function ofSeveral(Field $field, Operator $operator): array
-    {
-        return match (true) {
-            $field->type === FieldType::Choice => ['or' => $operator === Operator::IsNot ? Operator::NoneOf : Operator::AnyOf],
-            $field->type !== FieldType::Choices => [],
-            $operator === Operator::NoneOf => ['or' => Operator::NoneOf],
-            default => ['or' => Operator::AnyOf, 'and' => Operator::AllOf],
-        };
-    }
-
-    /**
-     * @param (\Closure(int): bool)|null $isEnd what else it ends before
-     *
-     * @return array{Value, int}
-     *
-     * @throws Refusal
-     */
-    private function operand(Field $field, Operator $operator, int $at, ?\Closure $isEnd = null): array
-    {
-        $token = $this->tokens[$at] ?? null;
-        if ($token === null || $token->isSign()) {
-            throw ConditionRefused::missing($field, $operator);
-        }
-        $end = $token->isQuoted ? $at + 1 : $this->choiceAt($field, $at) ?? $this->endOf($at, $isEnd);
-        $first = $this->tokens[$at];
-        $last = $this->tokens[$end - 1];
-        $text = $token->isQuoted ? $token->text : implode(' ', array_map(fn (Token $one) => $one->text, array_slice($this->tokens, $at, $end - $at)));
-
-        try {
-            return [$this->vocabulary->operands->read($field, $operator, $text), $end];
-        } catch (Refusal $refusal) {
-            // "500 USD", "the day before": some of what follows may belong to another clause that nothing sets off.
-            if ($end - $at < 2 || $first === $last) {
-                throw $refusal;
-            }
-            for ($sooner = $end - 1; $sooner > $at; $sooner--) {
-                try {
-                    $text = implode(' ', array_map(fn (Token $one) => $one->text, array_slice($this->tokens, $at, $sooner - $at)));
-
-                    return [$this->vocabulary->operands->read($field, $operator, $text), $sooner];
-                } catch (Refusal) {
-                    continue;
-                }
-            }
-
-            throw $refusal;
-        }
-    }
-
-    /** Where a choice ends that begins there, be there an *and* in it or not. */
-    private function choiceAt(Field $field, int $at): ?int
-    {
-        $longest = null;
-        foreach ($this->vocabulary->operands->choicesOf($field) ?? [] as $choice) {
-            $words = Vocabulary::words($choice);
-            $end = $at + count($words);
-            if ($words !== [] && ($longest === null || $end > $longest)) {
-                foreach ($words as $offset => $word) {
-                    if (! (($this->tokens[$at + $offset] ?? null)?->is($word) ?? false)) {
-                        continue 2;
-                    }
-                }
-                $longest = $end;
-            }
-        }
-
-        return $longest;
-    }
-
-    /** @param  (\Closure(int): bool)|null  $isEnd */
-    private function endOf(int $at, ?\Closure $isEnd): int
-    {
-        for ($end = $at + 1; isset($this->tokens[$end]); $end++) {
-            $token = $this->tokens[$end];
-            if (
-                $token->isSign() || $token->isQuoted || ($isEnd !== null && $isEnd($end)) || $this->begins($end)
-                || ($token->is('and', 'or') && (! isset($this->tokens[$end + 1]) || $this->isJoint($end)))
-            ) {
-                break;
-            }
-        }
-
-        return $end;
-    }
-
-    /** Whether a comma, an *and* or an *or* stands between two clauses, and not within what something is compared with. */
-    private function isJoint(int $at): bool
-    {
-        return $this->tokens[$at]->is(',') || ! isset($this->tokens[$at + 1]) || $this->tokens[$at + 1]->isSign() || $this->begins($at + 1);
-    }
-
-    /** Whether a clause begins there. */
-    private function begins(int $at): bool
-    {
-        if (! isset($this->tokens[$at])) {
-            return false;
-        }
-        if ($this->tokens[$at]->is('(')) {
-            return true;
-        }
-        foreach ($this->beginnings($at) as [$length, $field, $operator]) {
-            // "Added" alone may be a word like any other; with a time after it, it is not.
-            $isBare = ($operator === Operator::During || $operator === Operator::NotDuring) && ! $this->isSpanAt($at + $length);
-            if (! $isBare) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    private function isSpanAt(int $at): bool
-    {
-        for ($words = 1, $text = ''; $words <= 3 && isset($this->tokens[$at + $words - 1]); $words++) {
-            $text .= ' '.$this->tokens[$at + $words - 1]->text;
-            if (Span::read($text) !== null) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /** The next place from a token on where another clause may begin. */
-    private function boundary(int $at): int
-    {
-        while (isset($this->tokens[$at]) && ! $this->tokens[$at]->isSign() && ! $this->begins($at)
-            && ! ($this->tokens[$at]->is('and', 'or') && $this->isJoint($at))) {
-            $at++;
-        }
-
-        return $at;
     }
 
     private function isKnown(Condition $condition): bool

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { forgetList, type ListOf } from '../../api/queries';
-import type { LongColumn, SortedBy } from '../../ui/LongTable';
+import type { LongColumn, SortedBy } from '../../ui/LongHeading';
 import { useSay } from '../../ui/StatusLine';
 
 /** As a sort stands in the address: the keys, with a minus the other way round. */
