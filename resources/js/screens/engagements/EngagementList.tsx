@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { keepEngagement, listFieldsQuery, type EngagementData, type EngagementsWanted } from '../../api/queries';
+import { listFieldsQuery, type EngagementsWanted } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { ColumnsDialog } from '../../shared/lists/ColumnsDialog';
 import { FilterLine } from '../../shared/lists/FilterLine';
@@ -13,15 +13,12 @@ import { Button, QuietButton } from '../../ui/Button';
 import { LongTable, type Choosing } from '../../ui/LongTable';
 import { Menu } from '../../ui/Menu';
 import { useShortcut } from '../../ui/shortcuts';
-import { useSay } from '../../ui/StatusLine';
 import { Hidden, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
-import { whileSaving } from '../../ui/unsaved';
-import { needsReason, sendMove, StageDialog } from './StageDialog';
-import { useSayMoved } from './useSayMoved';
+import { needsReason, StageDialog } from './StageDialog';
+import { useMoving } from './useMoving';
 
 type EngagementRow = Schemas['EngagementRow'];
 type Kind = Schemas['EngagementKind'];
-type Stage = Schemas['Stage'];
 
 const WIDTHS: Record<string, number> = { number: 250, client: 150, stage: 126, days: 158, owner: 112, agreed: 136 };
 
@@ -50,66 +47,16 @@ export function EngagementList({ list, page, kinds, wanted, search, set }: Props
     const [active, setActive] = useState(() => (location.state as { at?: number } | null)?.at ?? 0);
     const [chosen, setChosen] = useState<number[]>([]);
     const [isChoosing, setChoosing] = useState(false);
-    const [asked, setAsked] = useState<{ row: EngagementRow; to: Stage | undefined }>();
     const look = useListLook('engagements', page.columns, WIDTHS);
     const go = useRef<(index: number) => void>(undefined);
     const lastChosen = useRef(0);
-    const say = useSay();
-    const sayMoved = useSayMoved();
     const { lineAt } = list;
     const rows = list.pages.flatMap((one) => one.rows);
     const { total: count } = page;
     const last = Math.max(0, count - 1);
-    const stagesOf = (row: EngagementRow) => (kinds.find(({ id }) => id === row.kindId)?.stages ?? []);
+    const { asked, stagesOf, move, moveTo, said, leave } = useMoving(kinds, () => setChosen([]));
     const picked = rows.filter(({ id }) => chosen.includes(id));
     useQuery(listFieldsQuery('engagements'));
-
-    const said = (moved: EngagementData[]) => {
-        const [first] = moved;
-        if (first !== undefined) {
-            sayMoved(moved.length === 1 ? `${first.row.number} is now “${first.row.stage.name}”.` : `${moved.length} moved.`, moved);
-        }
-    };
-
-    /** The stage after it, or the one before. */
-    const step = (row: EngagementRow, by: 1 | -1): Stage | undefined => {
-        const stages = stagesOf(row).filter(({ id, isRetired }) => !isRetired || id === row.stage.id);
-        return stages[stages.findIndex(({ id }) => id === row.stage.id) + by];
-    };
-
-    const move = async (some: EngagementRow[], by: 1 | -1) => {
-        const steps = some.map((row) => ({ row, to: step(row, by) }));
-        const [alone] = steps;
-        if (alone !== undefined && steps.length === 1 && (alone.to === undefined || needsReason(alone.row.stage, alone.to))) {
-            if (alone.to !== undefined) {
-                setAsked(alone);
-            }
-            return;
-        }
-        const moved: EngagementData[] = [];
-        const left: string[] = [];
-        await whileSaving(async () => {
-            for (const { row, to } of steps) {
-                if (to === undefined || needsReason(row.stage, to)) {
-                    left.push(row.number);
-                    continue;
-                }
-                try {
-                    const engagement = await sendMove(row, to.id);
-                    keepEngagement(engagement);
-                    moved.push(engagement);
-                } catch (error) {
-                    left.push(`${row.number}: ${(error as Error).message}`);
-                }
-            }
-        });
-        setChosen([]);
-        if (left.length > 0) {
-            say(`${moved.length} moved. Not moved: ${left.join(', ')}. What is closed is moved one by one.`);
-        } else {
-            said(moved);
-        }
-    };
 
     const isInList = () => document.activeElement?.closest('[role=grid] tbody') != null;
     const atHand = () => {
@@ -142,18 +89,6 @@ export function EngagementList({ list, page, kinds, wanted, search, set }: Props
         },
         all: (isOn) => setChosen(isOn ? rows.map(({ id }) => id) : []),
     };
-    const moveTo = (row: EngagementRow, stage: Stage) => needsReason(row.stage, stage)
-        ? setAsked({ row, to: stage })
-        : void whileSaving(async () => {
-            try {
-                const moved = await sendMove(row, stage.id);
-                keepEngagement(moved);
-                said([moved]);
-            } catch (error) {
-                say(`Not moved. ${(error as Error).message}`);
-            }
-        });
-
     return (
         <Stack $gap="small" $stretch>
             <FilterLine
@@ -239,7 +174,7 @@ export function EngagementList({ list, page, kinds, wanted, search, set }: Props
                     row={asked.row}
                     stages={stagesOf(asked.row)}
                     to={asked.to}
-                    onClose={() => setAsked(undefined)}
+                    onClose={leave}
                     onMoved={(moved) => said([moved])}
                 />
             )}
