@@ -1,17 +1,18 @@
 import { geoMercator, geoPath } from 'd3-geo';
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import styled from 'styled-components';
 import { middleOfShape, readAtlas } from './atlas';
 import { Button, QuietButton } from './Button';
 import { Row, Small } from './Text';
 import { line, size, type } from './tokens';
 
-const WIDTH = 1000;
-const HEIGHT = 430;
+/** As wide as there is room, and so high of that. */
+const HIGH = 0.43;
+const LEAST = 300;
 const FAR = 130;
 const NEAR = 400_000;
 /** Dots nearer than so many pixels become one. */
-const GATHERED = 34;
+const GATHERED = 52;
 
 const Sea = styled.svg`
     display: block;
@@ -35,7 +36,6 @@ const Root = styled.div`
     display: grid;
     gap: 6px;
     min-width: 0;
-    max-width: ${WIDTH * 1.3}px;
     button { min-height: ${size.target}; }
 `;
 
@@ -92,7 +92,7 @@ interface View {
 }
 
 /** So that all of them are in sight. */
-function around(dots: readonly Dot[]): View {
+function around(dots: readonly Dot[], width: number, height: number): View {
     if (dots.length === 0) {
         return { longitude: -40, latitude: 40, scale: FAR };
     }
@@ -100,10 +100,10 @@ function around(dots: readonly Dot[]): View {
     const [west, east] = of(dots.map(({ longitude }) => longitude));
     const [south, north] = of(dots.map(({ latitude }) => latitude));
     const projection = geoMercator().fitExtent(
-        [[60, 50], [WIDTH - 60, HEIGHT - 50]],
+        [[width / 16, height / 9], [width * 15 / 16, height * 8 / 9]],
         { type: 'MultiPoint', coordinates: [[west - 0.2, south - 0.2], [east + 0.2, north + 0.2]] },
     );
-    const middle = projection.invert?.([WIDTH / 2, HEIGHT / 2]) ?? [0, 30];
+    const middle = projection.invert?.([width / 2, height / 2]) ?? [0, 30];
     return { longitude: middle[0], latitude: middle[1], scale: Math.min(20_000, Math.max(FAR, projection.scale())) };
 }
 
@@ -121,15 +121,17 @@ interface Props {
  * moves and comes nearer. Where a rectangle is to be drawn, the pointer draws it.
  */
 export function DotMap({ dots, onOpen, onRectangle, onView }: Props) {
-    const [view, setView] = useState<View>(() => around(dots));
+    const [width, setWidth] = useState(1000);
+    const height = Math.max(LEAST, Math.round(width * HIGH));
+    const [view, setView] = useState<View>(() => around(dots, width, height));
     const [draws, setDraws] = useState(false);
     const [drawn, setDrawn] = useState<{ from: [number, number]; to: [number, number] }>();
     const held = useRef<{ at: [number, number]; view: View }>(undefined);
     const svg = useRef<SVGSVGElement>(null);
     const projection = useMemo(
-        () => geoMercator().center([view.longitude, view.latitude]).scale(view.scale).translate([WIDTH / 2, HEIGHT / 2])
-            .clipExtent([[-20, -20], [WIDTH + 20, HEIGHT + 20]]),
-        [view],
+        () => geoMercator().center([view.longitude, view.latitude]).scale(view.scale).translate([width / 2, height / 2])
+            .clipExtent([[-20, -20], [width + 20, height + 20]]),
+        [view, width, height],
     );
     const land = useMemo(() => {
         const path = geoPath(projection);
@@ -137,6 +139,13 @@ export function DotMap({ dots, onOpen, onRectangle, onView }: Props) {
         const paths = (of: typeof countries) => of.map(({ name, geometry }) => ({ name, d: path(geometry) ?? '' })).filter(({ d }) => d !== '');
         return { countries: paths(countries), states: view.scale > 400 ? paths(states) : [] };
     }, [projection, view.scale]);
+    useLayoutEffect(() => {
+        const measure = () => setWidth((before) => svg.current?.clientWidth || before);
+        measure();
+        const observer = new ResizeObserver(measure);
+        observer.observe(document.body);
+        return () => observer.disconnect();
+    }, []);
     const degrees = (point: [number, number]) => projection.invert?.(point) ?? [0, 0];
     const inside = (a: [number, number], b: [number, number]): Rectangle => {
         const [west, north] = degrees([Math.min(a[0], b[0]), Math.min(a[1], b[1])]);
@@ -144,7 +153,7 @@ export function DotMap({ dots, onOpen, onRectangle, onView }: Props) {
         const bound = (value: number, most: number) => Math.max(-most, Math.min(most, value));
         return { south: bound(south, 85), west: bound(west, 180), north: bound(north, 85), east: bound(east, 180) };
     };
-    const whole = inside([0, 0], [WIDTH, HEIGHT]);
+    const whole = inside([0, 0], [width, height]);
     const nearness = Math.max(1, Math.min(12, Math.round(Math.log2(16 / (GATHERED * 180 / (Math.PI * view.scale))))));
     const sight = sightOf(whole, nearness);
     useEffect(() => {
@@ -158,8 +167,8 @@ export function DotMap({ dots, onOpen, onRectangle, onView }: Props) {
     };
 
     const move = (x: number, y: number, from = view) => {
-        const of = geoMercator().center([from.longitude, from.latitude]).scale(from.scale).translate([WIDTH / 2, HEIGHT / 2]);
-        const [longitude, latitude] = of.invert?.([WIDTH / 2 - x, HEIGHT / 2 - y]) ?? [0, 0];
+        const of = geoMercator().center([from.longitude, from.latitude]).scale(from.scale).translate([width / 2, height / 2]);
+        const [longitude, latitude] = of.invert?.([width / 2 - x, height / 2 - y]) ?? [0, 0];
         setView({ ...from, longitude, latitude: Math.max(-75, Math.min(80, latitude)) });
     };
     const zoom = (by: number) => setView({ ...view, scale: Math.max(FAR, Math.min(NEAR, view.scale * by)) });
@@ -167,7 +176,7 @@ export function DotMap({ dots, onOpen, onRectangle, onView }: Props) {
         const box = svg.current?.getBoundingClientRect();
         return box === undefined
             ? [0, 0]
-            : [(event.clientX - box.left) * WIDTH / box.width, (event.clientY - box.top) * HEIGHT / box.height];
+            : [(event.clientX - box.left) * width / box.width, (event.clientY - box.top) * height / box.height];
     };
     const onKeyDown = (event: KeyboardEvent) => {
         const keys: Record<string, () => void> = {
@@ -191,13 +200,13 @@ export function DotMap({ dots, onOpen, onRectangle, onView }: Props) {
             <Row $gap="small" className="internal">
                 <Button onPress={() => zoom(1.6)} aria-label="Nearer">+</Button>
                 <Button onPress={() => zoom(1 / 1.6)} aria-label="Farther">−</Button>
-                <QuietButton onPress={() => setView(around(dots))}>All of them</QuietButton>
+                <QuietButton onPress={() => setView(around(dots, width, height))}>All of them</QuietButton>
                 <QuietButton aria-pressed={draws} onPress={() => setDraws(!draws)}>{draws ? 'Draw it now, or press Esc' : 'Draw a rectangle'}</QuietButton>
                 <QuietButton onPress={() => narrow(whole)}>Only what is in sight</QuietButton>
             </Row>
             <Sea
                 ref={svg}
-                viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+                viewBox={`0 0 ${width} ${height}`}
                 role="group"
                 aria-label="A map. The arrow keys move it, plus and minus bring it nearer."
                 tabIndex={0}
@@ -243,7 +252,7 @@ export function DotMap({ dots, onOpen, onRectangle, onView }: Props) {
                 {land.states.map(({ name, d }) => <path key={name} className="state" d={d} />)}
                 {dots.map((dot) => {
                     const point = projection([dot.longitude, dot.latitude]);
-                    if (point === null || point[0] < -20 || point[1] < -20 || point[0] > WIDTH + 20 || point[1] > HEIGHT + 20) {
+                    if (point === null || point[0] < -20 || point[1] < -20 || point[0] > width + 20 || point[1] > height + 20) {
                         return null;
                     }
                     const radius = dot.many === 1 ? 7 : Math.min(24, 9 + 3 * Math.log2(dot.many));

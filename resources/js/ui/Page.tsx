@@ -69,6 +69,7 @@ export const Under = styled.ul`
     list-style: none;
     a { display: flex; justify-content: space-between; gap: ${space.tight}; padding-left: 20px; font-size: ${type.small}; }
     a > :last-child { white-space: nowrap; }
+    ${narrow} { display: flex; flex-flow: row wrap; width: 100%; a { padding-left: ${space.small}; } }
     a[aria-current] { background: var(--wash); font-weight: 600; }
 `;
 

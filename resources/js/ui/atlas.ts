@@ -1,4 +1,4 @@
-import { geoCentroid, type GeoPermissibleObjects } from 'd3-geo';
+import { geoArea, geoCentroid, type GeoPermissibleObjects } from 'd3-geo';
 import { feature } from 'topojson-client';
 import type { GeometryCollection, Topology } from 'topojson-specification';
 import states from 'us-atlas/states-10m.json';
@@ -27,7 +27,11 @@ export function readAtlas() {
     return atlas;
 }
 
-/** Where the middle of a shape lies: longitude and latitude in degrees. */
+/** Where the middle of a shape lies, of its largest part where it has several: longitude and latitude in degrees. */
 export function middleOfShape({ geometry }: Shape): [number, number] {
-    return geoCentroid(geometry as Parameters<typeof geoCentroid>[0]);
+    const one = geometry as { geometry?: { type: string; coordinates: unknown[] } };
+    const parts: GeoPermissibleObjects[] = one.geometry?.type === 'MultiPolygon'
+        ? one.geometry.coordinates.map((coordinates) => ({ type: 'Polygon', coordinates }) as GeoPermissibleObjects)
+        : [geometry];
+    return geoCentroid(parts.reduce((largest, part) => geoArea(part) > geoArea(largest) ? part : largest));
 }

@@ -20,7 +20,7 @@ import { useMoving } from './useMoving';
 type EngagementRow = Schemas['EngagementRow'];
 type Kind = Schemas['EngagementKind'];
 
-const WIDTHS: Record<string, number> = { number: 250, client: 150, stage: 126, days: 158, owner: 112, agreed: 136 };
+const WIDTHS: Record<string, number> = { number: 296, client: 160, stage: 126, days: 98, owner: 112, agreed: 136 };
 
 /** The column in which each is moved. */
 const MOVE = { key: 'move', title: 'Move', isFigure: false, isSorted: false, isFromTop: false, width: 52 };
@@ -219,7 +219,7 @@ function Cell({ row, columnKey, text, place, isActive }: CellProps) {
             ));
         case 'days':
             return row.isClosed ? <>{row.sinceText}</> : (
-                <>{row.days} {row.days === 1 ? 'day' : 'days'}{row.standsTooLong && <> <Mark tone="look">too long</Mark></>}</>
+                <Days of={row.days} areTooMany={row.standsTooLong} />
             );
         case 'agreed':
             return row.agreed === null && row.weighed !== null
@@ -228,4 +228,9 @@ function Cell({ row, columnKey, text, place, isActive }: CellProps) {
         default:
             return <>{text}</>;
     }
+}
+
+function Days({ of, areTooMany }: { of: number; areTooMany: boolean }) {
+    const text = `${of} ${of === 1 ? 'day' : 'days'}`;
+    return areTooMany ? <Mark tone="look">{text}<Hidden>, too long</Hidden></Mark> : <>{text}</>;
 }

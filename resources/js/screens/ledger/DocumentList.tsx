@@ -16,7 +16,7 @@ import { useShortcut } from '../../ui/shortcuts';
 import { Empty, Quiet, Small, Stack, Sums } from '../../ui/Text';
 import { Unread } from '../../ui/Unread';
 
-const WIDTHS: Record<string, number> = { number: 200, party: 178, dated: 106, due: 212, state: 92, total: 112, open: 112, net: 112 };
+const WIDTHS: Record<string, number> = { number: 214, party: 164, dated: 106, due: 212, state: 92, total: 112, open: 112, net: 112 };
 
 /** With what is told of documents that were billed, what they are without tax. */
 const BILLED = 'number,party,dated,due,state,net,total,open';
