@@ -69,7 +69,7 @@ test('the keys of the screen are listed under the question mark', async ({ desk,
     await page.keyboard.press('k');
     await expect(page.getByRole('link', { name: 'Achterberg, Desmond' })).toBeFocused();
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('heading', { level: 1, name: 'Frau Regula Aebi-Müller' })).toBeVisible();
+    await expect(page.getByRole('heading', { level: 1, name: 'Mr. Desmond Achterberg' })).toBeVisible();
     await page.keyboard.press('g');
     await page.keyboard.press('d');
     await expect(page.getByRole('heading', { name: 'Directory' })).toBeVisible();

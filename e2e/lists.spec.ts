@@ -132,6 +132,7 @@ test('many are changed at once: tried, begun, seen under way, and taken back as 
     await desk.expectAccessible('[role=dialog]');
     await dialog.getByRole('button', { name: /^Change \d+$/ }).click();
     const change = page.getByRole('article', { name: `Add the tag ${tag}` });
+    await expect(change.getByRole('status')).toHaveText('done');
     await expect(change).toContainText(/\d+ changed/);
     await change.getByRole('button', { name: 'The records' }).click();
     await expect(change.getByRole('row').nth(1)).toContainText('changed');
@@ -140,6 +141,7 @@ test('many are changed at once: tried, begun, seen under way, and taken back as 
     await expect(page.getByRole('grid').getByRole('link', { name: 'Brass Lantern Foundry' })).toBeVisible();
     await page.goto('/under-way');
     await change.getByRole('button', { name: 'Take it back' }).click();
+    await expect(change.getByRole('status')).toHaveText('taken back');
     await expect(change).toContainText(/\d+ taken back/);
     await expect(change.getByRole('button', { name: 'Take it back' })).toBeHidden();
     await page.goto(`/directory?filter=${encodeURIComponent(`tagged "${tag}"`)}`);
