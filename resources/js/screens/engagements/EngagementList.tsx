@@ -20,7 +20,7 @@ import { useMoving } from './useMoving';
 type EngagementRow = Schemas['EngagementRow'];
 type Kind = Schemas['EngagementKind'];
 
-const WIDTHS: Record<string, number> = { number: 296, client: 160, stage: 126, days: 98, owner: 112, agreed: 136 };
+const WIDTHS: Record<string, number> = { number: 270, client: 158, stage: 126, days: 126, owner: 112, agreed: 136 };
 
 /** The column in which each is moved. */
 const MOVE = { key: 'move', title: 'Move', isFigure: false, isSorted: false, isFromTop: false, width: 52 };
