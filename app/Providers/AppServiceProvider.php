@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use Almanac\Access\Permission;
+use App\Actions\Finding\HeldIndex;
 use App\Acts\ActLog;
 use App\Database\ImmediateConnector;
 use App\Models\User;
@@ -20,6 +21,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
         $this->app->scoped(ActLog::class);
+        $this->app->scoped(HeldIndex::class);
     }
 
     public function boot(): void

@@ -32,8 +32,24 @@ final readonly class IndexParties
     /** A few at a time: nobody waits for long. */
     private const FEW = 25;
 
-    public function __construct(private Clock $clock)
+    public function __construct(private Clock $clock, private HeldIndex $held)
     {
+    }
+
+    /**
+     * Changes several records and indexes them afterwards, once each; within the transaction of the changes.
+     *
+     * @param \Closure(): void $change
+     */
+    public function together(\Closure $change): void
+    {
+        $this->held->hold();
+        try {
+            $change();
+        } finally {
+            $ids = $this->held->release();
+        }
+        $this->these($ids);
     }
 
     /**
@@ -131,6 +147,11 @@ final readonly class IndexParties
     /** @param  array<int>  $ids */
     private function refresh(array $ids): void
     {
+        if ($this->held->isHolding()) {
+            $this->held->add($ids);
+
+            return;
+        }
         $this->forget(...$ids);
         $today = $this->clock->today();
         foreach (Party::query()->with([...RecordLine::READS, ...RecordFacts::RELATIONS])->findMany($ids) as $party) {
