@@ -151,9 +151,9 @@ final class BulkChangesTest extends TestCase
         $run = $this->app->make(RunBulkChange::class);
         $this->assertTrue($step->invoke($run, $change));
         $this->assertSame(BulkState::Running, $change->refresh()->state);
-        $this->postJson("/api/bulk-changes/$id/stop")->assertOk()->assertJsonPath('state', 'stopped')->assertJsonPath('done', 8);
+        $this->postJson("/api/bulk-changes/$id/stop")->assertOk()->assertJsonPath('state', 'stopped')->assertJsonPath('done', 12);
         $run->handle($change->refresh());
-        $this->assertSame(8, DB::table('log_entries')->count());
+        $this->assertSame(12, DB::table('log_entries')->count());
         $this->postJson("/api/bulk-changes/$id/go-on")->assertOk();
         $run->handle($change->refresh());
         $run->handle($change->refresh());
