@@ -11,11 +11,8 @@ import { TagPicker } from '../../ui/TagPicker';
 import { FieldRow, Small, Stack } from '../../ui/Text';
 import { ForEngagement } from './ForEngagement';
 import { DocumentLines } from './DocumentLines';
+import type { Draft, DraftLine } from './draft';
 import { TotalsOf, UseNotes } from './DocumentTotals';
-
-export type DraftLine = Schemas['DocumentLineInput'] & { key: string };
-
-export type Draft = Omit<Schemas['DocumentInput'], 'lines'> & { lines: DraftLine[] };
 
 /** Room for the sums before they come: the buttons below do not move away from under the hand that presses them. */
 const Coming = styled.div`min-height: 11em;`;

@@ -9,7 +9,7 @@ import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
 import { Mark } from '../../ui/Text';
 import { narrow, size, snug, space, widths } from '../../ui/tokens';
-import type { Draft, DraftLine } from './DocumentForm';
+import type { Draft, DraftLine } from './draft';
 
 const NONE = 'none';
 

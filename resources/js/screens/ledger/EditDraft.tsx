@@ -6,7 +6,8 @@ import { Button, MainButton } from '../../ui/Button';
 import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
 import { FieldRow, Notice } from '../../ui/Text';
-import { bodyOf, DocumentFields, lineKey, type Draft } from './DocumentForm';
+import { bodyOf, DocumentFields, lineKey } from './DocumentForm';
+import type { Draft } from './draft';
 
 type Doc = Schemas['Document'];
 

@@ -11,7 +11,8 @@ import { Form } from '../../ui/Form';
 import { Sheet } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { Notice, Quiet, Row, Stack, Title } from '../../ui/Text';
-import { blankLine, bodyOf, DocumentFields, type Draft } from './DocumentForm';
+import { blankLine, bodyOf, DocumentFields } from './DocumentForm';
+import type { Draft } from './draft';
 import { UseNotes } from './DocumentTotals';
 
 /** A new document for a record, begun from what is set for them. */

@@ -12,7 +12,8 @@ import { useSay } from '../../ui/StatusLine';
 import { Notice, Quiet, Row, Stack, Title } from '../../ui/Text';
 import { AwaitedSheet } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
-import { blankLine, bodyOf, DocumentFields, type Draft } from './DocumentForm';
+import { blankLine, bodyOf, DocumentFields } from './DocumentForm';
+import type { Draft } from './draft';
 
 type Engagement = Schemas['Engagement'];
 
