@@ -232,5 +232,5 @@ function Cell({ row, columnKey, text, place, isActive }: CellProps) {
 
 function Days({ of, areTooMany }: { of: number; areTooMany: boolean }) {
     const text = `${of} ${of === 1 ? 'day' : 'days'}`;
-    return areTooMany ? <Mark tone="look">{text}<Hidden>, too long</Hidden></Mark> : <>{text}</>;
+    return areTooMany ? <Mark tone="look"><Hidden>too long: </Hidden>{text}</Mark> : <>{text}</>;
 }
