@@ -6,7 +6,6 @@ namespace App\Facts\Lists;
 
 use Almanac\Banking\PayBy;
 use Almanac\Calendar\Day;
-use Almanac\Finding\Fold;
 use Almanac\Ledger\Delivery;
 use Almanac\Lists\FieldType;
 use Almanac\Lists\Value;
@@ -156,12 +155,9 @@ final class BookFields
     /** @param  array<\BackedEnum&Titled>  $cases */
     private static function titles(string $column, array $cases): string
     {
-        $sql = "case $column";
-        foreach ($cases as $case) {
-            $sql .= sprintf(" when '%s' then '%s'", $case->value, Fold::text($case->title()));
-        }
-
-        return $cases === [] ? "fold(nullif($column, ''))" : "$sql end";
+        return $cases === []
+            ? "fold(nullif($column, ''))"
+            : Coded::of($column, array_values($cases), fn (\BackedEnum&Titled $case) => $case->title())->order();
     }
 
     /** @return ListedField<Party> */

@@ -42,8 +42,6 @@ final class DocumentRegister implements ListRegister
 
     public function fields(): Collection
     {
-        $promises = self::kinds(array_filter(DocumentKind::cases(), fn (DocumentKind $kind) => $kind->isPromise()));
-
         return once(fn () => collect([
             self::text('number', 'Number', 'number', fn (Document $one) => $one->number ?? ''),
             ListedField::of(
@@ -118,7 +116,10 @@ final class DocumentRegister implements ListRegister
 
                     return Value::amount($open->isZero() ? null : $open);
                 },
-                new Column('iif('.Document::IS_OPEN." and documents.kind not in ({$promises}), nullif(documents.open_minor, 0), null)", 'documents.currency'),
+                new Column('iif('.Document::IS_OPEN.' and documents.kind not in ('.self::kinds(array_filter(
+                    DocumentKind::cases(),
+                    fn (DocumentKind $kind) => $kind->isPromise(),
+                )).'), nullif(documents.open_minor, 0), null)', 'documents.currency'),
             ),
             self::text('terms', 'Payment terms', 'terms', fn (Document $one) => $one->terms),
             self::text('reference', 'Reference', 'reference', fn (Document $one) => $one->reference),

@@ -17,6 +17,7 @@ use App\Models\ListItem;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 
@@ -81,10 +82,9 @@ final class ListWords
 
         $found = match (true) {
             $list !== null => ListItem::in($list)->whereRaw("name like ? escape '\\'", [$like])->limit(self::OFFERED)->pluck('name'),
-            $column === 'company' => Party::query()->where('kind', 'company')->where('sort_key', 'like', Fold::text($like))
-                ->orderBy('sort_key')->limit(self::OFFERED)->pluck('display_name'),
-            $column === 'party' => Party::query()->where('sort_key', 'like', Fold::text($like))
-                ->orderBy('sort_key')->limit(self::OFFERED)->pluck('display_name'),
+            $column === 'company', $column === 'party' => Party::query()
+                ->when($column === 'company', fn (Builder $companies) => $companies->where('kind', 'company'))
+                ->where('sort_key', 'like', Fold::text($like))->orderBy('sort_key')->limit(self::OFFERED)->pluck('display_name'),
             $column === '' => collect(),
             // As their index has them: from what is typed on, up to what no longer begins so.
             default => DB::table((new Address)->getTable())

@@ -30,11 +30,15 @@ final readonly class PartyList
     /** @var Narrowed<Party> */
     private Narrowed $narrowed;
 
+    /** @var list<array{ListedField<Party>, bool}> the fields that it is sorted by, and whether the other way round */
+    public array $sort;
+
     public function __construct(Clock $clock, private Wanted $wanted, User $reader)
     {
         $this->narrowed = new Narrowed(new PartyRegister, $wanted, $clock, $reader);
         $this->words = $this->narrowed->words;
         $this->reading = $this->narrowed->reading;
+        $this->sort = $this->narrowed->sort();
     }
 
     /** @return array{int, list<int>} how many there are, and those of one stretch in their order */
@@ -126,20 +130,20 @@ final readonly class PartyList
     private function orders(): array
     {
         // By name alone there is an index, which has no name that is empty.
-        $way = $this->isByName() && $this->sort()[0][1] ? 'desc' : 'asc';
+        $way = $this->isByName() && $this->sort[0][1] ? 'desc' : 'asc';
 
         return [...$this->isByName() ? [] : $this->narrowed->orders(), ['v.collated', $way], ['v.party_id', $way]];
     }
 
     private function isByName(): bool
     {
-        return array_map(fn (array $one) => $one[0]->field->key, $this->sort()) === ['name'];
+        return array_map(fn (array $one) => $one[0]->field->key, $this->sort) === ['name'];
     }
 
     /** @return list<int>|null null where no index has that order */
     private function byIndex(int $from, int $most): ?array
     {
-        $sort = $this->sort();
+        $sort = $this->sort;
         $column = count($sort) === 1 ? self::INDEXED[$sort[0][0]->field->key] ?? null : null;
         if ($column === null || ! $this->leavesOutArchived()) {
             return null;
@@ -156,12 +160,6 @@ final readonly class PartyList
             ->offset(max(0, $from - $filled()->count()))->limit($most - count($ids));
 
         return [...$ids, ...Ids::of($rest->pluck('v.party_id'))];
-    }
-
-    /** @return list<array{ListedField<Party>, bool}> the fields that it is sorted by, and whether the other way round */
-    public function sort(): array
-    {
-        return $this->narrowed->sort();
     }
 
     /**

@@ -54,7 +54,7 @@ final readonly class ListParties
             Ids::of($marks->filter(fn (\stdClass $mark) => $mark->reminder_on !== null && $mark->reminder_on < $today)->pluck('party_id')),
             Office::current()->currency(),
             array_map(fn (ListedField $one) => ColumnData::of($one, $look[$one->field->key] ?? null), $columns),
-            array_map(fn (array $one) => SortData::of($one[0]->field, $one[1]), $list->sort()),
+            array_map(fn (array $one) => SortData::of($one[0]->field, $one[1]), $list->sort),
             ListFilterData::of($list->reading, $list->words),
         );
     }

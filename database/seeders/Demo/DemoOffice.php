@@ -104,19 +104,11 @@ final class DemoOffice
 
         foreach (DemoRecords::COMPANIES as $key => $company) {
             $this->by = $users[count($this->parties) % 2];
-            $add = fn () => $this->parties[$key] = $this->add->handle(
-                ['kind' => 'company'] + $this->roles($company['roles']) + $company['name'],
-                $this->by,
-            );
             if (isset($company['formerly'])) {
-                $this->doneDaysAgo(self::ADDED_DAYS_AGO, function () use ($add, $key, $company): void {
-                    $add();
-                    $this->fill($key, $company['formerly']);
-                });
+                $this->doneDaysAgo(self::ADDED_DAYS_AGO, fn () => $this->addCompany($key, $company, $company['formerly']));
                 $this->doneDaysAgo(self::MOVED_DAYS_AGO, fn () => $this->fill($key, $company));
             } else {
-                $add();
-                $this->fill($key, $company);
+                $this->addCompany($key, $company, $company);
             }
         }
         foreach (DemoRecords::PEOPLE as $key => $person) {
@@ -159,6 +151,16 @@ final class DemoOffice
         $this->lists->seed($users);
     }
 
+    /**
+     * @param array<string, mixed> $company
+     * @param array<string, mixed> $filled with what it is filled
+     */
+    private function addCompany(string $key, array $company, array $filled): void
+    {
+        $this->parties[$key] = $this->add->handle(['kind' => 'company'] + $this->roles($company['roles']) + $company['name'], $this->by);
+        $this->fill($key, $filled);
+    }
+
     /** @param  array<string, mixed>  $person */
     private function addPerson(string $key, array $person): void
     {
@@ -180,10 +182,7 @@ final class DemoOffice
         $days = self::ADDED_DAYS_AGO;
         foreach (DemoNeighbours::companies() as $key => $company) {
             $this->by = $users[count($this->parties) % 2];
-            $this->doneDaysAgo($days -= 4, function () use ($key, $company): void {
-                $this->parties[$key] = $this->add->handle(['kind' => 'company'] + $this->roles($company['roles']) + $company['name'], $this->by);
-                $this->fill($key, $company);
-            });
+            $this->doneDaysAgo($days -= 4, fn () => $this->addCompany($key, $company, $company));
         }
         foreach (DemoNeighbours::people() as $key => $person) {
             $this->by = $users[count($this->parties) % 2];

@@ -1,8 +1,21 @@
 import { useSearchParams } from 'react-router';
 
-/** The address as it is now: what is drawn may be one step behind it, and a second choice would take the first one back. */
-export function addressNow(): URLSearchParams {
-    return new URLSearchParams(window.location.search);
+/**
+ * The address as it is now, with some of it otherwise; what is empty goes. What is drawn may be one step behind it, and a
+ * second choice would take the first one back.
+ *
+ * @param unset what else a choice is called that asks for nothing
+ */
+export function addressWith(part: Record<string, string>, unset = ''): URLSearchParams {
+    const next = new URLSearchParams(window.location.search);
+    for (const [key, value] of Object.entries(part)) {
+        if (value === '' || value === unset) {
+            next.delete(key);
+        } else {
+            next.set(key, value);
+        }
+    }
+    return next;
 }
 
 /**
@@ -19,15 +32,8 @@ export function useWanted<W extends object>(unset: string, apart: string[] = [])
     const page = Math.max(1, Number(search.get('page')) || 1);
     /** Asks for something else, from the first page on. */
     const set = (part: Record<string, string>) => {
-        const next = addressNow();
+        const next = addressWith(part, unset);
         next.delete('page');
-        for (const [key, value] of Object.entries(part)) {
-            if (value === '' || value === unset) {
-                next.delete(key);
-            } else {
-                next.set(key, value);
-            }
-        }
         setSearch(next);
     };
     const go = (to: number) => setSearch({ ...Object.fromEntries(search), page: String(to) });

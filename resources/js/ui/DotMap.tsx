@@ -1,10 +1,11 @@
 import { geoMercator, geoPath } from 'd3-geo';
-import { useEffect, useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import styled from 'styled-components';
 import { middleOfShape, readAtlas } from './atlas';
 import { Button, QuietButton } from './Button';
 import { Row, Small } from './Text';
 import { line, size, type } from './tokens';
+import { useRoom } from './useRoom';
 
 /** As wide as there is room, and so high of that. */
 const HIGH = 0.43;
@@ -121,13 +122,13 @@ interface Props {
  * moves and comes nearer. Where a rectangle is to be drawn, the pointer draws it.
  */
 export function DotMap({ dots, onOpen, onRectangle, onView }: Props) {
-    const [width, setWidth] = useState(1000);
+    const svg = useRef<SVGSVGElement>(null);
+    const width = useRoom(svg).width || 1000;
     const height = Math.max(LEAST, Math.round(width * HIGH));
     const [view, setView] = useState<View>(() => around(dots, width, height));
     const [draws, setDraws] = useState(false);
     const [drawn, setDrawn] = useState<{ from: [number, number]; to: [number, number] }>();
     const held = useRef<{ at: [number, number]; view: View }>(undefined);
-    const svg = useRef<SVGSVGElement>(null);
     const projection = useMemo(
         () => geoMercator().center([view.longitude, view.latitude]).scale(view.scale).translate([width / 2, height / 2])
             .clipExtent([[-20, -20], [width + 20, height + 20]]),
@@ -139,13 +140,6 @@ export function DotMap({ dots, onOpen, onRectangle, onView }: Props) {
         const paths = (of: typeof countries) => of.map(({ name, geometry }) => ({ name, d: path(geometry) ?? '' })).filter(({ d }) => d !== '');
         return { countries: paths(countries), states: view.scale > 400 ? paths(states) : [] };
     }, [projection, view.scale]);
-    useLayoutEffect(() => {
-        const measure = () => setWidth((before) => svg.current?.clientWidth || before);
-        measure();
-        const observer = new ResizeObserver(measure);
-        observer.observe(document.body);
-        return () => observer.disconnect();
-    }, []);
     const degrees = (point: [number, number]) => projection.invert?.(point) ?? [0, 0];
     const inside = (a: [number, number], b: [number, number]): Rectangle => {
         const [west, north] = degrees([Math.min(a[0], b[0]), Math.min(a[1], b[1])]);

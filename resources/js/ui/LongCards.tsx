@@ -1,15 +1,14 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import styled from 'styled-components';
 import type { Choosing } from './LongTable';
+import { useRoom } from './useRoom';
 import { line, print, size, space, type } from './tokens';
 
 /** The least width of a card, and the height of each. */
 const WIDE = 250;
 const HIGH = 156;
 const GAP = 12;
-const LEAST_HEIGHT = 280;
-const BELOW = 56;
 
 const Scroller = styled.div`
     position: relative;
@@ -100,8 +99,8 @@ interface Props {
 /** Cards of any number of things, of which those in sight are there. Keys as in a grid: arrows, Home, End, Space, Enter. */
 export function LongCards({ label, total, card, onRange, active, onActive, onOpen, choosing, goTo }: Props) {
     const scroller = useRef<HTMLDivElement>(null);
-    const [height, setHeight] = useState(LEAST_HEIGHT);
-    const [across, setAcross] = useState(3);
+    const { width: room, height } = useRoom(scroller, 0, total);
+    const across = room === 0 ? 3 : Math.max(1, Math.floor((room + GAP) / (WIDE + GAP)));
     const [, redraw] = useState(0);
     const wantsFocus = useRef(false);
     const rows = Math.ceil(total / across);
@@ -116,19 +115,6 @@ export function LongCards({ label, total, card, onRange, active, onActive, onOpe
     const first = (shown[0]?.index ?? 0) * across;
     const last = Math.min(total - 1, ((shown.at(-1)?.index ?? 0) + 1) * across - 1);
     useEffect(() => onRange(first, Math.max(first, last)), [first, last, onRange]);
-
-    useLayoutEffect(() => {
-        const measure = () => {
-            const room = scroller.current?.clientWidth ?? 0;
-            setAcross(Math.max(1, Math.floor((room + GAP) / (WIDE + GAP))));
-            const top = (scroller.current?.getBoundingClientRect().top ?? 0) + window.scrollY;
-            setHeight(Math.max(LEAST_HEIGHT, window.innerHeight - top - BELOW));
-        };
-        measure();
-        const observer = new ResizeObserver(measure);
-        observer.observe(document.body);
-        return () => observer.disconnect();
-    }, [total]);
 
     useEffect(() => {
         if (wantsFocus.current) {

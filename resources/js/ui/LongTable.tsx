@@ -1,9 +1,10 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import {
-    Fragment, useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent, type MouseEvent, type ReactNode,
+    Fragment, useEffect, useRef, useState, type KeyboardEvent, type MouseEvent, type ReactNode,
 } from 'react';
 import styled from 'styled-components';
 import { LongHeading, type LongColumn, type SortedBy } from './LongHeading';
+import { useRoom } from './useRoom';
 import { line, print, space, type } from './tokens';
 
 const TICK = 30;
@@ -23,10 +24,6 @@ function fitted(columns: LongColumn[], room: number): number[] {
 
 /** As high as a line of text with a hair above and below. */
 const ROW = 35;
-
-const LEAST_HEIGHT = 280;
-
-const BELOW = 56;
 
 const Scroller = styled.div`
     position: relative;
@@ -108,8 +105,8 @@ export function LongTable(props: Props) {
     const { label, columns, total, idOf, cell, nameOf, onRange, sort, onSort, onWidth, active, onActive, onOpen, choosing, goTo } = props;
     const { below = 0 } = props;
     const scroller = useRef<HTMLDivElement>(null);
-    const [height, setHeight] = useState(LEAST_HEIGHT);
-    const [room, setRoom] = useState(0);
+    const { width: room, height: most } = useRoom(scroller, below, total);
+    const height = Math.min((total + 1) * ROW + 18, most);
     // The line that is to have the keyboard may be the active one already.
     const [, redraw] = useState(0);
     const wantsFocus = useRef(false);
@@ -134,19 +131,6 @@ export function LongTable(props: Props) {
     const last = shown.findLast(({ index }) => index !== active)?.index ?? 0;
 
     useEffect(() => onRange(first, last), [first, last, onRange]);
-
-    // As high as the window has room for.
-    useLayoutEffect(() => {
-        const measure = () => {
-            setRoom(scroller.current?.clientWidth ?? 0);
-            const top = (scroller.current?.getBoundingClientRect().top ?? 0) + window.scrollY;
-            setHeight(Math.min((total + 1) * ROW + 18, Math.max(LEAST_HEIGHT, window.innerHeight - top - BELOW - below)));
-        };
-        measure();
-        const observer = new ResizeObserver(measure);
-        observer.observe(document.body);
-        return () => observer.disconnect();
-    }, [total, below]);
 
     useEffect(() => {
         goTo?.((index) => {

@@ -5,7 +5,7 @@ import type { Schemas } from '../../api/client';
 import { countsQuery, listFieldsQuery, monthsQuery, type WantedCounts } from '../../api/queries';
 import { ListTools } from '../../shared/lists/ListTools';
 import { useTitles } from '../../shared/titles';
-import { addressNow } from '../../shared/useWanted';
+import { addressWith } from '../../shared/useWanted';
 import { Bar } from '../../ui/Bar';
 import { ButtonLink, QuietButton } from '../../ui/Button';
 import { asOptions, ChooseOne } from '../../ui/Choose';
@@ -41,13 +41,7 @@ export function Counting() {
     useTitle('Counted');
     const [first = 'role', second = ''] = wanted.by.split(',');
     const options = fields.filter(({ isColumn }) => isColumn).map(({ key, title }) => ({ id: key, name: title }));
-    const set = (part: Record<string, string>) => {
-        const next = addressNow();
-        for (const [key, value] of Object.entries(part)) {
-            next.set(key, value);
-        }
-        setSearch(next);
-    };
+    const set = (part: Record<string, string>) => setSearch(addressWith(part));
     const by = (keys: string[]) => set({ by: keys.filter((key) => key !== '').join(',') });
     const list = new URLSearchParams(Object.entries({ filter: wanted.filter, archived: wanted.archived }).filter(([, value]) => value !== ''));
 

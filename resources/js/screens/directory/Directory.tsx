@@ -1,18 +1,19 @@
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useRef, useState } from 'react';
-import { Link, useLocation, useNavigate, useSearchParams } from 'react-router';
+import { useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { directoryQuery, lettersQuery, listFieldsQuery, wantedIn } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { EmptyDesk } from '../../shared/EmptyDesk';
-import { ColumnsDialog } from '../../shared/lists/ColumnsDialog';
+import { ColumnsButton } from '../../shared/lists/ColumnsDialog';
 import { FilterLine } from '../../shared/lists/FilterLine';
 import { ListTools } from '../../shared/lists/ListTools';
 import { SIZE_OF } from '../../shared/lists/pages';
 import { sortedBy, useListLook } from '../../shared/lists/useListLook';
+import { useLines } from '../../shared/lists/useLines';
 import { useLongList, type LongLine } from '../../shared/lists/useLongList';
 import { useTitles } from '../../shared/titles';
-import { addressNow } from '../../shared/useWanted';
+import { addressWith } from '../../shared/useWanted';
 import { MainButton, QuietButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
 import { LongTable } from '../../ui/LongTable';
@@ -40,39 +41,28 @@ type View = Schemas['SavedList']['view'];
 /** Everybody, or those that a sentence asks for. */
 export function Directory() {
     const [search, setSearch] = useSearchParams();
-    const location = useLocation();
     const navigate = useNavigate();
     const wanted = wantedIn(search);
     const view = (search.get('view') ?? 'table') as View;
     const list = useLongList((page) => directoryQuery(wanted, page), SIZE_OF.parties);
     const { page } = list;
     const look = useListLook('parties', page?.columns ?? [], WIDTHS);
-    const [active, setActive] = useState(() => (location.state as { at?: number } | null)?.at ?? 0);
-    const [isChoosing, setChoosing] = useState(false);
     const [isChanging, setChanging] = useState(false);
     const { mayChangeRecords } = useSession();
     const views = useTitles('listViews');
-    const go = useRef<(index: number) => void>(undefined);
     useTitle('Directory');
 
-    const changed = (part: Record<string, string>) => {
-        const next = addressNow();
-        for (const [key, value] of Object.entries(part)) {
-            if (value === '') {
-                next.delete(key);
-            } else {
-                next.set(key, value);
-            }
-        }
-        return next;
-    };
-    const set = (part: Record<string, string>) => {
-        setActive(0);
-        setSearch(changed(part));
-    };
     const sort = page?.sort ?? [];
     const count = page?.total ?? 0;
-    const last = Math.max(0, count - 1);
+    const { lineAt, onRange } = list;
+    const { lines, isActive, placeOf, go, begin } = useLines(count, search, (index) => {
+        const line = lineAt(index);
+        return line && `/records/${line.row.id}`;
+    });
+    const set = (part: Record<string, string>) => {
+        begin();
+        setSearch(addressWith(part));
+    };
     const isByName = sort.length === 1 && sort[0]?.key === 'name' && !sort[0].isReversed;
     const hasLetters = isByName && count > 20 && view !== 'map';
     const { data: letters = [] } = useQuery({ ...lettersQuery(wanted), enabled: hasLetters });
@@ -80,20 +70,9 @@ export function Directory() {
     useQuery(listFieldsQuery('parties'));
     const [isPeeking, setPeeking] = useState(false);
     useShortcut('p', 'A look at the record beside the list', () => setPeeking(!isPeeking));
-    const peeked = list.lineAt(Math.min(active, last))?.row.id;
-    const isInList = () => document.activeElement?.closest('[role=gridcell], [role=grid] tbody') != null;
-    useShortcut('j', 'Next line of the list', () => go.current?.(isInList() ? Math.min(last, active + 1) : active));
-    useShortcut('k', 'Line before', () => go.current?.(isInList() ? Math.max(0, active - 1) : active));
+    const peeked = lineAt(lines.active)?.row.id;
 
-    const { lineAt, onRange } = list;
     const { choosing, count: chosen, input, clear } = useChoosing(wanted, count, (index) => lineAt(index)?.row.id);
-    const open = useCallback((index: number) => {
-        const line = lineAt(index);
-        if (line !== undefined) {
-            void navigate(`/records/${line.row.id}`, { state: { list: search.toString(), at: index } });
-        }
-    }, [lineAt, navigate, search]);
-
     if (list.error !== null) {
         return <AwaitedSheet what="The directory" error={list.error} retry={() => void list.refetch()} />;
     }
@@ -102,16 +81,8 @@ export function Directory() {
     }
     const overLimit = new Set(list.pages.flatMap((one) => one.overLimit));
     const late = new Set(list.pages.flatMap((one) => one.late));
-    const shared = {
-        total: count,
-        onRange,
-        active: Math.min(active, last),
-        onActive: setActive,
-        onOpen: open,
-        goTo: (to: (index: number) => void) => { go.current = to; },
-    };
     const show = (next: View) => next === 'counted'
-        ? void navigate(`/directory/counted?${changed({ view: '', sort: '', columns: '', list: '' }).toString()}`)
+        ? void navigate(`/directory/counted?${addressWith({ view: '', sort: '', columns: '', list: '' }).toString()}`)
         : set({ view: next === 'table' ? '' : next });
 
     return (
@@ -128,14 +99,25 @@ export function Directory() {
                                 onChange={(isSelected) => set({ archived: isSelected ? '1' : '' })}
                             >{`show archived too (${page.archived})`}</Tick>
                         )}
-                        {view === 'table' && <QuietButton onPress={() => setChoosing(true)}>Columns</QuietButton>}
+                        {view === 'table' && (
+                            <ColumnsButton
+                                of="parties"
+                                first="name"
+                                columns={page.columns}
+                                onDone={(keys) => {
+                                    set({ columns: '' });
+                                    void look.keep(keys);
+                                }}
+                            />
+                        )}
                         <ListTools of="parties" search={search} onOpen={(address) => void navigate(address)} />
                     </Row>
                     <FilterLine
                         of="parties"
                         everything="Everybody"
                         example="clients in VT without an email, owing more than 500"
-                        sentence={list.isBehind || page.filter.misread.length > 0 ? wanted.filter ?? '' : page.filter.sentence}
+                        asked={wanted.filter}
+                isBehind={list.isBehind}
                         filter={page.filter}
                         onFilter={(filter) => set({ filter })}
                     />
@@ -148,7 +130,7 @@ export function Directory() {
                         <PlacesView
                             wanted={wanted}
                             total={page.total}
-                            addressOf={(filter) => `/directory?${changed({ filter, view: '', list: '' }).toString()}`}
+                            addressOf={(filter) => `/directory?${addressWith({ filter, view: '', list: '' }).toString()}`}
                             onFilter={(filter) => set({ filter })}
                         />
                     )}
@@ -156,7 +138,8 @@ export function Directory() {
                         <Beside>
                             {view === 'cards' ? (
                                 <Cards
-                                    {...shared}
+                                    {...lines}
+                                    onRange={onRange}
                                     columns={page.columns}
                                     lineAt={lineAt}
                                     overLimit={overLimit}
@@ -165,7 +148,8 @@ export function Directory() {
                                 />
                             ) : (
                                 <LongTable
-                                    {...shared}
+                                    {...lines}
+                                    onRange={onRange}
                                     label="Records"
                                     columns={look.shown}
                                     idOf={(index) => lineAt(index)?.row.id}
@@ -180,8 +164,8 @@ export function Directory() {
                                                 text={line.cells[at] ?? ''}
                                                 isOverLimit={overLimit.has(line.row.id)}
                                                 isLate={late.has(line.row.id)}
-                                                place={{ list: search.toString(), at: index }}
-                                                isActive={index === active}
+                                                place={placeOf(index)}
+                                                isActive={isActive(index)}
                                             />
                                         );
                                     }}
@@ -195,7 +179,7 @@ export function Directory() {
                                 />
                             )}
                             {isPeeking && peeked !== undefined && <Peek id={peeked} onClose={() => setPeeking(false)} />}
-                            {hasLetters && letters.length > 1 && <ThumbIndex letters={letters} onGo={(at) => go.current?.(at)} />}
+                            {hasLetters && letters.length > 1 && <ThumbIndex letters={letters} onGo={go} />}
                         </Beside>
                     )}
                     {chosen > 0 && (
@@ -213,19 +197,6 @@ export function Directory() {
                 </Stack>
             )}
             {isChanging && <BulkDialog chosen={input} count={chosen} onClose={() => setChanging(false)} />}
-            {isChoosing && page !== undefined && (
-                <ColumnsDialog
-                    of="parties"
-                    first="name"
-                    columns={page.columns.map(({ key }) => key)}
-                    onClose={() => setChoosing(false)}
-                    onDone={(keys) => {
-                        setChoosing(false);
-                        set({ columns: '' });
-                        void look.keep(keys);
-                    }}
-                />
-            )}
         </Sheet>
     );
 }

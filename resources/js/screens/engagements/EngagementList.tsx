@@ -1,13 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { Link, useLocation, useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { listFieldsQuery, type EngagementsWanted } from '../../api/queries';
 import { useSession } from '../../api/session';
-import { ColumnsDialog } from '../../shared/lists/ColumnsDialog';
+import { ColumnsButton } from '../../shared/lists/ColumnsDialog';
 import { FilterLine } from '../../shared/lists/FilterLine';
 import { ListTools } from '../../shared/lists/ListTools';
 import { sortedBy, useListLook } from '../../shared/lists/useListLook';
+import { useLines } from '../../shared/lists/useLines';
 import type { LongLine } from '../../shared/lists/useLongList';
 import { Button, QuietButton } from '../../ui/Button';
 import { LongTable, type Choosing } from '../../ui/LongTable';
@@ -42,31 +43,27 @@ interface Props {
 /** Cases and projects, a line each, to be moved on in their stages one by one or several at once. */
 export function EngagementList({ list, page, kinds, wanted, search, set }: Props) {
     const { mayChangeRecords } = useSession();
-    const location = useLocation();
     const navigate = useNavigate();
-    const [active, setActive] = useState(() => (location.state as { at?: number } | null)?.at ?? 0);
     const [chosen, setChosen] = useState<number[]>([]);
-    const [isChoosing, setChoosing] = useState(false);
     const look = useListLook('engagements', page.columns, WIDTHS);
-    const go = useRef<(index: number) => void>(undefined);
     const lastChosen = useRef(0);
     const { lineAt } = list;
     const rows = list.pages.flatMap((one) => one.rows);
     const { total: count } = page;
-    const last = Math.max(0, count - 1);
     const { asked, stagesOf, move, moveTo, said, leave } = useMoving(kinds, () => setChosen([]));
     const picked = rows.filter(({ id }) => chosen.includes(id));
+    const { lines, isActive, placeOf, isInList, begin } = useLines(count, search, (index) => {
+        const line = lineAt(index);
+        return line && `/engagements/${line.row.id}`;
+    });
     useQuery(listFieldsQuery('engagements'));
 
-    const isInList = () => document.activeElement?.closest('[role=grid] tbody') != null;
     const atHand = () => {
-        const line = isInList() ? lineAt(active) : undefined;
+        const line = isInList() ? lineAt(lines.active) : undefined;
         return picked.length > 0 ? picked : line === undefined ? [] : [line.row];
     };
     useShortcut('.', 'Move on: the line at hand, or those chosen', () => mayChangeRecords && void move(atHand(), 1));
     useShortcut(',', 'Move back: the line at hand, or those chosen', () => mayChangeRecords && void move(atHand(), -1));
-    useShortcut('j', 'Next line of the list', () => go.current?.(isInList() ? Math.min(last, active + 1) : active));
-    useShortcut('k', 'Line before', () => go.current?.(isInList() ? Math.max(0, active - 1) : active));
 
     const mark = (ids: readonly number[], isOn: boolean) => setChosen(isOn
         ? [...new Set([...chosen, ...ids])]
@@ -95,14 +92,23 @@ export function EngagementList({ list, page, kinds, wanted, search, set }: Props
                 of="engagements"
                 everything="All of them"
                 example="open in VT, looked after by nobody"
-                sentence={list.isBehind || page.filter.misread.length > 0 ? wanted.filter ?? '' : page.filter.sentence}
+                asked={wanted.filter}
+                isBehind={list.isBehind}
                 filter={page.filter}
                 onFilter={(filter) => {
-                    setActive(0);
+                    begin();
                     set({ filter });
                 }}
             >
-                <QuietButton onPress={() => setChoosing(true)}>Columns</QuietButton>
+                <ColumnsButton
+                    of="engagements"
+                    first="number"
+                    columns={page.columns}
+                    onDone={(keys) => {
+                        set({ columns: '' });
+                        void look.keep(keys);
+                    }}
+                />
                 <ListTools of="engagements" search={search} onOpen={(address) => void navigate(address)} />
             </FilterLine>
             {picked.length > 0 && (
@@ -117,9 +123,9 @@ export function EngagementList({ list, page, kinds, wanted, search, set }: Props
                 ? <Quiet>Nothing in the book matches that. Choose another stage, or take a filter away.</Quiet>
                 : (
                     <LongTable
+                        {...lines}
                         label="Cases and projects"
                         columns={mayChangeRecords ? [...look.shown, MOVE] : look.shown}
-                        total={count}
                         idOf={(index) => lineAt(index)?.row.id}
                         nameOf={(index) => lineAt(index)?.row.number ?? ''}
                         cell={(index, { key }) => {
@@ -145,27 +151,18 @@ export function EngagementList({ list, page, kinds, wanted, search, set }: Props
                                     row={row}
                                     columnKey={key}
                                     text={line.cells[page.columns.findIndex((column) => column.key === key)] ?? ''}
-                                    place={{ list: search.toString(), at: index }}
-                                    isActive={index === active}
+                                    place={placeOf(index)}
+                                    isActive={isActive(index)}
                                 />
                             );
                         }}
                         onRange={list.onRange}
                         sort={page.sort}
                         onSort={(key, isMore) => {
-                            setActive(0);
+                            begin();
                             set({ sort: sortedBy(page.sort, key, isMore) });
                         }}
                         onWidth={look.onWidth}
-                        active={Math.min(active, last)}
-                        onActive={setActive}
-                        onOpen={(index) => {
-                            const line = lineAt(index);
-                            if (line !== undefined) {
-                                void navigate(`/engagements/${line.row.id}`, { state: { list: search.toString(), at: index } });
-                            }
-                        }}
-                        goTo={(to) => { go.current = to; }}
                         {...(mayChangeRecords ? { choosing } : {})}
                     />
                 )}
@@ -176,19 +173,6 @@ export function EngagementList({ list, page, kinds, wanted, search, set }: Props
                     to={asked.to}
                     onClose={leave}
                     onMoved={(moved) => said([moved])}
-                />
-            )}
-            {isChoosing && (
-                <ColumnsDialog
-                    of="engagements"
-                    first="number"
-                    columns={page.columns.map(({ key }) => key)}
-                    onClose={() => setChoosing(false)}
-                    onDone={(keys) => {
-                        setChoosing(false);
-                        set({ columns: '' });
-                        void look.keep(keys);
-                    }}
                 />
             )}
         </Stack>

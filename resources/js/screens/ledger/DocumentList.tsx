@@ -1,18 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
-import { Link, useLocation, useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { documentsQuery, listFieldsQuery, type LedgerWanted } from '../../api/queries';
 import { documentName, DueText, signOf } from '../../shared/DocumentTable';
-import { ColumnsDialog } from '../../shared/lists/ColumnsDialog';
+import { ColumnsButton } from '../../shared/lists/ColumnsDialog';
 import { FilterLine } from '../../shared/lists/FilterLine';
 import { ListTools } from '../../shared/lists/ListTools';
 import { SIZE_OF } from '../../shared/lists/pages';
 import { sortedBy, useListLook } from '../../shared/lists/useListLook';
+import { useLines } from '../../shared/lists/useLines';
 import { useLongList, type LongLine } from '../../shared/lists/useLongList';
-import { QuietButton } from '../../ui/Button';
 import { LongTable } from '../../ui/LongTable';
-import { useShortcut } from '../../ui/shortcuts';
 import { Empty, Quiet, Small, Stack, Sums } from '../../ui/Text';
 import { Unread } from '../../ui/Unread';
 
@@ -29,21 +27,17 @@ interface Props {
 
 /** The documents of the ledger, with what the whole list comes to. */
 export function DocumentList({ wanted, search, set }: Props) {
-    const location = useLocation();
     const navigate = useNavigate();
     const asked: LedgerWanted = wanted.state === 'billed' && wanted.columns === undefined ? { ...wanted, columns: BILLED } : wanted;
     const list = useLongList((page) => documentsQuery(asked, page), SIZE_OF.documents);
     const { page, lineAt } = list;
     const look = useListLook('documents', page?.columns ?? [], WIDTHS);
-    const [active, setActive] = useState(() => (location.state as { at?: number } | null)?.at ?? 0);
-    const [isChoosing, setChoosing] = useState(false);
-    const go = useRef<(index: number) => void>(undefined);
     const count = page?.total ?? 0;
-    const last = Math.max(0, count - 1);
-    const isInList = () => document.activeElement?.closest('[role=grid] tbody') != null;
+    const { lines, isActive, placeOf, begin } = useLines(count, search, (index) => {
+        const line = lineAt(index);
+        return line && `/documents/${line.row.id}`;
+    });
     useQuery(listFieldsQuery('documents'));
-    useShortcut('j', 'Next line of the list', () => go.current?.(isInList() ? Math.min(last, active + 1) : active));
-    useShortcut('k', 'Line before', () => go.current?.(isInList() ? Math.max(0, active - 1) : active));
 
     if (list.error !== null) {
         return <Unread what="The ledger" error={list.error} retry={() => void list.refetch()} />;
@@ -58,15 +52,24 @@ export function DocumentList({ wanted, search, set }: Props) {
                 of="documents"
                 everything="Every document"
                 example="invoices in VT, overdue, above 500"
-                sentence={list.isBehind || page.filter.misread.length > 0 ? wanted.filter ?? '' : page.filter.sentence}
+                asked={wanted.filter}
+                isBehind={list.isBehind}
                 filter={page.filter}
                 onFilter={(filter) => {
-                    setActive(0);
+                    begin();
                     set({ filter });
                 }}
             >
                 <Quiet aria-live="polite">{count === 1 ? '1 document' : `${count.toLocaleString('en')} documents`}</Quiet>
-                <QuietButton onPress={() => setChoosing(true)}>Columns</QuietButton>
+                <ColumnsButton
+                    of="documents"
+                    first="number"
+                    columns={page.columns}
+                    onDone={(keys) => {
+                        set({ columns: '' });
+                        void look.keep(keys);
+                    }}
+                />
                 <ListTools of="documents" search={search} onOpen={(address) => void navigate(address)} />
             </FilterLine>
             {count === 0 ? (
@@ -79,36 +82,26 @@ export function DocumentList({ wanted, search, set }: Props) {
                 </Empty>
             ) : (
                 <LongTable
+                    {...lines}
                     label="Documents"
                     columns={look.shown}
-                    total={count}
                     idOf={(index) => lineAt(index)?.row.id}
                     nameOf={(index) => lineAt(index)?.row.number ?? ''}
                     cell={(index, { key }) => {
                         const line = lineAt(index);
                         const at = page.columns.findIndex((column) => column.key === key);
-                        const place = { list: search.toString(), at: index };
                         return line !== undefined && (
-                            <Cell line={line} columnKey={key} at={at} place={place} isActive={index === active} />
+                            <Cell line={line} columnKey={key} at={at} place={placeOf(index)} isActive={isActive(index)} />
                         );
                     }}
                     onRange={list.onRange}
                     sort={page.sort}
                     onSort={(key, isMore) => {
-                        setActive(0);
+                        begin();
                         set({ sort: sortedBy(page.sort, key, isMore) });
                     }}
                     onWidth={look.onWidth}
                     below={64}
-                    active={Math.min(active, last)}
-                    onActive={setActive}
-                    onOpen={(index) => {
-                        const line = lineAt(index);
-                        if (line !== undefined) {
-                            void navigate(`/documents/${line.row.id}`, { state: { list: search.toString(), at: index } });
-                        }
-                    }}
-                    goTo={(to) => { go.current = to; }}
                 />
             )}
             {page.sums.length > 0 && (
@@ -123,19 +116,6 @@ export function DocumentList({ wanted, search, set }: Props) {
                 </Sums>
             )}
             <Small>Amounts without a currency are in {page.currency}. Credits have a minus.</Small>
-            {isChoosing && (
-                <ColumnsDialog
-                    of="documents"
-                    first="number"
-                    columns={page.columns.map(({ key }) => key)}
-                    onClose={() => setChoosing(false)}
-                    onDone={(keys) => {
-                        setChoosing(false);
-                        set({ columns: '' });
-                        void look.keep(keys);
-                    }}
-                />
-            )}
         </Stack>
     );
 }

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import type { Schemas } from '../../api/client';
 import { listFieldsQuery, type ListOf } from '../../api/queries';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
@@ -17,7 +18,7 @@ interface Props {
 }
 
 /** Which fields stand in the list, and in which order. The first usual one always does. */
-export function ColumnsDialog({ of, first, columns, onDone, onClose }: Props) {
+function ColumnsDialog({ of, first, columns, onDone, onClose }: Props) {
     const [keys, setKeys] = useState(columns);
     const { data: fields = [] } = useQuery(listFieldsQuery(of));
     const titles = new Map(fields.map(({ key, title }) => [key, title]));
@@ -50,5 +51,34 @@ export function ColumnsDialog({ of, first, columns, onDone, onClose }: Props) {
                 <QuietButton onPress={() => onDone([])}>The usual ones</QuietButton>
             </DialogButtons>
         </Dialog>
+    );
+}
+
+interface ButtonProps {
+    of: ListOf;
+    first: string;
+    columns: Schemas['Column'][];
+    onDone: (keys: string[]) => void;
+}
+
+/** Opens the columns of a list to be chosen. */
+export function ColumnsButton({ of, first, columns, onDone }: ButtonProps) {
+    const [isOpen, setOpen] = useState(false);
+    return (
+        <>
+            <QuietButton onPress={() => setOpen(true)}>Columns</QuietButton>
+            {isOpen && (
+                <ColumnsDialog
+                    of={of}
+                    first={first}
+                    columns={columns.map(({ key }) => key)}
+                    onClose={() => setOpen(false)}
+                    onDone={(keys) => {
+                        setOpen(false);
+                        onDone(keys);
+                    }}
+                />
+            )}
+        </>
     );
 }

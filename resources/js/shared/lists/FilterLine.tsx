@@ -16,9 +16,11 @@ interface Props {
     everything: string;
     /** What could be typed. */
     example: string;
-    /** What the list is asked for now. */
-    sentence: string;
-    filter: Schemas['ListFilter'] | undefined;
+    /** What the list is asked for, as it was typed. */
+    asked: string | undefined;
+    /** Whether what is shown is still what was asked before. */
+    isBehind: boolean;
+    filter: Schemas['ListFilter'];
     onFilter: (sentence: string) => void;
     /** What else is done with the list. */
     children?: ReactNode;
@@ -32,13 +34,14 @@ export function together(parts: readonly string[], isAll: boolean): string {
 }
 
 /** What the list is asked for: as a sentence that is typed, and in pieces that can be opened one by one. */
-export function FilterLine({ of, everything, example, sentence, filter, onFilter, children }: Props) {
+export function FilterLine({ of, everything, example, asked = '', isBehind, filter, onFilter, children }: Props) {
+    // As it was typed where not all of it was understood.
+    const sentence = isBehind || filter.misread.length > 0 ? asked : filter.sentence;
     const [typed, setTyped] = useState<string>();
     const [open, setOpen] = useState<{ part?: Schemas['FilterPart'] }>();
     const line = useRef<HTMLInputElement>(null);
     const { data: proposals = [] } = useQuery({ ...proposalsQuery(of, typed ?? ''), enabled: typed !== undefined });
-    const parts = filter?.parts ?? [];
-    const isAll = filter?.isAll ?? true;
+    const { parts, isAll } = filter;
     const label = LABELS[of];
     useShortcut('f', label, () => {
         line.current?.focus();
@@ -74,7 +77,7 @@ export function FilterLine({ of, everything, example, sentence, filter, onFilter
                     setTyped(undefined);
                     line.current?.blur();
                 }}
-                problem={(filter?.misread.length ?? 0) > 0 ? 'misread' : undefined}
+                problem={filter.misread.length > 0 ? 'misread' : undefined}
             />
             {/* What stands still comes first: nothing moves under the pointer when the answer comes. */}
             <Row $gap="small">
@@ -102,7 +105,7 @@ export function FilterLine({ of, everything, example, sentence, filter, onFilter
                 {sentence !== '' && <QuietButton onPress={() => apply('')}>{everything}</QuietButton>}
                 {children}
             </Row>
-            {filter !== undefined && filter.misread.length > 0 && (
+            {filter.misread.length > 0 && (
                 <div id="misread" role="status">
                     <Stack $gap="hair">
                         {filter.misread.map(({ at, message, isLeftOut }) => (
