@@ -234,4 +234,10 @@ test('the ledger is narrowed by a sentence, kept, and gone through document by d
     await expect(leaves).toContainText(/2 of \d/);
     await leaves.getByRole('button', { name: 'Back to the list' }).click();
     await expect(page.getByRole('combobox', { name: 'Which documents?' })).toHaveValue('invoices, above 2000.00');
+    // A draft that is opened from the list has nothing against it: it has not been tried yet.
+    await page.goto('/ledger?filter=draft');
+    await rows.nth(1).getByRole('link').first().click();
+    await expect(page.getByRole('button', { name: 'Change it' })).toBeVisible();
+    await expect(leaves).toContainText(/1 of \d/);
+    await expect(page.getByText('Not issued')).toBeHidden();
 });

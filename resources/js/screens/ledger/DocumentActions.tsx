@@ -32,8 +32,8 @@ export function DocumentActions({ document, onEdit }: { document: Doc; onEdit: (
     const { row, canBecome } = document;
     const path = { params: { path: { document: row.id } } };
     const navigate = useNavigate();
-    const given = useLocation().state as Against | null;
-    const [against, setAgainst] = useState<Against | null>(given);
+    const given = (useLocation().state as { against?: Against } | null)?.against;
+    const [against, setAgainst] = useState(given ?? null);
     const [again, setAgain] = useState<{ kind: Doc['canBecome'][number]; message: string }>();
     const [asks, setAsks] = useState<Asks>();
     const say = useSay();
@@ -53,7 +53,9 @@ export function DocumentActions({ document, onEdit }: { document: Doc; onEdit: (
             setAgainst(found ?? null);
             if (found === undefined) {
                 say(isTheirs ? 'Entered.' : 'Issued.');
-                await navigate('.', { replace: true, state: null });
+                if (given !== undefined) {
+                    await navigate('.', { replace: true, state: null });
+                }
                 forgetLedger();
             }
         } catch (error) {

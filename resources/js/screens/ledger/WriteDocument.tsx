@@ -103,7 +103,7 @@ function NewForm({ partyId, defaults }: { partyId: number; defaults: Schemas['Do
             const { row, against } = await ask(api.POST('/api/parties/{id}/documents', { params: { path: { id: partyId } }, body }));
             forgetLedger();
             say(issues && against == null ? (isTheirs ? 'Entered.' : 'Issued.') : 'Saved as a draft.');
-            await navigate(`/documents/${row.id}`, { state: against });
+            await navigate(`/documents/${row.id}`, { state: against == null ? null : { against } });
         });
         setBusy(false);
     };

@@ -108,7 +108,7 @@ function AddForm({ kind, start, companyId }: { kind: PartyKind; start: Start; co
             } }));
             keepRecord(record);
             say(`${record.party.displayName} added.`);
-            await navigate(`/records/${record.party.id}?edit=reach`, { replace: true });
+            await navigate(`/records/${record.party.id}`, { replace: true, state: { edit: 'reach' } });
         } catch (error) {
             if (error instanceof Refused && error.isSignedOut && await ensureSignedIn()) {
                 return add();

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { useParams, useSearchParams } from 'react-router';
+import { useLocation, useNavigationType, useParams } from 'react-router';
 import { api, ask } from '../../api/client';
 import { forget, isMissing, recordQuery } from '../../api/queries';
 import { ButtonLink, MainButton } from '../../ui/Button';
@@ -55,14 +55,10 @@ export function RecordPage() {
 }
 
 function OneRecord({ record }: { record: RecordData }) {
-    const [search, setSearch] = useSearchParams();
-    const [startsWith] = useState(() => search.get('edit'));
-    useEffect(() => {
-        // It was for this once: who comes back to this address does not begin again.
-        if (startsWith !== null) {
-            setSearch({}, { replace: true });
-        }
-    }, [startsWith, setSearch]);
+    const { state } = useLocation() as { state: { edit?: string } | null };
+    const way = useNavigationType();
+    // It was for this once: who comes back to this page, or loads it anew, does not begin again.
+    const [startsWith] = useState(() => way === 'POP' ? undefined : state?.edit);
     const log = useRecordLog(record);
     const mayEdit = useMayEdit(record);
     const act = useSubjectAction();
