@@ -132,7 +132,8 @@ test('an invoice that two pay is typed once, refused at its place, and written a
     await page.getByLabel('For', { exact: true }).first().fill('Drying and cleaning');
     await page.getByLabel('Price').first().fill('lots');
     await page.keyboard.press('Control+Enter');
-    await expect(page.getByText(/“lots” is not a number/).first()).toBeVisible();
+    // At the field: what the preview below says comes before the answer to the save.
+    await expect(page.getByLabel('Price').first()).toHaveAccessibleDescription(/“lots” is not a number/);
     await expect(page.getByLabel('For', { exact: true }).first()).toHaveValue('Drying and cleaning');
     await page.getByLabel('Price').first().fill('333.33');
     await page.keyboard.press('Control+Enter');

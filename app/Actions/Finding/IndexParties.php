@@ -22,6 +22,7 @@ use App\Models\Party;
 use App\Models\Position;
 use App\Models\Relation;
 use App\Time\Clock;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Keeps what is looked up over all records in step with them: search, look-alikes, gaps. Runs inside the transaction of the change. */
@@ -118,18 +119,8 @@ final readonly class IndexParties
             DB::statement("INSERT INTO search_spellings (search_spellings) VALUES ('delete-all')");
         });
         Party::query()->select('id')->chunkById(self::CHUNK, function ($parties): void {
-            LongWork::step(fn () => $this->refresh($parties->pluck('id')->all()));
+            LongWork::step(fn () => $this->anew(Ids::of($parties->pluck('id'))));
         });
-    }
-
-    private function forget(int ...$ids): void
-    {
-        DB::table('search_words')->whereIn('rowid', $ids)->delete();
-        DB::table('search_letters')->whereIn('rowid', $ids)->delete();
-        DB::table('look_alike_keys')->whereIn('party_id', $ids)->delete();
-        DB::table('record_gaps')->whereIn('party_id', $ids)->delete();
-        DB::table('record_lines')->whereIn('party_id', $ids)->delete();
-        DB::table('record_values')->whereIn('party_id', $ids)->delete();
     }
 
     /** Those that are another today though nothing happened: an address or a position begins, or has ended. */
@@ -152,14 +143,49 @@ final readonly class IndexParties
 
             return;
         }
-        $this->forget(...$ids);
-        $today = $this->clock->today();
-        foreach (Party::query()->with([...RecordLine::READS, ...RecordFacts::RELATIONS])->findMany($ids) as $party) {
-            $readiness = Readiness::of(RecordFacts::of($party, $today));
-            $this->insert($party, $today);
-            DB::table('record_gaps')->insert(['party_id' => $party->id] + $this->gapsOf($party, $readiness, $today));
-            DB::table('record_values')->insert(KeptValues::of($party, $readiness, $today));
+        $kept = KeptIndex::of($ids);
+        $parties = $this->read($ids);
+        foreach ($parties as $party) {
+            $this->write($party, $kept);
         }
+        $kept->forget(...array_diff($ids, $parties->modelKeys()));
+    }
+
+    /** @param  list<int>  $ids */
+    private function anew(array $ids): void
+    {
+        KeptIndex::none()->forget(...$ids);
+        foreach ($this->read($ids) as $party) {
+            $this->write($party, KeptIndex::none());
+        }
+    }
+
+    /**
+     * @param array<int> $ids
+     *
+     * @return Collection<int, Party>
+     */
+    private function read(array $ids): Collection
+    {
+        return Party::query()->with([...RecordLine::READS, ...RecordFacts::RELATIONS])->findMany($ids);
+    }
+
+    private function write(Party $party, KeptIndex $kept): void
+    {
+        $today = $this->clock->today();
+        $readiness = Readiness::of(RecordFacts::of($party, $today));
+        $line = RecordLine::of($party, $today);
+        $isOther = $kept->keep('record_lines', $party->id, [
+            'is_in_use' => ! $party->isArchived(), 'kind' => $party->kind->value, 'sort_key' => $party->sort_key,
+            'stale_on' => $line->staleOn?->toIso(), 'line' => $line->toKept(),
+        ]);
+        if ($isOther) {
+            $kept->forgetWords($party->id);
+            $this->words($party->id, $line);
+        }
+        $kept->keepKeys($party->id, PartyLikeness::of($party)->keys());
+        $kept->keep('record_gaps', $party->id, $this->gapsOf($party, $readiness, $today));
+        $kept->keep('record_values', $party->id, KeptValues::of($party, $readiness, $today));
     }
 
     /**
@@ -175,13 +201,9 @@ final readonly class IndexParties
         ];
     }
 
-    private function insert(Party $party, Day $today): void
+    /** What it is found by: whole words, and the letters in them. */
+    private function words(int $id, RecordLine $line): void
     {
-        $line = RecordLine::of($party, $today);
-        DB::table('record_lines')->insert([
-            'party_id' => $party->id, 'is_in_use' => ! $party->isArchived(), 'kind' => $party->kind->value, 'sort_key' => $party->sort_key,
-            'stale_on' => $line->staleOn?->toIso(), 'line' => $line->toKept(),
-        ]);
         $columns = array_fill_keys(array_column(SearchColumn::cases(), 'value'), '');
         $figures = [];
         $fields = SearchedFields::all();
@@ -195,17 +217,13 @@ final readonly class IndexParties
                 $figures[] = Fold::digits($value);
             }
         }
-        DB::table('search_words')->insert(['rowid' => $party->id] + $columns);
+        DB::table('search_words')->insert(['rowid' => $id] + $columns);
         $this->learn(array_unique(Fold::words("{$columns['name']} {$columns['also']} {$columns['works_at']} {$columns['place']}")));
         DB::table('search_letters')->insert([
-            'rowid' => $party->id,
+            'rowid' => $id,
             'name' => trim($columns['name'].' '.$columns['also'].' '.$columns['email']),
             'figures' => implode(' ', array_unique($figures)),
         ]);
-        DB::table('look_alike_keys')->insert(array_map(
-            fn (string $key) => ['party_id' => $party->id, 'key' => $key],
-            PartyLikeness::of($party)->keys(),
-        ));
     }
 
     /**

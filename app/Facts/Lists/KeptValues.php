@@ -42,7 +42,6 @@ final class KeptValues
         $point = self::point($address);
 
         return [
-            'party_id' => $party->id,
             'is_in_use' => ! $party->isArchived(),
             'kind' => $party->kind->value,
             'is_client' => $party->is_client,
