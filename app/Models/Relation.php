@@ -45,8 +45,18 @@ final class Relation extends Model
      */
     public static function of(Party $party): Builder
     {
+        return self::ofAny([$party->id]);
+    }
+
+    /**
+     * @param list<int> $partyIds
+     *
+     * @return Builder<self>
+     */
+    public static function ofAny(array $partyIds): Builder
+    {
         return self::query()->with('ownKind')
-            ->where(fn (Builder $relations) => $relations->where('from_id', $party->id)->orWhere('to_id', $party->id))
+            ->where(fn (Builder $relations) => $relations->whereIntegerInRaw('from_id', $partyIds)->orWhereIntegerInRaw('to_id', $partyIds))
             ->orderByRaw('until is not null')->orderBy('id');
     }
 

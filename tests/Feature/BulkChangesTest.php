@@ -7,6 +7,9 @@ namespace Tests\Feature;
 use Almanac\Access\Role;
 use Almanac\Bulk\BulkOutcome;
 use Almanac\Bulk\BulkState;
+use Almanac\Records\ArchivedRecord;
+use App\Actions\Bulk\BulkActOnMany;
+use App\Actions\Bulk\BulkActs;
 use App\Actions\Bulk\RunBulkChange;
 use App\Background\WorkOnBulkChange;
 use App\Models\BulkChange;
@@ -99,6 +102,36 @@ final class BulkChangesTest extends TestCase
             $this->assertSame($before, $this->book(), "$words is taken back");
         }
         $this->assertGreaterThan(12, $done);
+    }
+
+    public function test_what_is_done_to_many_at_once_is_as_if_it_were_done_one_by_one(): void
+    {
+        $this->demo();
+        $this->actingAs($this->maud = User::query()->where('email', 'maud@orreryvane.example')->firstOrFail());
+        $kinds = [
+            ['kind' => 'owner', 'userId' => $this->maud->id], ['kind' => 'owner', 'userId' => null], ['kind' => 'account-manager', 'userId' => $this->maud->id],
+            ['kind' => 'buyer', 'userId' => $this->maud->id], ['kind' => 'source', 'values' => ['Bärenhof fair ']], ['kind' => 'language', 'values' => ['de']],
+        ];
+        $outcomes = [];
+        foreach ($kinds as $kind) {
+            $act = $this->app->make(BulkActs::class)->of($kind + ['values' => []]);
+            $this->assertInstanceOf(BulkActOnMany::class, $act);
+            $oneByOne = $this->tried(fn () => Party::query()->orderBy('id')->get()->mapWithKeys(function (Party $party) use ($act): array {
+                try {
+                    return [$party->id => $act->apply($party, $this->maud) === null ? 'same' : 'changed'];
+                } catch (ArchivedRecord) {
+                    return [$party->id => 'archived'];
+                }
+            })->all());
+            $atOnce = $this->tried(fn () => array_map(fn (string|ArchivedRecord|null $done) => match (true) {
+                $done instanceof ArchivedRecord => 'archived',
+                default => $done === null ? 'same' : 'changed',
+            }, $act->applyToAll(Party::query()->orderBy('id')->get(), $this->maud)));
+            $this->assertContains('changed', $atOnce[0]);
+            $this->assertSame($oneByOne, $atOnce, $kind['kind']);
+            array_push($outcomes, ...$atOnce[0]);
+        }
+        $this->assertContains('archived', $outcomes);
     }
 
     public function test_all_of_a_list_but_for_some_and_never_of_a_sentence_that_is_not_understood(): void
@@ -198,6 +231,25 @@ final class BulkChangesTest extends TestCase
         $this->postJson("/api/bulk-changes/$id/take-back")->assertOk();
 
         return $this->getJson('/api/bulk-changes')->assertOk();
+    }
+
+    /**
+     * @param \Closure(): array<int, string> $change
+     *
+     * @return array{array<int, string>, array<string, mixed>} what came of it by record, and the book with its log; it is taken back
+     */
+    private function tried(\Closure $change): array
+    {
+        DB::beginTransaction();
+        $done = $change();
+        ksort($done);
+        $kept = $this->book();
+        foreach (['changes', 'section_states', 'section_versions'] as $table) {
+            $kept[$table] = DB::table($table)->get()->map(fn (object $row) => array_diff_key((array) $row, ['id' => 0, 'at' => 0]))->sort()->values()->all();
+        }
+        DB::rollBack();
+
+        return [$done, $kept];
     }
 
     /** @return array{isAll: bool, filter: string, withArchived: bool, ids: list<int>} */

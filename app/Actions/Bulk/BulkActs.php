@@ -10,6 +10,7 @@ use Almanac\Lists\Condition;
 use Almanac\Lists\FieldType;
 use Almanac\Lists\Operator;
 use Almanac\Lists\Value;
+use Almanac\Names\NamePart;
 use Almanac\Records\LogKind;
 use Almanac\Records\OfficeList;
 use Almanac\Records\Wording;
@@ -23,6 +24,7 @@ use App\Actions\Ledger\KeepStandings;
 use App\Actions\Notes\WriteLogEntry;
 use App\Actions\Office\ListedNames;
 use App\Actions\Records\ArchiveParty;
+use App\Actions\Records\ChangeSections;
 use App\Actions\Records\ClassificationSection;
 use App\Actions\Records\DeleteParty;
 use App\Actions\Records\DetailsSection;
@@ -39,6 +41,7 @@ use App\Models\LogEntry;
 use App\Models\Party;
 use App\Models\Reminder;
 use App\Models\User;
+use App\Time\Clock;
 use App\Validation\FieldProblems;
 use App\Validation\FieldReaders;
 use Illuminate\Validation\ValidationException;
@@ -52,6 +55,8 @@ final readonly class BulkActs
     public function __construct(
         private SaveSection $save,
         private UndoSave $undo,
+        private ChangeSections $change,
+        private Clock $clock,
         private DetailsSection $details,
         private FieldReaders $readers,
         private ArchiveParty $archive,
@@ -84,7 +89,7 @@ final readonly class BulkActs
             BulkKind::TakeTypes => $this->words('types', 'Take off the type', OfficeList::Types, $input['values'], false),
             BulkKind::AddTags => $this->words('tags', 'Add the tag', OfficeList::Tags, $input['values'], true),
             BulkKind::TakeTags => $this->words('tags', 'Take off the tag', OfficeList::Tags, $input['values'], false),
-            BulkKind::Source => $this->one('source', 'source', 'Where they came from', $this->text($input), $this->text($input)),
+            BulkKind::Source => $this->source($this->text($input)),
             BulkKind::Language => $this->language($this->text($input)),
             BulkKind::Terms => $this->terms($this->side($input), $this->text($input)),
             BulkKind::SideField => $this->sideField($this->side($input), $input['field'] ?? '', $this->text($input)),
@@ -114,12 +119,14 @@ final readonly class BulkActs
     /** One value of the classification. */
     private function one(string $key, string $field, string $title, int|string|null $value, string $shown, string $words = ''): BulkAct
     {
-        return $this->edit(
+        $edit = $this->edit(
             "$title: ".($words === '' ? ($shown === '' ? 'nothing' : $shown) : $words),
             $this->equal($field, $shown),
             new ClassificationSection,
-            fn (array $state) => [$key => $value] + $state,
+            fn (array $state) => [...$state, $key => $value],
         );
+
+        return new ColumnEdit($edit, ClassificationSection::COLUMNS[$key], $value, $this->change, $this->index, $this->clock);
     }
 
     /** @param  list<string>  $names */
@@ -145,9 +152,16 @@ final readonly class BulkActs
                 $others = array_values(array_udiff($held, $names, strcasecmp(...)));
                 $missing = array_values(array_udiff($names, $held, strcasecmp(...)));
 
-                return [$key => $isAdded ? ($missing === [] ? $held : [...$held, ...$missing]) : $others] + $state;
+                return [...$state, $key => $isAdded ? ($missing === [] ? $held : [...$held, ...$missing]) : $others];
             },
         );
+    }
+
+    private function source(string $typed): BulkAct
+    {
+        $source = NamePart::tidy($typed);
+
+        return $this->one('source', 'source', 'Where they came from', $source, $source);
     }
 
     private function language(string $code): BulkAct
@@ -168,7 +182,7 @@ final readonly class BulkActs
             ($side === Side::Client ? 'Terms when we bill them: ' : 'Terms when we pay them: ').($shorthand ?? 'as their parent company or the office'),
             $this->equal("{$side->value}-terms", $shorthand ?? ''),
             $this->section($side),
-            fn (array $state) => ['listedId' => null, 'shorthand' => $shorthand] + $state,
+            fn (array $state) => [...$state, 'listedId' => null, 'shorthand' => $shorthand],
         );
     }
 
@@ -187,10 +201,10 @@ final readonly class BulkActs
                 /** @var list<array{name: string, value: string|null}> $rows */
                 $rows = $state['fields'];
 
-                return ['fields' => array_map(
+                return [...$state, 'fields' => array_map(
                     fn (array $row) => $row['name'] === $field->value ? ['name' => $field->value, 'value' => $typed === '' ? null : $typed] : $row,
                     $rows,
-                )] + $state;
+                )];
             },
         );
     }

@@ -112,6 +112,20 @@ final readonly class IndexParties
         }
     }
 
+    /**
+     * Only what a single value of their classification says, of those that have it now and of those who take it over.
+     *
+     * @param list<int> $ids
+     */
+    public function classified(array $ids): void
+    {
+        $today = $this->clock->today();
+        foreach (Party::query()->findMany($ids) as $party) {
+            DB::table('record_values')->where('party_id', $party->id)->update(KeptValues::classified($party));
+            DB::table('record_gaps')->where('party_id', $party->id)->update(['owner_id' => self::ownerOf($party, $today)]);
+        }
+    }
+
     public function everything(): void
     {
         DB::transaction(function (): void {
@@ -197,8 +211,13 @@ final readonly class IndexParties
     {
         return [
             'gaps' => array_sum(array_map(fn (Readiness $one) => count($one->gaps()), $readiness)),
-            'owner_id' => Ancestors::nearest($party, $party->owner_id, fn (Party $company) => $company->owner_id, $today)->value,
+            'owner_id' => self::ownerOf($party, $today),
         ];
+    }
+
+    private static function ownerOf(Party $party, Day $today): ?int
+    {
+        return Ancestors::nearest($party, $party->owner_id, fn (Party $company) => $company->owner_id, $today)->value;
     }
 
     /** What it is found by: whole words, and the letters in them. */

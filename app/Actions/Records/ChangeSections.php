@@ -46,14 +46,7 @@ final readonly class ChangeSections
             $subject = $section->subject;
             $this->log->handle($subject, $section->name, $differences, $by);
             $this->keepFirst($section, $stateBefore);
-            $kept = (new SectionState([
-                'subject_id' => $subject->id,
-                'section' => $section->name->value,
-                'version' => SectionVersions::advance($subject, $section->name),
-                'cause_id' => $causeId,
-                'user_id' => $by->id,
-                'at' => $this->clock->now(),
-            ]))->setState($state, $section->isPrivate($state));
+            $kept = $this->made($section, SectionVersions::advance($subject, $section->name), $state, $causeId, $by);
             $kept->save();
             $causeId ??= $kept->id;
             $changed[] = $subject->id;
@@ -63,21 +56,84 @@ final readonly class ChangeSections
     }
 
     /**
+     * Makes one change of the same section of many subjects, each of which is told by itself and can be taken back by itself.
+     *
+     * @param list<SectionOf> $touched
+     * @param \Closure(): mixed $change
+     *
+     * @return array<int, int> the state that is kept, by subject; of those that are different
+     */
+    public function ofEach(array $touched, User $by, \Closure $change): array
+    {
+        $before = self::read($touched);
+        $change();
+        $after = self::read($touched);
+        $logged = $changed = [];
+        foreach ($touched as $at => $section) {
+            $differences = Difference::between($before[$at][0], $after[$at][0]);
+            if ($differences !== [] || $after[$at][1] !== $before[$at][1]) {
+                $logged[] = [$section->subject, $section->name, $differences];
+                $changed[$section->subject->id] = [$section, $before[$at][1], $after[$at][1]];
+            }
+        }
+        if ($changed === []) {
+            return [];
+        }
+        $this->log->several($logged, $by);
+        $name = $touched[0]->name;
+        $of = fn () => SectionState::query()->where('section', $name->value)->whereIntegerInRaw('subject_id', array_keys($changed));
+        $known = $of()->distinct()->pluck('subject_id', 'subject_id');
+        $versions = SectionVersions::advanceAll(array_keys($changed), $name);
+        $first = $made = [];
+        foreach ($changed as $id => [$section, $was, $is]) {
+            if (! isset($known[$id])) {
+                $first[] = $this->first($section, $versions[$id] - 1, $was)->getAttributes();
+            }
+            $made[] = $this->made($section, $versions[$id], $is, null, $by)->getAttributes();
+        }
+        SectionState::query()->insert($first);
+        SectionState::query()->insert($made);
+
+        /** @var array<int, int> */
+        return $of()->whereNotNull('user_id')->selectRaw('max(id) as id, subject_id')->groupBy('subject_id')->pluck('id', 'subject_id')->all();
+    }
+
+    /**
      * What it was before it was saved for the first time.
      *
      * @param array<string, mixed> $state
      */
     private function keepFirst(SectionOf $section, array $state): void
     {
-        $subject = $section->subject;
-        $key = ['subject_id' => $subject->id, 'section' => $section->name->value];
-        if (SectionState::query()->where($key)->doesntExist()) {
-            (new SectionState(
-                $key + ['version' => SectionVersions::of($subject, $section->name), 'at' => $subject->created_at ?? $this->clock->now()],
-            ))
-                ->setState($state, $section->isPrivate($state))
-                ->save();
+        if (SectionState::query()->where(['subject_id' => $section->subject->id, 'section' => $section->name->value])->doesntExist()) {
+            $this->first($section, SectionVersions::of($section->subject, $section->name), $state)->save();
         }
+    }
+
+    /** @param  array<string, mixed>  $state */
+    private function first(SectionOf $section, int $version, array $state): SectionState
+    {
+        $subject = $section->subject;
+
+        return (new SectionState([
+            'subject_id' => $subject->id,
+            'section' => $section->name->value,
+            'version' => $version,
+            'at' => $subject->created_at ?? $this->clock->now(),
+        ]))->setState($state, $section->isPrivate($state));
+    }
+
+    /** @param  array<string, mixed>  $state */
+    private function made(SectionOf $section, int $version, array $state, ?int $causeId, User $by): SectionState
+    {
+        return (new SectionState([
+            'subject_id' => $section->subject->id,
+            'section' => $section->name->value,
+            'version' => $version,
+            'cause_id' => $causeId,
+            'user_id' => $by->id,
+            'at' => $this->clock->now(),
+        ]))->setState($state, $section->isPrivate($state));
     }
 
     /**

@@ -23,6 +23,9 @@ final class ClassificationSection implements Section
 {
     private const COLLEAGUES = ['ownerId' => 'owner_id', 'accountManagerId' => 'account_manager_id', 'buyerId' => 'buyer_id'];
 
+    /** What stands in a column of the record as it is, by what it is called in the state. */
+    public const COLUMNS = self::COLLEAGUES + ['source' => 'source', 'language' => 'language'];
+
     public function name(): SectionName
     {
         return SectionName::Classification;

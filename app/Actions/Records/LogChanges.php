@@ -14,6 +14,9 @@ use App\Time\Clock;
 /** Writes to the change log of a subject. Runs inside the transaction of the change. */
 final readonly class LogChanges
 {
+    /** Of one statement. */
+    private const ROWS = 500;
+
     public function __construct(private Clock $clock)
     {
     }
@@ -21,18 +24,30 @@ final readonly class LogChanges
     /** @param  list<Difference>  $differences */
     public function handle(SubjectModel $subject, SectionName $section, array $differences, User $by): void
     {
+        $this->several([[$subject, $section, $differences]], $by);
+    }
+
+    /** @param  list<array{SubjectModel, SectionName, list<Difference>}>  $changed */
+    public function several(array $changed, User $by): void
+    {
         $at = $this->clock->now();
-        foreach ($differences as $difference) {
-            Change::query()->create([
-                'subject_id' => $subject->id,
-                'section' => $section->value,
-                'key' => $difference->key,
-                'label' => $difference->label,
-                'from' => $difference->from,
-                'to' => $difference->to,
-                'user_id' => $by->id,
-                'at' => $at,
-            ]);
+        $rows = [];
+        foreach ($changed as [$subject, $section, $differences]) {
+            foreach ($differences as $difference) {
+                $rows[] = [
+                    'subject_id' => $subject->id,
+                    'section' => $section->value,
+                    'key' => $difference->key,
+                    'label' => $difference->label,
+                    'from' => $difference->from,
+                    'to' => $difference->to,
+                    'user_id' => $by->id,
+                    'at' => $at,
+                ];
+            }
+        }
+        foreach (array_chunk($rows, self::ROWS) as $some) {
+            Change::query()->insert($some);
         }
     }
 }

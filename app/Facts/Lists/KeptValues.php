@@ -49,14 +49,12 @@ final class KeptValues
             'collated' => Collation::key($party->file_as),
             'letter' => Collation::letter($party->file_as),
             'number' => $party->number,
-            'owner_id' => $party->owner_id,
-            'account_manager_id' => $party->account_manager_id,
-            'buyer_id' => $party->buyer_id,
             'archived_on' => $party->archived_on?->toIso(),
             'form_on' => $party->form_on?->toIso(),
             'added_at' => $party->created_at?->toDateTimeString(),
             'grade' => $party->grade,
             'is_deceased' => $party->is_deceased,
+            ...self::classified($party),
             ...self::lacking($party, $readiness),
             'latitude' => $point?->latitude,
             'longitude' => $point?->longitude,
@@ -65,10 +63,8 @@ final class KeptValues
                 'region' => $address->region ?? '',
                 'locality' => $address->locality ?? '',
                 'postcode' => $address->postcode ?? '',
-                'source' => $party->source,
                 'industry' => $party->industry,
                 'legal_form' => $party->legal_form,
-                'language' => $party->language === '' ? '' : Languages::getName($party->language, 'en'),
                 'types' => implode("\n", $party->listed(OfficeList::Types)),
                 'tags' => implode("\n", $party->listed(OfficeList::Tags)),
                 'name' => $party->display_name,
@@ -82,6 +78,18 @@ final class KeptValues
                 'payee_name' => $party->payee_name,
                 'registration_number' => $party->registration_number,
             ]),
+        ];
+    }
+
+    /** @return array<string, scalar|null> what the single values of its classification say: nobody is found by them */
+    public static function classified(Party $party): array
+    {
+        return [
+            'owner_id' => $party->owner_id,
+            'account_manager_id' => $party->account_manager_id,
+            'buyer_id' => $party->buyer_id,
+            'source' => self::text($party->source),
+            'language' => self::text($party->language === '' ? '' : Languages::getName($party->language, 'en')),
         ];
     }
 

@@ -60,16 +60,13 @@ final class Ancestors
      */
     public static function below(array $ids, Day $today): array
     {
-        $known = array_fill_keys($ids, true);
-        $next = Party::query()->findMany($ids);
-        for ($step = 0; $step < self::MOST && count($next) > 0; $step++) {
+        $known = $next = array_fill_keys($ids, true);
+        for ($step = 0; $step < self::MOST && $next !== []; $step++) {
             $found = [];
-            foreach ($next as $company) {
-                foreach (Relation::of($company)->with('from', 'to')->get() as $relation) {
-                    $other = $relation->otherThan($company);
-                    if (self::isParent($relation, $other, $today) && ! isset($known[$other->id])) {
-                        $known[$other->id] = true;
-                        $found[] = $other;
+            foreach (Relation::ofAny(array_keys($next))->with('from', 'to')->get() as $relation) {
+                foreach ([[$relation->from, $relation->to], [$relation->to, $relation->from]] as [$company, $other]) {
+                    if (isset($next[$company->id]) && ! isset($known[$other->id]) && self::isParent($relation, $other, $today)) {
+                        $found[$other->id] = $known[$other->id] = true;
                     }
                 }
             }

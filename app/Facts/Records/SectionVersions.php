@@ -26,12 +26,24 @@ final class SectionVersions
     /** @return int the new one */
     public static function advance(SubjectModel $subject, SectionName $section): int
     {
+        return self::advanceAll([$subject->id], $section)[$subject->id];
+    }
+
+    /**
+     * @param list<int> $subjectIds
+     *
+     * @return array<int, int> the new ones, by subject
+     */
+    public static function advanceAll(array $subjectIds, SectionName $section): array
+    {
         DB::table('section_versions')->upsert(
-            ['subject_id' => $subject->id, 'section' => $section->value, 'version' => 1],
+            array_map(fn (int $id) => ['subject_id' => $id, 'section' => $section->value, 'version' => 1], $subjectIds),
             ['subject_id', 'section'],
             ['version' => DB::raw('version + 1')],
         );
 
-        return self::of($subject, $section);
+        /** @var array<int, int> */
+        return DB::table('section_versions')->whereIntegerInRaw('subject_id', $subjectIds)->where('section', $section->value)
+            ->pluck('version', 'subject_id')->all();
     }
 }
