@@ -5,122 +5,85 @@ declare(strict_types=1);
 namespace Almanac\LookAlikes;
 
 /**
- * Whether two records may be the same, with the reasons.
+ * Whether two records may be the same, with the reasons for and against.
  *
- * The score is a sum of log-likelihood weights, log2(m/u), after I. P. Fellegi and A. B. Sunter,
- * "A Theory for Record Linkage", Journal of the American Statistical Association 64 (1969): m is
- * how often a field agrees in records that are the same, u how often in records that are not.
- * The figures below are estimates for a small office, from memory.
+ * The score is the sum of the weights of all signs and of what is likely before anything is compared, in bits: 0 is even,
+ * 7 is about a hundred to one. What the single signs cannot say by adding up stands in Contradictions: Edith and Walter of
+ * one house agree in phone, address and family name, and are two.
  */
 final readonly class Comparison
 {
-    private const LIKELY = 7.0;
+    /** About 1 in 50 of those is wrong by the weights alone. */
+    private const SAME = 2.5;
 
-    private const POSSIBLE = 4.0;
+    private const PERHAPS = -7.5;
 
-    /** Field to m and u; agreement weighs log2(m/u), disagreement log2((1-m)/(1-u)). */
-    private const WEIGHTS = [
-        'same name' => [0.85, 0.002],
-        'name much alike' => [0.10, 0.004],
-        'phone' => [0.60, 0.003],
-        'email' => [0.60, 0.001],
-        'address' => [0.70, 0.010],
-        'tax number' => [0.95, 0.0001],
-    ];
-
-    private const NAME_DIFFERS = -8.0;
-
-    /** @param  list<string>  $reasons */
-    private function __construct(public float $score, public array $reasons)
+    /** @param  list<array{Sign, float}>  $signs  with their weights in bits, as they were compared */
+    private function __construct(public float $score, public array $signs, public Verdict $verdict)
     {
     }
 
-    /** Person and company are never compared. */
-    public static function of(Likeness $one, Likeness $other): self
+    public static function of(Likeness $one, Likeness $other, ?Weights $weights = null): self
     {
-        if ($one->kind !== $other->kind) {
-            return new self(-INF, []);
-        }
-        [$score, $reasons] = self::names($one, $other);
-        foreach (
-            [
-                'phone' => [$one->phones, $other->phones],
-                'email' => [$one->emails, $other->emails],
-                'address' => [$one->places, $other->places],
-            ] as $field => [$a, $b]
-        ) {
-            if ($a === [] || $b === []) {
-                continue;
-            }
-            $agrees = array_intersect($a, $b) !== [];
-            $score += self::weight($field, $agrees);
-            if ($agrees) {
-                $reasons[] = 'same '.$field;
-            }
-        }
+        $evidence = Evidence::between($one, $other);
 
-        [$weight, $reason] = self::numbers($one->numbers, $other->numbers);
-
-        return new self($score + $weight, [...$reasons, ...$reason]);
+        return $evidence === null
+            ? new self(-INF, [], Verdict::Different)
+            : self::weigh($evidence, $one, $other, $weights ?? Weights::shipped());
     }
 
-    /**
-     * Only numbers of one kind can differ: an EIN and a VAT number say nothing of each other.
-     *
-     * @param list<string> $a
-     * @param list<string> $b
-     *
-     * @return array{float, list<string>}
-     */
-    private static function numbers(array $a, array $b): array
+    public static function weigh(Evidence $evidence, Likeness $one, Likeness $other, Weights $weights): self
     {
-        $kinds = fn (array $numbers) => array_map(fn (string $number) => explode('|', $number)[0], $numbers);
-
-        return match (true) {
-            array_intersect($a, $b) !== [] => [self::weight('tax number', true), ['same tax number']],
-            array_intersect($kinds($a), $kinds($b)) !== [] => [self::weight('tax number', false), []],
-            default => [0.0, []],
+        $score = $weights->prior($one->kind);
+        $signs = [];
+        foreach ($evidence->signs as $sign) {
+            $bits = $weights->bits($sign, $one, $other);
+            $score += $bits;
+            $signs[] = [$sign, $bits];
+        }
+        $byWeight = match (true) {
+            $score >= self::SAME => Verdict::Same,
+            $score >= self::PERHAPS => Verdict::Perhaps,
+            default => Verdict::Different,
         };
+
+        $most = $evidence->has(Sign::GivenAlike) && $weights->areBothNames($one, $other) ? Verdict::Perhaps : Verdict::Same;
+
+        return new self($score, $signs, $byWeight->atMost(Contradictions::allow($evidence))->atMost($most));
+    }
+
+    /** @return list<string> what speaks for it, in words, the weightiest first */
+    public function reasons(bool $withPrivate = true): array
+    {
+        return $this->words(fn (float $bits) => $bits > 0, $withPrivate);
+    }
+
+    /** @return list<string> what speaks against it, in words, the weightiest first */
+    public function doubts(bool $withPrivate = true): array
+    {
+        return $this->words(fn (float $bits) => $bits < 0, $withPrivate);
     }
 
     public function isLikely(): bool
     {
-        return $this->score >= self::LIKELY;
+        return $this->verdict === Verdict::Same;
     }
 
     public function isPossible(): bool
     {
-        return $this->score >= self::POSSIBLE;
+        return $this->verdict !== Verdict::Different;
     }
 
-    /** @return array{float, list<string>} */
-    private static function names(Likeness $one, Likeness $other): array
+    /**
+     * @param \Closure(float): bool $which
+     *
+     * @return list<string>
+     */
+    private function words(\Closure $which, bool $withPrivate): array
     {
-        if ($one->nameText() === '' || $other->nameText() === '') {
-            return [0.0, []];
-        }
-        if ($one->nameText() === $other->nameText()) {
-            return [self::weight('same name', true), ['same name']];
-        }
-        $alike = JaroWinkler::similarity($one->nameText(), $other->nameText());
-        if ($alike >= 0.92 && self::initialsAgree($one, $other)) {
-            return [self::weight('name much alike', true), ['name much alike']];
-        }
+        $signs = array_filter($this->signs, fn (array $one) => $which($one[1]) && ($withPrivate || ! $one[0]->isPrivate()));
+        usort($signs, fn (array $a, array $b) => abs($b[1]) <=> abs($a[1]));
 
-        return [self::NAME_DIFFERS, []];
-    }
-
-    /** Edith and Walter of one family are no slip of each other, however alike the rest is. */
-    private static function initialsAgree(Likeness $one, Likeness $other): bool
-    {
-        return $one->given === [] || $other->given === []
-            || mb_substr($one->given[0], 0, 1) === mb_substr($other->given[0], 0, 1);
-    }
-
-    private static function weight(string $field, bool $agrees): float
-    {
-        [$m, $u] = self::WEIGHTS[$field];
-
-        return $agrees ? log($m / $u, 2) : log((1 - $m) / (1 - $u), 2);
+        return array_map(fn (array $one) => $one[0]->words(), $signs);
     }
 }
