@@ -70,6 +70,8 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('find', FindController::class);
     Route::get('gaps', GapsController::class);
     Route::get('look-alikes', [LookAlikesController::class, 'index']);
+    Route::get('look-alikes/decided', [LookAlikesController::class, 'decided']);
+    Route::get('look-alikes/{group}', [LookAlikesController::class, 'show'])->whereNumber('group');
     Route::post('look-alikes', [LookAlikesController::class, 'find'])->withoutMiddleware(OneAct::class);
     Route::get('names', NameController::class);
     Route::get('known/addresses', [KnownController::class, 'addresses']);
@@ -190,7 +192,11 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::post('bulk-changes/{bulkChange}/stop', [BulkChangesController::class, 'stop'])->whereNumber('bulkChange');
         Route::post('bulk-changes/{bulkChange}/go-on', [BulkChangesController::class, 'goOn'])->whereNumber('bulkChange');
         Route::post('bulk-changes/{bulkChange}/take-back', [BulkChangesController::class, 'takeBack'])->whereNumber('bulkChange');
-        Route::delete('look-alikes/{pair}', [LookAlikesController::class, 'settle'])->whereNumber('pair');
+        Route::post('look-alikes/different', [LookAlikesController::class, 'different']);
+        Route::post('look-alikes/later', [LookAlikesController::class, 'later']);
+        Route::post('look-alikes/open-again', [LookAlikesController::class, 'openAgain']);
+        Route::post('look-alikes/scan', [LookAlikesController::class, 'scan']);
+        Route::post('look-alikes/scan/{scan}/stop', [LookAlikesController::class, 'stop'])->whereNumber('scan');
         Route::post('parties', [PartyController::class, 'store']);
         Route::post('reminders/{reminder}/done', [RemindersController::class, 'done'])->whereNumber('reminder');
         Route::put('reminders/{reminder}', [RemindersController::class, 'putOff'])->whereNumber('reminder');

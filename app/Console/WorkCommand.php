@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Actions\LookAlikes\CompareChanged;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
@@ -24,6 +25,9 @@ final class WorkCommand extends Command
         // There is one worker: what somebody has begun is nobody's any more.
         DB::table('queued_work')->update(['reserved_at' => null]);
         while (is_dir($home)) {
+            if (! DB::table('queued_work')->exists()) {
+                CompareChanged::askFor();
+            }
             if (DB::table('queued_work')->exists()) {
                 Process::path(base_path())->forever()->run([
                     PHP_BINARY, '-d', 'memory_limit=512M', '-d', 'realpath_cache_size=0', base_path('artisan'), 'queue:work', '--once', '--timeout=0', '--quiet',

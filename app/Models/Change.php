@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Almanac\Records\SectionName;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -51,5 +53,15 @@ final class Change extends Model
     public function party(): BelongsTo
     {
         return $this->belongsTo(Party::class, 'subject_id');
+    }
+
+    /**
+     * What was logged when somebody was called otherwise: family names, names of a company.
+     *
+     * @param Builder<self> $query
+     */
+    public function scopeFormerNames(Builder $query): void
+    {
+        $query->where('section', SectionName::Identity->value)->whereIn('key', ['family', 'name'])->where('from', '<>', '')->orderBy('id');
     }
 }

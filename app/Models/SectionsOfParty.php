@@ -174,6 +174,16 @@ trait SectionsOfParty
         return $this->belongsTo(User::class, 'buyer_id');
     }
 
+    /**
+     * What was logged when it was called otherwise: family names, names of a company.
+     *
+     * @return HasMany<Change, $this>
+     */
+    public function formerNames(): HasMany
+    {
+        return $this->hasMany(Change::class, 'subject_id')->formerNames();
+    }
+
     /** @return HasMany<LookAlikePair, $this> those in which it stands first */
     public function pairsAsFirst(): HasMany
     {

@@ -40,6 +40,7 @@ final class PartyReferences
             Reference::owned('look_alike_pairs', 'second_id', AtUniqueKey::Goes),
 
             Reference::derived('look_alike_keys'),
+            Reference::derived('look_alike_due'),
             Reference::derived('record_gaps'),
             Reference::derived('record_lines'),
             Reference::derived('record_values'),

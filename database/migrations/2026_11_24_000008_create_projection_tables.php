@@ -111,16 +111,6 @@ return new class extends Migration
             $table->string('key');
             $table->primary(['key', 'party_id']);
         });
-        // Pairs that somebody has seen: added all the same, or found to be two different records.
-        Schema::create('look_alike_pairs', function (Blueprint $table): void {
-            $table->id();
-            $table->foreignId('first_id')->constrained('parties')->cascadeOnDelete();
-            $table->foreignId('second_id')->index()->constrained('parties')->cascadeOnDelete();
-            $table->boolean('is_different')->default(false);
-            $table->foreignId('user_id')->constrained();
-            $table->timestamps();
-            $table->unique(['first_id', 'second_id']);
-        });
     }
 
     /** What lists ask of each record and sort it by, side by side in one narrow row: a filter reads it from end to end. */

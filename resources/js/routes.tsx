@@ -71,6 +71,10 @@ export const router = createBrowserRouter([
                         path: 'meetings/:id',
                         lazy: async () => ({ Component: (await import('./screens/meetings/MeetingPage')).MeetingPage }),
                     },
+                    {
+                        path: 'upkeep/look-alikes',
+                        lazy: async () => ({ Component: (await import('./screens/upkeep/LookAlikes')).LookAlikes }),
+                    },
                     { path: 'upkeep', lazy: async () => ({ Component: (await import('./screens/upkeep/Upkeep')).Upkeep }) },
                     {
                         element: <Only may="mayChangeRecords" />,

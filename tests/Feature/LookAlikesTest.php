@@ -4,9 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Almanac\Access\Role;
+use App\Actions\LookAlikes\CompareChanged;
+use App\Actions\LookAlikes\ScanBook;
 use App\Facts\LookAlikes\PartyLikeness;
 use App\Models\LookAlikePair;
+use App\Models\LookAlikeScan;
 use App\Models\Party;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
@@ -19,10 +25,11 @@ final class LookAlikesTest extends TestCase
         $this->saveSection($silas, 'reach', ['contactPoints' => [$this->contact('phone', '603-555-0164')]])->assertOk();
 
         $this->enter(['kind' => 'company', 'name' => 'The Brass Lantern Foundry'])
-            ->assertJsonPath('0.party.id', $foundry->id)->assertJsonPath('0.isLikely', true)->assertJsonPath('0.reasons', ['same name']);
+            ->assertJsonPath('0.party.id', $foundry->id)->assertJsonPath('0.isLikely', false)->assertJsonPath('0.reasons', ['same name']);
+        $this->enter(['given' => 'Silas', 'family' => 'Wren', 'phones' => ['(603) 555-0164']])->assertJsonPath('0.isLikely', true);
         $this->enter(['given' => 'Si', 'family' => 'Wren'])->assertJsonPath('0.party.id', $silas->id);
         $this->enter(['given' => 'Silas', 'family' => 'Wern', 'phones' => ['(603) 555-0164', 'half a num']])
-            ->assertJsonPath('0.reasons', ['name much alike', 'same phone']);
+            ->assertJsonPath('0.reasons', ['same phone', 'same given name', 'family names much alike']);
         $this->enter(['given' => 'Silas', 'family' => 'Wren', 'exceptId' => $silas->id])->assertExactJson([]);
         $this->enter(['given' => '', 'family' => ''])->assertExactJson([]);
         $this->enter(['given' => 'Ada', 'family' => 'Wren'])->assertExactJson([]);
@@ -38,14 +45,104 @@ final class LookAlikesTest extends TestCase
             $this->changesOf($second),
         );
 
-        $pair = $this->getJson('/api/look-alikes')->assertOk()->assertJsonCount(1)
-            ->assertJsonPath('0.first.displayName', 'Brass Lantern Foundry LLC')
-            ->assertJsonPath('0.second.id', $second->id)
-            ->assertJsonPath('0.reasons', ['same name'])
-            ->assertJsonPath('0.by', 'Maud Ferris')->json('0.id');
-        $this->deleteJson("/api/look-alikes/$pair")->assertNoContent();
-        $this->getJson('/api/look-alikes')->assertExactJson([]);
-        $this->assertSame(1, LookAlikePair::query()->count(), 'what was settled is remembered');
+        $page = $this->getJson('/api/look-alikes')->assertOk()->assertJsonPath('total', 1)->assertJsonPath('sure', 0)
+            ->assertJsonPath('rows.0.records.*.displayName', ['Brass Lantern Foundry LLC', 'Brass Lantern Foundry, Inc.'])
+            ->assertJsonPath('rows.0.reasons', ['same name'])->assertJsonPath('rows.0.addedBy', 'Maud Ferris')->assertJsonPath('scan', null);
+        $group = $page->json('rows.0.id');
+        $this->assertIsInt($group);
+        $pairs = $this->getJson("/api/look-alikes/$group")->assertOk()->assertJsonPath('lines.0.title', 'Name')->json('pairs.*.id');
+        $this->settle('different', $pairs, 'Two firms of that name')->assertNoContent();
+        $this->getJson('/api/look-alikes')->assertJsonPath('total', 0);
+        $this->getJson("/api/look-alikes/$group")->assertNotFound();
+        $this->getJson('/api/look-alikes/decided')->assertJsonPath('total', 1)
+            ->assertJsonPath('rows.0.why', 'Two firms of that name')->assertJsonPath('rows.0.by', 'Maud Ferris');
+        // Whoever settles it at the same time is told.
+        $this->settle('different', $pairs)->assertStatus(422)->assertJsonPath('detail', 'Maud Ferris has settled this in the meantime. It stands under “Decided”.');
+        $this->settle('open-again', $pairs)->assertNoContent();
+        $this->getJson('/api/look-alikes')->assertJsonPath('total', 1);
+        $this->settle('later', $pairs)->assertNoContent();
+        $this->getJson('/api/look-alikes')->assertJsonPath('rows.0.isLater', true);
+        $this->settle('different', [999])->assertStatus(422);
+        foreach ([['pairIds' => 'all'], ['pairIds' => ['x']], ['pairIds' => $pairs, 'why' => str_repeat('x', 2001)], []] as $wrong) {
+            $this->postJson('/api/look-alikes/different', $wrong)->assertUnprocessable();
+        }
+    }
+
+    public function test_the_whole_book_is_gone_through_and_what_changes_afterwards_is_compared_by_itself(): void
+    {
+        [$a, $b] = [$this->addPerson('Edith', 'Larkin'), $this->addPerson('Walter', 'Larkin')];
+        $this->saveSection($a, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0190')]])->assertOk();
+        $this->saveSection($b, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0190')]])->assertOk();
+        $this->app->make(CompareChanged::class)->handle();
+        $scan = $this->postJson('/api/look-alikes/scan')->assertCreated()->json('id');
+        $this->getJson('/api/look-alikes')->assertJsonPath('total', 0)->assertJsonPath('scan.state', 'done')->assertJsonPath('scan.records', 2);
+        $this->assertIsInt($scan);
+        // Edith again, by her short name and from another phone; her email says who she is.
+        $this->saveSection($a, 'reach', ['contactPoints' => [$this->contact('email', 'edith.larkin@post.example')]], 1)->assertOk();
+        $c = $this->addPerson('Edie', 'Larkin');
+        $this->getJson('/api/look-alikes')->assertJsonPath('total', 0);
+        $this->saveSection($c, 'reach', ['contactPoints' => [$this->contact('email', 'Edith.Larkin@post.example')]])->assertOk();
+        $this->assertContains($c->id, DB::table('look_alike_due')->pluck('party_id')->all());
+        $this->app->make(CompareChanged::class)->handle();
+        $this->assertSame(0, DB::table('look_alike_due')->count());
+        $this->getJson('/api/look-alikes')->assertJsonPath('total', 1)->assertJsonPath('rows.0.records.*.id', [$a->id, $c->id]);
+        // The scan says the same of everybody as the comparing one by one.
+        $before = DB::table('look_alike_pairs')->get(['first_id', 'second_id', 'verdict'])->all();
+        $this->postJson('/api/look-alikes/scan')->assertCreated();
+        $this->assertEquals($before, DB::table('look_alike_pairs')->get(['first_id', 'second_id', 'verdict'])->all());
+        // Once they are no longer alike, nobody is asked.
+        $this->saveSection($c, 'reach', ['contactPoints' => []], 1)->assertOk();
+        $this->app->make(CompareChanged::class)->handle();
+        $this->getJson('/api/look-alikes')->assertJsonPath('total', 0);
+        $this->actingAs($this->user(Role::Reader))->postJson('/api/look-alikes/scan')->assertForbidden();
+    }
+
+    public function test_three_that_are_one_are_asked_about_once_and_what_was_decided_stays_decided(): void
+    {
+        $reach = ['contactPoints' => [$this->contact('phone', '802-555-0190'), $this->contact('email', 'office@larkin.example')]];
+        $parties = array_map(fn (string $name) => $this->addCompany($name), ['Larkin Foundry', 'Larkin Fdry LLC', 'The Larkin Foundry, Inc.']);
+        foreach ($parties as $party) {
+            $this->saveSection($party, 'reach', $reach)->assertOk();
+        }
+        $this->app->make(CompareChanged::class)->handle();
+        $group = $this->getJson('/api/look-alikes')->assertJsonPath('total', 1)->assertJsonPath('sure', 1)->assertJsonCount(3, 'rows.0.records')
+            ->assertJsonPath('reasons.*.code', ['name', 'phone', 'email'])->json('rows.0.id');
+        $this->getJson('/api/look-alikes?reason=phone')->assertJsonPath('total', 1);
+        $this->getJson('/api/look-alikes?reason=website')->assertJsonPath('total', 0);
+        $this->getJson('/api/look-alikes?reason=nonsense&page=-3')->assertJsonPath('total', 1);
+        $this->assertIsInt($group);
+        $pairs = LookAlikePair::query()->where('second_id', $parties[2]->id)->pluck('id')->all();
+        $this->assertCount(2, $pairs);
+        $this->settle('different', $pairs)->assertNoContent();
+        $this->getJson('/api/look-alikes')->assertJsonPath('total', 1)->assertJsonCount(2, 'rows.0.records');
+        // Nobody is asked again, whatever is changed and whenever the book is gone through.
+        $this->saveSection($parties[2], 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0190')]], 1)->assertOk();
+        $this->app->make(CompareChanged::class)->handle();
+        $this->postJson('/api/look-alikes/scan')->assertCreated();
+        $this->getJson('/api/look-alikes')->assertJsonPath('total', 1)->assertJsonCount(2, 'rows.0.records');
+        $this->getJson('/api/look-alikes/decided')->assertJsonPath('total', 2);
+        // What is archived is out of it.
+        $this->putJson("/api/parties/{$parties[1]->id}/archive", ['reason' => 'twice'])->assertOk();
+        $this->app->make(CompareChanged::class)->handle();
+        $this->getJson('/api/look-alikes')->assertJsonPath('total', 0);
+    }
+
+    public function test_a_scan_is_stopped_begun_once_and_goes_on_after_its_worker_died(): void
+    {
+        Queue::fake();
+        $this->addCompany('Larkin Foundry');
+        $this->asAdministrator();
+        $id = $this->postJson('/api/look-alikes/scan')->assertCreated()->assertJsonPath('isUnderWay', true)->json('id');
+        $this->postJson('/api/look-alikes/scan')->assertStatus(422)->assertJsonPath('detail', 'The book is being gone through already.');
+        $this->assertIsInt($id);
+        $this->postJson("/api/look-alikes/scan/$id/stop")->assertOk()->assertJsonPath('state', 'stopped');
+        $this->app->make(ScanBook::class)->handle(LookAlikeScan::query()->findOrFail($id));
+        $this->getJson('/api/look-alikes')->assertJsonPath('scan.state', 'stopped')->assertJsonPath('scan.records', 0);
+        $second = LookAlikeScan::query()->findOrFail($this->postJson('/api/look-alikes/scan')->assertCreated()->json('id'));
+        // Its worker died in the middle; the next one begins it again.
+        $second->update(['state' => 'running', 'done' => 40, 'records' => 7]);
+        $this->app->make(ScanBook::class)->handle($second);
+        $this->getJson('/api/look-alikes')->assertJsonPath('scan.state', 'done')->assertJsonPath('scan.records', 1)->assertJsonPath('scan.done', 100);
     }
 
     public function test_what_is_read_of_many_is_what_is_compared_of_each(): void
@@ -64,7 +161,13 @@ final class LookAlikesTest extends TestCase
         $this->addCompany('Brass Lantern Foundry LLC');
         $second = $this->addCompany('Brass Lantern Foundry, Inc.');
         $this->deleteJson("/api/parties/{$second->id}")->assertNoContent();
-        $this->getJson('/api/look-alikes')->assertExactJson([]);
+        $this->getJson('/api/look-alikes')->assertJsonPath('total', 0);
+    }
+
+    /** @return TestResponse<\Illuminate\Http\Response> */
+    private function settle(string $as, mixed $pairs, string $why = ''): TestResponse
+    {
+        return $this->postJson("/api/look-alikes/$as", ['pairIds' => $pairs, 'why' => $why]);
     }
 
     /**

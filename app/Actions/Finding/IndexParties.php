@@ -181,7 +181,7 @@ final readonly class IndexParties
      */
     private function read(array $ids): Collection
     {
-        return Party::query()->with([...RecordLine::READS, ...RecordFacts::RELATIONS])->findMany($ids);
+        return Party::query()->with([...RecordLine::READS, ...RecordFacts::RELATIONS, ...PartyLikeness::RELATIONS])->findMany($ids);
     }
 
     private function write(Party $party, KeptIndex $kept): void
@@ -197,7 +197,9 @@ final readonly class IndexParties
             $kept->forgetWords($party->id);
             $this->words($party->id, $line);
         }
-        $kept->keepKeys($party->id, PartyLikeness::of($party)->keys());
+        if ($kept->keepKeys($party->id, PartyLikeness::of($party)->keys()) || $isOther) {
+            DB::table('look_alike_due')->insertOrIgnore(['party_id' => $party->id]);
+        }
         $kept->keep('record_gaps', $party->id, $this->gapsOf($party, $readiness, $today));
         $kept->keep('record_values', $party->id, KeptValues::of($party, $readiness, $today));
     }

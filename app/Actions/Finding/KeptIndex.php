@@ -64,18 +64,22 @@ final readonly class KeptIndex
         return $changed !== [] && DB::table($table)->where('party_id', $id)->update($changed) > 0;
     }
 
-    /** @param  list<string>  $keys */
-    public function keepKeys(int $id, array $keys): void
+    /**
+     * @param list<string> $keys of look-alikes
+     *
+     * @return bool whether they were others
+     */
+    public function keepKeys(int $id, array $keys): bool
     {
         $kept = $this->keys[$id] ?? [];
         $gone = array_diff($kept, $keys);
         if ($gone !== []) {
             DB::table('look_alike_keys')->where('party_id', $id)->whereIn('key', $gone)->delete();
         }
-        DB::table('look_alike_keys')->insert(array_map(
-            fn (string $key) => ['party_id' => $id, 'key' => $key],
-            array_values(array_diff($keys, $kept)),
-        ));
+        $new = array_values(array_diff($keys, $kept));
+        DB::table('look_alike_keys')->insert(array_map(fn (string $key) => ['party_id' => $id, 'key' => $key], $new));
+
+        return $gone !== [] || $new !== [];
     }
 
     public function forgetWords(int ...$ids): void

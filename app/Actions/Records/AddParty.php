@@ -12,7 +12,7 @@ use Almanac\Records\LoggedFact;
 use Almanac\Records\PartyKind;
 use Almanac\Records\SectionName;
 use App\Actions\Finding\IndexParties;
-use App\Actions\LookAlikes\NotePairs;
+use App\Actions\LookAlikes\KeepPairs;
 use App\Models\Party;
 use App\Models\Position;
 use App\Models\User;
@@ -28,7 +28,7 @@ final readonly class AddParty
 
     public function __construct(
         private NameParty $naming,
-        private NotePairs $pairs,
+        private KeepPairs $pairs,
         private PositionsSection $positions,
         private AddressesSection $addresses,
         private ChangeSections $change,
@@ -64,7 +64,7 @@ final readonly class AddParty
                 $this->tie($party, $company, is_string($input['title'] ?? null) ? $input['title'] : '', $by);
             }
             $this->index->withNeighbours($party);
-            $this->logAdded($party, $this->pairs->handle($party, $by), $by);
+            $this->logAdded($party, $this->pairs->ofAdded($party, $by), $by);
             foreach ($people as $person) {
                 $this->handle($person + ['companyId' => $party->id], $by);
             }

@@ -14,6 +14,7 @@ use Almanac\Terms\Side;
 use App\Models\Caution;
 use App\Models\Document;
 use App\Models\LogEntry;
+use App\Models\LookAlikePair;
 use App\Models\Party;
 use App\Models\Payment;
 use App\Models\Reminder;
@@ -56,9 +57,9 @@ final class HistoryFields
                 'look-alike',
                 'Perhaps in the book twice',
                 FieldType::YesNo,
-                fn (Party $party) => Value::yesNo($party->pairsAsFirst->concat($party->pairsAsSecond)->contains('is_different', false)),
-                new Column('(v.party_id in (select first_id from look_alike_pairs where is_different = 0'
-                    .' union select second_id from look_alike_pairs where is_different = 0))'),
+                fn (Party $party) => Value::yesNo($party->pairsAsFirst->concat($party->pairsAsSecond)->contains(fn (LookAlikePair $pair) => $pair->state->isToSettle())),
+                new Column("(v.party_id in (select first_id from look_alike_pairs where state in ('open', 'later')"
+                    ." union select second_id from look_alike_pairs where state in ('open', 'later')))"),
                 ['pairsAsFirst', 'pairsAsSecond'],
             ),
             self::lastWhat(),

@@ -6,36 +6,24 @@ namespace App\Facts\LookAlikes;
 
 use Almanac\LookAlikes\Comparison;
 use Almanac\LookAlikes\Likeness;
-use App\Facts\Records\RecordRow;
-use App\Models\Party;
 use Illuminate\Support\Facades\DB;
 
-/** Finds kept records that may be the same as one that is being entered. */
+/** Finds kept records that may be the same as another. */
 final class LookAlikes
 {
     private const CANDIDATES = 200;
 
-    private const MOST = 5;
-
-    /** @return list<array{Comparison, Party}> the likeliest first */
-    public static function of(Likeness $entered, ?int $exceptId = null): array
+    /** @return array<int, Comparison> by record, the likeliest first */
+    public static function of(Likeness $one, ?int $exceptId = null): array
     {
-        $possible = array_filter(
-            array_map(fn (Likeness $kept) => Comparison::of($entered, $kept), PartyLikeness::ofKept(self::candidates($entered, $exceptId))),
+        $weights = OfficeWeights::for($one);
+        $alike = array_filter(
+            array_map(fn (Likeness $kept) => Comparison::of($one, $kept, $weights), PartyLikeness::ofKept(self::candidates($one, $exceptId))),
             fn (Comparison $comparison) => $comparison->isPossible(),
         );
-        uasort($possible, fn (Comparison $a, Comparison $b) => $b->score <=> $a->score);
-        $likeliest = array_slice($possible, 0, self::MOST, preserve_keys: true);
-        $parties = Party::query()->with(RecordRow::READS)->findMany(array_keys($likeliest))->keyBy('id');
-        $found = [];
-        foreach ($likeliest as $id => $comparison) {
-            $party = $parties->get($id);
-            if ($party instanceof Party) {
-                $found[] = [$comparison, $party];
-            }
-        }
+        uasort($alike, fn (Comparison $a, Comparison $b) => [$b->isLikely(), $b->score] <=> [$a->isLikely(), $a->score]);
 
-        return $found;
+        return $alike;
     }
 
     /** @return list<int> those that share most keys */

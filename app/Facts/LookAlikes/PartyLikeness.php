@@ -4,29 +4,42 @@ declare(strict_types=1);
 
 namespace App\Facts\LookAlikes;
 
+use Almanac\Calendar\Day;
+use Almanac\Finding\Fold;
 use Almanac\LookAlikes\Likeness;
 use Almanac\Reach\ContactKind;
 use Almanac\Records\PartyKind;
 use App\Models\AddressUse;
+use App\Models\Change;
 use App\Models\ContactPoint;
 use App\Models\Party;
+use App\Models\PartyCode;
+use App\Models\Position;
 use App\Models\TaxNumber;
+use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 
 /** What is compared of a kept record. */
 final class PartyLikeness
 {
     /** What a party is loaded with for of(). */
-    public const RELATIONS = ['contactPoints', 'addressUses.address', 'taxNumbers'];
+    public const RELATIONS = ['contactPoints', 'addressUses.address', 'taxNumbers', 'codes', 'heldPositions', 'formerNames'];
+
+    /** Columns of a party that are compared as they are. */
+    private const NAMES = ['given', 'middle', 'family', 'suffix', 'preferred', 'company_name', 'legal_name'];
 
     public static function of(Party $party): Likeness
     {
         return self::from(
             $party->kind,
-            [$party->given, $party->family, $party->company_name],
+            $party->only(self::NAMES),
+            $party->birthDay(),
             array_values($party->contactPoints->map(fn (ContactPoint $point) => [$point->kind->value, $point->value])->all()),
-            array_values($party->addressUses->map(fn (AddressUse $use) => [$use->address->postcode, $use->address->lines])->all()),
+            array_values($party->addressUses->map(fn (AddressUse $use) => [$use->address->lines, $use->address->locality, $use->address->postcode])->all()),
             array_values($party->taxNumbers->map(fn (TaxNumber $number) => $number->token())->all()),
+            array_values($party->codes->map(fn (PartyCode $code) => [$code->system, $code->value])->all()),
+            array_values($party->heldPositions->map(fn (Position $held) => $held->company_id)->unique()->sort()->all()),
+            array_values($party->formerNames->map(fn (Change $change) => $change->from)->all()),
         );
     }
 
@@ -39,25 +52,39 @@ final class PartyLikeness
      */
     public static function ofKept(array $ids): array
     {
-        $points = $places = $numbers = $found = [];
-        foreach (DB::table('contact_points')->whereIn('party_id', $ids)->orderBy('rank')->get(['party_id', 'kind', 'value']) as $point) {
+        $points = $places = $numbers = $codes = $employers = $former = $found = [];
+        $of = fn (string $table) => DB::table($table)->whereIntegerInRaw('party_id', $ids);
+        foreach ($of('contact_points')->orderBy('rank')->get(['party_id', 'kind', 'value']) as $point) {
             $points[$point->party_id][] = [(string) $point->kind, (string) $point->value];
         }
-        $uses = DB::table('address_uses')->join('addresses', 'addresses.id', 'address_id')->whereIn('party_id', $ids)->orderBy('rank');
-        foreach ($uses->get(['party_id', 'postcode', 'lines']) as $place) {
-            $places[$place->party_id][] = [(string) $place->postcode, (string) $place->lines];
+        $uses = $of('address_uses')->join('addresses', 'addresses.id', 'address_id')->orderBy('rank');
+        foreach ($uses->get(['party_id', 'postcode', 'locality', 'lines']) as $place) {
+            $places[$place->party_id][] = [(string) $place->lines, (string) $place->locality, (string) $place->postcode];
         }
-        $taxNumbers = DB::table('tax_numbers')->whereIn('party_id', $ids)->orderBy('rank');
-        foreach ($taxNumbers->get(['party_id', 'kind', 'fingerprint']) as $number) {
+        foreach ($of('tax_numbers')->orderBy('rank')->get(['party_id', 'kind', 'fingerprint']) as $number) {
             $numbers[$number->party_id][] = TaxNumber::tokenOf((string) $number->kind, (string) $number->fingerprint);
         }
-        foreach (DB::table('parties')->whereIn('id', $ids)->get(['id', 'kind', 'given', 'family', 'company_name']) as $party) {
-            $found[(int) $party->id] = self::from(
+        foreach ($of('party_codes')->orderBy('rank')->get(['party_id', 'system', 'value']) as $code) {
+            $codes[$code->party_id][] = [(string) $code->system, (string) $code->value];
+        }
+        foreach (DB::table('positions')->whereIntegerInRaw('person_id', $ids)->distinct()->orderBy('company_id')->get(['person_id', 'company_id']) as $held) {
+            $employers[$held->person_id][] = (int) $held->company_id;
+        }
+        foreach (Change::query()->whereIntegerInRaw('subject_id', $ids)->formerNames()->get(['subject_id', 'from']) as $change) {
+            $former[$change->subject_id][] = $change->from;
+        }
+        foreach (DB::table('parties')->whereIntegerInRaw('id', $ids)->get(['id', 'kind', 'born_on', ...self::NAMES]) as $party) {
+            $id = (int) $party->id;
+            $found[$id] = self::from(
                 PartyKind::from($party->kind),
-                [(string) $party->given, (string) $party->family, (string) $party->company_name],
-                $points[$party->id] ?? [],
-                $places[$party->id] ?? [],
-                $numbers[$party->id] ?? [],
+                (array) $party,
+                $party->born_on === null ? null : Day::fromIso(Crypt::decryptString($party->born_on)),
+                $points[$id] ?? [],
+                $places[$id] ?? [],
+                $numbers[$id] ?? [],
+                $codes[$id] ?? [],
+                $employers[$id] ?? [],
+                $former[$id] ?? [],
             );
         }
 
@@ -65,19 +92,40 @@ final class PartyLikeness
     }
 
     /**
-     * @param array{string, string, string} $name given, family and of a company
+     * @param array<mixed> $names by column
      * @param list<array{string, string}> $points kind and value
-     * @param list<array{string, string}> $places postcode and lines
+     * @param list<array{string, string, string}> $places lines, locality and postcode
      * @param list<string> $numbers
+     * @param list<array{string, string}> $codes system and value
+     * @param list<int> $employers
+     * @param list<string> $former names
      */
-    private static function from(PartyKind $kind, array $name, array $points, array $places, array $numbers): Likeness
-    {
-        [$given, $family, $company] = $name;
-        $values = fn (ContactKind $kind) => array_column(array_filter($points, fn (array $point) => $point[0] === $kind->value), 1);
-        $at = array_map(fn (array $place) => [$place[0], explode("\n", $place[1])[0]], $places);
+    private static function from(
+        PartyKind $kind,
+        array $names,
+        ?Day $born,
+        array $points,
+        array $places,
+        array $numbers,
+        array $codes,
+        array $employers,
+        array $former,
+    ): Likeness {
+        $name = fn (string $column) => is_string($names[$column] ?? null) ? $names[$column] : '';
+        $values = fn (ContactKind $of) => array_column(array_filter($points, fn (array $point) => $point[0] === $of->value), 1);
+        $elsewhere = array_map(fn (array $code) => Fold::text($code[0]).'|'.Fold::text($code[1]), $codes);
+        $former = array_values(array_unique($former));
 
         return $kind === PartyKind::Person
-            ? Likeness::person($given, $family, $values(ContactKind::Phone), $values(ContactKind::Email), $at, $numbers)
-            : Likeness::company($company, $values(ContactKind::Phone), $values(ContactKind::Email), $at, $numbers);
+            ? Likeness::person(
+                $name('given'), $name('family'), $values(ContactKind::Phone), $values(ContactKind::Email), $places, $numbers,
+                middle: $name('middle'), suffix: $name('suffix'), preferred: $name('preferred'), formerly: $former, born: $born,
+                codes: $elsewhere, employers: $employers,
+            )
+            : Likeness::company(
+                $name('company_name'), $values(ContactKind::Phone), $values(ContactKind::Email), $places, $numbers,
+                also: array_values(array_filter([$name('legal_name'), ...$former], fn (string $one) => $one !== '')),
+                websites: $values(ContactKind::Website), codes: $elsewhere,
+            );
     }
 }

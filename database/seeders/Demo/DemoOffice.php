@@ -6,6 +6,8 @@ namespace Database\Seeders\Demo;
 
 use Almanac\Access\Role;
 use App\Actions\Access\SetUpOffice;
+use App\Actions\LookAlikes\CompareChanged;
+use App\Actions\LookAlikes\ScanBook;
 use App\Actions\Office\KeepSheets;
 use App\Actions\Office\KeepUsers;
 use App\Actions\Office\SaveOffice;
@@ -25,6 +27,7 @@ use App\Actions\Records\TermsSection;
 use App\Facts\Records\SectionVersions;
 use App\Models\DetailField;
 use App\Models\DetailSheet;
+use App\Models\LookAlikeScan;
 use App\Models\Party;
 use App\Models\User;
 use App\Queries\Records\ReadRecord;
@@ -75,6 +78,8 @@ final class DemoOffice
         private readonly DemoPapers $papers,
         private readonly DemoEngagements $engagements,
         private readonly DemoLists $lists,
+        private readonly CompareChanged $compare,
+        private readonly ScanBook $scan,
         private readonly Clock $clock,
     ) {
     }
@@ -149,6 +154,8 @@ final class DemoOffice
         $this->engagements->seed($this->parties, $users);
         $this->archive->archive($this->parties['crane'], 'sold its cranes and closed', $administrator);
         $this->lists->seed($users);
+        $this->compare->handle();
+        $this->scan->handle(LookAlikeScan::query()->create(['user_id' => $administrator->id]));
     }
 
     /**

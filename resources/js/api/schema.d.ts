@@ -1921,7 +1921,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Pairs that wait to be looked at */
+        /** What is to settle: the surest first */
         get: operations["listLookAlikes"];
         put?: never;
         /** Kept records that may be the same as what is being entered */
@@ -1932,7 +1932,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/look-alikes/{pair}": {
+    "/api/look-alikes/decided": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was decided: the latest first */
+        get: operations["listDecided"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/look-alikes/{group}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Records that look alike, side by side */
+        get: operations["readLookAlikes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/look-alikes/different": {
         parameters: {
             query?: never;
             header?: never;
@@ -1941,9 +1975,77 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post?: never;
-        /** They are two different records */
-        delete: operations["settleLookAlikes"];
+        /** They are different records */
+        post: operations["settleAsDifferent"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/look-alikes/later": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put them off: they stand last */
+        post: operations["settleLater"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/look-alikes/open-again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What was decided or put off is to be settled again */
+        post: operations["openAgain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/look-alikes/scan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Go through the whole book, behind the screen */
+        post: operations["scanLookAlikes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/look-alikes/scan/{scan}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Stop it; what it has found stays */
+        post: operations["stopScan"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -3738,6 +3840,24 @@ export interface components {
             beyond: string;
             sentence: string;
         };
+        /** @description What somebody has decided of two records that look alike. */
+        Decided: {
+            id: number;
+            first: components["schemas"]["PartyLink"];
+            second: components["schemas"]["PartyLink"];
+            by: string;
+            /** @description The day, for reading. */
+            day: string;
+            /** @description In the words of who decided; may be empty. */
+            why: string;
+        };
+        /** @description A page of what was decided of look-alikes, the latest first. */
+        DecidedPage: {
+            total: number;
+            page: number;
+            pages: number;
+            rows: components["schemas"]["Decided"][];
+        };
         DecisionInput: {
             /** @enum {string} */
             decision: "no-conflict" | "consent" | "declined";
@@ -4795,14 +4915,83 @@ export interface components {
             isLikely: boolean;
             reasons: string[];
         };
-        /** @description Two records that look alike, and how alike they are now. */
+        /** @description Records that look alike, side by side. */
+        LookAlikeGroup: {
+            row: components["schemas"]["LookAlikeGroupRow"];
+            /** @description What each of them has, in the order of the records. */
+            lines: components["schemas"]["LookAlikeSide"][];
+            pairs: components["schemas"]["LookAlikePair"][];
+        };
+        /** @description Records that look alike and are settled together, in the list. */
+        LookAlikeGroupRow: {
+            id: number;
+            /** @description Nearly always right; else it is for eyes. */
+            isSure: boolean;
+            /** @description Put off by somebody. */
+            isLater: boolean;
+            records: components["schemas"]["PartyRow"][];
+            /** @description What speaks for it, the weightiest first. */
+            reasons: string[];
+            /** @description What they owe and are owed together, for reading; empty for nothing. */
+            atStake: string;
+            /** @description Who added one of them all the same; empty where the program found them. */
+            addedBy: string;
+        };
+        /** @description A page of what is to settle. */
+        LookAlikePage: {
+            /** @description Groups, as they are asked for. */
+            total: number;
+            /** @description How many of them are nearly sure. */
+            sure: number;
+            page: number;
+            pages: number;
+            rows: components["schemas"]["LookAlikeGroupRow"][];
+            /** @description How many there are by reason, whatever is asked for. */
+            reasons: {
+                code: string;
+                name: string;
+                count: number;
+            }[];
+            scan: components["schemas"]["LookAlikeScan"] | null;
+        };
+        /** @description Two records of a group, and what speaks for and against. */
         LookAlikePair: {
             id: number;
-            first: components["schemas"]["PartyRow"];
-            second: components["schemas"]["PartyRow"];
-            reasons: string[];
-            /** @description Who added the second all the same. */
-            by: string;
+            firstId: number;
+            secondId: number;
+            isSure: boolean;
+            /** @description The weightiest first. */
+            signs: components["schemas"]["LookAlikeSign"][];
+        };
+        /** @description The last time the whole book was gone through for look-alikes. */
+        LookAlikeScan: {
+            id: number;
+            /** @enum {string} */
+            state: "waiting" | "running" | "done" | "stopped" | "failed";
+            isUnderWay: boolean;
+            /** @description Of a hundred. */
+            done: number;
+            records: number;
+            compared: number;
+            found: number;
+            failure: string;
+            /** @description The day it ended, for reading; empty while it has not. */
+            day: string;
+        };
+        /** @description One thing of each of several records. */
+        LookAlikeSide: {
+            title: string;
+            /** @description Of each record what it has. */
+            values: string[][];
+        };
+        /** @description One thing that speaks for two records being the same, or against it. */
+        LookAlikeSign: {
+            words: string;
+            /**
+             * Format: float
+             * @description How much it weighs, in bits; less than nothing speaks against.
+             */
+            bits: number;
         };
         LookAlikesInput: {
             /** @enum {string} */
@@ -5611,6 +5800,11 @@ export interface components {
             name: string;
             email: string;
             password: string;
+        };
+        SettleInput: {
+            pairIds: number[];
+            /** @description In a few words; may be left out. */
+            why?: string;
         };
         /** @description A detail sheet as the office defines it. */
         Sheet: {
@@ -10772,20 +10966,32 @@ export interface operations {
     };
     listLookAlikes: {
         parameters: {
-            query?: never;
+            query?: {
+                page?: number;
+                reason?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description The oldest first */
+            /** @description Done */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LookAlikePair"][];
+                    "application/json": components["schemas"]["LookAlikePage"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };
@@ -10814,23 +11020,224 @@ export interface operations {
             };
         };
     };
-    settleLookAlikes: {
+    listDecided: {
+        parameters: {
+            query?: {
+                page?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DecidedPage"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readLookAlikes: {
         parameters: {
             query?: never;
             header?: never;
             path: {
-                pair: number;
+                group: number;
             };
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description Settled */
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookAlikeGroup"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    settleAsDifferent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SettleInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
             204: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    settleLater: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SettleInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    openAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SettleInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    scanLookAlikes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookAlikeScan"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stopScan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                scan: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookAlikeScan"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
             };
         };
     };

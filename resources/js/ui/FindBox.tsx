@@ -1,7 +1,7 @@
 import { Search } from 'lucide-react';
 import { useEffect, useId, useRef, useState, type KeyboardEvent, type ReactNode, type Ref } from 'react';
 import styled from 'styled-components';
-import { field, space, type } from './tokens';
+import { field, line, space, type } from './tokens';
 
 export interface FindOption {
     id: string;
@@ -60,7 +60,7 @@ const Row = styled.li`
     padding: 6px 10px;
     border-radius: 2px;
     cursor: pointer;
-    &[aria-selected='true'] { background: var(--accent-wash); box-shadow: inset 3px 0 0 var(--accent); }
+    &[aria-selected='true'] { background: var(--accent-wash); box-shadow: ${line.chosen}; }
 `;
 
 const Foot = styled.p`

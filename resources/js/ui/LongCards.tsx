@@ -37,7 +37,7 @@ const Root = styled.div`
     border: ${line.rule};
     border-radius: ${size.corner};
     font-size: ${type.small};
-    &[data-chosen='true'] { background: var(--accent-wash); box-shadow: inset 3px 0 0 var(--accent); }
+    &[data-chosen='true'] { background: var(--accent-wash); box-shadow: ${line.chosen}; }
     &:focus-within { border-color: var(--accent); }
     > div { grid-column: 2 / -1; min-width: 0; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
     > .figures { white-space: normal; }

@@ -48,7 +48,7 @@ const Grid = styled.table`
     th button { margin: 0 0 0 -6px; font-size: inherit; }
     th.figure button { margin: 0 -6px 0 0; }
     tbody tr:hover, tbody tr:focus-within { background: var(--wash); }
-    tbody tr[aria-selected='true'] { background: var(--accent-wash); box-shadow: inset 3px 0 0 var(--accent); }
+    tbody tr[aria-selected='true'] { background: var(--accent-wash); box-shadow: ${line.chosen}; }
     tbody tr.space td { height: auto; padding: 0; border: 0; }
     tbody tr.space:hover { background: none; }
     a.name { font-family: ${type.serif}; font-weight: 500; color: var(--ink); text-decoration: none; }

@@ -1,5 +1,5 @@
 import styled, { keyframes } from 'styled-components';
-import { narrow, print, size, space, type } from './tokens';
+import { line, narrow, print, size, space, type } from './tokens';
 
 const late = keyframes`from { visibility: hidden; } to { visibility: visible; }`;
 
@@ -55,7 +55,7 @@ export const Places = styled.nav`
         text-decoration: none;
     }
     a:hover { background: var(--wash); }
-    a[aria-current='page'] { background: var(--wash); font-weight: 600; box-shadow: inset 3px 0 0 var(--accent); }
+    a[aria-current='page'] { background: var(--wash); font-weight: 600; box-shadow: ${line.chosen}; }
     ${narrow} { position: static; flex-flow: row wrap; }
     ${print} { display: none; }
 `;

@@ -89,6 +89,8 @@ export const line = {
     edge: '1px solid var(--edge)',
     ink: '1px solid var(--ink)',
     focus: '2px solid var(--accent)',
+    /** The shadow at the edge of what is at hand. */
+    chosen: 'inset 3px 0 0 var(--accent)',
 } as const;
 
 export const type = {

@@ -25,8 +25,8 @@ final readonly class LookAlikeData
     ) {
     }
 
-    public static function of(Party $party, Comparison $comparison, Day $today): self
+    public static function of(Party $party, Comparison $comparison, Day $today, bool $withPrivate): self
     {
-        return new self(PartyRowData::of($party, $today), $comparison->isLikely(), $comparison->reasons);
+        return new self(PartyRowData::of($party, $today), $comparison->isLikely(), $comparison->reasons($withPrivate));
     }
 }

@@ -10,3 +10,4 @@ export * from './past';
 export * from './meetings';
 export * from './lists';
 export * from './bulk';
+export * from './lookAlikes';

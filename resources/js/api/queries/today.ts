@@ -4,12 +4,6 @@ import { forget } from './cache';
 import { engagementQuery } from './engagements';
 import { recordQuery } from './records';
 
-export const pairsQuery = queryOptions({
-    queryKey: ['upkeep', 'pairs'],
-    queryFn: () => ask(api.GET('/api/look-alikes')),
-    staleTime: 0,
-});
-
 export function gapsQuery(page: number) {
     return queryOptions({
         queryKey: ['upkeep', 'gaps', page],

@@ -2,16 +2,13 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { api, ask, type Schemas } from '../../api/client';
-import { forget, gapsQuery, pairsQuery, waitingConflictsQuery } from '../../api/queries';
-import { useSession } from '../../api/session';
+import type { Schemas } from '../../api/client';
+import { gapsQuery, lookAlikesQuery, waitingConflictsQuery } from '../../api/queries';
 import { useAllRead } from '../../api/useAllRead';
 import { useTitle } from '../../ui/useTitle';
-import { Button } from '../../ui/Button';
 import { Sheet } from '../../ui/Page';
 import { Pager } from '../../ui/Pager';
 import { PartyLine } from '../../ui/PartyLine';
-import { useSay } from '../../ui/StatusLine';
 import { Heading, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { line, size, space } from '../../ui/tokens';
 import { AwaitedSheet, Unread } from '../../ui/Unread';
@@ -34,9 +31,11 @@ const List = styled.ul`
     a.party:hover { text-decoration: underline; }
 `;
 
+const FEW = 5;
+
 /** What keeps the book tidy: records that look alike, conflicts to be decided, and records that lack something. */
 export function Upkeep() {
-    const { isRead, error, retry } = useAllRead(pairsQuery, gapsQuery(1), waitingConflictsQuery);
+    const { isRead, error, retry } = useAllRead(lookAlikesQuery(), gapsQuery(1), waitingConflictsQuery);
     useTitle('Upkeep');
 
     if (!isRead) {
@@ -54,18 +53,34 @@ export function Upkeep() {
     );
 }
 
+/** The first few of what is to settle, and the way to all of it. */
 function LookAlikes() {
-    const { data: pairs } = useQuery(pairsQuery);
+    const { data } = useQuery(lookAlikesQuery());
+    const total = data?.total ?? 0;
     return (
-        <Stack as="section" $gap="small" $stretch aria-busy={pairs === undefined}>
+        <Stack as="section" $gap="small" $stretch aria-label="Look-alikes" aria-busy={data === undefined}>
             <Row>
                 <Heading>Look-alikes</Heading>
-                {pairs !== undefined && pairs.length > 0 && <Quiet>{pairs.length === 1 ? '1 pair' : `${pairs.length} pairs`}</Quiet>}
+                {total > 0 && <Quiet>{total.toLocaleString('en')} to settle, {data?.sure.toLocaleString('en')} of them nearly sure</Quiet>}
+                <Link to="/upkeep/look-alikes">{total > 0 ? 'Settle them' : 'What was decided'}</Link>
             </Row>
-            {pairs?.length === 0 && (
-                <Quiet>Nothing to review. When somebody adds a record that looks like one in the book, the two wait here.</Quiet>
+            {data?.scan === null && (
+                <Quiet>
+                    The book has not been gone through yet. <Link to="/upkeep/look-alikes">Go through it</Link>, and whoever stands in it
+                    twice waits here.
+                </Quiet>
             )}
-            <List>{pairs?.map((pair) => <Pair key={pair.id} pair={pair} />)}</List>
+            {total === 0 && data?.scan !== null && <Quiet>Nothing to settle. Whoever is entered twice waits here.</Quiet>}
+            <List>
+                {data?.rows.slice(0, FEW).map(({ id, records, reasons, addedBy }) => (
+                    <li key={id}>
+                        <Link className="party" to={`/upkeep/look-alikes?group=${id}`}>
+                            {records.map(({ displayName }) => displayName).join(' · ')}
+                        </Link>
+                        <Small>{[...reasons, ...(addedBy === '' ? [] : [`added all the same by ${addedBy}`])].join(' · ')}</Small>
+                    </li>
+                ))}
+            </List>
         </Stack>
     );
 }
@@ -136,33 +151,6 @@ function Gap({ row: { party, readiness, atStake } }: { row: Schemas['GapRow'] })
                     ))}
                 </Small>
             ))}
-        </li>
-    );
-}
-
-function Pair({ pair }: { pair: Schemas['LookAlikePair'] }) {
-    const say = useSay();
-    const { mayChangeRecords } = useSession();
-    const settle = async () => {
-        try {
-            await ask(api.DELETE('/api/look-alikes/{pair}', { params: { path: { pair: pair.id } } }));
-            await forget(pairsQuery.queryKey);
-            say('Done: they are two different records.');
-        } catch (error) {
-            say(`Not settled. ${(error as Error).message}`);
-        }
-    };
-
-    return (
-        <li>
-            <Small>
-                {pair.reasons.length === 0 ? 'no longer alike' : pair.reasons.join(', ')} · the second was added by {pair.by}
-            </Small>
-            <Link className="party" to={`/records/${pair.first.id}`}><PartyLine party={pair.first} reasons={[]} /></Link>
-            <Link className="party" to={`/records/${pair.second.id}`}><PartyLine party={pair.second} reasons={[]} /></Link>
-            {mayChangeRecords && (
-                <Row $gap="small"><Button onPress={() => void settle()}>They are two different records</Button></Row>
-            )}
         </li>
     );
 }

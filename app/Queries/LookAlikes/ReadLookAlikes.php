@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\LookAlikes;
+
+use Almanac\LookAlikes\PairState;
+use Almanac\LookAlikes\Reason;
+use Almanac\LookAlikes\Verdict;
+use Almanac\Money\Money;
+use App\Database\Ids;
+use App\Http\Data\LookAlikes\DecidedData;
+use App\Http\Data\LookAlikes\DecidedPageData;
+use App\Http\Data\LookAlikes\LookAlikeGroupData;
+use App\Http\Data\LookAlikes\LookAlikeGroupRowData;
+use App\Http\Data\LookAlikes\LookAlikePageData;
+use App\Http\Data\LookAlikes\LookAlikePairData;
+use App\Http\Data\LookAlikes\LookAlikeScanData;
+use App\Http\Data\Records\PartyRowData;
+use App\Models\LookAlikePair;
+use App\Models\LookAlikeScan;
+use App\Models\Office;
+use App\Models\Party;
+use App\Time\Clock;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+
+/** Reads the look-alikes: what is to settle, the surest and where most money is at stake first, and what was decided. */
+final readonly class ReadLookAlikes
+{
+    private const PAGE = 25;
+
+    public function __construct(private Clock $clock, private SideBySide $sides)
+    {
+    }
+
+    /** @param  bool  $withPrivate  whether whoever asks sees private values */
+    public function page(int $page, ?Reason $reason, bool $withPrivate): LookAlikePageData
+    {
+        $reason = $withPrivate || $reason?->isPrivate() !== true ? $reason : null;
+        $groups = fn (): Builder => $this->toSettle()->when($reason !== null, fn (Builder $pairs) => $pairs->whereRaw('p.reasons & ? <> 0', [$reason?->bit()]));
+        $counted = $groups()->selectRaw("count(distinct p.group_id) as many, count(distinct iif(p.verdict = 'same', p.group_id, null)) as sure")->first();
+        $total = (int) ($counted->many ?? 0);
+        $pages = max(1, (int) ceil($total / self::PAGE));
+        $page = min(max(1, $page), $pages);
+        $stake = fn (string $of) => "coalesce($of.receivable_minor, 0) + coalesce($of.payable_minor, 0)";
+        $ids = $groups()
+            ->leftJoin('record_values as a', 'a.party_id', '=', 'p.first_id')->leftJoin('record_values as b', 'b.party_id', '=', 'p.second_id')
+            ->groupBy('p.group_id')
+            ->orderByRaw("min(p.state = 'later'), max(p.verdict = 'same') desc, max({$stake('a')} + {$stake('b')}) desc, max(p.score) desc, p.group_id")
+            ->offset(($page - 1) * self::PAGE)->limit(self::PAGE)->pluck('p.group_id');
+        $scan = LookAlikeScan::query()->latest('id')->first();
+
+        return new LookAlikePageData(
+            $total,
+            (int) ($counted->sure ?? 0),
+            $page,
+            $pages,
+            $this->rows(Ids::of($ids), $withPrivate),
+            $this->reasons($withPrivate),
+            $scan instanceof LookAlikeScan ? LookAlikeScanData::of($scan) : null,
+        );
+    }
+
+    /** Null where it has been settled meanwhile. */
+    public function group(int $id, bool $withPrivate): ?LookAlikeGroupData
+    {
+        $row = $this->rows([$id], $withPrivate)[0] ?? null;
+        $pairs = LookAlikePair::toSettle()->where('group_id', $id)->orderByDesc('score')->get();
+
+        return $row === null ? null : new LookAlikeGroupData(
+            $row,
+            $this->sides->of(array_map(fn (PartyRowData $one) => $one->id, $row->records)),
+            array_values($pairs->map(fn (LookAlikePair $pair) => LookAlikePairData::of($pair, $withPrivate))->all()),
+        );
+    }
+
+    public function decided(int $page): DecidedPageData
+    {
+        $pairs = LookAlikePair::query()->where('state', PairState::Different)->with('first', 'second', 'decidedBy')
+            ->orderByDesc('decided_at')->orderByDesc('id')->paginate(self::PAGE, page: max(1, $page));
+
+        return new DecidedPageData(
+            $pairs->total(),
+            $pairs->currentPage(),
+            $pairs->lastPage(),
+            array_values(array_map(DecidedData::of(...), $pairs->items())),
+        );
+    }
+
+    private function toSettle(): Builder
+    {
+        return DB::table('look_alike_pairs as p')->whereRaw("p.state in ('open', 'later')");
+    }
+
+    /** @return list<array{code: string, name: string, count: int}> */
+    private function reasons(bool $withPrivate): array
+    {
+        $shown = array_values(array_filter(Reason::cases(), fn (Reason $one) => $withPrivate || ! $one->isPrivate()));
+        $counts = (array) $this->toSettle()->selectRaw(implode(', ', array_map(
+            fn (Reason $one) => "count(distinct iif(p.reasons & {$one->bit()} <> 0, p.group_id, null)) as {$one->value}",
+            $shown,
+        )))->first();
+
+        return array_values(array_filter(array_map(
+            fn (Reason $one) => ['code' => $one->value, 'name' => $one->title(), 'count' => (int) ($counts[$one->value] ?? 0)],
+            $shown,
+        ), fn (array $one) => $one['count'] > 0));
+    }
+
+    /**
+     * @param list<int> $ids of groups
+     *
+     * @return list<LookAlikeGroupRowData> in that order
+     */
+    private function rows(array $ids, bool $withPrivate): array
+    {
+        $pairs = LookAlikePair::toSettle()->whereIntegerInRaw('group_id', $ids)->with('addedBy')->orderByDesc('score')->get();
+        $parties = Party::query()->with([...PartyRowData::RELATIONS, 'balance'])
+            ->findMany([...$pairs->pluck('first_id')->all(), ...$pairs->pluck('second_id')->all()])->keyBy('id');
+        $rows = [];
+        foreach ($ids as $id) {
+            $of = $pairs->where('group_id', $id)->values();
+            if ($of->isNotEmpty()) {
+                $rows[] = $this->row($id, $of, $parties, $withPrivate);
+            }
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param Collection<int, LookAlikePair> $pairs the likeliest first
+     * @param Collection<int, Party> $parties
+     */
+    private function row(int $id, Collection $pairs, Collection $parties, bool $withPrivate): LookAlikeGroupRowData
+    {
+        $ids = array_unique([...$pairs->pluck('first_id')->all(), ...$pairs->pluck('second_id')->all()]);
+        sort($ids);
+        $records = array_values(array_filter(array_map(fn (int $one) => $parties->get($one), $ids)));
+        $stake = array_sum(array_map(fn (Party $one) => ($one->balance->receivable_minor ?? 0) + ($one->balance->payable_minor ?? 0), $records));
+        $reasons = [];
+        foreach ($pairs[0]?->evidence() ?? [] as [$sign, $bits]) {
+            if ($bits > 0 && ($withPrivate || ! $sign->isPrivate())) {
+                $reasons[] = $sign->words();
+            }
+        }
+
+        return new LookAlikeGroupRowData(
+            $id,
+            $pairs->contains('verdict', Verdict::Same),
+            $pairs->every(fn (LookAlikePair $pair) => $pair->state === PairState::Later),
+            array_map(fn (Party $one) => PartyRowData::of($one, $this->clock->today()), $records),
+            $reasons,
+            $stake === 0 ? '' : Money::ofMinor($stake, Office::current()->currency())->toText(),
+            $pairs->first(fn (LookAlikePair $pair) => $pair->addedBy !== null)?->addedBy->name ?? '',
+        );
+    }
+}

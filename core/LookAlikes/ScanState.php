@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\LookAlikes;
+
+/** How far a scan of the whole book is. */
+enum ScanState: string
+{
+    case Waiting = 'waiting';
+
+    case Running = 'running';
+
+    case Done = 'done';
+
+    case Stopped = 'stopped';
+
+    case Failed = 'failed';
+
+    public function isUnderWay(): bool
+    {
+        return $this === self::Waiting || $this === self::Running;
+    }
+}
