@@ -7,7 +7,7 @@ test.beforeEach(async ({ desk }) => {
 test('who is in the book already is shown while the name is typed', async ({ desk, page }) => {
     await page.goto('/add/company');
     await page.getByLabel('Name', { exact: true }).fill('The Brass Lantern Foundry, Inc.');
-    const told = page.getByRole('alert').filter({ hasText: 'Probably in the book already' });
+    const told = page.getByRole('alert').filter({ hasText: 'Perhaps in the book already' });
     await expect(told).toContainText('Brass Lantern Foundry');
     await expect(told).toContainText('same name');
     await desk.expectAccessible();
@@ -26,16 +26,16 @@ test('a phone that somebody has already gives the slip of the name away', async 
     await page.keyboard.press('Control+Enter');
     await expect(page.getByRole('textbox', { name: 'Phone' })).toBeFocused();
     await page.keyboard.type('207 555 0151');
-    await expect(page.getByRole('alert').filter({ hasText: 'Probably in the book already' })).toContainText('name much alike · same phone');
+    await expect(page.getByRole('alert').filter({ hasText: 'Probably in the book already' })).toContainText('same phone · same given name · family names much alike');
     await desk.save('Reach saved.');
 });
 
-test('what is added all the same waits in Upkeep until somebody settles it', async ({ desk, page }) => {
+test('what is added all the same waits in Upkeep until somebody settles it, and can be opened again', async ({ desk, page }) => {
     const name = unique('Twinned Timepieces');
     await desk.addCompany(`${name} LLC`);
     await page.keyboard.press('Escape');
     await page.goto(`/add/company?name=${encodeURIComponent(`${name}, Inc.`)}`);
-    await expect(page.getByText('Probably in the book already')).toBeVisible();
+    await expect(page.getByText('Perhaps in the book already')).toBeVisible();
     await page.getByLabel('Name', { exact: true }).focus();
     await page.keyboard.press('Control+Enter');
     await expect(desk.section('Log')).toContainText(`though much like ${name} LLC`);
@@ -44,12 +44,54 @@ test('what is added all the same waits in Upkeep until somebody settles it', asy
     await page.keyboard.press('g');
     await page.keyboard.press('u');
     await expect(page.getByRole('heading', { level: 1, name: 'Upkeep' })).toBeVisible();
-    const pair = page.getByRole('listitem').filter({ hasText: `${name}, Inc.` }).filter({ hasText: 'the second was added' });
-    await expect(pair).toContainText('same name · the second was added by Maud Ferris');
+    await desk.section('Look-alikes').getByRole('link', { name: 'Settle them' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Look-alikes' })).toBeVisible();
+    const open = page.getByRole('list', { name: 'To settle' }).getByRole('button', { name: new RegExp(name) });
+    await expect(open).toContainText('added all the same by Maud Ferris');
+    await open.click();
+    const sides = desk.section('Side by side');
+    await expect(sides.getByRole('link', { name: `${name}, Inc.` })).toBeVisible();
+    await expect(sides).toContainText('For it: same name.');
+    await sides.getByRole('button', { name: 'With weights' }).click();
+    await expect(sides).toContainText(/same name \(\+\d/);
     await desk.expectAccessible();
-    await pair.getByRole('button', { name: 'They are two different records' }).click();
-    await expect(pair).toBeHidden();
-    await expect(page.getByRole('listitem').filter({ hasText: 'Mr. Silas A. Wren III' }).first()).toBeVisible();
+    await sides.getByLabel('Why, in a few words').fill('Two firms of that name');
+    await sides.getByRole('button', { name: 'They are different records' }).click();
+    await expect(open).toBeHidden();
+    await page.getByRole('radio', { name: 'Decided' }).click();
+    const decided = page.getByRole('row', { name: new RegExp(name) });
+    await expect(decided).toContainText('Two firms of that name');
+    await desk.expectAccessible();
+    await decided.getByRole('button', { name: /Open again/ }).click();
+    await expect(decided).toBeHidden();
+    await page.getByRole('radio', { name: /To settle/ }).click();
+    await expect(open).toBeVisible();
+});
+
+test('the book is gone through, and what it finds is settled by the keyboard alone', async ({ desk, page }) => {
+    await page.goto('/upkeep/look-alikes');
+    const list = page.getByRole('list', { name: 'To settle' });
+    await page.getByRole('button', { name: 'Go through the book' }).press('Enter');
+    await expect(page.getByRole('status').filter({ hasText: 'The book is being gone through.' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Go through the book' })).toBeVisible();
+    await expect(list.getByRole('button').first()).toContainText('nearly sure');
+    const sides = desk.section('Side by side');
+    await expect(sides.getByRole('link', { name: 'Measured Time Museum' })).toBeVisible();
+    // Father and son are for eyes; the next one of the list, and one of them is put off.
+    await page.keyboard.press('j');
+    const second = list.locator('[aria-current=true]');
+    await expect(second).not.toContainText('Measured Time Museum');
+    const put = (await second.locator('b').textContent()) ?? '';
+    await expect(sides.getByRole('link').first()).toBeVisible();
+    await page.keyboard.press('l');
+    await expect(page.getByRole('status').filter({ hasText: 'Put off: they stand last.' })).toBeVisible();
+    await expect(list.getByRole('button', { name: put })).toContainText('put off');
+    await list.getByRole('button', { name: /Fairbairn/ }).press('Enter');
+    await expect(sides.getByRole('link', { name: /Fairbairn Jr/ })).toBeVisible();
+    await page.keyboard.press('d');
+    await expect(list.getByRole('button', { name: /Fairbairn/ })).toBeHidden();
+    await page.getByRole('button', { name: 'Undo' }).press('Enter');
+    await expect(list.getByRole('button', { name: /Fairbairn/ })).toBeVisible();
 });
 
 test('what a record lacks is told in the margin and in Upkeep, with the way there', async ({ desk, page }) => {

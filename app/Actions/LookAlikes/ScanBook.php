@@ -16,6 +16,7 @@ use App\Facts\LookAlikes\PartyLikeness;
 use App\Models\LookAlikePair;
 use App\Models\LookAlikeScan;
 use App\Models\User;
+use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -33,7 +34,7 @@ final readonly class ScanBook
     /** Of how many keys each record has, to tell how far it is. */
     private const KEYS_OF_EACH = 10;
 
-    public function __construct(private GroupPairs $group)
+    public function __construct(private GroupPairs $group, private Clock $clock)
     {
     }
 
@@ -56,7 +57,7 @@ final readonly class ScanBook
     {
         DB::transaction(function () use ($scan): void {
             if ($scan->refresh()->state->isUnderWay()) {
-                $scan->update(['state' => ScanState::Stopped, 'ended_at' => now()]);
+                $scan->update(['state' => ScanState::Stopped, 'ended_at' => $this->clock->now()]);
             }
         });
     }
@@ -84,7 +85,7 @@ final readonly class ScanBook
 
     private function end(LookAlikeScan $scan, ScanState $state): void
     {
-        $scan->update(['state' => $state, 'ended_at' => now(), ...$state === ScanState::Done ? ['done' => 100] : []]);
+        $scan->update(['state' => $state, 'ended_at' => $this->clock->now(), ...$state === ScanState::Done ? ['done' => 100] : []]);
     }
 
     private function ofKind(LookAlikeScan $scan, PartyKind $kind, int $from): void

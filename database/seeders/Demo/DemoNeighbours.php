@@ -268,9 +268,9 @@ final class DemoNeighbours
             'Dr.', 'Inês', 'Carvalho', '', 'client', '', '',
             ['US', '301 College Hill', 'Hanover', 'NH', '03755'], '', 'ines@carvalho.example',
         ],
-        // Father and son at one house: they are two.
+        // Father and son at one number: they are two, and look like one.
         'amos' => [
-            'Mr.', 'Amos', 'Fairbairn', 'Sr.', 'client', '', '',
+            'Mr.', 'Amos', 'Fairbairn', '', 'client', '', '',
             ['US', '14 Quarry Road', 'Stowe', 'VT', '05672'], '802-555-0194', '',
         ],
         'amos-son' => [
