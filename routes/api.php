@@ -89,6 +89,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('engagements/{engagement}/stream', [EngagementsController::class, 'stream'])->whereNumber('engagement');
     Route::get('parties/{party}/stream', [PartyController::class, 'stream'])->whereNumber('party');
     Route::get('parties/{party}/engagements', [EngagementsController::class, 'ofRecord'])->whereNumber('party');
+    Route::get('parties/{party}/look-alikes', [LookAlikesController::class, 'ofRecord'])->whereNumber('party');
     Route::get('parties', [PartyController::class, 'index']);
     Route::get('bulk-changes', [BulkChangesController::class, 'index']);
     Route::get('bulk-changes/{bulkChange}/records', [BulkChangesController::class, 'records'])->whereNumber('bulkChange');

@@ -52,6 +52,28 @@ final readonly class Judged
     }
 
     /**
+     * What a simple way would say: two records are the same where they share one of these.
+     *
+     * @param \Closure(Likeness): list<string> $shared
+     */
+    public static function simply(MadeUpBook $book, \Closure $shared): self
+    {
+        $truth = $book->truth();
+        $holders = $pairs = [];
+        foreach ($book->likenesses() as $id => $one) {
+            foreach ($shared($one) as $value) {
+                foreach ($holders[$one->kind->value.$value] ?? [] as $other) {
+                    $pairs["$other $id"] = true;
+                }
+                $holders[$one->kind->value.$value][] = $id;
+            }
+        }
+        $rightly = count(array_intersect_key($truth, $pairs));
+
+        return new self(count($truth), $rightly, count($pairs), $rightly, count($pairs), $rightly, count($pairs));
+    }
+
+    /**
      * @param array<int, Likeness> $book
      *
      * @return list<array{string, int}> sorted

@@ -22,6 +22,7 @@ use App\Models\LookAlikeScan;
 use App\Models\Office;
 use App\Models\Party;
 use App\Time\Clock;
+use Illuminate\Database\Eloquent\Builder as EloquentBuilder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -74,6 +75,15 @@ final readonly class ReadLookAlikes
             $this->sides->of(array_map(fn (PartyRowData $one) => $one->id, $row->records)),
             array_values($pairs->map(fn (LookAlikePair $pair) => LookAlikePairData::of($pair, $withPrivate))->all()),
         );
+    }
+
+    /** @return list<LookAlikeGroupRowData> the groups in which a record stands, the surest first */
+    public function ofRecord(Party $party, bool $withPrivate): array
+    {
+        $ids = LookAlikePair::toSettle()->where(fn (EloquentBuilder $pairs) => $pairs->where('first_id', $party->id)->orWhere('second_id', $party->id))
+            ->orderByDesc('score')->pluck('group_id')->unique();
+
+        return $this->rows(Ids::of($ids), $withPrivate);
     }
 
     public function decided(int $page): DecidedPageData

@@ -344,7 +344,7 @@ final class DemoNeighbours
         'torvald' => ['Interests' => 'horology', 'Likes to be called' => 'not at all'],
     ];
 
-    public const BIRTH_DATES = ['amos' => '12 Mar 1941', 'amos-son' => '2 Jul 1970', 'philippa' => '30 Aug 1955'];
+    public const BIRTH_DATES = ['amos-son' => '2 Jul 1970', 'philippa' => '30 Aug 1955'];
 
     /** From whom, kind, days back, what, the price, account; under which number of theirs, where it is a bill. All of it is paid. */
     public const DOCUMENTS = [

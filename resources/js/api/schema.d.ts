@@ -1966,6 +1966,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/{id}/look-alikes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whom a record may be the same as */
+        get: operations["readLookAlikesOfRecord"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/look-alikes/different": {
         parameters: {
             query?: never;
@@ -11069,6 +11086,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LookAlikeGroup"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readLookAlikesOfRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookAlikeGroupRow"][];
                 };
             };
             /** @description Refused */

@@ -15,6 +15,7 @@ use App\Http\OpenApi\Reads;
 use App\Http\Requests\LookAlikes\LookAlikesRequest;
 use App\Http\Requests\LookAlikes\SettleRequest;
 use App\Models\LookAlikeScan;
+use App\Models\Party;
 use App\Models\User;
 use App\Queries\LookAlikes\FindLookAlikes;
 use App\Queries\LookAlikes\ReadLookAlikes;
@@ -79,6 +80,12 @@ final readonly class LookAlikesController
     public function show(int $group, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->read->group($group, self::seesPrivate($user)) ?? abort(404));
+    }
+
+    #[Reads('parties/{id}/look-alikes', 'readLookAlikesOfRecord', 'Whom a record may be the same as', '[LookAlikeGroupRow]', 'Look-alikes')]
+    public function ofRecord(Party $party, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->read->ofRecord($party, self::seesPrivate($user)));
     }
 
     #[Adds('look-alikes/different', 'settleAsDifferent', 'They are different records', 'SettleInput', '', 'Look-alikes', 204)]

@@ -26,6 +26,15 @@ export function lookAlikeGroupQuery(group: number) {
     });
 }
 
+/** Whom a record may be the same as. */
+export function lookAlikesOfRecordQuery(id: number) {
+    return queryOptions({
+        queryKey: [...KEY, 'record', id],
+        queryFn: () => ask(api.GET('/api/parties/{id}/look-alikes', { params: { path: { id } } })),
+        staleTime: 0,
+    });
+}
+
 export function decidedQuery(page: number) {
     return queryOptions({
         queryKey: [...KEY, 'decided', page],

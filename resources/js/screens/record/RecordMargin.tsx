@@ -1,4 +1,7 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
 import styled from 'styled-components';
+import { lookAlikesOfRecordQuery } from '../../api/queries';
 import { Contents, LastChange, NextToDo } from '../../shared/MarginParts';
 import { momentText } from '../../ui/moment';
 import { Margin } from '../../ui/Page';
@@ -30,6 +33,24 @@ const How = styled.details`
     summary strong { font-weight: 600; }
 `;
 
+/** Whom it may be the same as, with the way there. */
+function MayBeTheSame({ id }: { id: number }) {
+    const { data: groups = [] } = useQuery(lookAlikesOfRecordQuery(id));
+    return groups.length === 0 ? null : (
+        <section>
+            <h2>In the book twice?</h2>
+            {groups.map((group) => (
+                <div key={group.id}>
+                    {group.isSure ? <Mark tone="look">nearly surely</Mark> : <Quiet>perhaps</Quiet>} the same as{' '}
+                    <Link to={`/upkeep/look-alikes?group=${group.id}`}>
+                        {group.records.filter((one) => one.id !== id).map(({ displayName }) => displayName).join(' and ')}
+                    </Link>
+                </div>
+            ))}
+        </section>
+    );
+}
+
 /** What the program works out from the record. It never takes input. */
 export function RecordMargin({ record }: { record: RecordData }) {
     const { party, readiness, clientTerms, vendorTerms, letter, lastChange, added, lastHappening } = record;
@@ -55,6 +76,7 @@ export function RecordMargin({ record }: { record: RecordData }) {
     return (
         <Margin aria-label="Worked out from the record">
             <Standing record={record} />
+            <MayBeTheSame id={party.id} />
             <Contents aria-label="On this page">
                 <h2>On this page</h2>
                 {sections.map(([id, name]) => (

@@ -15,15 +15,15 @@ import { useShortcut } from '../../ui/shortcuts';
 type Pair = Schemas['LookAlikePair'];
 
 interface Props {
-    row: Schemas['LookAlikeGroupRow'];
+    id: number;
     /** What is opened when this one is settled. */
     next: number | undefined;
     onNext: (id: number | undefined) => void;
 }
 
 /** Records that look alike, side by side: what each has, what speaks for it and against, and what somebody says of it. */
-export function GroupSides({ row, next, onNext }: Props) {
-    const { data, error, refetch } = useQuery(lookAlikeGroupQuery(row.id));
+export function GroupSides({ id, next, onNext }: Props) {
+    const { data, error, refetch } = useQuery(lookAlikeGroupQuery(id));
     const { mayChangeRecords } = useSession();
     const [why, setWhy] = useState('');
     const [isBusy, setBusy] = useState(false);
@@ -33,7 +33,7 @@ export function GroupSides({ row, next, onNext }: Props) {
         if (isBusy || pairs.length === 0) {
             return;
         }
-        const body = { pairIds: pairs.map(({ id }) => id), why };
+        const body = { pairIds: pairs.map((pair) => pair.id), why };
         setBusy(true);
         try {
             await ask(as === 'different' ? api.POST('/api/look-alikes/different', { body }) : api.POST('/api/look-alikes/later', { body }));

@@ -40,10 +40,11 @@ export function LookAlikes() {
     const go = (part: Record<string, string>) => setSearch(addressWith(part), { replace: part.group !== undefined });
     const rows = data?.rows ?? [];
     const wanted = Number(search.get('group'));
-    const at = Math.max(0, rows.findIndex(({ id }) => id === wanted));
-    const open = rows[at];
+    // One that is asked for by its number is shown, on whichever page of the list it stands.
+    const at = wanted > 0 ? rows.findIndex(({ id }) => id === wanted) : 0;
+    const open = wanted > 0 ? wanted : rows[0]?.id;
     const turn = (by: number) => {
-        const next = rows[at + by];
+        const next = rows[Math.max(0, at + by)];
         if (next !== undefined) {
             go({ group: String(next.id) });
         }
@@ -52,7 +53,7 @@ export function LookAlikes() {
     useShortcut('k', 'The one before', () => turn(-1));
     useEffect(() => {
         document.querySelector('[data-group][aria-current=true]')?.scrollIntoView({ block: 'nearest' });
-    }, [open?.id]);
+    }, [open]);
 
     if (data === undefined) {
         return <AwaitedSheet what="The look-alikes" error={error} retry={() => void refetch()} />;
@@ -92,12 +93,12 @@ export function LookAlikes() {
                         ) : (
                             <Beside>
                                 <Stack $gap="small" $stretch>
-                                    <GroupList rows={rows} openId={open.id} onOpen={(id) => go({ group: String(id) })} />
+                                    <GroupList rows={rows} openId={open} onOpen={(id) => go({ group: String(id) })} />
                                     <Pager page={data.page} pages={data.pages} onGo={(to) => go({ page: String(to), group: '' })} />
                                 </Stack>
                                 <GroupSides
-                                    key={open.id}
-                                    row={open}
+                                    key={open}
+                                    id={open}
                                     next={rows[at + 1]?.id ?? rows[at - 1]?.id}
                                     onNext={(id) => go({ group: id === undefined ? '' : String(id) })}
                                 />
