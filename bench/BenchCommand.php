@@ -77,6 +77,7 @@ final class BenchCommand extends Command
             $this->engagements();
             $this->past();
             $this->bulk();
+            $this->scan();
             $this->browser();
         } finally {
             $this->served->stop();
@@ -220,6 +221,23 @@ final class BenchCommand extends Command
                 $longest,
             ));
         }
+    }
+
+    /** The whole book gone through for look-alikes, and how long others wait who save meanwhile. */
+    private function scan(): void
+    {
+        $others = Ids::of(DB::table('record_values')->where('is_in_use', true)->orderByDesc('party_id')->limit(50)->pluck('party_id'));
+        $scan = new Process([PHP_BINARY, '-d', 'memory_limit=512M', 'artisan', 'almanac:bench-scan'], base_path(), timeout: null);
+        $scan->start();
+        $longest = 0.0;
+        for ($n = 0; $scan->isRunning(); $n++) {
+            $before = hrtime(true);
+            $this->save($others[$n % count($others)], $n);
+            $longest = max($longest, (hrtime(true) - $before) / 1e6);
+            usleep(200_000);
+        }
+        $this->line('a scan for look-alikes: '.trim($scan->getOutput().$scan->getErrorOutput())
+            .sprintf('; the longest save of others meanwhile %.0f ms', $longest));
     }
 
     private function rest(): void

@@ -12,6 +12,7 @@ use App\Http\Middleware\SecurityHeaders;
 use App\Http\Problems\ProblemRenderer;
 use Bench\BenchCommand;
 use Bench\ImportCommand;
+use Bench\ScanCommand;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -23,7 +24,7 @@ return Application::configure(basePath: dirname(__DIR__))
         api: __DIR__.'/../routes/api.php',
     )
     // The bench is no part of what an office installs.
-    ->withCommands([__DIR__.'/../app/Console', ...(class_exists(BenchCommand::class) ? [BenchCommand::class, ImportCommand::class] : [])])
+    ->withCommands([__DIR__.'/../app/Console', ...(class_exists(BenchCommand::class) ? [BenchCommand::class, ImportCommand::class, ScanCommand::class] : [])])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->statefulApi();
         // What was left empty stays empty text; null means that nothing was chosen.

@@ -19,22 +19,23 @@ final class Blocks
     /**
      * @param iterable<array{string, int}> $keys keys and records, those of one key one after another
      * @param \Closure(int): list<string> $secondKeys of a record
+     * @param \Closure(string): bool $isWeak whether a key of very many says too little for its neighbours to be compared
      *
      * @return \Generator<array{int, int}> the smaller first; a pair that shares several keys comes several times
      */
-    public static function pairs(iterable $keys, \Closure $secondKeys): \Generator
+    public static function pairs(iterable $keys, \Closure $secondKeys, \Closure $isWeak): \Generator
     {
         $block = [];
         $of = null;
         foreach ($keys as [$key, $id]) {
             if ($key !== $of) {
-                yield from self::within($block, $secondKeys);
+                yield from self::within($block, $secondKeys, $of !== null && $isWeak($of));
                 $block = [];
                 $of = $key;
             }
             $block[] = $id;
         }
-        yield from self::within($block, $secondKeys);
+        yield from self::within($block, $secondKeys, $of !== null && $isWeak($of));
     }
 
     /**
@@ -43,7 +44,7 @@ final class Blocks
      *
      * @return \Generator<array{int, int}>
      */
-    private static function within(array $ids, \Closure $secondKeys): \Generator
+    private static function within(array $ids, \Closure $secondKeys, bool $isWeak): \Generator
     {
         if (count($ids) <= self::MOST) {
             yield from self::neighbours($ids, self::MOST);
@@ -58,8 +59,10 @@ final class Blocks
                 $cut[$key][] = $id;
             }
         }
-        asort($order);
-        yield from self::neighbours(array_keys($order), self::NEIGHBOURS);
+        if (! $isWeak) {
+            asort($order);
+            yield from self::neighbours(array_keys($order), self::NEIGHBOURS);
+        }
         foreach ($cut as $some) {
             if (count($some) <= self::MOST) {
                 yield from self::neighbours($some, self::MOST);

@@ -18,6 +18,9 @@ final readonly class Comparison
 
     private const PERHAPS = -7.5;
 
+    /** Of those who share nothing but the name, and are known to be elsewhere: there are many of them in a large book. */
+    private const NAMESAKES = 0.0;
+
     /** @param  list<array{Sign, float}>  $signs  with their weights in bits, as they were compared */
     private function __construct(public float $score, public array $signs, public Verdict $verdict)
     {
@@ -43,7 +46,7 @@ final readonly class Comparison
         }
         $byWeight = match (true) {
             $score >= self::SAME => Verdict::Same,
-            $score >= self::PERHAPS => Verdict::Perhaps,
+            $score >= (self::areNamesakes($evidence) ? self::NAMESAKES : self::PERHAPS) => Verdict::Perhaps,
             default => Verdict::Different,
         };
 
@@ -72,6 +75,26 @@ final readonly class Comparison
     public function isPossible(): bool
     {
         return $this->verdict !== Verdict::Different;
+    }
+
+    private static function areNamesakes(Evidence $evidence): bool
+    {
+        $places = [Sign::PlaceTown, Sign::PlaceDiffers];
+        $differ = (int) $evidence->has(Sign::PhoneDiffers) + (int) $evidence->has(Sign::EmailDiffers) + (int) $evidence->has(...$places);
+
+        return $differ > 1 && ! $evidence->has(
+            Sign::PhoneSame,
+            Sign::EmailSame,
+            Sign::EmailElsewhere,
+            Sign::PlaceSame,
+            Sign::PlaceOtherUnit,
+            Sign::WebsiteSame,
+            Sign::BornSame,
+            Sign::BornSlip,
+            Sign::TaxSame,
+            Sign::NumberSame,
+            Sign::EmployerSame,
+        );
     }
 
     /**

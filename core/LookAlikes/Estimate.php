@@ -20,6 +20,8 @@ final readonly class Estimate
 
     private const PRIOR = 40.0;
 
+    private const HELD = 1.0;
+
     /**
      * @param array<string, float> $m how often each sign is seen of pairs that are the same
      * @param array<string, float> $u and of the others among the candidates
@@ -36,6 +38,8 @@ final readonly class Estimate
      * @param float $share of the pairs that are the same, to begin with
      * @param bool $isShareKnown whether that is not to be estimated
      * @param float $prior as if so many pairs had been seen by the figures that it begins with
+     * @param float $held and so many times as many as are taken for the same: in a book in which nobody stands twice, all that
+     *                    have one name would be taken for it, and nothing speak against it any more
      */
     public static function of(
         array $patterns,
@@ -43,6 +47,7 @@ final readonly class Estimate
         float $share = 0.2,
         bool $isShareKnown = false,
         float $prior = self::PRIOR,
+        float $held = self::HELD,
         int $steps = self::STEPS,
     ): self {
         $signs = [];
@@ -74,7 +79,7 @@ final readonly class Estimate
             }
             $was = $m;
             foreach ($things as $of) {
-                $m = [...$m, ...self::rates($of, $same, $start, 0, $prior)];
+                $m = [...$m, ...self::rates($of, $same, $start, 0, $prior + $held * self::seen($of, $same))];
                 $u = [...$u, ...self::rates($of, $other, $start, 1, $prior)];
             }
             $share = $isShareKnown || $all === 0.0 ? $share : min(0.999, max(0.001, $allSame / $all));
@@ -90,17 +95,23 @@ final readonly class Estimate
     /**
      * @param list<string> $of signs of one thing
      * @param array<string, float> $seen
+     */
+    private static function seen(array $of, array $seen): float
+    {
+        return array_sum(array_map(fn (string $sign) => $seen[$sign] ?? 0.0, $of));
+    }
+
+    /**
+     * @param list<string> $of signs of one thing
+     * @param array<string, float> $seen
      * @param array<string, array{float, float}> $start
      *
      * @return array<string, float>
      */
     private static function rates(array $of, array $seen, array $start, int $which, float $prior): array
     {
-        $sum = $prior;
+        $sum = $prior + self::seen($of, $seen);
         $total = array_sum(array_map(fn (string $sign) => $start[$sign][$which], $of));
-        foreach ($of as $sign) {
-            $sum += $seen[$sign] ?? 0.0;
-        }
         if ($sum === 0.0) {
             return [];
         }

@@ -254,10 +254,27 @@ final readonly class Evidence
         $email = self::agree($one->emails, $other->emails, Sign::EmailSame, Sign::EmailDiffers);
         if ($email === Sign::EmailDiffers) {
             $locals = fn (Likeness $of) => array_filter(array_map(Likeness::ownLocal(...), $of->emails));
-            $email = array_intersect($locals($one), $locals($other)) === [] ? $email : Sign::EmailElsewhere;
+            $shared = array_intersect($locals($one), $locals($other));
+            // Whoever has the name has such an address somewhere: it says no more than the name.
+            $email = match (true) {
+                $shared === [] => $email,
+                array_filter($shared, fn (string $local) => ! self::isMadeOfName($local, $one) && ! self::isMadeOfName($local, $other)) === [] => null,
+                default => Sign::EmailElsewhere,
+            };
         }
 
         return array_values(array_filter([$phone, $email]));
+    }
+
+    private static function isMadeOfName(string $local, Likeness $of): bool
+    {
+        foreach ([...$of->given, ...$of->name] as $word) {
+            if (strlen($word) > 3 && str_contains($local, $word)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -140,6 +140,12 @@ final readonly class Likeness
         return array_values(array_unique(array_map(fn (string $key) => $kind.$key, $keys)));
     }
 
+    /** Whether a key is one word of several: half the trade is called so. */
+    public static function isWeakKey(string $key): bool
+    {
+        return $key[1] === 'w';
+    }
+
     /**
      * By which those are told apart who share a key with very many: of a common name, behind one front desk.
      *

@@ -106,7 +106,7 @@ final readonly class Scan
                 }
             }
         };
-        yield from Blocks::pairs($ours(), $secondKeys);
+        yield from Blocks::pairs($ours(), $secondKeys, Likeness::isWeakKey(...));
         // A birth date is nobody's key where keys are kept, since whoever reads them would know it.
         $born = [];
         foreach ($book as $id => $one) {
@@ -115,7 +115,7 @@ final readonly class Scan
             }
         }
         foreach ($born as $day => $ids) {
-            yield from Blocks::pairs(array_map(fn (int $id) => [(string) $day, $id], $ids), $secondKeys);
+            yield from Blocks::pairs(array_map(fn (int $id) => [(string) $day, $id], $ids), $secondKeys, fn () => false);
         }
     }
 

@@ -39,8 +39,12 @@ final class ComparisonTest extends TestCase
             Verdict::Same, ['email-same', 'family-same', 'given-same'],
         ];
         yield 'email at another place' => [
-            Likeness::person('Silas', 'Wren', [], ['silaswren@brass.example']), Likeness::person('Silas', 'Wren', [], ['silas.wren@post.example']),
+            Likeness::person('Silas', 'Wren', [], ['clockmaker9@brass.example']), Likeness::person('Silas', 'Wren', [], ['clock.maker9@post.example']),
             Verdict::Perhaps, ['email-elsewhere', 'family-same', 'given-same'],
+        ];
+        yield 'email at another place that only says the name' => [
+            Likeness::person('Silas', 'Wren', [], ['silaswren@brass.example']), Likeness::person('Silas', 'Wren', [], ['silas.wren@post.example']),
+            Verdict::Perhaps, ['family-same', 'given-same'],
         ];
         yield 'the same name, other phone and email' => [
             $wren, Likeness::person('Silas', 'Wren', ['+12025550100'], ['sw@other.example']), Verdict::Perhaps,
