@@ -94,6 +94,30 @@ test('the book is gone through, and what it finds is settled by the keyboard alo
     await expect(list.getByRole('button', { name: /Fairbairn/ })).toBeVisible();
 });
 
+test('a household is named, and a call from it shows who may be behind it', async ({ desk, page }) => {
+    await page.goto('/upkeep/look-alikes');
+    await page.getByRole('list', { name: 'To settle' }).getByRole('button', { name: /Fairbairn/ }).click();
+    const sides = desk.section('Side by side');
+    await sides.getByRole('button', { name: 'They share it …' }).press('Enter');
+    const dialog = page.getByRole('dialog', { name: 'They share it' });
+    await expect(dialog.getByLabel('What it is called')).toHaveValue('Fairbairn household');
+    await expect(dialog).toContainText('Fairbairn household: ');
+    await desk.expectAccessible('[role=dialog]');
+    await dialog.getByLabel('What it is called').fill('The Fairbairns, Stowe');
+    await page.keyboard.press('Control+Enter');
+    await expect(page.getByRole('status').filter({ hasText: '(802) 555-0194 is “The Fairbairns, Stowe” now.' })).toBeVisible();
+    // The same name is left, for eyes; the number is no reason any more.
+    await expect(page.getByRole('list', { name: 'To settle' }).getByRole('button', { name: /Fairbairn/ })).not.toContainText('same phone');
+    await desk.search('555 0194');
+    await expect(page.getByRole('option', { name: /Fairbairn Jr/ })).toContainText('The Fairbairns, Stowe');
+    await page.keyboard.press('Escape');
+    await page.goto('/upkeep/look-alikes?show=decided');
+    await expect(page.getByRole('heading', { name: 'Shared lines' })).toBeVisible();
+    await desk.expectAccessible();
+    await page.getByRole('button', { name: 'Ask about The Fairbairns, Stowe again' }).click();
+    await expect(page.getByRole('heading', { name: 'Shared lines' })).toBeHidden();
+});
+
 test('what a record lacks is told in the margin and in Upkeep, with the way there', async ({ desk, page }) => {
     const name = unique('Gap & Sons');
     await page.goto(`/add/company?name=${encodeURIComponent(name)}`);

@@ -24,6 +24,7 @@ use App\Http\Controllers\Ledger\TouchedController;
 use App\Http\Controllers\Lists\ListWordsController;
 use App\Http\Controllers\Lists\SavedListsController;
 use App\Http\Controllers\LookAlikes\LookAlikesController;
+use App\Http\Controllers\LookAlikes\SharedLinesController;
 use App\Http\Controllers\Meetings\MeetingsController;
 use App\Http\Controllers\Notes\NotesController;
 use App\Http\Controllers\Office\ChoicesController;
@@ -70,6 +71,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('find', FindController::class);
     Route::get('gaps', GapsController::class);
     Route::get('look-alikes', [LookAlikesController::class, 'index']);
+    Route::get('shared-lines', [SharedLinesController::class, 'index']);
     Route::get('look-alikes/decided', [LookAlikesController::class, 'decided']);
     Route::get('look-alikes/{group}', [LookAlikesController::class, 'show'])->whereNumber('group');
     Route::post('look-alikes', [LookAlikesController::class, 'find'])->withoutMiddleware(OneAct::class);
@@ -193,6 +195,9 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::post('bulk-changes/{bulkChange}/stop', [BulkChangesController::class, 'stop'])->whereNumber('bulkChange');
         Route::post('bulk-changes/{bulkChange}/go-on', [BulkChangesController::class, 'goOn'])->whereNumber('bulkChange');
         Route::post('bulk-changes/{bulkChange}/take-back', [BulkChangesController::class, 'takeBack'])->whereNumber('bulkChange');
+        Route::post('shared-lines', [SharedLinesController::class, 'add']);
+        Route::put('shared-lines/{line}', [SharedLinesController::class, 'rename'])->whereNumber('line');
+        Route::delete('shared-lines/{line}', [SharedLinesController::class, 'forget'])->whereNumber('line');
         Route::post('look-alikes/different', [LookAlikesController::class, 'different']);
         Route::post('look-alikes/later', [LookAlikesController::class, 'later']);
         Route::post('look-alikes/open-again', [LookAlikesController::class, 'openAgain']);

@@ -12,6 +12,7 @@ use Almanac\Reach\PhoneNumber;
 use Almanac\Reach\WebAddress;
 use Illuminate\Database\Eloquent\Casts\AsEnumCollection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Collection;
 
 /**
@@ -32,6 +33,7 @@ use Illuminate\Support\Collection;
  * @property int|null $address_use_id the address at which they are reached so, of several
  * @property-read ContactPoint|null $source
  * @property-read AddressUse|null $addressUse
+ * @property-read SharedLine|null $line
  * @property-read Party $party
  */
 final class ContactPoint extends Model
@@ -58,6 +60,16 @@ final class ContactPoint extends Model
     public function addressUse(): BelongsTo
     {
         return $this->belongsTo(AddressUse::class);
+    }
+
+    /**
+     * The line that it is, where different people share it and somebody has given it a name.
+     *
+     * @return HasOne<SharedLine, $this>
+     */
+    public function line(): HasOne
+    {
+        return $this->hasOne(SharedLine::class, 'value', 'value');
     }
 
     /** The address at which they are reached so, in short; empty for none in particular. */

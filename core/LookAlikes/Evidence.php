@@ -250,10 +250,10 @@ final readonly class Evidence
     /** @return list<Sign> */
     private static function ofReach(Likeness $one, Likeness $other): array
     {
-        $phone = self::agree($one->phones, $other->phones, Sign::PhoneSame, Sign::PhoneDiffers);
-        $email = self::agree($one->emails, $other->emails, Sign::EmailSame, Sign::EmailDiffers);
+        $phone = self::agree($one->ownPhones(), $other->ownPhones(), Sign::PhoneSame, Sign::PhoneDiffers);
+        $email = self::agree($one->ownEmails(), $other->ownEmails(), Sign::EmailSame, Sign::EmailDiffers);
         if ($email === Sign::EmailDiffers) {
-            $locals = fn (Likeness $of) => array_filter(array_map(Likeness::ownLocal(...), $of->emails));
+            $locals = fn (Likeness $of) => array_filter(array_map(Likeness::ownLocal(...), $of->ownEmails()));
             $shared = array_intersect($locals($one), $locals($other));
             // Whoever has the name has such an address somewhere: it says no more than the name.
             $email = match (true) {

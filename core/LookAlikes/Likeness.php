@@ -31,6 +31,7 @@ final readonly class Likeness
      * @param list<string> $numbers tax numbers, as "kind|anything that is the same for the same number"
      * @param list<string> $codes numbers elsewhere, as "system|number"
      * @param list<int|string> $employers where a person works
+     * @param list<string> $shared phones and emails among these that different people are known to share
      */
     private function __construct(
         public PartyKind $kind,
@@ -49,6 +50,7 @@ final readonly class Likeness
         public array $numbers,
         public array $codes,
         public array $employers,
+        public array $shared,
     ) {
     }
 
@@ -60,6 +62,7 @@ final readonly class Likeness
      * @param list<string> $formerly other family names
      * @param list<string> $codes numbers elsewhere, as "system|number"
      * @param list<int|string> $employers where they work
+     * @param list<string> $shared phones and emails among these that different people are known to share
      */
     public static function person(
         string $given,
@@ -75,11 +78,12 @@ final readonly class Likeness
         ?Day $born = null,
         array $codes = [],
         array $employers = [],
+        array $shared = [],
     ): self {
         return new self(
             PartyKind::Person, Fold::words($given), Fold::words($preferred), Fold::words($middle), NameForm::suffix($suffix),
             NameForm::family($family), [], array_map(NameForm::family(...), $formerly), $born, $phones, self::plain($emails), [],
-            self::places($places), $numbers, $codes, $employers,
+            self::places($places), $numbers, $codes, $employers, [...$shared, ...self::plain($shared)],
         );
     }
 
@@ -91,6 +95,7 @@ final readonly class Likeness
      * @param list<string> $also other names: the legal one, former ones
      * @param list<string> $websites
      * @param list<string> $codes numbers elsewhere, as "system|number"
+     * @param list<string> $shared phones and emails among these that different people are known to share
      */
     public static function company(
         string $name,
@@ -101,12 +106,14 @@ final readonly class Likeness
         array $also = [],
         array $websites = [],
         array $codes = [],
+        array $shared = [],
     ): self {
         [$words, $branch] = NameForm::branched($name);
 
         return new self(
             PartyKind::Company, [], [], [], '', $words, $branch, array_map(fn (string $one) => NameForm::branched($one)[0], $also), null,
             $phones, self::plain($emails), self::hosts($websites), self::places($places), $numbers, $codes, [],
+            [...$shared, ...self::plain($shared)],
         );
     }
 
@@ -138,6 +145,18 @@ final readonly class Likeness
         }
 
         return array_values(array_unique(array_map(fn (string $key) => $kind.$key, $keys)));
+    }
+
+    /** @return list<string> phones that are its own, or not known to be shared */
+    public function ownPhones(): array
+    {
+        return $this->shared === [] ? $this->phones : array_values(array_diff($this->phones, $this->shared));
+    }
+
+    /** @return list<string> emails that are its own, or not known to be shared */
+    public function ownEmails(): array
+    {
+        return $this->shared === [] ? $this->emails : array_values(array_diff($this->emails, $this->shared));
     }
 
     /** Whether a key is one word of several: half the trade is called so. */
@@ -274,7 +293,10 @@ final readonly class Likeness
     private static function plain(array $emails): array
     {
         return array_values(array_unique(array_map(function (string $email): string {
-            [$local, $domain] = [...explode('@', mb_strtolower($email), 2), ''];
+            if (! str_contains($email, '@')) {
+                return $email;
+            }
+            [$local, $domain] = explode('@', mb_strtolower($email), 2);
 
             return str_replace('.', '', explode('+', $local, 2)[0]).'@'.$domain;
         }, $emails)));

@@ -23,4 +23,14 @@ final class LookAlikesRefused extends Refusal
     {
         return new self('The book is being gone through already.');
     }
+
+    public static function isNotShared(): self
+    {
+        return new self('Fewer than two records have it: nobody shares it.');
+    }
+
+    public static function isNamed(string $name): self
+    {
+        return new self("It is called “{$name}” already.");
+    }
 }

@@ -42,6 +42,17 @@ return new class extends Migration
             $table->foreignId('party_id')->primary()->constrained()->cascadeOnDelete();
         });
 
+        // A phone or an email that different people rightly share, with a name of its own.
+        Schema::create('shared_lines', function (Blueprint $table): void {
+            $table->id();
+            $table->string('kind', 10);
+            // As a contact point has it.
+            $table->string('value')->unique();
+            $table->string('name');
+            $table->foreignId('user_id')->constrained();
+            $table->timestamps();
+        });
+
         // What each sign says in this office, by kind of record: m and u, as the last scan has estimated them.
         Schema::create('look_alike_weights', function (Blueprint $table): void {
             $table->string('kind', 10)->primary();

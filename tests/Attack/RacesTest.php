@@ -38,6 +38,17 @@ final class RacesTest extends TestCase
                 'input' => '{"kind": "restore", "values": []}',
             ]);
         }
+        foreach ([201 => 'open', 202 => 'open', 203 => 'different'] as $id => $state) {
+            DB::table('look_alike_pairs')->insert([
+                'id' => $id, 'first_id' => 1, 'second_id' => $id - 199, 'verdict' => 'perhaps', 'score' => 1.0, 'signs' => '[]', 'reasons' => 0, 'state' => $state,
+            ]);
+        }
+        DB::table('look_alike_scans')->insert(['id' => 301, 'state' => 'running']);
+        foreach ([1, 2] as $id) {
+            DB::table('contact_points')->insert([
+                'party_id' => $id, 'kind' => 'phone', 'typed' => 'x', 'value' => '+18025550199', 'uses' => '[]', 'is_primary' => false, 'is_unusual' => false, 'rank' => 9,
+            ]);
+        }
         $covered = [];
         foreach ($this->posts() as [$pattern, $path, $input]) {
             $covered[] = $pattern;
@@ -79,6 +90,34 @@ final class RacesTest extends TestCase
         ];
         $touched = array_filter($posts, fn (string $path) => str_contains($path, '/touched/'));
         $this->assertSame([], array_values(array_diff($posts, $covered, $apart, $touched)), 'every one was sent');
+    }
+
+    public function test_two_who_settle_one_pair_and_begin_one_scan_leave_one_winner(): void
+    {
+        $this->seedOffice();
+        DB::table('look_alike_pairs')->insert([
+            'id' => 201, 'first_id' => 1, 'second_id' => 2, 'verdict' => 'perhaps', 'score' => 1.0, 'signs' => '[]', 'reasons' => 0, 'state' => 'open',
+        ]);
+        $both = fn (string $path, array $input) => array_count_values(array_column(
+            $this->atOnce(array_map(fn () => ['POST', $path, $input, bin2hex(random_bytes(8))], range(1, 8))),
+            0,
+        ));
+        $this->assertSame([204 => 1, 422 => 7], $this->sorted($both('/api/look-alikes/different', ['pairIds' => [201], 'why' => ''])));
+        $this->assertSame(1, DB::table('look_alike_pairs')->where('state', 'different')->count());
+        DB::table('look_alike_scans')->insert(['state' => 'done']);
+        $this->assertSame([201 => 1, 422 => 7], $this->sorted($both('/api/look-alikes/scan', [])));
+    }
+
+    /**
+     * @param array<int, int> $counts
+     *
+     * @return array<int, int>
+     */
+    private function sorted(array $counts): array
+    {
+        ksort($counts);
+
+        return $counts;
     }
 
     public function test_money_is_used_and_taken_back_once(): void
@@ -610,6 +649,12 @@ final class RacesTest extends TestCase
                 'chosen' => ['isAll' => false, 'filter' => '', 'withArchived' => false, 'ids' => [1]],
                 'change' => ['kind' => 'log-entry', 'values' => ['Once']],
             ]],
+            ['/api/look-alikes/different', '/api/look-alikes/different', ['pairIds' => [201], 'why' => 'two']],
+            ['/api/look-alikes/later', '/api/look-alikes/later', ['pairIds' => [202]]],
+            ['/api/look-alikes/open-again', '/api/look-alikes/open-again', ['pairIds' => [203]]],
+            ['/api/look-alikes/scan/{scan}/stop', '/api/look-alikes/scan/301/stop', []],
+            ['/api/look-alikes/scan', '/api/look-alikes/scan', []],
+            ['/api/shared-lines', '/api/shared-lines', ['kind' => 'phone', 'value' => '+18025550199', 'name' => 'Front desk']],
             ['/api/bulk-changes/{bulkChange}/stop', '/api/bulk-changes/101/stop', []],
             ['/api/bulk-changes/{bulkChange}/go-on', '/api/bulk-changes/102/go-on', []],
             ['/api/bulk-changes/{bulkChange}/take-back', '/api/bulk-changes/103/take-back', []],

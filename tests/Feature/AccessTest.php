@@ -8,6 +8,7 @@ use Almanac\Access\Role;
 use App\Models\Job;
 use App\Models\Office;
 use App\Models\Party;
+use App\Models\SharedLine;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -228,6 +229,8 @@ final class AccessTest extends TestCase
             'chosen' => ['isAll' => false, 'filter' => '', 'withArchived' => false, 'ids' => [1]],
             'change' => ['kind' => 'restore', 'values' => []],
         ])->assertCreated()->assertJsonPath('id', 1);
+        $this->postJson('/api/look-alikes/scan')->assertCreated()->assertJsonPath('id', 1);
+        SharedLine::query()->create(['kind' => 'phone', 'value' => '+18025550190', 'name' => 'Front desk', 'user_id' => 1]);
         $this->actingAs($reader = $this->user(Role::Reader));
         Storage::put('jobs/1.pdf', '%PDF');
         Job::query()->create([

@@ -127,6 +127,41 @@ final class LookAlikesTest extends TestCase
         $this->getJson('/api/look-alikes')->assertJsonPath('total', 0);
     }
 
+    public function test_a_line_that_different_people_share_gets_a_name_and_is_no_reason_any_more(): void
+    {
+        $names = [['Edith', 'Larkin'], ['E.', 'Larkin'], ['Walter', 'Larkin']];
+        [$edith, $initial, $walter] = array_map(fn (array $name) => $this->addPerson(...$name), $names);
+        foreach ([$edith, $initial, $walter] as $party) {
+            $this->saveSection($party, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0190')]])->assertOk();
+        }
+        $this->postJson("/api/parties/$walter->id/log", ['kind' => 'call', 'day' => '2026-11-20', 'withPartyId' => null, 'text' => 'Called', 'isPinned' => false]);
+        $this->app->make(CompareChanged::class)->handle();
+        $group = $this->getJson('/api/look-alikes')->assertJsonPath('total', 1)->assertJsonPath('rows.0.reasons.0', 'same phone')->json('rows.0.id');
+        $this->assertIsInt($group);
+        $before = $this->scoreOf($edith, $initial);
+        $line = $this->getJson("/api/look-alikes/$group")->assertJsonPath('shared.0.text', '(802) 555-0190')->assertJsonPath('shared.0.proposed', 'Larkin household')
+            ->json('shared.0');
+        $this->assertIsArray($line);
+        $input = ['kind' => $line['kind'], 'value' => $line['value'], 'name' => ' Larkin  household '];
+        foreach ([['name' => ' '], ['name' => str_repeat('x', 90)], ['kind' => 'website'], ['value' => '+18025550199'], ['value' => []]] as $wrong) {
+            $this->postJson('/api/shared-lines', $wrong + $input)->assertUnprocessable();
+        }
+        $id = $this->postJson('/api/shared-lines', $input)->assertCreated()->assertJsonPath('name', 'Larkin household')->json('id');
+        $this->postJson('/api/shared-lines', $input)->assertUnprocessable()->assertJsonPath('detail', 'It is called “Larkin household” already.');
+        $this->assertIsInt($id);
+        // The phone says nothing any more; the name still does, and is only for eyes.
+        $this->assertLessThan($before - 5, $this->scoreOf($edith, $initial));
+        $this->getJson("/api/parties/$edith->id")->assertJsonPath('reach.contactPoints.0.lineName', 'Larkin household');
+        $this->getJson('/api/find?q=5550190')->assertJsonPath('results.0.reasons.1', 'Larkin household');
+        $this->getJson('/api/find?q=larkin+household')->assertJsonPath('results.0.reasons.1', 'on the line of Larkin household');
+        $this->getJson('/api/parties?filter=shared+line+is+Larkin+household')->assertJsonPath('total', 3);
+        $this->putJson("/api/shared-lines/$id", ['name' => 'The Larkins'] + $input)->assertOk()->assertJsonPath('name', 'The Larkins');
+        $this->getJson('/api/shared-lines')->assertJsonPath('0.name', 'The Larkins')->assertJsonCount(3, '0.holders');
+        $this->deleteJson("/api/shared-lines/$id")->assertNoContent();
+        $this->assertSame($before, $this->scoreOf($edith, $initial));
+        $this->getJson("/api/parties/$edith->id")->assertJsonPath('reach.contactPoints.0.lineName', '');
+    }
+
     public function test_a_scan_is_stopped_begun_once_and_goes_on_after_its_worker_died(): void
     {
         Queue::fake();
@@ -163,6 +198,11 @@ final class LookAlikesTest extends TestCase
         $second = $this->addCompany('Brass Lantern Foundry, Inc.');
         $this->deleteJson("/api/parties/{$second->id}")->assertNoContent();
         $this->getJson('/api/look-alikes')->assertJsonPath('total', 0);
+    }
+
+    private function scoreOf(Party $one, Party $other): float
+    {
+        return (float) LookAlikePair::query()->where(['first_id' => min($one->id, $other->id), 'second_id' => max($one->id, $other->id)])->value('score');
     }
 
     /** @return TestResponse<\Illuminate\Http\Response> */

@@ -27,7 +27,7 @@ use Symfony\Component\Intl\Countries;
 final class SearchedFields
 {
     /** The relations of a party that they are read from. */
-    public const READS = [...RecordRow::READS, 'listItems', 'codes', 'files', 'vendorTerms', 'detailValues.field'];
+    public const READS = [...RecordRow::READS, 'contactPoints.line', 'listItems', 'codes', 'files', 'vendorTerms', 'detailValues.field'];
 
     /** @return Collection<string, ListedField<Party>> by key; made once, also for a whole run over many records */
     public static function all(): Collection
@@ -131,7 +131,26 @@ final class SearchedFields
                 'email',
                 fn (Party $party) => self::texts($points($party, false), fn (ContactPoint $point) => $point->display('')),
             ),
+            ListedField::of(
+                'shared-line',
+                'Shared line',
+                FieldType::Choices,
+                fn (Party $party) => Value::choices(self::lines($party)),
+                new Rows(
+                    'select contact_points.party_id from contact_points join shared_lines on shared_lines.value = contact_points.value where true',
+                    'fold(shared_lines.name)',
+                    '',
+                ),
+                ['contactPoints.line'],
+            )->searched(SearchColumn::Also, 'on the line of', fn (Party $party) => self::lines($party)),
         ];
+    }
+
+    /** @return list<string> what the shared lines are called on which it is reached */
+    private static function lines(Party $party): array
+    {
+        return array_values($party->contactPoints->map(fn (ContactPoint $point) => $point->line->name ?? '')
+            ->filter(fn (string $name) => $name !== '')->unique()->all());
     }
 
     /** @return list<ListedField<Party>> */

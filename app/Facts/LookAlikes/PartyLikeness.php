@@ -23,7 +23,7 @@ use Illuminate\Support\Facades\DB;
 final class PartyLikeness
 {
     /** What a party is loaded with for of(). */
-    public const RELATIONS = ['contactPoints', 'addressUses.address', 'taxNumbers', 'codes', 'heldPositions', 'formerNames'];
+    public const RELATIONS = ['contactPoints.line', 'addressUses.address', 'taxNumbers', 'codes', 'heldPositions', 'formerNames'];
 
     /** Columns of a party that are compared as they are. */
     private const NAMES = ['given', 'middle', 'family', 'suffix', 'preferred', 'company_name', 'legal_name'];
@@ -34,7 +34,7 @@ final class PartyLikeness
             $party->kind,
             $party->only(self::NAMES),
             $party->birthDay(),
-            array_values($party->contactPoints->map(fn (ContactPoint $point) => [$point->kind->value, $point->value])->all()),
+            array_values($party->contactPoints->map(fn (ContactPoint $point) => [$point->kind->value, $point->value, $point->line !== null])->all()),
             array_values($party->addressUses->map(fn (AddressUse $use) => [$use->address->lines, $use->address->locality, $use->address->postcode])->all()),
             array_values($party->taxNumbers->map(fn (TaxNumber $number) => $number->token())->all()),
             array_values($party->codes->map(fn (PartyCode $code) => [$code->system, $code->value])->all()),
@@ -54,8 +54,9 @@ final class PartyLikeness
     {
         $points = $places = $numbers = $codes = $employers = $former = $found = [];
         $of = fn (string $table) => DB::table($table)->whereIntegerInRaw('party_id', $ids);
+        $lines = DB::table('shared_lines')->pluck('id', 'value');
         foreach ($of('contact_points')->orderBy('rank')->get(['party_id', 'kind', 'value']) as $point) {
-            $points[$point->party_id][] = [(string) $point->kind, (string) $point->value];
+            $points[$point->party_id][] = [(string) $point->kind, (string) $point->value, isset($lines[$point->value])];
         }
         $uses = $of('address_uses')->join('addresses', 'addresses.id', 'address_id')->orderBy('rank');
         foreach ($uses->get(['party_id', 'postcode', 'locality', 'lines']) as $place) {
@@ -93,7 +94,7 @@ final class PartyLikeness
 
     /**
      * @param array<mixed> $names by column
-     * @param list<array{string, string}> $points kind and value
+     * @param list<array{string, string, bool}> $points kind, value, and whether it is a shared line
      * @param list<array{string, string, string}> $places lines, locality and postcode
      * @param list<string> $numbers
      * @param list<array{string, string}> $codes system and value
@@ -115,17 +116,18 @@ final class PartyLikeness
         $values = fn (ContactKind $of) => array_column(array_filter($points, fn (array $point) => $point[0] === $of->value), 1);
         $elsewhere = array_map(fn (array $code) => Fold::text($code[0]).'|'.Fold::text($code[1]), $codes);
         $former = array_values(array_unique($former));
+        $shared = array_column(array_filter($points, fn (array $point) => $point[2]), 1);
 
         return $kind === PartyKind::Person
             ? Likeness::person(
                 $name('given'), $name('family'), $values(ContactKind::Phone), $values(ContactKind::Email), $places, $numbers,
                 middle: $name('middle'), suffix: $name('suffix'), preferred: $name('preferred'), formerly: $former, born: $born,
-                codes: $elsewhere, employers: $employers,
+                codes: $elsewhere, employers: $employers, shared: $shared,
             )
             : Likeness::company(
                 $name('company_name'), $values(ContactKind::Phone), $values(ContactKind::Email), $places, $numbers,
                 also: array_values(array_filter([$name('legal_name'), ...$former], fn (string $one) => $one !== '')),
-                websites: $values(ContactKind::Website), codes: $elsewhere,
+                websites: $values(ContactKind::Website), codes: $elsewhere, shared: $shared,
             );
     }
 }

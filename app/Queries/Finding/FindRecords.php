@@ -60,7 +60,14 @@ final readonly class FindRecords
         return array_map(fn (RecordLine $line) => FindResultData::of($line->row, $balances->get($line->row->id), array_values(array_filter([
             $documents[$line->row->id] ?? '',
             ...array_map(fn (MatchReason $reason) => $reason->toText(), MatchReason::of($query, $this->called($line))),
+            // Whose a call or a message may be.
+            $query->isFigures() ? $this->lineOf($line) : '',
         ]))), $lines);
+    }
+
+    private function lineOf(RecordLine $line): string
+    {
+        return implode(', ', array_column(array_filter($line->values, fn (array $pair) => $pair[0] === 'shared-line'), 1));
     }
 
     /** @return list<array{string, string}> what the record is found by, each called as a match of its field is */

@@ -32,7 +32,7 @@ final readonly class ReadLookAlikes
 {
     private const PAGE = 25;
 
-    public function __construct(private Clock $clock, private SideBySide $sides)
+    public function __construct(private Clock $clock, private SideBySide $sides, private ReadSharedLines $lines)
     {
     }
 
@@ -70,10 +70,16 @@ final readonly class ReadLookAlikes
         $row = $this->rows([$id], $withPrivate)[0] ?? null;
         $pairs = LookAlikePair::toSettle()->where('group_id', $id)->orderByDesc('score')->get();
 
-        return $row === null ? null : new LookAlikeGroupData(
+        if ($row === null) {
+            return null;
+        }
+        $ids = array_map(fn (PartyRowData $one) => $one->id, $row->records);
+
+        return new LookAlikeGroupData(
             $row,
-            $this->sides->of(array_map(fn (PartyRowData $one) => $one->id, $row->records)),
+            $this->sides->of($ids),
             array_values($pairs->map(fn (LookAlikePair $pair) => LookAlikePairData::of($pair, $withPrivate))->all()),
+            $this->lines->among($ids),
         );
     }
 

@@ -61,7 +61,7 @@ final readonly class ReadRecord
         ...SearchedFields::READS,
         ...RecordFacts::RELATIONS,
         'owner', 'accountManager', 'buyer',
-        'contactPoints.source.party', 'contactPoints.addressUse.address', 'addressUses.address.owner',
+        'contactPoints.source.party', 'contactPoints.addressUse.address', 'contactPoints.line', 'addressUses.address.owner',
         'heldPositions.company', 'heldPositions.duties', 'staffPositions.duties',
         'clientTerms.listed', 'vendorTerms.listed', 'cautions.user',
     ];

@@ -2068,6 +2068,42 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shared-lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Phones and emails that different people share */
+        get: operations["listSharedLines"];
+        put?: never;
+        /** Give one a name: it is no reason any more to take two for one */
+        post: operations["nameSharedLine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shared-lines/{line}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Call it otherwise */
+        put: operations["renameSharedLine"];
+        post?: never;
+        /** Ask about it again */
+        delete: operations["forgetSharedLine"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/meetings/{meeting}": {
         parameters: {
             query?: never;
@@ -3759,6 +3795,8 @@ export interface components {
             addressUseId: number | null;
             /** @description That address, in short. */
             atText: string;
+            /** @description What it is called, where different people share it; else empty. */
+            lineName: string;
         };
         ContactPointInput: {
             /** @description Null for a new one. */
@@ -4816,6 +4854,13 @@ export interface components {
             salutation: string | null;
             also: components["schemas"]["PartyLink"] | null;
         };
+        /** @description One of those behind a shared line. */
+        LineHolder: {
+            id: number;
+            name: string;
+            /** @description When they were last spoken or written to, for reading; empty for never. */
+            spoken: string;
+        };
         /** @description A field that a list can be asked for, with what can be asked of it. */
         ListField: {
             key: string;
@@ -4938,6 +4983,8 @@ export interface components {
             /** @description What each of them has, in the order of the records. */
             lines: components["schemas"]["LookAlikeSide"][];
             pairs: components["schemas"]["LookAlikePair"][];
+            /** @description Phones and emails that several of them have. */
+            shared: components["schemas"]["SharedLine"][];
         };
         /** @description Records that look alike and are settled together, in the list. */
         LookAlikeGroupRow: {
@@ -5822,6 +5869,33 @@ export interface components {
             pairIds: number[];
             /** @description In a few words; may be left out. */
             why?: string;
+        };
+        /** @description A phone or an email that different people share, and who stands behind it. */
+        SharedLine: {
+            /** @description Null while it has no name. */
+            id: number | null;
+            /** @enum {string} */
+            kind: "phone" | "email";
+            /** @description As it is kept. */
+            value: string;
+            /** @description For reading. */
+            text: string;
+            /** @description Empty while it has none. */
+            name: string;
+            /** @description A name that would do. */
+            proposed: string;
+            by: string;
+            /** @description The day it was named, for reading. */
+            day: string;
+            /** @description Who was spoken to last first. */
+            holders: components["schemas"]["LineHolder"][];
+        };
+        SharedLineInput: {
+            /** @enum {string} */
+            kind: "phone" | "email";
+            /** @description As it is kept. */
+            value: string;
+            name: string;
         };
         /** @description A detail sheet as the office defines it. */
         Sheet: {
@@ -11276,6 +11350,134 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LookAlikeScan"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listSharedLines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedLine"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    nameSharedLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SharedLineInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedLine"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    renameSharedLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                line: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SharedLineInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedLine"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    forgetSharedLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                line: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
                 };
             };
             /** @description Refused */

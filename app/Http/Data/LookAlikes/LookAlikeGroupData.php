@@ -13,6 +13,7 @@ final readonly class LookAlikeGroupData
     /**
      * @param list<LookAlikeSideData> $lines
      * @param list<LookAlikePairData> $pairs
+     * @param list<SharedLineData> $shared
      */
     public function __construct(
         #[OA\Property(ref: '#/components/schemas/LookAlikeGroupRow')]
@@ -21,6 +22,8 @@ final readonly class LookAlikeGroupData
         public array $lines,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/LookAlikePair'))]
         public array $pairs,
+        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/SharedLine'), description: 'Phones and emails that several of them have.')]
+        public array $shared,
     ) {
     }
 }

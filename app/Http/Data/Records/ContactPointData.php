@@ -40,6 +40,8 @@ final readonly class ContactPointData
         public ?int $addressUseId,
         #[OA\Property(description: 'That address, in short.')]
         public string $atText,
+        #[OA\Property(description: 'What it is called, where different people share it; else empty.')]
+        public string $lineName,
     ) {
     }
 
@@ -59,6 +61,7 @@ final readonly class ContactPointData
             $point->same_as_id,
             $point->address_use_id,
             $point->at(),
+            $point->line->name ?? '',
         );
     }
 }

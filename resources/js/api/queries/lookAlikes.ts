@@ -43,6 +43,13 @@ export function decidedQuery(page: number) {
     });
 }
 
+/** Phones and emails that different people share. */
+export const sharedLinesQuery = queryOptions({
+    queryKey: [...KEY, 'lines'],
+    queryFn: () => ask(api.GET('/api/shared-lines')),
+    staleTime: 0,
+});
+
 /** After something was settled, or opened again. */
 export function forgetLookAlikes(): Promise<void> {
     return forget(KEY, ['records', 'saved-lists']);

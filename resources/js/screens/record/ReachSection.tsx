@@ -75,6 +75,7 @@ export function ReachSection({ record, startsOpen }: { record: RecordData; start
                                     <Small>
                                         {[
                                             point.label,
+                                            point.lineName,
                                             point.isPrimary && 'primary',
                                             point.atText !== '' && `at ${point.atText}`,
                                             ...point.uses.map((use) => `for ${use}`),

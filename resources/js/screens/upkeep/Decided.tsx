@@ -1,17 +1,18 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, ask } from '../../api/client';
-import { decidedQuery, forgetLookAlikes } from '../../api/queries';
+import { api, ask, type Schemas } from '../../api/client';
+import { decidedQuery, forget, forgetLookAlikes, sharedLinesQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { QuietButton } from '../../ui/Button';
 import { Pager } from '../../ui/Pager';
 import { useSay } from '../../ui/StatusLine';
 import { Table, TableScroll } from '../../ui/Table';
-import { Hidden, Quiet, Stack } from '../../ui/Text';
+import { Heading, Hidden, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { Unread } from '../../ui/Unread';
+import { Holders, LineDialog } from './LineDialog';
 
-/** What was decided, by whom and why; each can be opened again. */
+/** What was decided, by whom and why: who is different, who shares a line. Each can be opened again. */
 export function Decided() {
     const [page, setPage] = useState(1);
     const { data, error, refetch } = useQuery({ ...decidedQuery(page), placeholderData: keepPreviousData });
@@ -28,6 +29,7 @@ export function Decided() {
     };
     return (
         <Stack $stretch aria-busy={data === undefined}>
+            <SharedLines />
             {error !== null && <Unread what="What was decided" error={error} retry={() => void refetch()} />}
             {data?.total === 0 && <Quiet>Nothing has been decided yet.</Quiet>}
             {data !== undefined && data.total > 0 && (
@@ -59,5 +61,43 @@ export function Decided() {
             )}
             {data !== undefined && <Pager page={page} pages={data.pages} onGo={setPage} />}
         </Stack>
+    );
+}
+
+/** Phones and emails that different people share: renamed, or asked about again. */
+function SharedLines() {
+    const { data: lines = [] } = useQuery(sharedLinesQuery);
+    const { mayChangeRecords } = useSession();
+    const [naming, setNaming] = useState<Schemas['SharedLine']>();
+    const say = useSay();
+    const askAgain = async (line: Schemas['SharedLine']) => {
+        try {
+            await ask(api.DELETE('/api/shared-lines/{line}', { params: { path: { line: line.id ?? 0 } } }));
+            say(`${line.text} is asked about again.`);
+        } catch (failure) {
+            say((failure as Error).message);
+        }
+        await forgetLookAlikes();
+        await forget(['records']);
+    };
+    return lines.length === 0 ? null : (
+        <section aria-labelledby="shared-lines">
+            <Stack $gap="small" $stretch>
+                <Heading id="shared-lines">Shared lines</Heading>
+                {lines.map((line) => (
+                    <Row key={line.value} $gap="small">
+                        <div>{line.text}: <Holders line={line} name={line.name} /></div>
+                        <Small>named by {line.by} on {line.day}</Small>
+                        {mayChangeRecords && (
+                            <>
+                                <QuietButton aria-label={`Call ${line.name} otherwise`} onPress={() => setNaming(line)}>Call it otherwise</QuietButton>
+                                <QuietButton aria-label={`Ask about ${line.name} again`} onPress={() => void askAgain(line)}>Ask again</QuietButton>
+                            </>
+                        )}
+                    </Row>
+                ))}
+                {naming !== undefined && <LineDialog line={naming} onClose={() => setNaming(undefined)} />}
+            </Stack>
+        </section>
     );
 }

@@ -11,6 +11,7 @@ import { useSay } from '../../ui/StatusLine';
 import { Table, TableScroll } from '../../ui/Table';
 import { Heading, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { useShortcut } from '../../ui/shortcuts';
+import { LineDialog } from './LineDialog';
 
 type Pair = Schemas['LookAlikePair'];
 
@@ -27,6 +28,7 @@ export function GroupSides({ id, next, onNext }: Props) {
     const { mayChangeRecords } = useSession();
     const [why, setWhy] = useState('');
     const [isBusy, setBusy] = useState(false);
+    const [naming, setNaming] = useState<Schemas['SharedLine']>();
     const say = useSay();
 
     const settle = async (as: 'different' | 'later', pairs: Pair[]) => {
@@ -79,6 +81,17 @@ export function GroupSides({ id, next, onNext }: Props) {
                             onDifferent={data.pairs.length > 1 && mayChangeRecords ? () => void settle('different', [pair]) : undefined}
                         />
                     ))}
+                    {data.shared.map((line) => (
+                        <Row key={line.value} $gap="small">
+                            <span>
+                                {line.text}{line.name === '' ? ' is with several of them.' : <>: <strong>{line.name}</strong></>}
+                            </span>
+                            {mayChangeRecords && (
+                                <Button onPress={() => setNaming(line)}>{line.name === '' ? 'They share it …' : 'Call it otherwise …'}</Button>
+                            )}
+                        </Row>
+                    ))}
+                    {naming !== undefined && <LineDialog line={naming} onClose={() => setNaming(undefined)} />}
                     {mayChangeRecords && (
                         <Form isFleeting onSubmit={() => undefined}>
                             <Field label="Why, in a few words (may be left out)" value={why} onChange={setWhy} />
