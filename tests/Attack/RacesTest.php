@@ -38,17 +38,13 @@ final class RacesTest extends TestCase
                 'input' => '{"kind": "restore", "values": []}',
             ]);
         }
-        foreach ([201 => 'open', 202 => 'open', 203 => 'different'] as $id => $state) {
+        foreach ([[201, 1, 2, 'open'], [202, 1, 3, 'open'], [203, 2, 3, 'different']] as [$id, $first, $second, $state]) {
             DB::table('look_alike_pairs')->insert([
-                'id' => $id, 'first_id' => 1, 'second_id' => $id - 199, 'verdict' => 'perhaps', 'score' => 1.0, 'signs' => '[]', 'reasons' => 0, 'state' => $state,
+                'id' => $id, 'first_id' => $first, 'second_id' => $second, 'verdict' => 'perhaps', 'score' => 1.0, 'signs' => '[]', 'reasons' => 0, 'state' => $state,
             ]);
         }
         DB::table('look_alike_scans')->insert(['id' => 301, 'state' => 'running']);
-        foreach ([1, 2] as $id) {
-            DB::table('contact_points')->insert([
-                'party_id' => $id, 'kind' => 'phone', 'typed' => 'x', 'value' => '+18025550199', 'uses' => '[]', 'is_primary' => false, 'is_unusual' => false, 'rank' => 9,
-            ]);
-        }
+        $this->sharePhone();
         $covered = [];
         foreach ($this->posts() as [$pattern, $path, $input]) {
             $covered[] = $pattern;
@@ -92,7 +88,7 @@ final class RacesTest extends TestCase
         $this->assertSame([], array_values(array_diff($posts, $covered, $apart, $touched)), 'every one was sent');
     }
 
-    public function test_two_who_settle_one_pair_and_begin_one_scan_leave_one_winner(): void
+    public function test_two_who_settle_one_pair_or_name_one_line_leave_one_winner(): void
     {
         $this->seedOffice();
         DB::table('look_alike_pairs')->insert([
@@ -104,8 +100,19 @@ final class RacesTest extends TestCase
         ));
         $this->assertSame([204 => 1, 422 => 7], $this->sorted($both('/api/look-alikes/different', ['pairIds' => [201], 'why' => ''])));
         $this->assertSame(1, DB::table('look_alike_pairs')->where('state', 'different')->count());
-        DB::table('look_alike_scans')->insert(['state' => 'done']);
-        $this->assertSame([201 => 1, 422 => 7], $this->sorted($both('/api/look-alikes/scan', [])));
+        $this->sharePhone();
+        $line = ['kind' => 'phone', 'value' => '+18025550199', 'name' => 'Front desk'];
+        $this->assertSame([201 => 1, 422 => 7], $this->sorted($both('/api/shared-lines', $line)));
+    }
+
+    private function sharePhone(): void
+    {
+        foreach ([1, 2] as $id) {
+            DB::table('contact_points')->insert([
+                'party_id' => $id, 'kind' => 'phone', 'typed' => 'x', 'value' => '+18025550199', 'uses' => '[]', 'is_primary' => false,
+                'is_unusual' => false, 'rank' => 9,
+            ]);
+        }
     }
 
     /**
@@ -521,6 +528,7 @@ final class RacesTest extends TestCase
         ];
 
         return [
+            ['/api/shared-lines', '/api/shared-lines', ['kind' => 'phone', 'value' => '+18025550199', 'name' => 'Front desk']],
             ['/api/tokens', '/api/tokens', ['email' => 'maud@orreryvane.example', 'password' => self::PASSWORD, 'name' => 'N']],
             ['/api/calendar', '/api/calendar', []],
             ...$this->engagementPosts(),
@@ -654,7 +662,6 @@ final class RacesTest extends TestCase
             ['/api/look-alikes/open-again', '/api/look-alikes/open-again', ['pairIds' => [203]]],
             ['/api/look-alikes/scan/{scan}/stop', '/api/look-alikes/scan/301/stop', []],
             ['/api/look-alikes/scan', '/api/look-alikes/scan', []],
-            ['/api/shared-lines', '/api/shared-lines', ['kind' => 'phone', 'value' => '+18025550199', 'name' => 'Front desk']],
             ['/api/bulk-changes/{bulkChange}/stop', '/api/bulk-changes/101/stop', []],
             ['/api/bulk-changes/{bulkChange}/go-on', '/api/bulk-changes/102/go-on', []],
             ['/api/bulk-changes/{bulkChange}/take-back', '/api/bulk-changes/103/take-back', []],
