@@ -528,6 +528,9 @@ final class RacesTest extends TestCase
         ];
 
         return [
+            ['/api/look-alikes/different', '/api/look-alikes/different', ['pairIds' => [201], 'why' => 'two']],
+            ['/api/look-alikes/later', '/api/look-alikes/later', ['pairIds' => [202]]],
+            ['/api/look-alikes/open-again', '/api/look-alikes/open-again', ['pairIds' => [203]]],
             ['/api/shared-lines', '/api/shared-lines', ['kind' => 'phone', 'value' => '+18025550199', 'name' => 'Front desk']],
             ['/api/tokens', '/api/tokens', ['email' => 'maud@orreryvane.example', 'password' => self::PASSWORD, 'name' => 'N']],
             ['/api/calendar', '/api/calendar', []],
@@ -657,9 +660,6 @@ final class RacesTest extends TestCase
                 'chosen' => ['isAll' => false, 'filter' => '', 'withArchived' => false, 'ids' => [1]],
                 'change' => ['kind' => 'log-entry', 'values' => ['Once']],
             ]],
-            ['/api/look-alikes/different', '/api/look-alikes/different', ['pairIds' => [201], 'why' => 'two']],
-            ['/api/look-alikes/later', '/api/look-alikes/later', ['pairIds' => [202]]],
-            ['/api/look-alikes/open-again', '/api/look-alikes/open-again', ['pairIds' => [203]]],
             ['/api/look-alikes/scan/{scan}/stop', '/api/look-alikes/scan/301/stop', []],
             ['/api/look-alikes/scan', '/api/look-alikes/scan', []],
             ['/api/bulk-changes/{bulkChange}/stop', '/api/bulk-changes/101/stop', []],
