@@ -86,6 +86,9 @@ final class LookAlikesTest extends TestCase
         $this->app->make(CompareChanged::class)->handle();
         $this->assertSame(0, DB::table('look_alike_due')->count());
         $this->getJson('/api/look-alikes')->assertJsonPath('total', 1)->assertJsonPath('rows.0.records.*.id', [$a->id, $c->id]);
+        $this->getJson("/api/parties/$c->id/look-alikes")->assertJsonPath('0.records.*.id', [$a->id, $c->id]);
+        $this->getJson("/api/parties/$b->id/look-alikes")->assertExactJson([]);
+        $this->getJson('/api/find?q=larkin')->assertJsonFragment(['reasons' => ['may be the same as Edie Larkin', 'name']]);
         // The scan says the same of everybody as the comparing one by one.
         $before = DB::table('look_alike_pairs')->get(['first_id', 'second_id', 'verdict'])->all();
         $this->postJson('/api/look-alikes/scan')->assertCreated();

@@ -15,6 +15,7 @@ use App\Facts\Lists\SearchedFields;
 use App\Http\Data\Finding\FindResultData;
 use App\Models\Balance;
 use App\Models\Document;
+use App\Models\LookAlikePair;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -57,12 +58,36 @@ final readonly class FindRecords
         // What is in use goes first; sorting keeps the order otherwise.
         usort($lines, fn (RecordLine $a, RecordLine $b) => $a->row->isArchived <=> $b->row->isArchived);
 
+        $alike = $this->alikeAmong($lines);
+
         return array_map(fn (RecordLine $line) => FindResultData::of($line->row, $balances->get($line->row->id), array_values(array_filter([
             $documents[$line->row->id] ?? '',
+            isset($alike[$line->row->id]) ? 'may be the same as '.$alike[$line->row->id] : '',
             ...array_map(fn (MatchReason $reason) => $reason->toText(), MatchReason::of($query, $this->called($line))),
             // Whose a call or a message may be.
             $query->isFigures() ? $this->lineOf($line) : '',
         ]))), $lines);
+    }
+
+    /**
+     * @param list<RecordLine> $lines
+     *
+     * @return array<int, string> by record, the name of another of these that it looks like
+     */
+    private function alikeAmong(array $lines): array
+    {
+        $names = [];
+        foreach ($lines as $line) {
+            $names[$line->row->id] = $line->row->displayName;
+        }
+        $alike = [];
+        $ids = array_keys($names);
+        foreach (LookAlikePair::toSettle()->whereIntegerInRaw('first_id', $ids)->whereIntegerInRaw('second_id', $ids)->orderBy('score')->get() as $pair) {
+            $alike[$pair->first_id] = $names[$pair->second_id];
+            $alike[$pair->second_id] = $names[$pair->first_id];
+        }
+
+        return $alike;
     }
 
     private function lineOf(RecordLine $line): string

@@ -7,6 +7,9 @@ import { line, size, space } from '../ui/tokens';
 
 const PAUSE_BETWEEN_KEYS = 1200;
 
+/** What moves goes on while its key is held; what does something is done once. */
+const MOVES = ['j', 'k'];
+
 const Keys = styled.dl`
     display: grid;
     grid-template-columns: max-content 1fr;
@@ -53,6 +56,7 @@ export function Shortcuts({ children }: { children: ReactNode }) {
     useEffect(() => {
         const onKeyDown = (event: KeyboardEvent) => {
             if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)
+                || (event.repeat && !MOVES.includes(event.key))
                 || document.querySelector('[role=dialog],[role=alertdialog]') !== null) {
                 return;
             }
