@@ -11,11 +11,6 @@ use Almanac\Records\PartyKind;
 /** What is compared of a record. */
 final readonly class Likeness
 {
-    /** Before the @ of addresses that are nobody's own. */
-    private const EVERYBODYS = ['info', 'office', 'admin', 'mail', 'contact', 'sales', 'hello', 'accounts', 'billing', 'invoices', 'enquiries', 'service', 'support'];
-
-    private const SHORTEST_LOCAL = 6;
-
     /**
      * @param list<string> $given folded words of a person's given name
      * @param list<string> $called other given names that they are known by
@@ -82,8 +77,8 @@ final readonly class Likeness
     ): self {
         return new self(
             PartyKind::Person, Fold::words($given), Fold::words($preferred), Fold::words($middle), NameForm::suffix($suffix),
-            NameForm::family($family), [], array_map(NameForm::family(...), $formerly), $born, $phones, self::plain($emails), [],
-            self::places($places), $numbers, $codes, $employers, [...$shared, ...self::plain($shared)],
+            NameForm::family($family), [], array_map(NameForm::family(...), $formerly), $born, $phones, EmailForm::plain($emails), [],
+            self::places($places), $numbers, $codes, $employers, [...$shared, ...EmailForm::plain($shared)],
         );
     }
 
@@ -112,39 +107,9 @@ final readonly class Likeness
 
         return new self(
             PartyKind::Company, [], [], [], '', $words, $branch, array_map(fn (string $one) => NameForm::branched($one)[0], $also), null,
-            $phones, self::plain($emails), self::hosts($websites), self::places($places), $numbers, $codes, [],
-            [...$shared, ...self::plain($shared)],
+            $phones, EmailForm::plain($emails), self::hosts($websites), self::places($places), $numbers, $codes, [],
+            [...$shared, ...EmailForm::plain($shared)],
         );
-    }
-
-    /**
-     * Keys of which look-alikes share at least one: how the words of the name sound, alone and two together, and each
-     * phone, email, house, website and number as it is. Only records with a common key are ever compared.
-     *
-     * @return list<string>
-     */
-    public function keys(): array
-    {
-        $kind = $this->kind->value[0];
-        $keys = $this->kind === PartyKind::Person ? $this->keysOfPerson() : $this->keysOfCompany();
-        foreach (['p' => $this->phones, 'e' => $this->emails, 'd' => $this->websites, 't' => $this->numbers, 'c' => $this->codes] as $of => $values) {
-            foreach ($values as $value) {
-                $keys[] = "$of:$value";
-            }
-        }
-        foreach ($this->emails as $email) {
-            $local = self::ownLocal($email);
-            if ($local !== '') {
-                $keys[] = "l:$local";
-            }
-        }
-        foreach ($this->places as $place) {
-            if ($place->key() !== '') {
-                $keys[] = 'a:'.$place->key();
-            }
-        }
-
-        return array_values(array_unique(array_map(fn (string $key) => $kind.$key, $keys)));
     }
 
     /** @return list<string> phones that are its own, or not known to be shared */
@@ -157,149 +122,6 @@ final readonly class Likeness
     public function ownEmails(): array
     {
         return $this->shared === [] ? $this->emails : array_values(array_diff($this->emails, $this->shared));
-    }
-
-    /** Whether a key is one word of several: half the trade is called so. */
-    public static function isWeakKey(string $key): bool
-    {
-        return $key[1] === 'w';
-    }
-
-    /**
-     * By which those are told apart who share a key with very many: of a common name, behind one front desk.
-     *
-     * @return list<string>
-     */
-    public function secondKeys(): array
-    {
-        $name = implode(' ', [...array_map(Nicknames::whole(...), array_slice($this->given, 0, 1)), implode('', $this->name)]);
-        $initial = mb_substr($name, 0, 1);
-
-        return array_values(array_unique([
-            $name,
-            "$initial ".implode('', $this->name),
-            ...$this->born === null ? [] : [$this->born->toIso()],
-            ...$this->phones,
-            ...$this->emails,
-            ...$this->websites,
-            ...array_map(fn (PlaceForm $place) => "$initial $place->postcode $place->number", $this->places),
-        ]));
-    }
-
-    /**
-     * Under which a phone is kept, whoever has it.
-     *
-     * @return list<string>
-     */
-    public static function keysOfPhone(string $e164): array
-    {
-        return array_map(fn (PartyKind $kind) => $kind->value[0].'p:'.$e164, PartyKind::cases());
-    }
-
-    /**
-     * Under which an email is kept, whoever has it.
-     *
-     * @return list<string>
-     */
-    public static function keysOfEmail(string $email): array
-    {
-        return array_map(fn (PartyKind $kind) => $kind->value[0].'e:'.self::plain([$email])[0], PartyKind::cases());
-    }
-
-    /** What stands before the @, where it is somebody's own; else empty. */
-    public static function ownLocal(string $email): string
-    {
-        $local = strstr($email, '@', before_needle: true) ?: '';
-
-        return strlen($local) < self::SHORTEST_LOCAL || in_array($local, self::EVERYBODYS, true) ? '' : $local;
-    }
-
-    /** @return list<string> */
-    private function keysOfPerson(): array
-    {
-        $keys = [];
-        $families = [];
-        foreach ([$this->name, ...$this->also] as $words) {
-            foreach ([...$words, implode('', $words)] as $word) {
-                $families[] = NameForm::sound($word);
-            }
-        }
-        // A family name is kept as the middle one after a wedding.
-        $kept = array_map(NameForm::sound(...), array_filter($this->middle, fn (string $word) => mb_strlen($word) > 3));
-        $given = [];
-        foreach ([...array_slice($this->given, 0, 1), ...$this->called, ...$this->middle] as $word) {
-            foreach (mb_strlen($word) > 1 ? Nicknames::wholes($word) : [] as $whole) {
-                $given[] = NameForm::sound($whole);
-            }
-        }
-        $given = array_unique($given);
-        foreach (array_unique($families) as $family) {
-            $keys[] = "w:$family";
-        }
-        // Both names together, in one order, for when they were entered the wrong way round.
-        foreach (array_unique([...$families, ...$kept]) as $family) {
-            foreach ($given as $one) {
-                $keys[] = 'b:'.min($one, $family).' '.max($one, $family);
-            }
-        }
-        foreach ($this->employers as $employer) {
-            foreach ($given as $one) {
-                $keys[] = "o:$one $employer";
-            }
-        }
-        // A slip in the middle of the family name changes how it sounds, not how it begins and how it ends.
-        $joined = implode('', $this->name);
-        foreach (mb_strlen($joined) > 3 ? $given : [] as $one) {
-            $keys[] = "x:$one ".mb_substr($joined, 0, 2);
-            $keys[] = "y:$one ".mb_substr($joined, -2);
-        }
-
-        return $keys;
-    }
-
-    /** @return list<string> */
-    private function keysOfCompany(): array
-    {
-        $keys = [];
-        foreach ([$this->name, ...$this->also] as $words) {
-            foreach ($words as $word) {
-                $keys[] = 'w:'.NameForm::sound($word);
-            }
-            $sounds = array_map(NameForm::sound(...), array_slice($words, 0, 2));
-            $keys[] = 'n:'.implode(' ', $sounds);
-            $keys[] = 'i:'.self::initials($words);
-        }
-
-        return $keys;
-    }
-
-    /**
-     * The initials of a name; the name itself where it is nothing but initials.
-     *
-     * @param list<string> $words
-     */
-    public static function initials(array $words): string
-    {
-        $joined = implode('', $words);
-
-        return mb_strlen($joined) <= 4 ? $joined : implode('', array_map(fn (string $word) => mb_substr($word, 0, 1), $words));
-    }
-
-    /**
-     * @param list<string> $emails
-     *
-     * @return list<string>
-     */
-    private static function plain(array $emails): array
-    {
-        return array_values(array_unique(array_map(function (string $email): string {
-            if (! str_contains($email, '@')) {
-                return $email;
-            }
-            [$local, $domain] = explode('@', mb_strtolower($email), 2);
-
-            return str_replace('.', '', explode('+', $local, 2)[0]).'@'.$domain;
-        }, $emails)));
     }
 
     /**

@@ -120,6 +120,18 @@ final class NameForm
         return '';
     }
 
+    /**
+     * The initials of a name; the name itself where it is nothing but initials.
+     *
+     * @param list<string> $words
+     */
+    public static function initials(array $words): string
+    {
+        $joined = implode('', $words);
+
+        return mb_strlen($joined) <= 4 ? $joined : implode('', array_map(fn (string $word) => mb_substr($word, 0, 1), $words));
+    }
+
     /** The sound of a word by its consonants (L. Philips, "Hanging on the Metaphone", 1990); of a word in another script its first two signs. */
     public static function sound(string $word): string
     {

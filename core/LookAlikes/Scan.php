@@ -94,7 +94,7 @@ final readonly class Scan
      */
     public static function candidates(array $book, iterable $keys, ?\Closure $tell = null): \Generator
     {
-        $secondKeys = fn (int $id): array => $book[$id]->secondKeys();
+        $secondKeys = fn (int $id): array => Keys::second($book[$id]);
         $ours = function () use ($book, $keys, $tell): \Generator {
             $done = 0;
             foreach ($keys as [$key, $id]) {
@@ -106,7 +106,7 @@ final readonly class Scan
                 }
             }
         };
-        yield from Blocks::pairs($ours(), $secondKeys, Likeness::isWeakKey(...));
+        yield from Blocks::pairs($ours(), $secondKeys, Keys::isWeak(...));
         // A birth date is nobody's key where keys are kept, since whoever reads them would know it.
         $born = [];
         foreach ($book as $id => $one) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\MadeUp;
 
+use Almanac\LookAlikes\Keys;
 use Almanac\LookAlikes\Likeness;
 use Almanac\LookAlikes\Scan;
 
@@ -82,7 +83,7 @@ final readonly class Judged
     {
         $keys = [];
         foreach ($book as $id => $one) {
-            foreach ($one->keys() as $key) {
+            foreach (Keys::of($one) as $key) {
                 $keys[] = [$key, $id];
             }
         }

@@ -6,6 +6,7 @@ namespace App\Actions\Finding;
 
 use Almanac\Calendar\Day;
 use Almanac\Finding\Fold;
+use Almanac\LookAlikes\Keys;
 use Almanac\Readiness\Readiness;
 use App\Database\Ids;
 use App\Database\LongWork;
@@ -197,7 +198,7 @@ final readonly class IndexParties
             $kept->forgetWords($party->id);
             $this->words($party->id, $line);
         }
-        if ($kept->keepKeys($party->id, PartyLikeness::of($party)->keys()) || $isOther) {
+        if ($kept->keepKeys($party->id, Keys::of(PartyLikeness::of($party))) || $isOther) {
             DB::table('look_alike_due')->insertOrIgnore(['party_id' => $party->id]);
         }
         $kept->keep('record_gaps', $party->id, $this->gapsOf($party, $readiness, $today));

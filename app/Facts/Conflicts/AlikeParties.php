@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Facts\Conflicts;
 
 use Almanac\Conflicts\AlikeName;
+use Almanac\LookAlikes\Keys;
 use Almanac\LookAlikes\Likeness;
 use Almanac\Names\NameRefused;
 use Almanac\Names\TypedPersonName;
@@ -62,10 +63,10 @@ final class AlikeParties
     /** @return list<int> */
     private static function byKeys(string $typed): array
     {
-        $keys = Likeness::company($typed)->keys();
+        $keys = Keys::of(Likeness::company($typed));
         try {
             $person = TypedPersonName::read($typed)->name;
-            $keys = [...$keys, ...Likeness::person($person->given, $person->family)->keys()];
+            $keys = [...$keys, ...Keys::of(Likeness::person($person->given, $person->family))];
         } catch (NameRefused) {
             // A company, then.
         }

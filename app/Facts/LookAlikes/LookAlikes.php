@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Facts\LookAlikes;
 
 use Almanac\LookAlikes\Comparison;
+use Almanac\LookAlikes\Keys;
 use Almanac\LookAlikes\Likeness;
 use Illuminate\Support\Facades\DB;
 
@@ -30,7 +31,7 @@ final class LookAlikes
     private static function candidates(Likeness $entered, ?int $exceptId): array
     {
         return array_values(array_map(intval(...), DB::table('look_alike_keys')
-            ->whereIn('key', $entered->keys())
+            ->whereIn('key', Keys::of($entered))
             ->when($exceptId !== null, fn ($keys) => $keys->where('party_id', '!=', $exceptId))
             ->groupBy('party_id')
             ->orderByRaw('count(*) desc, party_id')

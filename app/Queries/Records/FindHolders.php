@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Records;
 
-use Almanac\LookAlikes\Likeness;
+use Almanac\LookAlikes\Keys;
 use Almanac\Reach\ContactKind;
 use Almanac\Reach\EmailAddress;
 use Almanac\Reach\PhoneNumber;
@@ -24,8 +24,8 @@ final class FindHolders
     {
         try {
             $keys = match ($kind) {
-                ContactKind::Phone => Likeness::keysOfPhone(PhoneNumber::fromTyped($typed, Office::current()->country)->e164),
-                ContactKind::Email => Likeness::keysOfEmail(EmailAddress::fromTyped($typed)->address()),
+                ContactKind::Phone => Keys::ofPhone(PhoneNumber::fromTyped($typed, Office::current()->country)->e164),
+                ContactKind::Email => Keys::ofEmail(EmailAddress::fromTyped($typed)->address()),
                 default => [],
             };
         } catch (ReachRefused) {

@@ -8,6 +8,7 @@ use Almanac\Calendar\Day;
 use Almanac\LookAlikes\Comparison;
 use Almanac\LookAlikes\Evidence;
 use Almanac\LookAlikes\Frequencies;
+use Almanac\LookAlikes\Keys;
 use Almanac\LookAlikes\Likeness;
 use Almanac\LookAlikes\Verdict;
 use Almanac\LookAlikes\Weights;
@@ -128,7 +129,7 @@ final class ComparisonTest extends TestCase
     #[DataProvider('pairs')]
     public function test_what_may_be_the_same_shares_a_key(Likeness $one, Likeness $other, Verdict $verdict): void
     {
-        $this->assertTrue($verdict === Verdict::Different || array_intersect($one->keys(), $other->keys()) !== []);
+        $this->assertTrue($verdict === Verdict::Different || array_intersect(Keys::of($one), Keys::of($other)) !== []);
     }
 
     public function test_person_and_company_are_never_compared(): void
