@@ -155,8 +155,8 @@ final class LookAlikesTest extends TestCase
         // The phone says nothing any more; the name still does, and is only for eyes.
         $this->assertLessThan($before - 5, $this->scoreOf($edith, $initial));
         $this->getJson("/api/parties/$edith->id")->assertJsonPath('reach.contactPoints.0.lineName', 'Larkin household');
-        $this->getJson('/api/find?q=5550190')->assertJsonPath('results.0.reasons.1', 'Larkin household');
-        $this->getJson('/api/find?q=larkin+household')->assertJsonPath('results.0.reasons.1', 'on the line of Larkin household');
+        $this->getJson('/api/find?q=5550190')->assertJsonPath('results.0.reasons.2', 'Larkin household');
+        $this->getJson('/api/find?q=larkin+household')->assertJsonPath('results.0.reasons.2', 'on the line of Larkin household');
         $this->getJson('/api/parties?filter=shared+line+is+Larkin+household')->assertJsonPath('total', 3);
         $this->putJson("/api/shared-lines/$id", ['name' => 'The Larkins'] + $input)->assertOk()->assertJsonPath('name', 'The Larkins');
         $this->getJson('/api/shared-lines')->assertJsonPath('0.name', 'The Larkins')->assertJsonCount(3, '0.holders');

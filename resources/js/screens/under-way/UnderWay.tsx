@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
-import { bulkChangesQuery, bulkRecordsQuery, forget, importsQuery, isUnderWay, jobsQuery } from '../../api/queries';
+import { bulkChangesQuery, bulkRecordsQuery, forget, importsQuery, isUnderWay, jobsQuery, lookAlikesQuery } from '../../api/queries';
 import { Button, QuietButton } from '../../ui/Button';
 import { Sheet } from '../../ui/Page';
 import { Progress } from '../../ui/Progress';
@@ -19,6 +19,8 @@ export function UnderWay() {
     const { data: changes, error, refetch } = useQuery(bulkChangesQuery);
     const { data: imports = [] } = useQuery(importsQuery);
     const { data: jobs = [] } = useQuery(jobsQuery);
+    const { data: alikes } = useQuery(lookAlikesQuery());
+    const isScanning = alikes?.scan?.isUnderWay === true;
     useTitle('Under way');
     const busy = changes?.filter((one) => one.isUnderWay).length ?? 0;
     const before = useRef(busy);
@@ -38,13 +40,16 @@ export function UnderWay() {
         <Sheet id="sheet" tabIndex={-1}>
             <Stack $gap="large" $stretch>
                 <Title>Under way</Title>
-                {changes.length === 0 && reading.length === 0 && making.length === 0 && (
+                {changes.length === 0 && reading.length === 0 && making.length === 0 && !isScanning && (
                     <Empty>
                         <p>
                             What takes longer than a moment is done here, behind the screen: changes to many records, files that are read
-                            in, long statements. Nothing is under way now.
+                            in, long statements, going through the book for look-alikes. Nothing is under way now.
                         </p>
                     </Empty>
+                )}
+                {isScanning && (
+                    <Row><span>The book is gone through for look-alikes</span><Link to="/upkeep/look-alikes">See it</Link></Row>
                 )}
                 {reading.map((one) => (
                     <Row key={`import-${one.id}`}><span>A file of documents: {one.name}</span><Link to="/ledger/imports">See it</Link></Row>
