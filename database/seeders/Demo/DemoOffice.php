@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Database\Seeders\Demo;
 
 use Almanac\Access\Role;
+use Almanac\Reach\ContactKind;
 use App\Actions\Access\SetUpOffice;
 use App\Actions\LookAlikes\CompareChanged;
+use App\Actions\LookAlikes\KeepSharedLines;
 use App\Actions\LookAlikes\ScanBook;
 use App\Actions\Office\KeepSheets;
 use App\Actions\Office\KeepUsers;
@@ -78,6 +80,7 @@ final class DemoOffice
         private readonly DemoPapers $papers,
         private readonly DemoEngagements $engagements,
         private readonly DemoLists $lists,
+        private readonly KeepSharedLines $lines,
         private readonly CompareChanged $compare,
         private readonly ScanBook $scan,
         private readonly Clock $clock,
@@ -154,6 +157,7 @@ final class DemoOffice
         $this->engagements->seed($this->parties, $users);
         $this->archive->archive($this->parties['crane'], 'sold its cranes and closed', $administrator);
         $this->lists->seed($users);
+        $this->lines->name(ContactKind::Phone, '+18025550190', 'Larkin household', $administrator);
         $this->compare->handle();
         $this->scan->handle(LookAlikeScan::query()->create(['user_id' => $administrator->id]));
     }
