@@ -71,9 +71,9 @@ test('pictures', async ({ desk, page }) => {
     await expect(page.getByText('in the book already')).toBeVisible();
     await shoot('look-alikes');
 
-    await page.goto('/upkeep');
-    await expect(page.getByText('the second was added by').first()).toBeVisible();
-    await expect(page.getByText('Go there').first()).toBeVisible();
+    await page.goto('/upkeep/look-alikes');
+    await page.getByRole('list', { name: 'To settle' }).getByRole('button', { name: /Fairbairn/ }).click();
+    await expect(page.getByRole('region', { name: 'Side by side' }).getByRole('link', { name: /Fairbairn Jr/ })).toBeVisible();
     await shoot('upkeep');
 
     await page.goto('/engagements');

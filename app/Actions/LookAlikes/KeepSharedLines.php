@@ -15,6 +15,7 @@ use App\Models\ContactPoint;
 use App\Models\Party;
 use App\Models\SharedLine;
 use App\Models\User;
+use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
 
 /** Names a phone or an email that different people rightly share; it is no reason any more to take two of them for one. */
@@ -25,7 +26,7 @@ final readonly class KeepSharedLines
     /** So many are compared at once; of more the worker does it. */
     private const FEW = 30;
 
-    public function __construct(private IndexParties $index, private KeepPairs $pairs)
+    public function __construct(private IndexParties $index, private KeepPairs $pairs, private Clock $clock)
     {
     }
 
@@ -42,7 +43,9 @@ final readonly class KeepSharedLines
             if (count($this->holders($value)) < 2) {
                 throw LookAlikesRefused::isNotShared();
             }
-            $line = SharedLine::query()->create(['kind' => $kind, 'value' => $value, 'name' => $name, 'user_id' => $by->id]);
+            $line = SharedLine::query()->create([
+                'kind' => $kind, 'value' => $value, 'name' => $name, 'user_id' => $by->id, 'created_at' => $this->clock->now(),
+            ]);
             $this->tellHolders($value);
 
             return $line;

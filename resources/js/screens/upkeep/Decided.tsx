@@ -86,7 +86,7 @@ function SharedLines() {
                 <Heading id="shared-lines">Shared lines</Heading>
                 {lines.map((line) => (
                     <Row key={line.value} $gap="small">
-                        <div>{line.text}: <Holders line={line} name={line.name} /></div>
+                        <span>{line.text}, <Holders line={line} name={line.name} /></span>
                         <Small>named by {line.by} on {line.day}</Small>
                         {mayChangeRecords && (
                             <>

@@ -14,10 +14,10 @@ type Line = Schemas['SharedLine'];
 /** Who stands behind a line, in the order in which one asks: who was spoken to last first. */
 export function Holders({ line, name }: { line: Line; name: string }) {
     return (
-        <div>
+        <span>
             <strong>{name === '' ? line.text : name}</strong>{': '}
             {line.holders.map(({ name: who, spoken }) => spoken === '' ? who : `${who}, spoken to on ${spoken}`).join('; ')}
-        </div>
+        </span>
     );
 }
 
