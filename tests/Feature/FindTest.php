@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\Finding\IndexParties;
+use App\Actions\Finding\TidySearch;
 use App\Models\Party;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -77,6 +78,23 @@ final class FindTest extends TestCase
     public function test_a_very_long_text_is_no_trouble(): void
     {
         $this->asAdministrator()->getJson('/api/find?q='.str_repeat('wren%20', 800))->assertOk();
+    }
+
+    public function test_the_pieces_of_the_search_are_put_together_and_it_finds_as_before(): void
+    {
+        foreach (range(1, 30) as $n) {
+            $this->addCompany("Brass Works $n");
+        }
+        $pieces = fn (string $index): int => (int) DB::table("{$index}_idx")->distinct()->count('segid');
+        $find = fn (): mixed => $this->asAdministrator()->getJson('/api/find?q=brass+works')->assertOk()->json('results.*.party.id');
+        [$before, $found] = [$pieces('search_words'), $find()];
+        $this->assertGreaterThan(1, $before);
+        $this->app->make(TidySearch::class)->handle();
+        $this->assertSame([1, 1], [$pieces('search_words'), $pieces('search_letters')]);
+        $this->assertSame($found, $find());
+        $this->assertNotEmpty($found);
+        $this->addCompany('Brass Works again');
+        $this->assertCount(1, (array) $this->getJson('/api/find?q=brass+works+again')->json('results'));
     }
 
     public function test_one_kind_can_be_asked_for(): void

@@ -34,7 +34,7 @@ final readonly class IndexParties
     /** A few at a time: nobody waits for long. */
     private const FEW = 25;
 
-    public function __construct(private Clock $clock, private HeldIndex $held)
+    public function __construct(private Clock $clock, private HeldIndex $held, private TidySearch $search)
     {
     }
 
@@ -136,6 +136,7 @@ final readonly class IndexParties
         Party::query()->select('id')->chunkById(self::CHUNK, function ($parties): void {
             LongWork::step(fn () => $this->anew(Ids::of($parties->pluck('id'))));
         });
+        $this->search->handle();
     }
 
     /** Those that are another today though nothing happened: an address or a position begins, or has ended. */

@@ -6,6 +6,7 @@ namespace App\Actions\Office;
 
 use App\Actions\Files\SweepFiles;
 use App\Actions\Finding\IndexParties;
+use App\Actions\Finding\TidySearch;
 use App\Actions\Ledger\KeepStandings;
 use App\Background\ReadImport;
 use App\Background\WorkOutDay;
@@ -27,6 +28,7 @@ final readonly class BeginDay
         private KeepStandings $standings,
         private IndexParties $index,
         private SweepFiles $files,
+        private TidySearch $search,
     ) {
     }
 
@@ -57,6 +59,7 @@ final readonly class BeginDay
             ReadImport::dispatch($id);
         }
         $this->files->handle();
+        $this->search->handle();
         $this->takeStock();
     }
 
