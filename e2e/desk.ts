@@ -54,7 +54,10 @@ export class Desk {
 
     async open(text: string): Promise<void> {
         await this.search(text);
+        // The record that stood there before has its sections, too: it is this one when its name has come.
+        const name = (await this.answers.first().locator('span span span').first().textContent()) ?? '';
         await this.page.keyboard.press('Enter');
+        await expect(this.page.getByRole('heading', { level: 1, name, exact: true })).toBeVisible();
         await expect(this.section('Reach')).toBeVisible();
     }
 

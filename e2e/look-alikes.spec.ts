@@ -109,7 +109,7 @@ test('a household is named, and a call from it shows who may be behind it', asyn
     // The same name is left, for eyes; the number is no reason any more.
     await expect(page.getByRole('list', { name: 'To settle' }).getByRole('button', { name: /Fairbairn/ })).not.toContainText('same phone');
     await desk.search('555 0194');
-    await expect(page.getByRole('option', { name: /Fairbairn Jr/ })).toContainText('The Fairbairns, Stowe');
+    await expect(page.getByRole('option', { name: /^person Mr\. Amos Fairbairn Jr/ })).toContainText('The Fairbairns, Stowe');
     await page.keyboard.press('Escape');
     await page.goto('/upkeep/look-alikes?show=decided');
     await expect(page.getByRole('heading', { name: 'Shared lines' })).toBeVisible();
