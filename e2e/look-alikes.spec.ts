@@ -115,7 +115,7 @@ test('a household is named, and a call from it shows who may be behind it', asyn
     await expect(page.getByRole('heading', { name: 'Shared lines' })).toBeVisible();
     await desk.expectAccessible();
     await page.getByRole('button', { name: 'Ask about The Fairbairns, Stowe again' }).click();
-    await expect(page.getByRole('heading', { name: 'Shared lines' })).toBeHidden();
+    await expect(page.getByRole('button', { name: 'Ask about The Fairbairns, Stowe again' })).toBeHidden();
 });
 
 test('what a record lacks is told in the margin and in Upkeep, with the way there', async ({ desk, page }) => {
