@@ -25,15 +25,13 @@ final class WorkCommand extends Command
         // There is one worker: what somebody has begun is nobody's any more.
         DB::table('queued_work')->update(['reserved_at' => null]);
         while (is_dir($home)) {
-            if (! DB::table('queued_work')->exists()) {
-                CompareChanged::askFor();
-            }
             if (DB::table('queued_work')->exists()) {
                 Process::path(base_path())->forever()->run([
                     PHP_BINARY, '-d', 'memory_limit=512M', '-d', 'realpath_cache_size=0', base_path('artisan'), 'queue:work', '--once', '--timeout=0', '--quiet',
                 ]);
                 DB::table('queued_work')->update(['reserved_at' => null]);
             } else {
+                CompareChanged::askFor();
                 // Looked at anew each time: a database may have been put in the place of another.
                 DB::disconnect();
                 usleep(self::LOOKS_EVERY_MS * 1000);

@@ -36,6 +36,9 @@ use Illuminate\Support\Carbon;
  */
 final class LookAlikePair extends Model
 {
+    /** Those that wait to be settled, as their index is written. */
+    public const TO_SETTLE = "state IN ('open', 'later')";
+
     protected $guarded = [];
 
     protected function casts(): array
@@ -46,8 +49,21 @@ final class LookAlikePair extends Model
     /** @return Builder<self> those that wait to be settled */
     public static function toSettle(): Builder
     {
-        // As the index of those that wait is written.
-        return self::query()->whereRaw("state IN ('open', 'later')");
+        return self::query()->whereRaw(self::TO_SETTLE);
+    }
+
+    /**
+     * @param Builder<self> $query
+     * @param list<int> $partyIds
+     */
+    public function scopeOfAny(Builder $query, array $partyIds): void
+    {
+        $query->where(fn (Builder $pairs) => $pairs->whereIntegerInRaw('first_id', $partyIds)->orWhereIntegerInRaw('second_id', $partyIds));
+    }
+
+    public function otherIdThan(Party $party): int
+    {
+        return $this->first_id === $party->id ? $this->second_id : $this->first_id;
     }
 
     /** @return array{verdict: string, score: float, signs: string, reasons: int} the columns in which a comparison is kept */

@@ -7,18 +7,20 @@ namespace Almanac\LookAlikes;
 /** What the names of two companies show. */
 final class CompanySigns
 {
+    /** What a name and another may show, the likeliest first. */
+    private const NAMES = [Sign::NameSame, Sign::NameAlike, Sign::NameInitials, Sign::NameShorter, Sign::NamePart, Sign::NameDiffers];
+
     /** @return list<Sign> */
     public static function of(Likeness $one, Likeness $other): array
     {
-        $best = Sign::NameDiffers;
+        $best = count(self::NAMES) - 1;
         foreach ([$one->name, ...$one->also] as $a) {
             foreach ([$other->name, ...$other->also] as $b) {
-                $sign = self::names($a, $b);
-                $best = array_search($sign, Sign::of('name'), true) < array_search($best, Sign::of('name'), true) ? $sign : $best;
+                $best = min($best, (int) array_search(self::names($a, $b), self::NAMES, true));
             }
         }
 
-        return [$best, ...match (true) {
+        return [self::NAMES[$best], ...match (true) {
             $one->branch === $other->branch => [],
             $one->branch === [] || $other->branch === [] => [Sign::BranchOfOne],
             default => [Sign::BranchDiffers],

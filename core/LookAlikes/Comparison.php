@@ -13,7 +13,7 @@ namespace Almanac\LookAlikes;
  */
 final readonly class Comparison
 {
-    /** About 1 in 50 of those is wrong by the weights alone. */
+    /** By the weights alone; that it is nearly always right is the work of Contradictions. */
     private const SAME = 2.5;
 
     private const PERHAPS = -7.5;
@@ -37,7 +37,7 @@ final readonly class Comparison
 
     public static function weigh(Evidence $evidence, Likeness $one, Likeness $other, Weights $weights): self
     {
-        $score = $weights->prior($one->kind);
+        $score = $weights->prior();
         $signs = [];
         foreach ($evidence->signs as $sign) {
             $bits = $weights->bits($sign, $one, $other);

@@ -23,8 +23,8 @@ final readonly class Evidence
         $name = $one->kind === PartyKind::Person ? PersonSigns::of($one, $other) : CompanySigns::of($one, $other);
 
         return new self([...$name, ...self::ofReach($one, $other), ...self::ofPlaces($one->places, $other->places), ...array_filter([
-            self::ofTax($one->numbers, $other->numbers),
-            self::ofCodes($one->codes, $other->codes),
+            self::ofKinds($one->numbers, $other->numbers, Sign::TaxSame, Sign::TaxDiffers),
+            self::ofKinds($one->codes, $other->codes, Sign::NumberSame, Sign::NumberDiffers),
             self::agree($one->websites, $other->websites, Sign::WebsiteSame, Sign::WebsiteDiffers),
             self::agree($one->employers, $other->employers, Sign::EmployerSame, Sign::EmployerDiffers),
         ])]);
@@ -105,24 +105,6 @@ final readonly class Evidence
     /**
      * Only numbers of one kind can differ: an EIN and a VAT number say nothing of each other.
      *
-     * @param list<string> $a
-     * @param list<string> $b
-     */
-    private static function ofTax(array $a, array $b): ?Sign
-    {
-        return self::ofKinds($a, $b, Sign::TaxSame, Sign::TaxDiffers);
-    }
-
-    /**
-     * @param list<string> $a
-     * @param list<string> $b
-     */
-    private static function ofCodes(array $a, array $b): ?Sign
-    {
-        return self::ofKinds($a, $b, Sign::NumberSame, Sign::NumberDiffers);
-    }
-
-    /**
      * @param list<string> $a
      * @param list<string> $b
      */

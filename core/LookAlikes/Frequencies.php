@@ -15,39 +15,36 @@ final readonly class Frequencies
 {
     /**
      * @param array<string, int> $counts of records, by what it is of and the value, as "family wren"
-     * @param int $people in the book
-     * @param int $companies in it
+     * @param int $records of the kind that is compared, in the book
      */
-    private function __construct(private array $counts, public int $people, public int $companies)
+    private function __construct(private array $counts, public int $records)
     {
     }
 
     /** Of a book of which nothing is known yet. */
     public static function unknown(): self
     {
-        return new self([], 0, 0);
+        return new self([], 0);
     }
 
     /** @param  array<string, int>  $counts  of records, by what valuesOf() gives */
-    public static function of(array $counts, int $people, int $companies): self
+    public static function of(array $counts, int $records): self
     {
-        return new self($counts, $people, $companies);
+        return new self($counts, $records);
     }
 
-    /** @param  iterable<Likeness>  $book */
-    public static function count(iterable $book): self
+    /** @param  array<Likeness>  $book  people or companies */
+    public static function count(array $book): self
     {
         $counts = [];
-        $sizes = ['person' => 0, 'company' => 0];
         foreach ($book as $one) {
-            $sizes[$one->kind->value]++;
             foreach (self::valuesOf($one) as $value) {
                 $counts[$value] = ($counts[$value] ?? 0) + 1;
             }
         }
 
         // What stands there once is what is not there at all: it need not be kept.
-        return new self(array_filter($counts, fn (int $count) => $count > 1), $sizes['person'], $sizes['company']);
+        return new self(array_filter($counts, fn (int $count) => $count > 1), count($book));
     }
 
     /** @return list<string> what is counted of a record */
@@ -85,10 +82,5 @@ final readonly class Frequencies
     public function counts(): array
     {
         return $this->counts;
-    }
-
-    public function size(PartyKind $kind): int
-    {
-        return $kind === PartyKind::Person ? $this->people : $this->companies;
     }
 }

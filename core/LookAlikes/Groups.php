@@ -60,8 +60,7 @@ final class Groups
     {
         foreach ($some as $one) {
             foreach ($others as $other) {
-                $isLinked = isset($linked["$one $other"]);
-                if ((! $isLinked && $verdict !== Verdict::Same) || (! $isLinked && $areTwo($one, $other))) {
+                if (! isset($linked["$one $other"]) && ($verdict !== Verdict::Same || $areTwo($one, $other))) {
                     return false;
                 }
             }

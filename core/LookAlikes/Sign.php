@@ -71,12 +71,6 @@ enum Sign: string
         return explode('-', $this->value)[0];
     }
 
-    /** @return list<self> */
-    public static function of(string $thing): array
-    {
-        return array_values(array_filter(self::cases(), fn (self $one) => $one->thing() === $thing));
-    }
-
     /** Whether it may only be told to somebody who sees private values. */
     public function isPrivate(): bool
     {

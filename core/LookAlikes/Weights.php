@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Almanac\LookAlikes;
 
-use Almanac\Records\PartyKind;
-
 /**
  * How much each sign weighs, in bits: log2(m/u), after I. P. Fellegi and A. B. Sunter, "A Theory for Record Linkage",
  * Journal of the American Statistical Association 64 (1969). m is how often the sign is seen of two records that are the
@@ -100,10 +98,10 @@ final readonly class Weights
         return new self($rates + self::SHIPPED, $frequencies);
     }
 
-    /** Bits for two records of a kind being the same before they are compared. */
-    public function prior(PartyKind $kind): float
+    /** Bits for two records being the same before they are compared. */
+    public function prior(): float
     {
-        return log(self::SHARE / max(self::SMALLEST, $this->frequencies->size($kind)), 2);
+        return log(self::SHARE / max(self::SMALLEST, $this->frequencies->records), 2);
     }
 
     /** Bits that a sign adds; less than nothing speaks against. */
@@ -132,8 +130,8 @@ final readonly class Weights
         $u = $this->rates[$sign->value][1];
 
         return match ($sign) {
-            Sign::FamilySame => $this->share('family '.implode('', $one->name), $u, PartyKind::Person),
-            Sign::GivenSame => $this->share('given '.($one->given[0] ?? ''), $u, PartyKind::Person),
+            Sign::FamilySame => $this->share('family '.implode('', $one->name), $u),
+            Sign::GivenSame => $this->share('given '.($one->given[0] ?? ''), $u),
             Sign::NameSame => $this->ofName($one, $u),
             Sign::PhoneSame => $u * $this->shared('phone ', array_intersect($one->phones, $other->phones)),
             Sign::EmailSame => $u * $this->shared('email ', array_intersect($one->emails, $other->emails)),
@@ -145,17 +143,17 @@ final readonly class Weights
         };
     }
 
-    private function share(string $value, float $u, PartyKind $kind): float
+    private function share(string $value, float $u): float
     {
         $others = max(0, $this->frequencies->holders($value) - 1);
 
-        return max(self::RAREST, ($others + self::PRIOR * $u) / ($this->frequencies->size($kind) + self::PRIOR));
+        return max(self::RAREST, ($others + self::PRIOR * $u) / ($this->frequencies->records + self::PRIOR));
     }
 
     /** Of a company by its words: three rare ones together are nobody else's. */
     private function ofName(Likeness $one, float $u): float
     {
-        $size = $this->frequencies->size(PartyKind::Company);
+        $size = $this->frequencies->records;
         if ($size === 0) {
             return $u;
         }

@@ -11,7 +11,6 @@ use Almanac\LookAlikes\Likeness;
 use Almanac\LookAlikes\PairState;
 use App\Facts\LookAlikes\PartyLikeness;
 use App\Models\LookAlikePair;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -31,8 +30,7 @@ final readonly class GroupPairs
         $ids = $next = array_values(array_unique($partyIds));
         $pairs = new Collection;
         while ($next !== [] && count($ids) < self::MOST) {
-            $found = LookAlikePair::toSettle()
-                ->where(fn (Builder $some) => $some->whereIntegerInRaw('first_id', $next)->orWhereIntegerInRaw('second_id', $next))->get();
+            $found = LookAlikePair::toSettle()->ofAny($next)->get();
             $pairs = $pairs->merge($found);
             $next = array_values(array_diff([...$found->pluck('first_id')->all(), ...$found->pluck('second_id')->all()], $ids));
             $ids = [...$ids, ...array_unique($next)];
@@ -43,10 +41,8 @@ final readonly class GroupPairs
     /**
      * @param Collection<int, LookAlikePair> $pairs that wait to be settled
      * @param array<int, Likeness> $book the records in them
-     *
-     * @return array<int, int> the group of each pair that has another now; it is kept already
      */
-    public function group(Collection $pairs, array $book): array
+    public function group(Collection $pairs, array $book): void
     {
         $apart = $this->keptApart(array_keys($book));
         $groups = Groups::of(
@@ -59,22 +55,18 @@ final readonly class GroupPairs
                 $groupsOf[$id][$at] = true;
             }
         }
-        $leasts = $placeOf = $moved = [];
+        $leasts = $placeOf = [];
         foreach ($pairs as $pair) {
             $at = array_key_first(array_intersect_key($groupsOf[$pair->first_id] ?? [], $groupsOf[$pair->second_id] ?? [])) ?? -$pair->id;
             $placeOf[$pair->id] = $at;
             $leasts[$at] = min($leasts[$at] ?? $pair->id, $pair->id);
         }
         foreach ($pairs as $pair) {
-            if ($pair->group_id !== $leasts[$placeOf[$pair->id]]) {
-                $moved[$pair->id] = $leasts[$placeOf[$pair->id]];
+            $least = $leasts[$placeOf[$pair->id]];
+            if ($pair->group_id !== $least) {
+                DB::table('look_alike_pairs')->where('id', $pair->id)->update(['group_id' => $least]);
             }
         }
-        foreach ($moved as $id => $group) {
-            DB::table('look_alike_pairs')->where('id', $id)->update(['group_id' => $group]);
-        }
-
-        return $moved;
     }
 
     private static function areTwo(?Likeness $one, ?Likeness $other): bool

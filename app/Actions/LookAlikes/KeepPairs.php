@@ -6,12 +6,10 @@ namespace App\Actions\LookAlikes;
 
 use Almanac\LookAlikes\Comparison;
 use App\Facts\LookAlikes\LookAlikes;
-use App\Facts\LookAlikes\OfficeWeights;
 use App\Facts\LookAlikes\PartyLikeness;
 use App\Models\LookAlikePair;
 use App\Models\Party;
 use App\Models\User;
-use Illuminate\Database\Eloquent\Builder;
 
 /** Keeps the pairs in which a record stands in step with it. Runs inside a transaction. */
 final readonly class KeepPairs
@@ -36,9 +34,10 @@ final readonly class KeepPairs
     /** @return array<int, Comparison> the records that it looks like, the likeliest first */
     public function of(Party $party, ?User $addedBy = null): array
     {
-        $alike = $party->isArchived() ? [] : $this->alike($party);
-        $kept = LookAlikePair::query()->where(fn (Builder $pairs) => $pairs->where('first_id', $party->id)->orWhere('second_id', $party->id))
-            ->get()->keyBy(fn (LookAlikePair $pair) => $pair->first_id === $party->id ? $pair->second_id : $pair->first_id);
+        $kept = LookAlikePair::query()->ofAny([$party->id])->get()->keyBy(fn (LookAlikePair $pair) => $pair->otherIdThan($party));
+        // What the scan has found by more than keys tell is compared as well.
+        $waiting = array_values($kept->filter(fn (LookAlikePair $pair) => $pair->state->isToSettle())->keys()->all());
+        $alike = $party->isArchived() ? [] : $this->alike($party, $waiting);
         $touched = [$party->id];
         foreach ($alike as $id => $comparison) {
             $columns = LookAlikePair::columnsOf($comparison);
@@ -67,23 +66,14 @@ final readonly class KeepPairs
         return $alike;
     }
 
-    /** @return array<int, Comparison> */
-    private function alike(Party $party): array
+    /**
+     * @param list<int> $also
+     *
+     * @return array<int, Comparison> those that are in use
+     */
+    private function alike(Party $party, array $also): array
     {
-        $own = PartyLikeness::of($party->load(PartyLikeness::RELATIONS));
-        $alike = LookAlikes::of($own, $party->id);
-        // What the scan has found by more than keys tell.
-        $others = [];
-        foreach (LookAlikePair::toSettle()->where(fn (Builder $pairs) => $pairs->where('first_id', $party->id)->orWhere('second_id', $party->id))->get() as $pair) {
-            $others[] = $pair->first_id === $party->id ? $pair->second_id : $pair->first_id;
-        }
-        $weights = OfficeWeights::for($own);
-        foreach (PartyLikeness::ofKept(array_values(array_diff($others, array_keys($alike)))) as $id => $other) {
-            $comparison = Comparison::of($own, $other, $weights);
-            if ($comparison->isPossible()) {
-                $alike[$id] = $comparison;
-            }
-        }
+        $alike = LookAlikes::of(PartyLikeness::of($party->load(PartyLikeness::RELATIONS)), $party->id, $also);
         $inUse = Party::query()->whereKey(array_keys($alike))->whereNull('archived_on')->pluck('id')->flip();
 
         return array_intersect_key($alike, $inUse->all());

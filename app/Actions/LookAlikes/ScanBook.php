@@ -6,6 +6,7 @@ namespace App\Actions\LookAlikes;
 
 use Almanac\LookAlikes\Likeness;
 use Almanac\LookAlikes\LookAlikesRefused;
+use Almanac\LookAlikes\PairState;
 use Almanac\LookAlikes\Scan;
 use Almanac\LookAlikes\ScanState;
 use Almanac\Records\PartyKind;
@@ -17,6 +18,7 @@ use App\Models\LookAlikePair;
 use App\Models\LookAlikeScan;
 use App\Models\User;
 use App\Time\Clock;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -189,7 +191,7 @@ final readonly class ScanBook
         foreach ($found->alike as [$one, $other]) {
             unset($kept["$one $other"]);
         }
-        $gone = array_filter($kept, fn (\stdClass $pair) => in_array($pair->state, ['open', 'later'], true));
+        $gone = array_filter($kept, fn (\stdClass $pair) => PairState::from($pair->state)->isToSettle());
         foreach (array_chunk(array_column($gone, 'id'), self::WRITTEN) as $ids) {
             LongWork::step(fn () => LookAlikePair::toSettle()->whereIntegerInRaw('id', $ids)->delete());
         }
@@ -203,7 +205,7 @@ final readonly class ScanBook
         LongWork::step(fn () => $this->group->group($pairs, $book));
     }
 
-    private function pairsOf(PartyKind $kind): \Illuminate\Database\Query\Builder
+    private function pairsOf(PartyKind $kind): Builder
     {
         return DB::table('look_alike_pairs')->whereIn('first_id', DB::table('parties')->where('kind', $kind->value)->select('id'));
     }

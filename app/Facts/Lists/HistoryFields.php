@@ -58,8 +58,8 @@ final class HistoryFields
                 'Perhaps in the book twice',
                 FieldType::YesNo,
                 fn (Party $party) => Value::yesNo($party->pairsAsFirst->concat($party->pairsAsSecond)->contains(fn (LookAlikePair $pair) => $pair->state->isToSettle())),
-                new Column("(v.party_id in (select first_id from look_alike_pairs where state in ('open', 'later')"
-                    ." union select second_id from look_alike_pairs where state in ('open', 'later')))"),
+                new Column('(v.party_id in (select first_id from look_alike_pairs where '.LookAlikePair::TO_SETTLE
+                    .' union select second_id from look_alike_pairs where '.LookAlikePair::TO_SETTLE.'))'),
                 ['pairsAsFirst', 'pairsAsSecond'],
             ),
             self::lastWhat(),

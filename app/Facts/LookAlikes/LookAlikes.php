@@ -14,12 +14,17 @@ final class LookAlikes
 {
     private const CANDIDATES = 200;
 
-    /** @return array<int, Comparison> by record, the likeliest first */
-    public static function of(Likeness $one, ?int $exceptId = null): array
+    /**
+     * @param list<int> $also records that are compared though they may share no key
+     *
+     * @return array<int, Comparison> by record, the likeliest first
+     */
+    public static function of(Likeness $one, ?int $exceptId = null, array $also = []): array
     {
         $weights = OfficeWeights::for($one);
+        $ids = array_values(array_unique([...self::candidates($one, $exceptId), ...$also]));
         $alike = array_filter(
-            array_map(fn (Likeness $kept) => Comparison::of($one, $kept, $weights), PartyLikeness::ofKept(self::candidates($one, $exceptId))),
+            array_map(fn (Likeness $kept) => Comparison::of($one, $kept, $weights), PartyLikeness::ofKept($ids)),
             fn (Comparison $comparison) => $comparison->isPossible(),
         );
         uasort($alike, fn (Comparison $a, Comparison $b) => [$b->isLikely(), $b->score] <=> [$a->isLikely(), $a->score]);

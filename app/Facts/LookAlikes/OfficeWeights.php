@@ -7,7 +7,6 @@ namespace App\Facts\LookAlikes;
 use Almanac\LookAlikes\Frequencies;
 use Almanac\LookAlikes\Likeness;
 use Almanac\LookAlikes\Weights;
-use Almanac\Records\PartyKind;
 use Illuminate\Support\Facades\DB;
 
 /** What each sign weighs in this office, by its last scan; as shipped until there was one. */
@@ -23,12 +22,7 @@ final class OfficeWeights
         $counts = DB::table('look_alike_counts')->whereIn('value', Frequencies::valuesOf($one))->pluck('records', 'value');
         /** @var array<string, array{float, float}> $rates */
         $rates = json_decode((string) $kept->rates, true, flags: JSON_THROW_ON_ERROR);
-        $isPerson = $one->kind === PartyKind::Person;
-        $frequencies = Frequencies::of(
-            array_map(intval(...), $counts->all()),
-            $isPerson ? (int) $kept->records : 0,
-            $isPerson ? 0 : (int) $kept->records,
-        );
+        $frequencies = Frequencies::of(array_map(intval(...), $counts->all()), (int) $kept->records);
 
         return $rates === [] ? Weights::shipped($frequencies) : Weights::of($rates, $frequencies);
     }

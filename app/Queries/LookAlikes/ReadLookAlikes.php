@@ -22,7 +22,6 @@ use App\Models\LookAlikeScan;
 use App\Models\Office;
 use App\Models\Party;
 use App\Time\Clock;
-use Illuminate\Database\Eloquent\Builder as EloquentBuilder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -86,8 +85,7 @@ final readonly class ReadLookAlikes
     /** @return list<LookAlikeGroupRowData> the groups in which a record stands, the surest first */
     public function ofRecord(Party $party, bool $withPrivate): array
     {
-        $ids = LookAlikePair::toSettle()->where(fn (EloquentBuilder $pairs) => $pairs->where('first_id', $party->id)->orWhere('second_id', $party->id))
-            ->orderByDesc('score')->pluck('group_id')->unique();
+        $ids = LookAlikePair::toSettle()->ofAny([$party->id])->orderByDesc('score')->pluck('group_id')->unique();
 
         return $this->rows(Ids::of($ids), $withPrivate);
     }
@@ -107,7 +105,7 @@ final readonly class ReadLookAlikes
 
     private function toSettle(): Builder
     {
-        return DB::table('look_alike_pairs as p')->whereRaw("p.state in ('open', 'later')");
+        return DB::table('look_alike_pairs as p')->whereRaw(LookAlikePair::TO_SETTLE);
     }
 
     /** @return list<array{code: string, name: string, count: int}> */

@@ -152,7 +152,7 @@ final class ComparisonTest extends TestCase
     /** Common practice, no published source; that rare values weigh more is Winkler (1989). */
     public function test_a_rare_name_says_more_than_a_common_one_and_a_front_desk_less_than_a_phone(): void
     {
-        $weights = Weights::shipped(Frequencies::of(['family smith' => 80, 'given mary' => 200, 'phone +18025550100' => 12], 6000, 3000));
+        $weights = Weights::shipped(Frequencies::of(['family smith' => 80, 'given mary' => 200, 'phone +18025550100' => 12], 6000));
         $score = fn (string $given, string $family, string $phone) => Comparison::of(
             Likeness::person($given, $family, [$phone]), Likeness::person($given, $family, [$phone]), $weights,
         )->score;
@@ -164,7 +164,7 @@ final class ComparisonTest extends TestCase
     #[TestWith(['Marian', 'Marion', Verdict::Perhaps])]
     public function test_two_names_that_several_have_are_no_slip_of_each_other(string $one, string $other, Verdict $verdict): void
     {
-        $weights = Weights::shipped(Frequencies::of(['given daniel' => 40, 'given marian' => 7, 'given marion' => 9], 3000, 0));
+        $weights = Weights::shipped(Frequencies::of(['given daniel' => 40, 'given marian' => 7, 'given marion' => 9], 3000));
         $this->assertSame($verdict, Comparison::of(
             Likeness::person($one, 'Larkin', ['+18025550190'], ['x@post.example']), Likeness::person($other, 'Larkin', ['+18025550190'], ['x@post.example']), $weights,
         )->verdict);

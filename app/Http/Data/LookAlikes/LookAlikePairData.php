@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\LookAlikes;
 
+use Almanac\LookAlikes\Verdict;
 use App\Models\LookAlikePair;
 use OpenApi\Attributes as OA;
 
@@ -34,7 +35,7 @@ final readonly class LookAlikePairData
             $pair->id,
             $pair->first_id,
             $pair->second_id,
-            $pair->verdict === \Almanac\LookAlikes\Verdict::Same,
+            $pair->verdict === Verdict::Same,
             array_map(fn (array $one) => LookAlikeSignData::of(...$one), array_values($signs)),
         );
     }

@@ -2,31 +2,22 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
-import { decidedQuery, forget, forgetLookAlikes, sharedLinesQuery } from '../../api/queries';
+import { decidedQuery, forget, sharedLinesQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { QuietButton } from '../../ui/Button';
 import { Pager } from '../../ui/Pager';
-import { useSay } from '../../ui/StatusLine';
 import { Table, TableScroll } from '../../ui/Table';
 import { Heading, Hidden, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { Unread } from '../../ui/Unread';
 import { Holders, LineDialog } from './LineDialog';
+import { useSettling } from './useSettling';
 
 /** What was decided, by whom and why: who is different, who shares a line. Each can be opened again. */
 export function Decided() {
     const [page, setPage] = useState(1);
     const { data, error, refetch } = useQuery({ ...decidedQuery(page), placeholderData: keepPreviousData });
     const { mayChangeRecords } = useSession();
-    const say = useSay();
-    const openAgain = async (id: number) => {
-        try {
-            await ask(api.POST('/api/look-alikes/open-again', { body: { pairIds: [id] } }));
-            say('They are to be settled again.');
-        } catch (failure) {
-            say((failure as Error).message);
-        }
-        await forgetLookAlikes();
-    };
+    const { openAgain } = useSettling();
     return (
         <Stack $stretch aria-busy={data === undefined}>
             <SharedLines />
@@ -48,7 +39,7 @@ export function Decided() {
                                     <td className="words">{why}</td>
                                     <td>
                                         {mayChangeRecords && (
-                                            <QuietButton aria-label={`Open again: ${first.name} and ${second.name}`} onPress={() => void openAgain(id)}>
+                                            <QuietButton aria-label={`Open again: ${first.name} and ${second.name}`} onPress={() => void openAgain([id])}>
                                                 Open again
                                             </QuietButton>
                                         )}
@@ -69,15 +60,9 @@ function SharedLines() {
     const { data: lines = [] } = useQuery(sharedLinesQuery);
     const { mayChangeRecords } = useSession();
     const [naming, setNaming] = useState<Schemas['SharedLine']>();
-    const say = useSay();
-    const askAgain = async (line: Schemas['SharedLine']) => {
-        try {
-            await ask(api.DELETE('/api/shared-lines/{line}', { params: { path: { line: line.id ?? 0 } } }));
-            say(`${line.text} is asked about again.`);
-        } catch (failure) {
-            say((failure as Error).message);
-        }
-        await forgetLookAlikes();
+    const { act } = useSettling();
+    const askAgain = async ({ id, text }: Schemas['SharedLine']) => {
+        await act(() => ask(api.DELETE('/api/shared-lines/{line}', { params: { path: { line: id ?? 0 } } })), `${text} is asked about again.`);
         await forget(['records']);
     };
     return lines.length === 0 ? null : (

@@ -12,6 +12,7 @@ import { Table, TableScroll } from '../../ui/Table';
 import { Heading, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { useShortcut } from '../../ui/shortcuts';
 import { LineDialog } from './LineDialog';
+import { useSettling } from './useSettling';
 
 type Pair = Schemas['LookAlikePair'];
 
@@ -30,6 +31,7 @@ export function GroupSides({ id, next, onNext }: Props) {
     const [isBusy, setBusy] = useState(false);
     const [naming, setNaming] = useState<Schemas['SharedLine']>();
     const say = useSay();
+    const { openAgain } = useSettling();
 
     const settle = async (as: 'different' | 'later', pairs: Pair[]) => {
         if (isBusy || pairs.length === 0) {
@@ -47,15 +49,6 @@ export function GroupSides({ id, next, onNext }: Props) {
             say(`Not settled. ${(failure as Error).message}`);
         }
         setBusy(false);
-        await forgetLookAlikes();
-    };
-    const openAgain = async (pairIds: number[]) => {
-        try {
-            await ask(api.POST('/api/look-alikes/open-again', { body: { pairIds } }));
-            say('They are to be settled again.');
-        } catch (failure) {
-            say((failure as Error).message);
-        }
         await forgetLookAlikes();
     };
     const all = mayChangeRecords ? data?.pairs ?? [] : [];

@@ -3,7 +3,7 @@ import { useEffect } from 'react';
 import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { api, ask, type Schemas } from '../../api/client';
-import { forgetLookAlikes, lookAlikesQuery } from '../../api/queries';
+import { lookAlikesQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { addressWith } from '../../shared/useWanted';
 import { Button } from '../../ui/Button';
@@ -11,7 +11,6 @@ import { OneOf } from '../../ui/OneOf';
 import { Sheet } from '../../ui/Page';
 import { Pager } from '../../ui/Pager';
 import { Progress } from '../../ui/Progress';
-import { useSay } from '../../ui/StatusLine';
 import { Mark, Quiet, Row, Stack, Title } from '../../ui/Text';
 import { useShortcut } from '../../ui/shortcuts';
 import { useTitle } from '../../ui/useTitle';
@@ -20,6 +19,7 @@ import { AwaitedSheet } from '../../ui/Unread';
 import { Decided } from './Decided';
 import { GroupList } from './GroupList';
 import { GroupSides } from './GroupSides';
+import { useSettling } from './useSettling';
 
 const Beside = styled.div`
     display: grid;
@@ -114,16 +114,7 @@ export function LookAlikes() {
 /** When the book was gone through, and how far that is. */
 function ScanLine({ scan }: { scan: Schemas['LookAlikePage']['scan'] }) {
     const { mayChangeRecords } = useSession();
-    const say = useSay();
-    const act = async (work: () => Promise<unknown>, said: string) => {
-        try {
-            await work();
-            say(said);
-        } catch (error) {
-            say((error as Error).message);
-        }
-        await forgetLookAlikes();
-    };
+    const { act } = useSettling();
     if (scan?.isUnderWay === true) {
         return (
             <Row>
