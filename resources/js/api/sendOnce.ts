@@ -22,13 +22,13 @@ export async function sendOnce(request: Request): Promise<Response> {
     if (request.method === 'GET' || isPreview(request.url)) {
         return patiently(request);
     }
-    const body =
-        request.headers.get('Content-Type')?.startsWith('multipart/') === true ? crypto.randomUUID() : await request.clone().text();
-    const act = `${request.method} ${request.url} ${body}`;
-    const key = unanswered.get(act) ?? crypto.randomUUID();
-    unanswered.set(act, key);
-    request.headers.set('Idempotency-Key', key);
     return working(async () => {
+        const body =
+            request.headers.get('Content-Type')?.startsWith('multipart/') === true ? crypto.randomUUID() : await request.clone().text();
+        const act = `${request.method} ${request.url} ${body}`;
+        const key = unanswered.get(act) ?? crypto.randomUUID();
+        unanswered.set(act, key);
+        request.headers.set('Idempotency-Key', key);
         const answer = await patiently(request);
         if (answer.status < 500) {
             unanswered.delete(act);
