@@ -17,15 +17,15 @@ final class References
     public static function ofSubject(): array
     {
         return [
-            Reference::owned('section_states', 'subject_id', AtUniqueKey::Goes),
-            Reference::owned('section_versions', 'subject_id', AtUniqueKey::Goes),
-            Reference::owned('changes', 'subject_id'),
+            Reference::owned('section_states', 'subject_id', AtUniqueKey::Goes, AtMerge::Stays),
+            Reference::owned('section_versions', 'subject_id', AtUniqueKey::Goes, AtMerge::Stays),
+            Reference::owned('changes', 'subject_id', atMerge: AtMerge::Stays),
             Reference::owned('log_entries', 'subject_id'),
             Reference::owned('cautions', 'subject_id'),
             Reference::owned('reminders', 'subject_id'),
             Reference::owned('files', 'subject_id'),
             Reference::owned('meetings', 'subject_id'),
-            Reference::owned('detail_values', 'subject_id', AtUniqueKey::Goes),
+            Reference::owned('detail_values', 'subject_id', AtUniqueKey::Goes, AtMerge::Settles),
         ];
     }
 

@@ -37,6 +37,11 @@ final readonly class Percent implements \Stringable
         return $this->value->isZero();
     }
 
+    public function plus(self $other): self
+    {
+        return new self($this->value->plus($other->value));
+    }
+
     public function equals(self $other): bool
     {
         return $this->value->isEqualTo($other->value);

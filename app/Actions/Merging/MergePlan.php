@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Merging;
+
+use Almanac\Merging\Decisions;
+use Almanac\Merging\Hindrance;
+use Almanac\Merging\MergeRefused;
+use Almanac\Records\SectionName;
+use App\Models\Party;
+use Illuminate\Database\Eloquent\Collection;
+
+/** The record that several become, as it will stand, and what stands in the way. */
+final readonly class MergePlan
+{
+    /**
+     * @param Party $kept the one that stays
+     * @param Collection<int, Party> $sides all of them, the one that stays first
+     * @param list<Hindrance> $hindrances
+     * @param list<PlannedSection> $sections
+     * @param string $seen changes when one of the records is saved
+     */
+    public function __construct(
+        public Party $kept,
+        public Collection $sides,
+        public Decisions $decisions,
+        public array $hindrances,
+        public array $sections,
+        public string $seen,
+    ) {
+    }
+
+    /** @throws MergeRefused when something stands in the way */
+    public function mustBeAllowed(): void
+    {
+        $standing = array_values(array_filter(
+            $this->hindrances,
+            fn (Hindrance $one) => ! ($one->isWaived && $this->decisions->withArchived),
+        ));
+        if ($standing !== []) {
+            throw MergeRefused::because($standing);
+        }
+    }
+
+    /** @return list<int> */
+    public function goneIds(): array
+    {
+        return array_values(array_filter($this->sides->modelKeys(), fn (int $id) => $id !== $this->kept->id));
+    }
+
+    public function section(SectionName $name): PlannedSection
+    {
+        foreach ($this->sections as $section) {
+            if ($section->name === $name) {
+                return $section;
+            }
+        }
+        throw new \LogicException("There is no section $name->value.");
+    }
+
+    /** @return list<array{string, string, string}> what is not taken over: of which record, what, and what it said */
+    public function struck(): array
+    {
+        $names = $this->sides->pluck('display_name', 'id');
+        $struck = [];
+        foreach ($this->sections as $section) {
+            foreach ($section->values as $value) {
+                foreach ($value->offers as $offer) {
+                    if (! $offer->isEmpty && $offer->value !== $value->chosen->value) {
+                        $struck[] = [(string) $names[$offer->partyId], $value->title, $offer->text];
+                    }
+                }
+            }
+            foreach ($section->lines as $line) {
+                if (! $line->isKept) {
+                    $struck[] = [(string) $names[$line->line->partyId], $line->title, $line->text];
+                }
+            }
+        }
+
+        return $struck;
+    }
+}

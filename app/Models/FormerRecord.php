@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A record that was made one with another, and where it is found now.
+ *
+ * @property int $party_id the number it had, which its log and its past states still have
+ * @property int $number the office's own number that it had
+ * @property string $name
+ * @property int $kept_id
+ * @property int $merge_id
+ * @property-read Party $kept
+ */
+final class FormerRecord extends Model
+{
+    public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $primaryKey = 'party_id';
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Party, $this> */
+    public function kept(): BelongsTo
+    {
+        return $this->belongsTo(Party::class, 'kept_id');
+    }
+
+    /** @return list<int> the numbers under which what was told of a record stands: its own, and those of what it was made one from */
+    public static function allOf(int $partyId): array
+    {
+        return [$partyId, ...array_values(self::query()->where('kept_id', $partyId)->orderBy('party_id')->pluck('party_id')->all())];
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Database\RowChange;
+
+/**
+ * A row that was made, changed or taken away when records were made one.
+ *
+ * @property int $id
+ * @property int $merge_id
+ * @property string $table
+ * @property array<string, scalar> $key the values of its primary key
+ * @property array<string, scalar|null>|null $before
+ * @property array<string, scalar|null>|null $after
+ */
+final class MergeRow extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['key' => 'array', 'before' => 'array', 'after' => 'array'];
+    }
+
+    public function change(): RowChange
+    {
+        return new RowChange($this->table, $this->key, $this->before, $this->after);
+    }
+}
