@@ -9,6 +9,7 @@ use App\Actions\Records\StaleSection;
 use App\Http\Middleware\OneAct;
 use App\Http\Middleware\PlainQuery;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Problems\MadeOne;
 use App\Http\Problems\ProblemRenderer;
 use Bench\BenchCommand;
 use Bench\ImportCommand;
@@ -38,7 +39,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password', 'password_confirmation', 'token']);
         // What somebody is told to do otherwise is no fault of the program.
-        $exceptions->dontReport([Refusal::class, StaleSection::class, StaleDocument::class, ArchivedRecord::class]);
+        $exceptions->dontReport([Refusal::class, StaleSection::class, StaleDocument::class, ArchivedRecord::class, MadeOne::class]);
         $exceptions->render(new ProblemRenderer);
     })
     ->create();

@@ -29,6 +29,7 @@ use Carbon\CarbonImmutable;
  * @property bool|null $keeps_us_holidays null for as the country does
  * @property bool|null $month_first whether 3/4 means March 4; null for as the country does
  * @property bool|null $decimal_comma whether 12,50 is twelve and a half; null for as the country does
+ * @property bool $clerks_make_one whether clerks make records one, rather than propose it
  * @property string $time_zone of the IANA database; empty for that of its address
  * @property string $phone
  * @property string $email
@@ -58,6 +59,7 @@ final class Office extends Model
         'late_rate',
         'late_per_month',
         'keeps_us_holidays',
+        'clerks_make_one',
     ];
 
     protected $attributes = [
@@ -76,6 +78,7 @@ final class Office extends Model
         'late_rate' => '',
         'late_per_month' => false,
         'keeps_us_holidays' => null,
+        'clerks_make_one' => false,
     ];
 
     protected function casts(): array
@@ -86,6 +89,7 @@ final class Office extends Model
             'ageing_by' => AgeingBy::class,
             'late_per_month' => 'boolean',
             'keeps_us_holidays' => 'boolean',
+            'clerks_make_one' => 'boolean',
         ];
     }
 

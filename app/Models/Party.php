@@ -82,6 +82,8 @@ use Illuminate\Database\Eloquent\Collection;
  * @property-read Collection<int, LogEntry> $logEntries
  * @property-read Collection<int, Caution> $cautions
  * @property-read Collection<int, File> $files
+ * @property-read Collection<int, FormerRecord> $formerRecords
+ * @property-read Collection<int, Merge> $merges
  */
 final class Party extends SubjectModel
 {

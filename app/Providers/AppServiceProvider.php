@@ -8,10 +8,15 @@ use Almanac\Access\Permission;
 use App\Actions\Finding\HeldIndex;
 use App\Acts\ActLog;
 use App\Database\ImmediateConnector;
+use App\Http\Problems\MadeOne;
+use App\Models\FormerRecord;
+use App\Models\Party;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 use Laravel\Sanctum\Events\TokenAuthenticated;
 
@@ -33,6 +38,16 @@ final class AppServiceProvider extends ServiceProvider
                 }
             });
         }
+        // A record that was made one with another is found where that is.
+        Route::bind('party', function (string $id): Party {
+            $party = ctype_digit($id) && strlen($id) < 19 ? Party::query()->find((int) $id) : null;
+            if ($party === null) {
+                $former = ctype_digit($id) && strlen($id) < 19 ? FormerRecord::query()->with('kept')->find((int) $id) : null;
+                throw $former === null ? (new ModelNotFoundException)->setModel(Party::class) : new MadeOne($former);
+            }
+
+            return $party;
+        });
         // What a role allows is said by the core; nobody has a permission of their own.
         foreach (Permission::cases() as $permission) {
             Gate::define($permission->value, fn (User $user) => $user->role->may($permission));

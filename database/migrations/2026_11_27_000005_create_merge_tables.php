@@ -83,7 +83,7 @@ return new class extends Migration
             $table->unsignedBigInteger('number')->unique();
             $table->string('name');
             $table->foreignId('kept_id')->index()->constrained('parties');
-            $table->foreignId('merge_id')->constrained();
+            $table->foreignId('merge_id')->index()->constrained();
         });
 
         // Who is changing a record at this moment; who has said nothing for a while is not.

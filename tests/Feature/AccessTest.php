@@ -23,6 +23,8 @@ final class AccessTest extends TestCase
     /** Routes that change nothing in the book, or only the session of whoever asks. */
     use BeginsEngagements;
 
+    private int $formerId = 1;
+
     private int $engagementId = 1;
 
     private int $entryId = 1;
@@ -230,6 +232,7 @@ final class AccessTest extends TestCase
             'change' => ['kind' => 'restore', 'values' => []],
         ])->assertCreated()->assertJsonPath('id', 1);
         $this->postJson('/api/look-alikes/scan')->assertCreated()->assertJsonPath('id', 1);
+        $this->makeOne();
         SharedLine::query()->create(['kind' => 'phone', 'value' => '+18025550190', 'name' => 'Front desk', 'user_id' => 1]);
         $this->actingAs($reader = $this->user(Role::Reader));
         Storage::put('jobs/1.pdf', '%PDF');
@@ -253,7 +256,17 @@ final class AccessTest extends TestCase
             }
         }
         $this->assertGreaterThanOrEqual(15, $checked);
-        $this->assertSame(3, Party::query()->count());
+        $this->assertSame(4, Party::query()->count());
+    }
+
+    /** Two records that are one. */
+    private function makeOne(): void
+    {
+        $ids = [$this->addPerson('Ida', 'Quill')->id, $this->addPerson('I.', 'Quill')->id];
+        $this->formerId = $ids[1];
+        $input = ['partyIds' => $ids, 'keptId' => $ids[0], 'chosen' => [], 'lines' => [], 'withArchived' => false, 'seen' => '', 'why' => ''];
+        $seen = $this->postJson('/api/merges/preview', $input)->assertOk()->json('seen');
+        $this->postJson('/api/merges', ['seen' => $seen] + $input)->assertCreated()->assertJsonPath('id', 1);
     }
 
     /** One of everything that a route of the books has in its address. */
@@ -341,8 +354,8 @@ final class AccessTest extends TestCase
                 $routes["$method {$route->uri()}"] = [
                     $method,
                     '/'.preg_replace(
-                        ['#long-lists/\{list\}#', '/\{list\}/', '#\{engagement\}/entries/\{logEntry\}#', '/\{engagement\}/', '/\{\w+\}/'],
-                        ['long-lists/parties', 'tags', "$this->engagementId/entries/$this->entryId", (string) $this->engagementId, '1'],
+                        ['/\{former\}/', '#long-lists/\{list\}#', '/\{list\}/', '#\{engagement\}/entries/\{logEntry\}#', '/\{engagement\}/', '/\{\w+\}/'],
+                        [(string) $this->formerId, 'long-lists/parties', 'tags', "$this->engagementId/entries/$this->entryId", (string) $this->engagementId, '1'],
                         $route->uri(),
                     ).(self::TOLD[$route->uri()] ?? ''),
                 ];

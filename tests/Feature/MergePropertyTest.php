@@ -74,7 +74,7 @@ final class MergePropertyTest extends TestCase
     private function make(MergePlan $plan): Merge
     {
         return $this->app->make(MakeOne::class)
-            ->handle($plan->sides->modelKeys(), $plan->kept->id, $plan->decisions, $plan->seen, '', $this->administrator);
+            ->handle(array_values($plan->sides->map(fn (Party $party) => $party->id)->all()), $plan->kept->id, $plan->decisions, $plan->seen, '', $this->administrator);
     }
 
     /** @return array<string, list<string>> every table but the logs and what is worked out, row by row */

@@ -88,9 +88,11 @@ final class OneActTest extends TestCase
             'POST api/parties/{party}/document-preview',
             'POST api/parties/{party}/payment-preview',
             'POST api/bulk-changes/preview',
+            'POST api/merges/preview',
             // How somebody looks at a list, and what they had open, are nobody else's concern.
             'PUT api/long-lists/{list}/look',
             'PUT api/parties/{party}/opened',
+            'PUT api/parties/{party}/editing',
         ];
         foreach (Route::getRoutes()->getRoutes() as $route) {
             foreach (array_diff($route->methods(), ['GET', 'HEAD', 'OPTIONS']) as $method) {

@@ -15,7 +15,7 @@ final class SaveOffice
     /**
      * @param array{
      *     name: string, country: string, lines: string, locality: string, region: string, postcode: string,
-     *     monthFirst: bool, decimalComma: bool|null, timeZone: string, phone: string, email: string, howToPay: string,
+     *     monthFirst: bool, decimalComma: bool|null, timeZone: string, phone: string, email: string, howToPay: string, clerksMakeOne?: bool,
      * } $input
      *
      * @throws ValidationException when the address cannot be
@@ -31,6 +31,7 @@ final class SaveOffice
             'time_zone' => $input['timeZone'],
             'phone' => trim($input['phone']),
             'email' => trim($input['email']),
+            'clerks_make_one' => $input['clerksMakeOne'] ?? $office->clerks_make_one,
             'how_to_pay' => trim(str_replace("\r", '', $input['howToPay'])),
         ]);
         $hasAddress = trim($input['lines'].$input['locality'].$input['postcode']) !== '';

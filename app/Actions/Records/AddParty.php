@@ -13,6 +13,7 @@ use Almanac\Records\PartyKind;
 use Almanac\Records\SectionName;
 use App\Actions\Finding\IndexParties;
 use App\Actions\LookAlikes\KeepPairs;
+use App\Models\FormerRecord;
 use App\Models\Party;
 use App\Models\Position;
 use App\Models\User;
@@ -53,7 +54,8 @@ final readonly class AddParty
             $company = $this->company($party, $input['companyId'] ?? null, $problems) ?? $this->newCompany($party, $input, $problems, $by);
             $problems->throwIfAny();
 
-            $last = Party::query()->max('number');
+            // The number of one that was made one with another is given to nobody else.
+            $last = max(Party::query()->max('number'), FormerRecord::query()->max('number'));
             $party->fill([
                 'number' => is_numeric($last) ? (int) $last + 1 : self::FIRST_NUMBER,
                 'is_client' => $input['isClient'],

@@ -8,6 +8,7 @@ use Almanac\Calendar\Day;
 use Almanac\Records\PartyKind;
 use Almanac\Records\SectionName;
 use App\Models\Address;
+use App\Models\FormerRecord;
 use App\Models\Party;
 use App\Models\SectionState;
 use Carbon\CarbonImmutable;
@@ -62,7 +63,8 @@ final class Past
     /** Somebody whom a state names. */
     public function party(int $id): Party
     {
-        return $this->parties[$id] ??= (new Party(['id' => $id, 'kind' => PartyKind::Company]))->forceFill(['display_name' => self::DELETED]);
+        return $this->parties[$id] ??= (new Party(['id' => $id, 'kind' => PartyKind::Company]))
+            ->forceFill(['display_name' => FormerRecord::query()->find($id)->name ?? self::DELETED]);
     }
 
     /**

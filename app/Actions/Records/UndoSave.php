@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Records;
 
+use Almanac\Merging\MergeRefused;
 use Almanac\Records\ArchivedRecord;
 use Almanac\Records\SectionName;
 use App\Actions\Ledger\TakeNewDetails;
+use App\Models\Merge;
 use App\Models\Party;
 use App\Models\SectionState;
 use App\Models\User;
@@ -27,6 +29,7 @@ final readonly class UndoSave
      * @param int $version that the save made
      * @param Following|null $following the documents that take over what is so again
      *
+     * @throws MergeRefused when it was saved as records were made one
      * @throws ArchivedRecord when the record is archived
      * @throws StaleSection when one of the sections has been saved since
      * @throws ValidationException when what it was cannot be any more
@@ -35,6 +38,10 @@ final readonly class UndoSave
     {
         DB::transaction(function () use ($party, $name, $version, $by, $following): void {
             $party->refresh();
+            if (Merge::query()->whereIn('cause_id', SectionState::query()->selectRaw('coalesce(cause_id, id)')
+                ->where(['subject_id' => $party->id, 'section' => $name->value, 'version' => $version]))->exists()) {
+                throw MergeRefused::ownMerge();
+            }
             [$changed, $undone] = $this->keep->undo($party, $name, $version, $by, fn (SectionState $state) => $this->sections->kept($state, $party));
             foreach ($undone as $section) {
                 if ($section->subject instanceof Party) {

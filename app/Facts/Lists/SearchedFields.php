@@ -16,7 +16,9 @@ use App\Models\Address;
 use App\Models\AddressUse;
 use App\Models\ContactPoint;
 use App\Models\File;
+use App\Models\FormerRecord;
 use App\Models\ListItem;
+use App\Models\Merge;
 use App\Models\Party;
 use App\Models\PartyCode;
 use App\Models\Position;
@@ -27,7 +29,7 @@ use Symfony\Component\Intl\Countries;
 final class SearchedFields
 {
     /** The relations of a party that they are read from. */
-    public const READS = [...RecordRow::READS, 'contactPoints.line', 'listItems', 'codes', 'files', 'vendorTerms', 'detailValues.field'];
+    public const READS = [...RecordRow::READS, 'contactPoints.line', 'listItems', 'codes', 'files', 'vendorTerms', 'detailValues.field', 'formerRecords', 'merges'];
 
     /** @return Collection<string, ListedField<Party>> by key; made once, also for a whole run over many records */
     public static function all(): Collection
@@ -54,6 +56,22 @@ final class SearchedFields
             PartyFields::ofColumn('number', 'Number', FieldType::Number, 'number')->searched(SearchColumn::Number, 'number'),
             PartyFields::ofColumn('registration-number', 'Registration number', FieldType::Text, 'registration_number')
                 ->searched(SearchColumn::Number, 'registration number'),
+            ListedField::of(
+                'made-one-from',
+                'Made one from',
+                FieldType::Choices,
+                fn (Party $party) => Value::choices(self::texts($party->formerRecords, fn (FormerRecord $one) => $one->name)),
+                new Rows('select kept_id as party_id from former_records where true', 'fold(name)', ''),
+                ['formerRecords'],
+            )->searched(
+                SearchColumn::Also,
+                'made one from',
+                // Its own name may have been another too.
+                fn (Party $party) => [
+                    ...self::texts($party->formerRecords, fn (FormerRecord $one) => "$one->name $one->number"),
+                    ...self::texts($party->merges->where('kept_name', '!=', $party->display_name), fn (Merge $one) => $one->kept_name),
+                ],
+            ),
             ListedField::of(
                 'account-number',
                 'Our account number',

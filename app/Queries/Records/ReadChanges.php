@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Queries\Records;
 
+use App\Facts\Merging\Origins;
 use App\Http\Data\Records\ChangeData;
 use App\Http\Data\Records\ChangesData;
 use App\Models\Change;
+use App\Models\FormerRecord;
 use App\Models\SubjectModel;
 
 /** Reads the change log of a subject backwards, a stretch at a time. */
@@ -18,7 +20,7 @@ final class ReadChanges
     public function handle(SubjectModel $subject, ?int $before, string $show = 'all'): ChangesData
     {
         $changes = Change::query()->with('user', 'logEntry.user', 'logEntry.withParty')
-            ->where('subject_id', $subject->id)
+            ->whereIn('subject_id', FormerRecord::allOf($subject->id))
             ->when($show === 'entries', fn ($query) => $query->whereNotNull('log_entry_id'))
             ->when($show === 'changes', fn ($query) => $query->whereNull('log_entry_id'))
             ->when($before !== null, fn ($query) => $query->where('id', '<', $before))
@@ -27,8 +29,10 @@ final class ReadChanges
             ->get();
         $shown = $changes->take(self::AT_ONCE);
 
+        $origins = Origins::of($subject);
+
         return new ChangesData(
-            array_values($shown->map(fn (Change $change) => ChangeData::of($change))->all()),
+            array_values($shown->map(fn (Change $change) => ChangeData::of($change, $origins->ofSubject($change->subject_id)))->all()),
             $changes->count() > self::AT_ONCE ? $shown->last()?->id : null,
         );
     }

@@ -9,6 +9,7 @@ use Almanac\Records\SectionName;
 use Almanac\Records\StreamFilter;
 use Almanac\Records\StreamKind;
 use Almanac\Records\StreamPlace;
+use App\Facts\Merging\Origins;
 use App\Http\Data\Records\StreamData;
 use App\Http\Data\Records\StreamLineData;
 use App\Models\Change;
@@ -16,9 +17,11 @@ use App\Models\Document;
 use App\Models\Engagement;
 use App\Models\EngagementMove;
 use App\Models\EngagementParty;
+use App\Models\FormerRecord;
 use App\Models\LogEntry;
 use App\Models\Meeting;
 use App\Models\Message;
+use App\Models\Model;
 use App\Models\Party;
 use App\Models\Payment;
 use App\Models\SubjectModel;
@@ -46,13 +49,16 @@ final class ReadStream
 
     private ?StreamPlace $before;
 
+    private Origins $origins;
+
     /** @param  bool  $withPeople  of a company: what concerns those who work or worked there too */
     public function handle(SubjectModel $subject, StreamFilter $filter, ?StreamPlace $before, bool $withPeople): StreamData
     {
         $this->subject = $subject;
         $this->before = $before;
+        $this->origins = Origins::of($subject);
         $this->ids = [
-            $subject->id,
+            ...FormerRecord::allOf($subject->id),
             ...$withPeople && $subject instanceof Party ? array_values($subject->staffPositions()->pluck('person_id')->unique()->all()) : [],
         ];
         $places = [];
@@ -188,13 +194,23 @@ final class ReadStream
         $lines = [];
         foreach ($shown as [$place, $of]) {
             $rows = array_values(array_filter(array_map(fn (int $id) => ($read[$place->kind->value] ?? null)?->get($id), $of)));
-            $line = StreamLineData::of($place, $rows, $this->subject);
+            $line = StreamLineData::of($place, $rows, $this->subject, $this->origin($rows[0] ?? null));
             if ($line !== null) {
                 $lines[] = $line;
             }
         }
 
         return $lines;
+    }
+
+    /** The former record that something came from; empty for what was always its own. */
+    private function origin(?Model $row): string
+    {
+        return match (true) {
+            $row instanceof Change => $this->origins->ofSubject($row->subject_id),
+            $row === null => '',
+            default => $this->origins->ofRow($row->getTable(), (int) $row->getKey()),
+        };
     }
 
     /** @return Builder<Message> */

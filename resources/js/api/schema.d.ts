@@ -2190,6 +2190,177 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/merges/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The record that several become, as it will stand */
+        post: operations["previewMerge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/merges": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make several records one */
+        post: operations["makeOne"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/merges/propose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ask one who may do it to make several records one */
+        post: operations["proposeMerge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/merges/{merge}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a proposal back */
+        delete: operations["withdrawMerge"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/merges/proposed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What somebody proposes to make one */
+        get: operations["listProposedMerges"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/merges/{merge}/input": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was decided in a proposal */
+        get: operations["readMergeInput"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/merges": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a record was made one from */
+        get: operations["listMergesOfRecord"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/merges/{merge}/former/{former}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A record as it was before it was made one with another */
+        get: operations["readFormerRecord"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/merges/{merge}/apart": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What becomes of each record when they are taken apart */
+        get: operations["previewApart"];
+        put?: never;
+        /** Take records apart that were made one */
+        post: operations["takeApart"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/editing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say that one is changing a record, or no longer */
+        put: operations["noteEditing"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/parties/{id}/entries": {
         parameters: {
             query?: never;
@@ -3306,6 +3477,68 @@ export interface components {
         AllocationsInput: {
             allocations: components["schemas"]["AllocationInput"][];
         };
+        /** @description How much of something goes back to a record. */
+        ApartBack: {
+            kind: string;
+            partyId: number;
+            count: number;
+        };
+        ApartBelongsInput: {
+            item: string;
+            partyId: number;
+        };
+        /** @description A value that was changed while records were one, and who has it as it is now. */
+        ApartChange: {
+            part: string;
+            /** @description Of the section. */
+            section: string;
+            title: string;
+            /** @description Right after they were made one; empty for nothing. */
+            was: string;
+            /** @description Now; empty for nothing. */
+            is: string;
+            /** @description Who has it as it is now. */
+            partyIds: number[];
+            /** @description Whether it came since, and goes to one of them. */
+            isNew: boolean;
+        };
+        ApartHasInput: {
+            part: string;
+            /** @description Who has it as it is now; the others have what they had. */
+            partyIds: number[];
+        };
+        ApartInput: {
+            belongs: components["schemas"]["ApartBelongsInput"][];
+            has: components["schemas"]["ApartHasInput"][];
+            /** @description As the preview gave it. */
+            seen: string;
+        };
+        /** @description Something that came while records were one, and to whom it goes. */
+        ApartItem: {
+            item: string;
+            /** @description As a heading. */
+            kind: string;
+            text: string;
+            partyId: number;
+            /** @description Whether it goes with something that is theirs already. */
+            isFixed: boolean;
+            note: string;
+        };
+        /** @description What becomes of each record when they are taken apart. */
+        ApartPreview: {
+            merge: components["schemas"]["Merge"];
+            /** @description What goes back. */
+            back: components["schemas"]["ApartBack"][];
+            /** @description What came since. */
+            items: components["schemas"]["ApartItem"][];
+            /** @description What was changed since. */
+            changes: components["schemas"]["ApartChange"][];
+            /** @description What cannot be brought back, and what is undone. */
+            lost: string[];
+            /** @description Is sent with what is decided. */
+            seen: string;
+            mayDo: boolean;
+        };
         /** @description Since when and why a record is out of use. */
         Archive: {
             onText: string;
@@ -3609,6 +3842,8 @@ export interface components {
             /** Format: date-time */
             at: string;
             entry: components["schemas"]["LogEntry"] | null;
+            /** @description The record that it was told of, where that was made one with this one; else empty. */
+            of: string;
         };
         /** @description A stretch of the change log, the newest first. */
         Changes: {
@@ -4200,6 +4435,9 @@ export interface components {
             dueText: string;
             sentence: string;
         };
+        EditingInput: {
+            isEditing: boolean;
+        };
         /** @description A caution that ends soon. */
         EndingCaution: {
             id: number;
@@ -4604,6 +4842,20 @@ export interface components {
             /** @description The case or project; null for none. */
             engagementId: number | null;
         };
+        /** @description A record as it was before it was made one with another. */
+        FormerRecord: {
+            merge: components["schemas"]["Merge"];
+            side: components["schemas"]["MergeSide"];
+            sections: components["schemas"]["FormerSection"][];
+        };
+        /** @description What a section said; private values are not told. */
+        FormerSection: {
+            title: string;
+            facts: {
+                label: string;
+                text: string;
+            }[];
+        };
         /** @description The answer to one keystroke: which text it answers, and the records, the best first. */
         Found: {
             typed: string;
@@ -4633,6 +4885,15 @@ export interface components {
             by: string;
             /** @description As in Invoice I2026-0041: issued. */
             text: string;
+        };
+        /** @description Why records cannot become one as they are, and what would clear it. */
+        Hindrance: {
+            what: string;
+            remedy: string;
+            /** @description The record on which it is cleared. */
+            partyId: number | null;
+            /** @description Whether it is enough to say that one knows. */
+            isWaived: boolean;
         };
         /** @description A holiday that was read in. */
         Holiday: {
@@ -5141,6 +5402,159 @@ export interface components {
             /** @description Whether its day has passed and nothing is written of it. */
             isToBeWritten: boolean;
         };
+        /** @description Records that were made one, or that somebody proposes to make one. Load the merge with RELATIONS. */
+        Merge: {
+            id: number;
+            /** @enum {string} */
+            state: "proposed" | "done" | "apart";
+            keptId: number;
+            /** @description As they were called then, the one that stays among them. */
+            sides: components["schemas"]["MergeSide"][];
+            /** @description What was not taken over. */
+            struck: components["schemas"]["MergeStruck"][];
+            /** @description In the words of who did it; may be empty. */
+            why: string;
+            proposedBy: string;
+            by: string;
+            /** @description The day, for reading. */
+            day: string;
+            /** @description Who took them apart; empty where nobody has. */
+            apartBy: string;
+            apartDay: string;
+        };
+        MergeChoiceInput: {
+            part: string;
+            /** @description Whose value is taken. */
+            partyId: number;
+        };
+        /** @description What was decided of records that are to become one, in the form in which it is sent. */
+        MergeDecided: {
+            partyIds: number[];
+            keptId: number;
+            chosen: components["schemas"]["MergeChoiceInput"][];
+            lines: components["schemas"]["MergeLineInput"][];
+            withArchived: boolean;
+            why: string;
+        };
+        /** @description A figure of each record, and of what they become. */
+        MergeFigure: {
+            title: string;
+            /** @description In the order of the records; empty for none. */
+            ofEach: string[];
+            together: string;
+        };
+        MergeInput: {
+            partyIds: number[];
+            /** @description The record that stays; null lets it be proposed. */
+            keptId: number | null;
+            chosen: components["schemas"]["MergeChoiceInput"][];
+            lines: components["schemas"]["MergeLineInput"][];
+            /** @description Whether archived records may come too. */
+            withArchived: boolean;
+            /** @description As the preview gave it; empty for a preview. */
+            seen: string;
+            /** @description In a few words; may be empty. */
+            why: string;
+        };
+        /** @description A line of one of the records, and whether it stays. */
+        MergeLine: {
+            /** @description Its section and key. */
+            part: string;
+            partyId: number;
+            title: string;
+            /** @description For reading. */
+            text: string;
+            isKept: boolean;
+            /** @description Whether another line says the same. */
+            isDouble: boolean;
+            /** @description What it is called; null where it is called nothing. */
+            label: string | null;
+            /** @description Whether it comes first of its kind; null where none does. */
+            isPrimary: boolean | null;
+            /** @description Of lines with the same, one comes first. */
+            kind: string;
+        };
+        MergeLineInput: {
+            part: string;
+            isKept: boolean;
+            label?: string;
+            /** @description Whether it comes first of its kind. */
+            isPrimary?: boolean;
+        };
+        /** @description Names out of one of the office's lists, of all the records together. */
+        MergeMembers: {
+            title: string;
+            names: string[];
+        };
+        /** @description What one record says of something that can be said once. */
+        MergeOffer: {
+            partyId: number;
+            /** @description For reading; empty where it says nothing. */
+            text: string;
+            /** @description Whether that is what is taken, from whomever. */
+            isChosen: boolean;
+        };
+        /** @description The record that several become, as it will stand. */
+        MergePreview: {
+            /** @description The record that stays. */
+            keptId: number;
+            /** @description The one that stays first. */
+            sides: components["schemas"]["MergeSide"][];
+            /** @description What stands in the way. */
+            hindrances: components["schemas"]["Hindrance"][];
+            sections: components["schemas"]["MergeSection"][];
+            /** @description What each owes and is owed, and all together. */
+            standing: components["schemas"]["MergeFigure"][];
+            /** @description How much comes along from each. */
+            carried: components["schemas"]["MergeFigure"][];
+            /** @description Changes when one of the records is saved; is sent with what is decided. */
+            seen: string;
+            /** @description Whether who asks may do it, rather than propose it. */
+            mayDo: boolean;
+            /** @description Whether nothing stands in the way. */
+            isPossible: boolean;
+        };
+        /** @description What a section says of the record that several become. */
+        MergeSection: {
+            /** @enum {string} */
+            name: "identity" | "reach" | "addresses" | "positions" | "relations" | "client-terms" | "vendor-terms" | "classification" | "details" | "tax-numbers" | "bank" | "documents" | "files" | "reminders" | "cautions" | "log" | "engagement" | "stage" | "parties" | "site" | "links" | "conflicts" | "meetings";
+            title: string;
+            values: components["schemas"]["MergeValue"][];
+            lines: components["schemas"]["MergeLine"][];
+            members: components["schemas"]["MergeMembers"][];
+        };
+        /** @description One of the records that become one, or became one. */
+        MergeSide: {
+            id: number;
+            number: number;
+            name: string;
+            isArchived: boolean;
+        };
+        /** @description What a record said that was not taken over. */
+        MergeStruck: {
+            /** @description Of which record. */
+            name: string;
+            title: string;
+            text: string;
+        };
+        /** @description A single value of the record that several become, and what each of them says. */
+        MergeValue: {
+            /** @description Its section and key. */
+            part: string;
+            title: string;
+            /** @description What each says, that of the record that stays first. */
+            offers: components["schemas"]["MergeOffer"][];
+            /** @description Whose value is taken. */
+            chosenId: number;
+            /** @description For reading. */
+            text: string;
+            /** @description Whose value is proposed. */
+            proposedId: number;
+            /** @description Why that is proposed, in words. */
+            why: string;
+            /** @description Whether they do not all say the same. */
+            isOpen: boolean;
+        };
         /** @description A part of a sentence that was not understood, or that asks for what is not there. */
         Misread: {
             /** @description How many letters of the sentence come before it. */
@@ -5230,6 +5644,8 @@ export interface components {
             email: string;
             /** @description What papers say of how to pay the office. */
             howToPay: string;
+            /** @description Whether clerks make records one, rather than propose it. */
+            clerksMakeOne: boolean;
             /** @description Where the picture of its logo is read; null for none. */
             logo: string | null;
             /** @description Time zones to choose from. */
@@ -5253,6 +5669,8 @@ export interface components {
             timeZone: string;
             phone: string;
             email: string;
+            /** @description Whether clerks make records one, rather than propose it. */
+            clerksMakeOne?: boolean;
             /** @description What papers say of how to pay the office: its bank, its account. */
             howToPay: string;
         };
@@ -6143,6 +6561,8 @@ export interface components {
             entry: components["schemas"]["LogEntry"] | null;
             /** @description Of one day, the newest first. */
             changes: components["schemas"]["Change"][];
+            /** @description The record that it came from, where that was made one with this one; else empty. */
+            from: string;
         };
         StreamQuery: {
             /** @enum {string} */
@@ -11684,6 +12104,360 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Meeting"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    previewMerge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["MergeInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MergePreview"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makeOne: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["MergeInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Merge"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    proposeMerge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["MergeInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Merge"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    withdrawMerge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                merge: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listProposedMerges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Merge"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readMergeInput: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                merge: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MergeDecided"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listMergesOfRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Merge"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readFormerRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                merge: number;
+                former: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormerRecord"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    previewApart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                merge: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ApartPreview"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeApart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                merge: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ApartInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Merge"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    noteEditing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["EditingInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
                 };
             };
             /** @description Refused */

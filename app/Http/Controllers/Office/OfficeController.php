@@ -70,7 +70,7 @@ final readonly class OfficeController
         /**
          * @var array{
          *     name: string, country: string, lines: string, locality: string, region: string, postcode: string,
-         *     monthFirst: bool, decimalComma: bool|null, timeZone: string, phone: string, email: string, howToPay: string,
+         *     monthFirst: bool, decimalComma: bool|null, timeZone: string, phone: string, email: string, howToPay: string, clerksMakeOne?: bool,
          * } $input
          */
         $input = $request->validated();

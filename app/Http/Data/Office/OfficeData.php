@@ -39,6 +39,8 @@ final readonly class OfficeData
         public string $email,
         #[OA\Property(description: 'What papers say of how to pay the office.')]
         public string $howToPay,
+        #[OA\Property(description: 'Whether clerks make records one, rather than propose it.')]
+        public bool $clerksMakeOne,
         #[OA\Property(description: 'Where the picture of its logo is read; null for none.', nullable: true)]
         public ?string $logo,
         #[OA\Property(description: 'Time zones to choose from.', items: new OA\Items(type: 'string'))]
@@ -64,6 +66,7 @@ final readonly class OfficeData
             $office->phone,
             $office->email,
             (string) $office->how_to_pay,
+            $office->clerks_make_one,
             $office->logo_path === null ? null : '/api/office/logo?'.substr(basename($office->logo_path), 0, 12),
             \DateTimeZone::listIdentifiers(),
             $office->currency(),

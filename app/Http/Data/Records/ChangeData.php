@@ -30,10 +30,13 @@ final readonly class ChangeData
         public string $at,
         #[OA\Property(description: 'The log entry that stands here, if one does.', ref: '#/components/schemas/LogEntry', nullable: true)]
         public ?LogEntryData $entry,
+        #[OA\Property(description: 'The record that it was told of, where that was made one with this one; else empty.')]
+        public string $of,
     ) {
     }
 
-    public static function of(Change $change): self
+    /** @param  string  $of  the former record that it was told of; empty where there is none */
+    public static function of(Change $change, string $of = ''): self
     {
         return new self(
             $change->id,
@@ -44,6 +47,7 @@ final readonly class ChangeData
             $change->user->name,
             $change->at->toIso8601String(),
             $change->log_entry_id === null || $change->logEntry === null ? null : LogEntryData::of($change->logEntry),
+            $of,
         );
     }
 }

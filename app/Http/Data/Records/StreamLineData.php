@@ -48,15 +48,26 @@ final readonly class StreamLineData
         public ?LogEntryData $entry,
         #[OA\Property(description: 'Of one day, the newest first.', items: new OA\Items(ref: '#/components/schemas/Change'))]
         public array $changes,
+        #[OA\Property(description: 'The record that it came from, where that was made one with this one; else empty.')]
+        public string $from,
     ) {
     }
 
     /**
      * @param list<Model> $rows what stands there: several changes of one day, or one of anything else
+     * @param string $from the former record that it came from; empty where there is none
      *
      * @return self|null null where it has gone in the meantime
      */
-    public static function of(StreamPlace $place, array $rows, SubjectModel $near): ?self
+    public static function of(StreamPlace $place, array $rows, SubjectModel $near, string $from = ''): ?self
+    {
+        $line = self::ofRows($place, $rows, $near);
+
+        return $line === null || $from === '' ? $line : new self(...[...get_object_vars($line), 'from' => $from]);
+    }
+
+    /** @param  list<Model>  $rows */
+    private static function ofRows(StreamPlace $place, array $rows, SubjectModel $near): ?self
     {
         $row = $rows[0] ?? null;
 
@@ -177,7 +188,7 @@ final readonly class StreamLineData
         ?LogEntryData $entry = null,
         array $changes = [],
     ): self {
-        return new self("{$kind->code()}-$id", $kind->code(), $day->year, $day->toText(), $text, $by, $opensId, $of, $entry, $changes);
+        return new self("{$kind->code()}-$id", $kind->code(), $day->year, $day->toText(), $text, $by, $opensId, $of, $entry, $changes, '');
     }
 
     private static function other(?SubjectModel $subject, SubjectModel $near): ?SubjectLinkData

@@ -26,6 +26,7 @@ final class OfficeRequest extends ShapedRequest
             'timeZone' => Input::text(64)->also(Rule::in(['', ...\DateTimeZone::listIdentifiers()]))->says('Of the IANA database; empty for that of the address.'),
             'phone' => Input::text(100),
             'email' => Input::text(254),
+            'clerksMakeOne' => Input::flag()->optional()->says('Whether clerks make records one, rather than propose it.'),
             'howToPay' => Input::text()->says('What papers say of how to pay the office: its bank, its account.'),
         ]);
     }
