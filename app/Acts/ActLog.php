@@ -176,7 +176,7 @@ final class ActLog
         if ($model instanceof Document || $model instanceof Payment) {
             return $model instanceof Document ? $model->title() : $model->amount()->toText();
         }
-        foreach (['display_name', 'name', 'masked', 'currency'] as $attribute) {
+        foreach (['display_name', 'kept_name', 'name', 'masked', 'currency'] as $attribute) {
             $value = $model->getAttributes()[$attribute] ?? null;
             if (is_string($value) && $value !== '') {
                 return mb_strimwidth($value, 0, self::LONGEST, '…');

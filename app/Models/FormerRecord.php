@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $party_id the number it had, which its log and its past states still have
  * @property int $number the office's own number that it had
  * @property string $name
+ * @property string $kept_was what the other was called before
  * @property int $kept_id
  * @property int $merge_id
  * @property-read Party $kept

@@ -83,7 +83,6 @@ use Illuminate\Database\Eloquent\Collection;
  * @property-read Collection<int, Caution> $cautions
  * @property-read Collection<int, File> $files
  * @property-read Collection<int, FormerRecord> $formerRecords
- * @property-read Collection<int, Merge> $merges
  */
 final class Party extends SubjectModel
 {

@@ -7,7 +7,6 @@ namespace App\Models;
 use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Addresses\DatedUse;
 use Almanac\Calendar\Day;
-use Almanac\Merging\MergeState;
 use Almanac\Records\OfficeList;
 use Almanac\Records\SectionName;
 use Illuminate\Database\Eloquent\Builder;
@@ -189,12 +188,6 @@ trait SectionsOfParty
     public function formerRecords(): HasMany
     {
         return $this->hasMany(FormerRecord::class, 'kept_id')->orderBy('number');
-    }
-
-    /** @return HasMany<Merge, $this> by which others were made one with it, as far as they are not apart again */
-    public function merges(): HasMany
-    {
-        return $this->hasMany(Merge::class, 'kept_id')->where('state', MergeState::Done)->select('id', 'kept_id', 'kept_name')->orderBy('id');
     }
 
     /** @return HasMany<LookAlikePair, $this> those in which it stands first */

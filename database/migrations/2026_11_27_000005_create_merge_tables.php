@@ -82,6 +82,8 @@ return new class extends Migration
             $table->foreignId('party_id')->primary()->constrained('subjects');
             $table->unsignedBigInteger('number')->unique();
             $table->string('name');
+            // What the other was called until then: by that it is found, too.
+            $table->string('kept_was');
             $table->foreignId('kept_id')->index()->constrained('parties');
             $table->foreignId('merge_id')->index()->constrained();
         });

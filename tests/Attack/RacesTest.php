@@ -75,6 +75,7 @@ final class RacesTest extends TestCase
             '/api/setup',
             '/api/look-alikes',
             '/api/bulk-changes/preview',
+            '/api/merges/preview',
             '/api/terms/preview',
             '/api/parties/{id}/document-preview',
             '/api/parties/{id}/payment-preview',
@@ -103,6 +104,50 @@ final class RacesTest extends TestCase
         $this->sharePhone();
         $line = ['kind' => 'phone', 'value' => '+18025550199', 'name' => 'Front desk'];
         $this->assertSame([201 => 1, 422 => 7], $this->sorted($both('/api/shared-lines', $line)));
+    }
+
+    public function test_of_several_who_make_two_one_or_take_them_apart_one_does(): void
+    {
+        $this->seedOffice();
+        $both = fn (string $path, array $input) => $this->sorted(array_count_values(array_column(
+            $this->atOnce(array_map(fn () => ['POST', $path, $input, bin2hex(random_bytes(8))], range(1, 8))),
+            0,
+        )));
+        $input = $this->twice('Ida');
+        $this->assertSame([201 => 1, 422 => 7], $both('/api/merges', $input));
+        $this->assertSame([1, 1], [DB::table('merges')->count(), DB::table('former_records')->count()]);
+        $seen = $this->asAdministrator()->getJson('/api/merges/1/apart')->assertOk()->json('seen');
+        $this->assertSame([200 => 1, 422 => 7], $both('/api/merges/1/apart', ['seen' => $seen, 'belongs' => [], 'has' => []]));
+        $this->assertSame(0, DB::table('former_records')->count());
+        $this->assertSame(2, DB::table('parties')->whereIn('id', $input['partyIds'])->count());
+        $this->assertSame([201 => 1, 422 => 7], $both('/api/merges/propose', $this->twice('Una')));
+    }
+
+    /**
+     * Somebody who is in the book twice, as somebody asks for it who has just looked.
+     *
+     * @return array{partyIds: list<int>, ...}
+     */
+    private function twice(string $given): array
+    {
+        $ids = [$this->asAdministrator()->addPerson($given, 'Quill')->id, $this->addPerson(substr($given, 0, 1).'.', 'Quill')->id];
+        $input = ['partyIds' => $ids, 'keptId' => $ids[0], 'chosen' => [], 'lines' => [], 'withArchived' => false, 'seen' => '', 'why' => ''];
+        $seen = $this->postJson('/api/merges/preview', $input)->assertOk()->json('seen');
+
+        return ['seen' => $seen] + $input;
+    }
+
+    /** @return list<array{string, string, array<string, mixed>}> */
+    private function mergePosts(): array
+    {
+        $id = $this->postJson('/api/merges', $this->twice('Ivo'))->assertCreated()->json('id');
+        $seen = $this->getJson("/api/merges/$id/apart")->assertOk()->json('seen');
+
+        return [
+            ['/api/merges', '/api/merges', $this->twice('Ida')],
+            ['/api/merges/propose', '/api/merges/propose', $this->twice('Una')],
+            ['/api/merges/{merge}/apart', "/api/merges/$id/apart", ['seen' => $seen, 'belongs' => [], 'has' => []]],
+        ];
     }
 
     private function sharePhone(): void
@@ -532,6 +577,7 @@ final class RacesTest extends TestCase
             ['/api/look-alikes/later', '/api/look-alikes/later', ['pairIds' => [202]]],
             ['/api/look-alikes/open-again', '/api/look-alikes/open-again', ['pairIds' => [203]]],
             ['/api/shared-lines', '/api/shared-lines', ['kind' => 'phone', 'value' => '+18025550199', 'name' => 'Front desk']],
+            ...$this->mergePosts(),
             ['/api/tokens', '/api/tokens', ['email' => 'maud@orreryvane.example', 'password' => self::PASSWORD, 'name' => 'N']],
             ['/api/calendar', '/api/calendar', []],
             ...$this->engagementPosts(),

@@ -55,6 +55,35 @@ final class SeveralProcessesTest extends TestCase
         }
     }
 
+    public function test_a_killed_merge_leaves_two_records_or_one(): void
+    {
+        $ids = [];
+        for ($n = 1; $n <= 40; $n++) {
+            $ids[] = $this->addPerson('Ada', "Finch $n")->id;
+            $this->saveSection(Party::query()->findOrFail($ids[count($ids) - 1]), 'reach', ['contactPoints' => [$this->contact('phone', sprintf('802 555 0%03d', 100 + $n))]])->assertOk();
+        }
+        $told = 0;
+        for ($n = 1; $n <= 5; $n++) {
+            $process = proc_open([PHP_BINARY, __DIR__.'/merger.php', $this->database, (string) $ids[0]], [1 => ['pipe', 'w'], 2 => STDERR], $pipes);
+            $this->assertIsResource($process);
+            $told += fgets($pipes[1]) === "made one\n" ? 1 : 0;
+            usleep(random_int(1_000, 80_000));
+            proc_terminate($process, SIGKILL);
+            $told += substr_count((string) stream_get_contents($pipes[1]), "made one\n");
+            proc_close($process);
+            DB::purge();
+            $this->assertSame('ok', DB::selectOne('pragma integrity_check')->integrity_check);
+            $this->assertSame([], DB::select('pragma foreign_key_check'));
+            $former = DB::table('former_records')->pluck('party_id')->all();
+            $this->assertSame([], array_values(array_intersect($former, DB::table('parties')->pluck('id')->all())), 'nobody is both');
+            $this->assertSame(40, count($former) + DB::table('parties')->whereIn('id', $ids)->count(), 'nobody is neither');
+            $this->assertSame(count($former), DB::table('merges')->where('state', 'done')->count());
+            $this->assertSame(40, DB::table('contact_points')->count());
+            $this->assertSame(count($former) + 1, DB::table('contact_points')->where('party_id', $ids[0])->count());
+            $this->assertGreaterThanOrEqual($told, count($former));
+        }
+    }
+
     public function test_a_killed_import_leaves_all_of_its_file_or_nothing(): void
     {
         $company = $this->addCompany('Brass');

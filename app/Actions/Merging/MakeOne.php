@@ -167,7 +167,7 @@ final readonly class MakeOne
             if ($party->id !== $plan->kept->id) {
                 FormerRecord::query()->insert([
                     'party_id' => $party->id, 'number' => $party->number, 'name' => $party->display_name,
-                    'kept_id' => $plan->kept->id, 'merge_id' => $merge->id,
+                    'kept_was' => $merge->kept_name, 'kept_id' => $plan->kept->id, 'merge_id' => $merge->id,
                 ]);
             }
         }

@@ -18,7 +18,6 @@ use App\Models\ContactPoint;
 use App\Models\File;
 use App\Models\FormerRecord;
 use App\Models\ListItem;
-use App\Models\Merge;
 use App\Models\Party;
 use App\Models\PartyCode;
 use App\Models\Position;
@@ -29,7 +28,7 @@ use Symfony\Component\Intl\Countries;
 final class SearchedFields
 {
     /** The relations of a party that they are read from. */
-    public const READS = [...RecordRow::READS, 'contactPoints.line', 'listItems', 'codes', 'files', 'vendorTerms', 'detailValues.field', 'formerRecords', 'merges'];
+    public const READS = [...RecordRow::READS, 'contactPoints.line', 'listItems', 'codes', 'files', 'vendorTerms', 'detailValues.field', 'formerRecords'];
 
     /** @return Collection<string, ListedField<Party>> by key; made once, also for a whole run over many records */
     public static function all(): Collection
@@ -67,10 +66,10 @@ final class SearchedFields
                 SearchColumn::Also,
                 'made one from',
                 // Its own name may have been another too.
-                fn (Party $party) => [
-                    ...self::texts($party->formerRecords, fn (FormerRecord $one) => "$one->name $one->number"),
-                    ...self::texts($party->merges->where('kept_name', '!=', $party->display_name), fn (Merge $one) => $one->kept_name),
-                ],
+                fn (Party $party) => self::texts(
+                    $party->formerRecords,
+                    fn (FormerRecord $one) => "$one->name $one->number".($one->kept_was === $party->display_name ? '' : " $one->kept_was"),
+                ),
             ),
             ListedField::of(
                 'account-number',

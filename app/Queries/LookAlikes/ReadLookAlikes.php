@@ -16,14 +16,17 @@ use App\Http\Data\LookAlikes\LookAlikeGroupRowData;
 use App\Http\Data\LookAlikes\LookAlikePageData;
 use App\Http\Data\LookAlikes\LookAlikePairData;
 use App\Http\Data\LookAlikes\LookAlikeScanData;
+use App\Http\Data\Merging\MergeData;
 use App\Http\Data\Records\PartyRowData;
 use App\Models\LookAlikePair;
 use App\Models\LookAlikeScan;
+use App\Models\Merge;
 use App\Models\Office;
 use App\Models\Party;
 use App\Time\Clock;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection as Rows;
 use Illuminate\Support\Facades\DB;
 
 /** Reads the look-alikes: what is to settle, the surest and where most money is at stake first, and what was decided. */
@@ -90,17 +93,26 @@ final readonly class ReadLookAlikes
         return $this->rows(Ids::of($ids), $withPrivate);
     }
 
+    /** Who is different and who was made one, the latest first. */
     public function decided(int $page): DecidedPageData
     {
-        $pairs = LookAlikePair::query()->where('state', PairState::Different)->with('first', 'second', 'decidedBy')
-            ->orderByDesc('decided_at')->orderByDesc('id')->paginate(self::PAGE, page: max(1, $page));
+        $decided = DB::query()->fromSub(
+            DB::table('look_alike_pairs')->where('state', PairState::Different)->selectRaw("'pair' as kind, id, decided_at as at")->unionAll(
+                DB::table('merges')->whereNotNull('done_at')->selectRaw("'merge', id, done_at"),
+            ),
+            'decided',
+        )->orderByDesc('at')->orderByDesc('kind')->orderByDesc('id')->paginate(self::PAGE, page: max(1, $page));
+        $ids = fn (string $kind) => Ids::of((new Rows($decided->items()))->where('kind', $kind)->pluck('id'));
+        $pairs = LookAlikePair::query()->with('first', 'second', 'decidedBy')->findMany($ids('pair'))->keyBy('id');
+        $merges = Merge::query()->with(MergeData::RELATIONS)->findMany($ids('merge'))->keyBy('id');
+        $rows = [];
+        foreach ($decided->items() as $one) {
+            $pair = $one->kind === 'pair' ? $pairs->get($one->id) : null;
+            $merge = $one->kind === 'merge' ? $merges->get($one->id) : null;
+            $rows[] = $pair === null ? ($merge === null ? null : DecidedData::ofMerge($merge)) : DecidedData::ofPair($pair);
+        }
 
-        return new DecidedPageData(
-            $pairs->total(),
-            $pairs->currentPage(),
-            $pairs->lastPage(),
-            array_values(array_map(DecidedData::of(...), $pairs->items())),
-        );
+        return new DecidedPageData($decided->total(), $decided->currentPage(), $decided->lastPage(), array_values(array_filter($rows)));
     }
 
     private function toSettle(): Builder

@@ -17,6 +17,7 @@ use App\Facts\Readiness\RecordFacts;
 use App\Facts\Records\SectionVersions;
 use App\Facts\Relations\RelationNames;
 use App\Http\Data\Files\FileData;
+use App\Http\Data\Merging\MadeFromData;
 use App\Http\Data\Notes\CautionData;
 use App\Http\Data\Notes\LogEntryData;
 use App\Http\Data\Readiness\ReadinessData;
@@ -39,6 +40,7 @@ use App\Models\Caution;
 use App\Models\Change;
 use App\Models\ContactPoint;
 use App\Models\File;
+use App\Models\FormerRecord;
 use App\Models\LogEntry;
 use App\Models\Office;
 use App\Models\Party;
@@ -127,6 +129,7 @@ final readonly class ReadRecord
             $this->lastChange($party),
             $this->history->added($party),
             $this->history->last($party),
+            array_values($party->formerRecords->map(fn (FormerRecord $one) => MadeFromData::of($one))->all()),
         );
     }
 

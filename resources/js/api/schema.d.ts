@@ -4130,11 +4130,14 @@ export interface components {
             beyond: string;
             sentence: string;
         };
-        /** @description What somebody has decided of two records that look alike. */
+        /** @description What somebody has decided of records that look alike: they are different, or they were made one. */
         Decided: {
-            id: number;
-            first: components["schemas"]["PartyLink"];
-            second: components["schemas"]["PartyLink"];
+            key: string;
+            /** @description The pair that was settled as different, to open it again; null of those that were made one. */
+            pairId: number | null;
+            merge: components["schemas"]["Merge"] | null;
+            /** @description Those that are different. */
+            records: components["schemas"]["PartyLink"][];
             by: string;
             /** @description The day, for reading. */
             day: string;
@@ -5341,6 +5344,14 @@ export interface components {
             /** @description In their order; none for the usual ones again. */
             columns: components["schemas"]["LookColumn"][];
         };
+        /** @description A record that was made one with another. */
+        MadeFrom: {
+            id: number;
+            number: number;
+            name: string;
+            /** @description By which it became one with the other. */
+            mergeId: number;
+        };
         /** @description A whole meeting. */
         Meeting: {
             id: number;
@@ -6045,6 +6056,8 @@ export interface components {
             lastChange: components["schemas"]["Change"] | null;
             added: components["schemas"]["Happening"] | null;
             lastHappening: components["schemas"]["Happening"] | null;
+            /** @description What it was made one from. */
+            madeFrom: components["schemas"]["MadeFrom"][];
         };
         /** @description The documents of a record: how many there are of each kind, and the newest. */
         RecordDocuments: {

@@ -8,6 +8,7 @@ use App\Http\Data\Banking\BankData;
 use App\Http\Data\Files\FileData;
 use App\Http\Data\Ledger\RecordDocumentsData;
 use App\Http\Data\Ledger\StandingData;
+use App\Http\Data\Merging\MadeFromData;
 use App\Http\Data\Notes\CautionData;
 use App\Http\Data\Notes\LogEntryData;
 use App\Http\Data\Readiness\ReadinessData;
@@ -24,6 +25,7 @@ final readonly class RecordData
      * @param list<FileData> $files
      * @param list<ReminderData> $reminders
      * @param list<ReadinessData> $readiness
+     * @param list<MadeFromData> $madeFrom
      */
     public function __construct(
         #[OA\Property(ref: '#/components/schemas/PartyRow')]
@@ -64,6 +66,8 @@ final readonly class RecordData
         public ?HappeningData $added,
         #[OA\Property(description: 'What happened with it last.', ref: '#/components/schemas/Happening', nullable: true)]
         public ?HappeningData $lastHappening,
+        #[OA\Property(description: 'What it was made one from.', items: new OA\Items(ref: '#/components/schemas/MadeFrom'))]
+        public array $madeFrom,
     ) {
     }
 }
