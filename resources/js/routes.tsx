@@ -75,10 +75,26 @@ export const router = createBrowserRouter([
                         path: 'upkeep/look-alikes',
                         lazy: async () => ({ Component: (await import('./screens/upkeep/LookAlikes')).LookAlikes }),
                     },
+                    {
+                        path: 'upkeep/merges/:merge/former/:former',
+                        lazy: async () => ({ Component: (await import('./screens/merging/FormerPage')).FormerPage }),
+                    },
                     { path: 'upkeep', lazy: async () => ({ Component: (await import('./screens/upkeep/Upkeep')).Upkeep }) },
                     {
                         element: <Only may="mayChangeRecords" />,
                         children: [
+                            {
+                                path: 'upkeep/make-one',
+                                lazy: async () => ({ Component: (await import('./screens/merging/MakeOnePage')).MakeOnePage }),
+                            },
+                            {
+                                path: 'upkeep/make-one/several',
+                                lazy: async () => ({ Component: (await import('./screens/merging/MakeSeveral')).MakeSeveral }),
+                            },
+                            {
+                                path: 'upkeep/merges/:merge/apart',
+                                lazy: async () => ({ Component: (await import('./screens/merging/ApartPage')).ApartPage }),
+                            },
                             {
                                 path: 'engagements/begin',
                                 lazy: async () => ({

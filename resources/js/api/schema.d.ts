@@ -5502,8 +5502,8 @@ export interface components {
             partyId: number;
             /** @description For reading; empty where it says nothing. */
             text: string;
-            /** @description Whether that is what is taken, from whomever. */
-            isChosen: boolean;
+            /** @description The first record that says the same. */
+            sameAsId: number;
         };
         /** @description The record that several become, as it will stand. */
         MergePreview: {
@@ -5555,7 +5555,7 @@ export interface components {
             title: string;
             /** @description What each says, that of the record that stays first. */
             offers: components["schemas"]["MergeOffer"][];
-            /** @description Whose value is taken. */
+            /** @description Whose value is taken: the first that says it. */
             chosenId: number;
             /** @description For reading. */
             text: string;

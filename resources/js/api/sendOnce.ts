@@ -12,14 +12,15 @@ export function sameSiteToken(): string | undefined {
 /** Keys of writes that have no answer yet: the same write, sent again, carries the same key and is done once. */
 const unanswered = new Map<string, string>();
 
-const isPreview = (url: string) => /\/(document-preview|payment-preview|preview|look-alikes|touched\/[\w/-]+)$/.test(new URL(url).pathname);
+/** They keep nothing, or nothing that anybody waits for. */
+const isAside = (url: string) => /\/(document-preview|payment-preview|preview|look-alikes|touched\/[\w/-]+|opened|editing)$/.test(new URL(url).pathname);
 
 /**
  * Sends a request. A write says by a key which act it is, so that a double press or a second try after
  * a lost answer does nothing twice; the server that is busy is asked again by itself.
  */
 export async function sendOnce(request: Request): Promise<Response> {
-    if (request.method === 'GET' || isPreview(request.url)) {
+    if (request.method === 'GET' || isAside(request.url)) {
         return patiently(request);
     }
     return working(async () => {

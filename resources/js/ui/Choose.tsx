@@ -68,6 +68,8 @@ export const PanelItem = styled(ListBoxItem)`
 
 interface ChooseOneProps<T extends string> {
     label: string;
+    /** Where what stands beside it says it to the eye. */
+    isLabelHidden?: boolean;
     options: readonly Option<T>[];
     value: T | '';
     onChange: (id: T) => void;
@@ -76,7 +78,7 @@ interface ChooseOneProps<T extends string> {
 }
 
 /** One of a list; typing letters goes to it. */
-export function ChooseOne<T extends string>({ label, options, value, onChange, problem, width }: ChooseOneProps<T>) {
+export function ChooseOne<T extends string>({ label, isLabelHidden = false, options, value, onChange, problem, width }: ChooseOneProps<T>) {
     return (
         <SelectRoot
             selectedKey={value === '' ? null : value}
@@ -86,9 +88,10 @@ export function ChooseOne<T extends string>({ label, options, value, onChange, p
             placeholder="Choose"
             // Pressed before there is anything to choose from, it opens, and shows it when it comes.
             allowsEmptyCollection
+            {...(isLabelHidden ? { 'aria-label': label } : {})}
             {...(width === undefined ? {} : { $width: width })}
         >
-            <FieldLabel>{label}</FieldLabel>
+            {!isLabelHidden && <FieldLabel>{label}</FieldLabel>}
             <Opener>
                 <SelectValue />
                 <ChevronDown size={16} aria-hidden />

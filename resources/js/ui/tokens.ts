@@ -80,6 +80,8 @@ export const size = {
     head: '70px',
     /** The ways to the places, in bold too. */
     places: '144px',
+    /** What stands before values of which one is chosen. */
+    labels: '170px',
     /** As wide as a line is read with ease. */
     reading: '640px',
 } as const;

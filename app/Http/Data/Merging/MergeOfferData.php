@@ -15,8 +15,8 @@ final readonly class MergeOfferData
         public int $partyId,
         #[OA\Property(description: 'For reading; empty where it says nothing.')]
         public string $text,
-        #[OA\Property(description: 'Whether that is what is taken, from whomever.')]
-        public bool $isChosen,
+        #[OA\Property(description: 'The first record that says the same.')]
+        public int $sameAsId,
     ) {
     }
 }

@@ -20,7 +20,7 @@ final readonly class MergeValueData
         public string $title,
         #[OA\Property(description: 'What each says, that of the record that stays first.', items: new OA\Items(ref: '#/components/schemas/MergeOffer'))]
         public array $offers,
-        #[OA\Property(description: 'Whose value is taken.')]
+        #[OA\Property(description: 'Whose value is taken: the first that says it.')]
         public int $chosenId,
         #[OA\Property(description: 'For reading.')]
         public string $text,
@@ -38,12 +38,24 @@ final readonly class MergeValueData
         return new self(
             $value->part,
             $value->title,
-            array_map(fn (Offer $one) => new MergeOfferData($one->partyId, $one->text, $one->value === $value->chosen->value), $value->offers),
-            $value->chosen->partyId,
+            array_map(fn (Offer $one) => new MergeOfferData($one->partyId, $one->text, self::first($value, $one)), $value->offers),
+            self::first($value, $value->chosen),
             $value->chosen->text,
-            $value->proposed->partyId,
+            self::first($value, $value->proposed),
             $value->why->words($value->proposed->changedOn?->toText() ?? ''),
             $value->isOpen(),
         );
+    }
+
+    /** The first record that says the same. */
+    private static function first(PlannedValue $value, Offer $offer): int
+    {
+        foreach ($value->offers as $one) {
+            if ($one->value === $offer->value) {
+                return $one->partyId;
+            }
+        }
+
+        return $offer->partyId;
     }
 }

@@ -11,3 +11,4 @@ export * from './meetings';
 export * from './lists';
 export * from './bulk';
 export * from './lookAlikes';
+export * from './merging';

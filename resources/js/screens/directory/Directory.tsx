@@ -14,7 +14,7 @@ import { useLines } from '../../shared/lists/useLines';
 import { useLongList, type LongLine } from '../../shared/lists/useLongList';
 import { useTitles } from '../../shared/titles';
 import { addressWith } from '../../shared/useWanted';
-import { MainButton, QuietButton } from '../../ui/Button';
+import { ButtonLink, MainButton, QuietButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
 import { LongTable } from '../../ui/LongTable';
 import { OneOf } from '../../ui/OneOf';
@@ -29,6 +29,9 @@ import { Cards } from './Cards';
 import { Peek } from './Peek';
 import { PlacesView } from './PlacesView';
 import { useChoosing } from './useChoosing';
+
+/** So many records are made one at a time. */
+const MOST_AT_ONCE = 10;
 
 /** How wide a column is before somebody draws it otherwise. */
 const WIDTHS: Record<string, number> = {
@@ -186,6 +189,9 @@ export function Directory() {
                         <Foot aria-label="What is chosen">
                             <strong aria-live="polite">{chosen.toLocaleString('en')} chosen</strong>
                             <MainButton onPress={() => setChanging(true)}>Change them …</MainButton>
+                            {!input.isAll && chosen > 1 && chosen <= MOST_AT_ONCE && (
+                                <ButtonLink href={`/upkeep/make-one?records=${input.ids.join(',')}`}>Make one …</ButtonLink>
+                            )}
                             {!choosing.isAll && (
                                 <QuietButton onPress={() => choosing.all(true)}>{`Choose all ${count.toLocaleString('en')}`}</QuietButton>
                             )}

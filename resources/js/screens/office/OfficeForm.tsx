@@ -6,7 +6,7 @@ import type { Session } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
 import { useOfficeWords } from '../../shared/officeWords';
 import { MainButton } from '../../ui/Button';
-import { ChooseOne } from '../../ui/Choose';
+import { ChooseOne, Tick } from '../../ui/Choose';
 import { ChooseFromMany } from '../../ui/ChooseFromMany';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
@@ -142,6 +142,9 @@ function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Sessi
                     problem={problems.timeZone}
                 />
             </FieldRow>
+            <Tick isSelected={draft.clerksMakeOne} onChange={(clerksMakeOne) => set({ clerksMakeOne })}>
+                Clerks may make records one, and take them apart; else they propose it
+            </Tick>
             <Quiet>Amounts typed without a currency are in {office.currency}, by the country.</Quiet>
             {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
             <MainButton type="submit" isDisabled={JSON.stringify(draft) === JSON.stringify(office)}>Save the office</MainButton>

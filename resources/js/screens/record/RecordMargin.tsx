@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { lookAlikesOfRecordQuery } from '../../api/queries';
+import { useSession } from '../../api/session';
 import { Contents, LastChange, NextToDo } from '../../shared/MarginParts';
 import { momentText } from '../../ui/moment';
 import { Margin } from '../../ui/Page';
@@ -36,6 +37,7 @@ const How = styled.details`
 /** Whom it may be the same as, with the way there. */
 function MayBeTheSame({ id }: { id: number }) {
     const { data: groups = [] } = useQuery(lookAlikesOfRecordQuery(id));
+    const { mayChangeRecords } = useSession();
     return groups.length === 0 ? null : (
         <section>
             <h2>In the book twice?</h2>
@@ -45,6 +47,9 @@ function MayBeTheSame({ id }: { id: number }) {
                     <Link to={`/upkeep/look-alikes?group=${group.id}`}>
                         {group.records.filter((one) => one.id !== id).map(({ displayName }) => displayName).join(' and ')}
                     </Link>
+                    {mayChangeRecords && (
+                        <> · <Link to={`/upkeep/make-one?records=${group.records.map((one) => one.id).join(',')}`}>make one …</Link></>
+                    )}
                 </div>
             ))}
         </section>

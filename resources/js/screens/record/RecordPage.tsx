@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { useLocation, useNavigationType, useParams } from 'react-router';
+import { Navigate, useLocation, useNavigationType, useParams } from 'react-router';
 import { api, ask } from '../../api/client';
 import { forget, isMissing, recordQuery } from '../../api/queries';
 import { ButtonLink, MainButton } from '../../ui/Button';
@@ -33,6 +33,10 @@ export function RecordPage() {
     const id = Number(useParams().id);
     const { data: record, error, refetch } = useQuery(recordQuery(id));
 
+    if (record !== undefined && record.party.id !== id) {
+        // It was made one with another: the address leads there.
+        return <Navigate replace to={{ pathname: `/records/${record.party.id}`, hash: window.location.hash }} />;
+    }
     if (record !== undefined) {
         return <OneRecord key={id} record={record} />;
     }

@@ -1,4 +1,6 @@
+import { Link } from 'react-router';
 import styled from 'styled-components';
+import { useSession } from '../../api/session';
 import { QuietButton } from '../../ui/Button';
 import { rolesOf } from '../../ui/PartyLine';
 import { Quiet, Row, Title } from '../../ui/Text';
@@ -21,6 +23,22 @@ const Root = styled.div`
     padding-bottom: ${space.large};
     &:focus-visible { outline: ${line.focus}; outline-offset: ${space.tight}; }
 `;
+
+/** What it was made one from, with the way to see each as it was and to take them apart. */
+function MadeFrom({ record: { madeFrom } }: { record: RecordData }) {
+    const { mayChangeRecords } = useSession();
+    return (
+        <>
+            {madeFrom.map(({ id, number, name, mergeId }) => (
+                <Row key={id} $gap="small">
+                    <Quiet>Made one from no. {number} {name}:</Quiet>
+                    <Link to={`/upkeep/merges/${mergeId}/former/${id}`}>see it as it was</Link>
+                    {mayChangeRecords && <Link aria-label={`Take no. ${number} ${name} apart`} to={`/upkeep/merges/${mergeId}/apart`}>take apart</Link>}
+                </Row>
+            ))}
+        </>
+    );
+}
 
 /** The name of the record at the head of its page, with its roles. */
 export function RecordTitle({ record }: { record: RecordData }) {
@@ -77,6 +95,7 @@ export function RecordTitle({ record }: { record: RecordData }) {
                     <PrivateValue id={party.id} name="birth date" fieldId={null} />
                 </Row>
             )}
+            <MadeFrom record={record} />
             <ArchivedNotice record={record} />
             <div className="internal"><Cautions record={record} /></div>
             {record.pinned.map((entry) => <PinnedEntry key={entry.id} log={log} entry={entry} />)}

@@ -3,6 +3,7 @@ import { undoOfRecord } from '../../api/subjects';
 import type { Subject } from '../../shared/section/spec';
 import { useSectionOf, type Options, type SectionEdit } from '../../shared/section/useSection';
 import type { RecordData, SectionSpec } from './sections/spec';
+import { useSayEditing } from './useSayEditing';
 
 const recordSubject: Subject<RecordData> = {
     id: ({ party }) => party.id,
@@ -16,5 +17,7 @@ const recordSubject: Subject<RecordData> = {
 
 /** Editing one section of a record. */
 export function useSection<D>(record: RecordData, spec: SectionSpec<D>, options?: Options<D>): SectionEdit<D> {
-    return useSectionOf(recordSubject, record, spec, options);
+    const edit = useSectionOf(recordSubject, record, spec, options);
+    useSayEditing(record.party.id, edit.draft !== undefined);
+    return edit;
 }

@@ -12,7 +12,7 @@ import { Unread } from '../../ui/Unread';
 import { Holders, LineDialog } from './LineDialog';
 import { useSettling } from './useSettling';
 
-/** What was decided, by whom and why: who is different, who shares a line. Each can be opened again. */
+/** What was decided, by whom and why: who is different, who was made one, who shares a line. Each can be opened again. */
 export function Decided() {
     const [page, setPage] = useState(1);
     const { data, error, refetch } = useQuery({ ...decidedQuery(page), placeholderData: keepPreviousData });
@@ -28,22 +28,16 @@ export function Decided() {
                     <Table>
                         <thead><tr><th>Day</th><th>Records</th><th>Decided</th><th>Why</th><th><Hidden>Open again</Hidden></th></tr></thead>
                         <tbody>
-                            {data.rows.map(({ id, first, second, by, day, why }) => (
-                                <tr key={id}>
-                                    <td className="tight">{day}</td>
+                            {data.rows.map((row) => (
+                                <tr key={row.key}>
+                                    <td className="tight">{row.day}</td>
+                                    <td className="words"><Records row={row} /></td>
                                     <td className="words">
-                                        <Link className="name" to={`/records/${first.id}`}>{first.name}</Link>{' and '}
-                                        <Link className="name" to={`/records/${second.id}`}>{second.name}</Link>
+                                        {row.merge === null ? `different, by ${row.by}` : `made one, by ${row.by}`}
+                                        {row.merge !== null && row.merge.apartBy !== '' && `; taken apart by ${row.merge.apartBy} on ${row.merge.apartDay}`}
                                     </td>
-                                    <td>different, by {by}</td>
-                                    <td className="words">{why}</td>
-                                    <td>
-                                        {mayChangeRecords && (
-                                            <QuietButton aria-label={`Open again: ${first.name} and ${second.name}`} onPress={() => void openAgain([id])}>
-                                                Open again
-                                            </QuietButton>
-                                        )}
-                                    </td>
+                                    <td className="words">{row.why}</td>
+                                    <td>{mayChangeRecords && <OpenAgain row={row} openAgain={openAgain} />}</td>
                                 </tr>
                             ))}
                         </tbody>
@@ -53,6 +47,30 @@ export function Decided() {
             {data !== undefined && <Pager page={page} pages={data.pages} onGo={setPage} />}
         </Stack>
     );
+}
+
+type Decision = Schemas['Decided'];
+
+/** Who is different, each by a link; of those that were made one, the one that they became. */
+function Records({ row: { records, merge } }: { row: Decision }) {
+    const named = merge === null ? records : merge.sides.map(({ id, number, name }) => ({ id, name: `no. ${number} ${name}` }));
+    return named.map(({ id, name }, at) => (
+        <span key={id}>{at > 0 && ' and '}<Link className="name" to={`/records/${id}`}>{name}</Link></span>
+    ));
+}
+
+/** How what was decided is opened again. */
+function OpenAgain({ row: { pairId, merge, records }, openAgain }: { row: Decision; openAgain: (ids: number[]) => Promise<void> }) {
+    if (pairId !== null) {
+        return (
+            <QuietButton aria-label={`Open again: ${records.map(({ name }) => name).join(' and ')}`} onPress={() => void openAgain([pairId])}>
+                Open again
+            </QuietButton>
+        );
+    }
+    return merge?.state === 'done'
+        ? <Link aria-label={`Take apart: ${merge.sides.map(({ name }) => name).join(' and ')}`} to={`/upkeep/merges/${merge.id}/apart`}>Take apart …</Link>
+        : null;
 }
 
 /** Phones and emails that different people share: renamed, or asked about again. */

@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
 import { forgetLookAlikes, lookAlikeGroupQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
-import { Button, QuietButton } from '../../ui/Button';
+import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { useSay } from '../../ui/StatusLine';
@@ -31,6 +31,7 @@ export function GroupSides({ id, next, onNext }: Props) {
     const [isBusy, setBusy] = useState(false);
     const [naming, setNaming] = useState<Schemas['SharedLine']>();
     const say = useSay();
+    const navigate = useNavigate();
     const { openAgain } = useSettling();
 
     const settle = async (as: 'different' | 'later', pairs: Pair[]) => {
@@ -52,6 +53,8 @@ export function GroupSides({ id, next, onNext }: Props) {
         await forgetLookAlikes();
     };
     const all = mayChangeRecords ? data?.pairs ?? [] : [];
+    const same = () => void navigate(`/upkeep/make-one?records=${data?.row.records.map((one) => one.id).join(',') ?? ''}`);
+    useShortcut('s', 'They are the same: make one', () => { if (all.length > 0) { same(); } });
     useShortcut('d', 'They are different records', () => void settle('different', all));
     useShortcut('l', 'Later', () => void settle('later', all));
 
@@ -89,9 +92,10 @@ export function GroupSides({ id, next, onNext }: Props) {
                         <Form isFleeting onSubmit={() => undefined}>
                             <Field label="Why, in a few words (may be left out)" value={why} onChange={setWhy} />
                             <Row $gap="small">
+                                <MainButton onPress={same}>They are the same …</MainButton>
                                 <Button onPress={() => void settle('different', data.pairs)}>They are different records</Button>
                                 <Button onPress={() => void settle('later', data.pairs)}>Later</Button>
-                                <Quiet>j k turn, d different, l later</Quiet>
+                                <Quiet>j k turn, s same, d different, l later</Quiet>
                             </Row>
                         </Form>
                     )}

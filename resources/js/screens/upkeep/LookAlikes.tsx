@@ -6,7 +6,7 @@ import { api, ask, type Schemas } from '../../api/client';
 import { lookAlikesQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
 import { addressWith } from '../../shared/useWanted';
-import { Button } from '../../ui/Button';
+import { Button, ButtonLink } from '../../ui/Button';
 import { OneOf } from '../../ui/OneOf';
 import { Sheet } from '../../ui/Page';
 import { Pager } from '../../ui/Pager';
@@ -19,6 +19,7 @@ import { AwaitedSheet } from '../../ui/Unread';
 import { Decided } from './Decided';
 import { GroupList } from './GroupList';
 import { GroupSides } from './GroupSides';
+import { Proposed } from './Proposed';
 import { useSettling } from './useSettling';
 
 const Beside = styled.div`
@@ -32,6 +33,7 @@ const Beside = styled.div`
 /** What may stand in the book twice: the list of what is to settle with one of it beside, and what was decided. */
 export function LookAlikes() {
     useTitle('Look-alikes');
+    const { mayChangeRecords } = useSession();
     const [search, setSearch] = useSearchParams();
     const page = Math.max(1, Number(search.get('page')) || 1);
     const reason = search.get('reason') ?? '';
@@ -71,6 +73,13 @@ export function LookAlikes() {
                     />
                 </Row>
                 <ScanLine scan={data.scan} />
+                {!isDecided && <Proposed />}
+                {!isDecided && mayChangeRecords && data.sure > 1 && (
+                    <Row>
+                        <Quiet>{data.sure.toLocaleString('en')} are nearly sure.</Quiet>
+                        <ButtonLink href="/upkeep/make-one/several">Settle those together …</ButtonLink>
+                    </Row>
+                )}
                 {isDecided ? <Decided /> : (
                     <>
                         {data.reasons.length > 1 && (

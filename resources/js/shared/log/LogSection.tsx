@@ -93,7 +93,7 @@ const PLACES: Partial<Record<Line['kind'], string>> = { document: '/documents/',
 
 function OneLine({ log, line }: { log: LogOf; line: Line }) {
     const { entry, kind, changes, dayText, by, of, text, opensId } = line;
-    const whose = of !== null && <> · <SubjectLink subject={of} /></>;
+    const whose = <>{of !== null && <> · <SubjectLink subject={of} /></>}{line.from !== '' && <> · from {line.from}</>}</>;
     if (entry !== null) {
         return <Written log={log} entry={entry} whose={whose} />;
     }

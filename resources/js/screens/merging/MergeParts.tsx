@@ -1,0 +1,196 @@
+import { Link } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { QuietButton } from '../../ui/Button';
+import { ChooseOne, Tick } from '../../ui/Choose';
+import { Field } from '../../ui/Field';
+import { Radios } from '../../ui/Radios';
+import { Table, TableScroll } from '../../ui/Table';
+import { Chips, Facts, Heading, Notice, Quiet, Row, Small, Stack } from '../../ui/Text';
+import { withFirst, type Decided } from './decided';
+
+type Preview = Schemas['MergePreview'];
+type Side = Schemas['MergeSide'];
+
+interface Props {
+    preview: Preview;
+    decided: Decided;
+    onDecide: (decided: Decided) => void;
+}
+
+/** The record that several become, as it will stand: what is proposed, why, and what somebody decides otherwise. */
+export function MergeParts({ preview, decided, onDecide }: Props) {
+    const { sides, sections, keptId } = preview;
+    return (
+        <Stack $gap="large" $stretch>
+            <InTheWay preview={preview} decided={decided} onDecide={onDecide} />
+            <ChooseOne
+                label="The record that stays, with its number"
+                width="wide"
+                options={sides.map((side) => ({ id: String(side.id), name: called(side) }))}
+                value={String(keptId)}
+                onChange={(id) => onDecide({ ...decided, keptId: Number(id) })}
+            />
+            {sections.map((section) => (
+                <Stack key={section.name} as="section" $gap="small" $stretch aria-label={section.title}>
+                    <Heading>{section.title}</Heading>
+                    <Values section={section} sides={sides} decided={decided} onDecide={onDecide} />
+                    {section.members.map(({ title, names }) => (
+                        <Facts key={title}>
+                            <div><dt>{title}</dt><dd><Chips>{names.map((name) => <li key={name}>{name}</li>)}</Chips></dd></div>
+                        </Facts>
+                    ))}
+                    <Lines section={section} sides={sides} decided={decided} onDecide={onDecide} />
+                </Stack>
+            ))}
+            <Figures preview={preview} />
+        </Stack>
+    );
+}
+
+export function called({ number, name }: Pick<Side, 'number' | 'name'>): string {
+    return `no. ${number} ${name}`;
+}
+
+/** What stands in the way, what clears it, and where. */
+function InTheWay({ preview: { hindrances, sides }, decided, onDecide }: Props) {
+    const hard = hindrances.filter(({ isWaived }) => !isWaived);
+    const soft = hindrances.filter(({ isWaived }) => isWaived);
+    return (
+        <>
+            {hard.length > 0 && (
+                <Notice tone="stop" title="They cannot be made one yet">
+                    {hard.map(({ what, remedy, partyId }) => {
+                        const side = sides.find(({ id }) => id === partyId);
+                        return (
+                            <div key={what}>
+                                {what} {remedy}{side !== undefined && <> <Link to={`/records/${side.id}`}>Open {called(side)}</Link></>}
+                            </div>
+                        );
+                    })}
+                </Notice>
+            )}
+            {soft.length > 0 && (
+                <Notice tone="look" title={soft.map(({ what }) => what).join(' ')}>
+                    <Tick isSelected={decided.withArchived} onChange={(withArchived) => onDecide({ ...decided, withArchived })}>
+                        What is archived may come with what it has
+                    </Tick>
+                </Notice>
+            )}
+        </>
+    );
+}
+
+interface SectionProps {
+    section: Schemas['MergeSection'];
+    sides: Side[];
+    decided: Decided;
+    onDecide: (decided: Decided) => void;
+}
+
+/** What can be said once: chosen where they do not agree. */
+function Values({ section: { values }, sides, decided, onDecide }: SectionProps) {
+    const settled = values.filter(({ isOpen }) => !isOpen);
+    return (
+        <>
+            {values.filter(({ isOpen }) => isOpen).map(({ part, title, offers, chosenId, proposedId, why }) => (
+                <Radios
+                    key={part}
+                    label={title}
+                    value={String(firstSaying(offers, decided.chosen[part] ?? chosenId))}
+                    onChange={(id) => onDecide({ ...decided, chosen: { ...decided.chosen, [part]: Number(id) } })}
+                    options={offers.filter(({ partyId, sameAsId }) => partyId === sameAsId).map(({ partyId, text }) => ({
+                        id: String(partyId),
+                        name: text === '' ? 'nothing' : text,
+                        note: [
+                            numbers(sides, offers.filter(({ sameAsId }) => sameAsId === partyId).map((one) => one.partyId)),
+                            ...(partyId === proposedId ? [why] : []),
+                        ].join(', '),
+                    }))}
+                />
+            ))}
+            {settled.length > 0 && (
+                <Facts>{settled.map(({ part, title, text }) => <div key={part}><dt>{title}</dt><dd>{text}</dd></div>)}</Facts>
+            )}
+        </>
+    );
+}
+
+function firstSaying(offers: Schemas['MergeOffer'][], id: number): number {
+    return offers.find(({ partyId }) => partyId === id)?.sameAsId ?? id;
+}
+
+function numbers(sides: Side[], ids: number[]): string {
+    return sides.filter(({ id }) => ids.includes(id)).map(({ number }) => `no. ${number}`).join(' and ');
+}
+
+/** What can be said several times: kept or struck, called, and one first of its kind. */
+function Lines({ section: { lines, name }, sides, decided, onDecide }: SectionProps) {
+    const set = (line: Schemas['MergeLine'], part: Partial<Decided['lines'][string]>) => onDecide({
+        ...decided,
+        lines: { ...decided.lines, [line.part]: { ...decided.lines[line.part], isKept: line.isKept, ...part } },
+    });
+    return (
+        <>
+            {lines.map((line) => {
+                const isKept = decided.lines[line.part]?.isKept ?? line.isKept;
+                const what = `${line.title} ${line.text}`;
+                return (
+                    <Row key={line.part} $gap="small">
+                        <Tick label={`Keep ${what}`} isSelected={isKept} onChange={(to) => set(line, { isKept: to })} />
+                        <span>
+                            {isKept ? what : <del>{what}</del>}{' '}
+                            <Small>
+                                {numbers(sides, [line.partyId])}
+                                {line.isDouble && !isKept && ', a double: what it says besides goes to the other'}
+                                {!line.isDouble && !isKept && ', struck: kept in the history only'}
+                            </Small>
+                        </span>
+                        {isKept && line.label !== null && (
+                            <Field
+                                label=""
+                                aria-label={`What ${line.text} is called`}
+                                width="code"
+                                value={decided.lines[line.part]?.label ?? line.label}
+                                onChange={(label) => set(line, { label })}
+                            />
+                        )}
+                        {isKept && line.isPrimary === false && (
+                            <QuietButton aria-label={`Put ${what} first`} onPress={() => onDecide(withFirst(decided, lines, line))}>Put it first</QuietButton>
+                        )}
+                        {isKept && line.isPrimary === true && lines.length > 1 && <Quiet>comes first</Quiet>}
+                    </Row>
+                );
+            })}
+            {lines.length === 0 && name === 'reach' && <Quiet>Nobody can be reached.</Quiet>}
+        </>
+    );
+}
+
+/** What each owes and is owed, what comes along, and all together. */
+function Figures({ preview: { sides, standing, carried } }: { preview: Preview }) {
+    return standing.length + carried.length === 0 ? null : (
+        <Stack as="section" $gap="small" $stretch aria-label="Standing and what comes along">
+            <Heading>Standing, and what comes along</Heading>
+            <TableScroll>
+                <Table>
+                    <thead>
+                        <tr>
+                            <td />
+                            {sides.map(({ id, number }) => <th key={id} className="figure" scope="col">no. {number}</th>)}
+                            <th className="figure" scope="col">Afterwards</th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {[...standing, ...carried].map(({ title, ofEach, together }) => (
+                            <tr key={title}>
+                                <th scope="row">{title}</th>
+                                {ofEach.map((figure, at) => <td key={sides[at]?.id} className="figure">{figure === '' ? <Quiet>–</Quiet> : figure}</td>)}
+                                <td className="figure"><strong>{together}</strong></td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </Table>
+            </TableScroll>
+        </Stack>
+    );
+}
