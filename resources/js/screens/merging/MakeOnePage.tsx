@@ -98,7 +98,9 @@ function MakeOne({ ids, begins, why: said, proposal }: Props) {
                 {message !== undefined && (
                     <Notice tone="stop" title="Not made one">
                         {message}
-                        {failure instanceof Refused && failure.isStale && <Button onPress={() => void refetch()}>Look at them again</Button>}
+                        {failure instanceof Refused && failure.isStale && (
+                            <Button onPress={() => void refetch()}>Look at them again</Button>
+                        )}
                     </Notice>
                 )}
                 <Foot aria-label="What is done">

@@ -91,7 +91,8 @@ function Several({ groups, onBegun }: { groups: Group[]; onBegun: () => void }) 
                 <Stack $gap="small">
                     <Title>Make several one</Title>
                     <Quiet>
-                        Those that are nearly surely the same. Open each to see the record as it will stand; untick whom you are not sure of.
+                        Those that are nearly surely the same. Open each to see the record as it will stand; untick whom you are
+                        not sure of.
                     </Quiet>
                 </Stack>
                 {groups.length === 0 && <Quiet>Nobody is nearly surely in the book twice.</Quiet>}
