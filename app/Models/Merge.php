@@ -27,7 +27,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $done_at
  * @property int|null $apart_by_id
  * @property Carbon|null $apart_at
- * @property list<array{string, string, string}> $struck name of the record, what it was, and what it said
+ * @property list<array{int, string, string}> $struck of which record, what it was, and what it said
  * @property array<string, int> $versions
  * @property array<string, int> $marks
  * @property int|null $cause_id

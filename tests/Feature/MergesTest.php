@@ -46,7 +46,7 @@ final class MergesTest extends TestCase
         $this->assertSame(['Robert', 'the fuller name', $this->robert->id, true], [$given['text'], $given['why'], $given['chosenId'], $given['isOpen']]);
         $this->assertSame('both say so', $this->valueOf($sides, 'identity/family')['why']);
         $this->assertSame(
-            [[true, false, 'home'], [true, false, 'office'], [false, true, 'cell'], [true, false, 'office']],
+            [[true, false, 'home'], [false, true, 'cell'], [true, false, 'office'], [true, false, 'office']],
             array_map(fn (array $line) => [$line['isKept'], $line['isDouble'], $line['label']], $this->linesOf($sides, 'reach')),
         );
         $this->assertSame([true, false, true], array_column($this->linesOf($sides, 'addresses'), 'isKept'));
@@ -71,8 +71,8 @@ final class MergesTest extends TestCase
             ->assertJsonPath('reach.contactPoints.*.label', ['home', 'office', 'workshop'])
             ->assertJsonPath('reach.contactPoints.*.isPrimary', [false, true, true]);
         $this->assertSame([['billing'], []], $record->json('addresses.addresses.*.uses'));
-        $this->assertContains(['name' => 'Bob Larkin', 'title' => 'Phone', 'text' => '(802) 555-0142, cell, primary'], $merge['struck']);
-        $this->assertContains(['name' => 'Robert Larkin', 'title' => 'Given name', 'text' => 'Robert'], $merge['struck']);
+        $this->assertContains(['partyId' => $this->bob->id, 'title' => 'Phone', 'text' => '(802) 555-0142, cell, primary'], $merge['struck']);
+        $this->assertContains(['partyId' => $this->robert->id, 'title' => 'Given name', 'text' => 'Robert'], $merge['struck']);
 
         // By its number in the address, by the page, by its old name and number.
         $this->getJson("/api/parties/{$this->bob->id}?x=1")->assertStatus(301)->assertHeader('Location', "/api/parties/{$this->robert->id}?x=1");

@@ -6,9 +6,6 @@ namespace Tests\Feature;
 
 use Almanac\Ledger\DocumentKind;
 use Almanac\Terms\Side;
-use App\Actions\Finding\IndexParties;
-use App\Actions\Ledger\KeepStandings;
-use App\Database\DryRun;
 use App\Facts\Ledger\PartyBooks;
 use App\Models\Allocation;
 use App\Models\Document;
@@ -16,7 +13,7 @@ use App\Models\Party;
 use App\Models\Payment;
 use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
-use Tests\SumsOfDocuments;
+use Tests\KeptAsTheCoreHasIt;
 use Tests\TestCase;
 
 /**
@@ -25,7 +22,7 @@ use Tests\TestCase;
  */
 final class RandomBooksTest extends TestCase
 {
-    use SumsOfDocuments;
+    use KeptAsTheCoreHasIt;
 
     public function test_what_is_kept_over_all_records_is_as_the_core_has_it_after_each_step(): void
     {
@@ -75,48 +72,6 @@ final class RandomBooksTest extends TestCase
         foreach ($parties as $party) {
             $this->assertBooksAddUp($party);
         }
-    }
-
-    /** What is kept over all records, and what the core makes of the records now. */
-    private function assertKeptAsTheCoreHasIt(string $when): void
-    {
-        $kept = $this->everythingKept();
-        $anew = DryRun::of(function (): array {
-            $this->app->make(KeepStandings::class)->everything();
-            $this->app->make(IndexParties::class)->everything();
-
-            return $this->everythingKept();
-        });
-        $this->assertEquals($anew, $kept, $when);
-        $this->assertSumsOfDocuments($when);
-    }
-
-    /** @return array<string, list<array<string, mixed>>> by table */
-    private function everythingKept(): array
-    {
-        $kept = [];
-        foreach (
-            [
-                'standings' => '*',
-                'balances' => '*',
-                'record_gaps' => '*',
-                'record_lines' => '*',
-                'record_values' => '*',
-                'look_alike_keys' => '*',
-                'search_words' => 'rowid, *',
-                'search_letters' => 'rowid, *',
-            ] as $table => $columns
-        ) {
-            $rows = DB::table($table)
-                ->selectRaw($columns)
-                ->get()
-                ->map(fn (object $row) => array_diff_key((array) $row, ['id' => 0, 'created_at' => 0, 'updated_at' => 0]))
-                ->all();
-            usort($rows, fn (array $a, array $b) => json_encode($a) <=> json_encode($b));
-            $kept[$table] = $rows;
-        }
-
-        return $kept;
     }
 
     /** One of the things that happen to records. */

@@ -167,8 +167,12 @@ final readonly class IndexParties
         $kept->forget(...array_diff($ids, $parties->modelKeys()));
     }
 
-    /** @param  list<int>  $ids */
-    private function anew(array $ids): void
+    /**
+     * As if they had never been indexed: for records to which, or from which, what has happened has come.
+     *
+     * @param list<int> $ids
+     */
+    public function anew(array $ids): void
     {
         KeptIndex::none()->forget(...$ids);
         foreach ($this->read($ids) as $party) {

@@ -14,7 +14,7 @@ final readonly class ApartPlan
     /**
      * @param Party $kept the one that stayed
      * @param array<int, string> $names what each was called, by its number; the one that stayed first
-     * @param list<array{string, int, int}> $back what goes back: what it is called, to whom, and how many
+     * @param list<array{int, list<string>}> $back to whom something goes back, and what: "3 documents"
      * @param list<ApartItem> $items that came since
      * @param list<ApartChange> $changes
      * @param list<string> $lost what cannot be brought back, and what is undone, in whole sentences

@@ -59,22 +59,21 @@ final readonly class MergePlan
         throw new \LogicException("There is no section $name->value.");
     }
 
-    /** @return list<array{string, string, string}> what is not taken over: of which record, what, and what it said */
+    /** @return list<array{int, string, string}> what is not taken over: of which record, what, and what it said */
     public function struck(): array
     {
-        $names = $this->sides->pluck('display_name', 'id');
         $struck = [];
         foreach ($this->sections as $section) {
             foreach ($section->values as $value) {
                 foreach ($value->offers as $offer) {
                     if (! $offer->isEmpty && $offer->value !== $value->chosen->value) {
-                        $struck[] = [(string) $names[$offer->partyId], $value->title, $offer->text];
+                        $struck[] = [$offer->partyId, $value->title, $offer->text];
                     }
                 }
             }
             foreach ($section->lines as $line) {
                 if (! $line->isKept) {
-                    $struck[] = [(string) $names[$line->line->partyId], $line->title, $line->text];
+                    $struck[] = [$line->line->partyId, $line->title, $line->text];
                 }
             }
         }

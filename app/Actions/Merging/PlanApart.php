@@ -27,13 +27,16 @@ use Illuminate\Support\Facades\DB;
 /** Works out what becomes of each record when they are taken apart that were made one. */
 final readonly class PlanApart
 {
-    /** What goes back by number, as it is called. */
+    /** What one of what goes back is called, and several. */
     private const KINDS = [
-        'documents' => 'documents', 'payments' => 'payments', 'log_entries' => 'log entries', 'cautions' => 'cautions',
-        'reminders' => 'reminders', 'files' => 'files', 'meetings' => 'meetings', 'messages' => 'messages', 'cards' => 'cards',
-        'contact_points' => 'phones, emails and websites', 'address_uses' => 'addresses', 'positions' => 'positions',
-        'relations' => 'relations', 'engagement_parties' => 'cases and projects', 'tax_numbers' => 'tax numbers',
-        'party_codes' => 'numbers elsewhere', 'bank_details' => 'bank details',
+        'documents' => ['document', 'documents'], 'payments' => ['payment', 'payments'], 'log_entries' => ['log entry', 'log entries'],
+        'cautions' => ['caution', 'cautions'], 'reminders' => ['reminder', 'reminders'], 'files' => ['file', 'files'],
+        'meetings' => ['meeting', 'meetings'], 'messages' => ['message', 'messages'], 'cards' => ['card', 'cards'],
+        'contact_points' => ['phone or email', 'phones and emails'], 'address_uses' => ['address', 'addresses'],
+        'positions' => ['position', 'positions'], 'relations' => ['relation', 'relations'],
+        'engagement_parties' => ['case or project', 'cases and projects'], 'tax_numbers' => ['tax number', 'tax numbers'],
+        'party_codes' => ['number elsewhere', 'numbers elsewhere'], 'bank_details' => ['bank detail', 'bank details'],
+        'jobs' => ['statement', 'statements'],
     ];
 
     public function __construct(private Sections $sections, private IdentitySection $identity, private Clock $clock)
@@ -165,34 +168,30 @@ final readonly class PlanApart
         return $changes;
     }
 
-    /** @return list<array{string, int, int}> */
+    /** @return list<array{int, list<string>}> */
     private function back(Merge $merge): array
     {
         $counts = [];
         foreach ($merge->moves as $move) {
-            $kind = self::KINDS[$move->table] ?? null;
-            if ($kind !== null && $move->column !== 'with_party_id') {
-                $counts[$move->from_id][$kind] = ($counts[$move->from_id][$kind] ?? 0) + count($move->ids);
+            if ($move->column !== 'with_party_id') {
+                $counts[$move->from_id][$move->table] = ($counts[$move->from_id][$move->table] ?? 0) + count($move->ids);
             }
         }
         $gone = $merge->goneIds();
         foreach ($merge->rows()->whereIn('table', array_keys(self::KINDS))->get() as $row) {
             foreach (['party_id', 'person_id', 'company_id', 'from_id', 'to_id'] as $column) {
                 $of = $row->before[$column] ?? null;
-                if (is_int($of) && in_array($of, $gone, true) && ($row->table !== 'engagement_parties' || $column === 'party_id')) {
-                    $kind = self::KINDS[$row->table];
-                    $counts[$of][$kind] = ($counts[$of][$kind] ?? 0) + 1;
+                if (is_int($of) && in_array($of, $gone, true)) {
+                    $counts[$of][$row->table] = ($counts[$of][$row->table] ?? 0) + 1;
                 }
             }
         }
-        $back = [];
-        foreach ($counts as $id => $of) {
-            foreach ($of as $kind => $many) {
-                $back[] = [$kind, $id, $many];
-            }
-        }
 
-        return $back;
+        return array_map(fn (int $id, array $of) => [$id, array_map(
+            fn (string $table, int $many) => $many === 1 ? '1 '.(self::KINDS[$table][0] ?? $table) : $many.' '.(self::KINDS[$table][1] ?? $table),
+            array_keys($of),
+            $of,
+        )], array_keys($counts), array_values($counts));
     }
 
     /** @return list<string> */
@@ -205,7 +204,7 @@ final readonly class PlanApart
                 $there += DB::table($move->table)->whereIntegerInRaw('id', $some)->where($move->column, $merge->kept_id)->count();
             }
             $missing = count($move->ids) - $there;
-            $kind = self::KINDS[$move->table] ?? $move->table;
+            $kind = self::KINDS[$move->table][1] ?? $move->table;
             $side = $merge->sides->first(fn (MergeSide $one) => $one->party_id === $move->from_id);
             if ($missing > 0) {
                 $lost[] = "Of the $kind of {$side?->name}, $missing ".($missing === 1 ? 'is' : 'are').' gone or elsewhere by now: what is gone cannot be brought back.';

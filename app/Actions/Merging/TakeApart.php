@@ -44,6 +44,9 @@ final readonly class TakeApart
         'log_entries' => 'subject_id', 'meetings' => 'subject_id',
     ];
 
+    /** Sections in which one line comes first of its kind. */
+    private const WITH_FIRST = [SectionName::Reach, SectionName::Addresses, SectionName::Positions];
+
     public function __construct(
         private PlanApart $plan,
         private PutBack $back,
@@ -147,7 +150,8 @@ final readonly class TakeApart
             $of = SectionOf::party($section, $party);
             $of->reload();
             $state = $states[$party->id] ?? null;
-            if ($state !== null && $of->state() !== $state) {
+            // Where one comes first of each kind, that is settled anew: it may have gone with the other.
+            if ($state !== null && ($of->state() !== $state || in_array($name, self::WITH_FIRST, true))) {
                 $of->reload();
                 $of->write(['isRestored' => true] + $state);
             }
@@ -204,6 +208,7 @@ final readonly class TakeApart
     {
         $ids = array_keys($plan->names);
         $this->standings->refresh(...$ids);
+        $this->index->anew($ids);
         $others = array_map(fn (SectionOf $one) => $one->subject->id, array_filter($touched, fn (SectionOf $one) => $one->subject instanceof Party));
         foreach (Party::query()->findMany($ids) as $party) {
             $this->index->withNeighbours($party, array_values(array_unique($others)));

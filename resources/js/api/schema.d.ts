@@ -3477,11 +3477,11 @@ export interface components {
         AllocationsInput: {
             allocations: components["schemas"]["AllocationInput"][];
         };
-        /** @description How much of something goes back to a record. */
+        /** @description What goes back to a record. */
         ApartBack: {
-            kind: string;
             partyId: number;
-            count: number;
+            /** @description How many of what, in words. */
+            what: string[];
         };
         ApartBelongsInput: {
             item: string;
@@ -5476,7 +5476,7 @@ export interface components {
             /** @description For reading. */
             text: string;
             isKept: boolean;
-            /** @description Whether another line says the same. */
+            /** @description Whether the line above, of another record, says the same. */
             isDouble: boolean;
             /** @description What it is called; null where it is called nothing. */
             label: string | null;
@@ -5544,7 +5544,7 @@ export interface components {
         /** @description What a record said that was not taken over. */
         MergeStruck: {
             /** @description Of which record. */
-            name: string;
+            partyId: number;
             title: string;
             text: string;
         };

@@ -31,13 +31,13 @@ const One = styled(Radio)`
         content: '';
         flex: none;
         align-self: center;
-        width: 14px;
-        height: 14px;
+        width: 16px;
+        height: 16px;
         border: 1px solid var(--edge);
         border-radius: 50%;
         background: var(--sheet);
     }
-    &[data-selected]::before { border: 5px solid var(--accent); width: 6px; height: 6px; }
+    &[data-selected]::before { border: 5px solid var(--accent); }
     &[data-focus-visible]::before { outline: 2px solid var(--accent); outline-offset: 2px; }
     small { color: var(--quiet); font-size: ${type.small}; }
 `;

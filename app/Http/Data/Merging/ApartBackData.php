@@ -6,17 +6,16 @@ namespace App\Http\Data\Merging;
 
 use OpenApi\Attributes as OA;
 
-/** How much of something goes back to a record. */
+/** What goes back to a record. */
 #[OA\Schema(schema: 'ApartBack')]
 final readonly class ApartBackData
 {
+    /** @param  list<string>  $what */
     public function __construct(
         #[OA\Property]
-        public string $kind,
-        #[OA\Property]
         public int $partyId,
-        #[OA\Property]
-        public int $count,
+        #[OA\Property(description: 'How many of what, in words.', items: new OA\Items(type: 'string'))]
+        public array $what,
     ) {
     }
 }

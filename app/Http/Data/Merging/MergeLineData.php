@@ -22,7 +22,7 @@ final readonly class MergeLineData
         public string $text,
         #[OA\Property]
         public bool $isKept,
-        #[OA\Property(description: 'Whether another line says the same.')]
+        #[OA\Property(description: 'Whether the line above, of another record, says the same.')]
         public bool $isDouble,
         #[OA\Property(description: 'What it is called; null where it is called nothing.', nullable: true)]
         public ?string $label,

@@ -33,13 +33,31 @@ final readonly class MergeSectionData
     ) {
     }
 
+    /**
+     * @param list<PlannedLine> $lines
+     *
+     * @return list<PlannedLine> each double right after the line that it repeats
+     */
+    private static function ordered(array $lines): array
+    {
+        $ordered = [];
+        foreach ($lines as $line) {
+            if ($line->line->doubleOf === null) {
+                $doubles = array_filter($lines, fn (PlannedLine $one) => $one->line->doubleOf === $line->line->key);
+                array_push($ordered, $line, ...$doubles);
+            }
+        }
+
+        return $ordered;
+    }
+
     public static function of(PlannedSection $section): self
     {
         return new self(
             $section->name->value,
             $section->name->title(),
             array_map(fn (PlannedValue $value) => MergeValueData::of($value), $section->values),
-            array_map(fn (PlannedLine $line) => MergeLineData::of($line), $section->lines),
+            array_map(fn (PlannedLine $line) => MergeLineData::of($line), self::ordered($section->lines)),
             array_values(array_filter(
                 array_map(fn (array $one) => new MergeMembersData($one[0], $one[1]), $section->members),
                 fn (MergeMembersData $one) => $one->names !== [],

@@ -12,7 +12,7 @@ final readonly class MergeStruckData
 {
     public function __construct(
         #[OA\Property(description: 'Of which record.')]
-        public string $name,
+        public int $partyId,
         #[OA\Property]
         public string $title,
         #[OA\Property]

@@ -77,8 +77,8 @@ function Apart({ preview, readAgain }: { preview: Preview; readAgain: () => void
                 <Stack $gap="small">
                     <Title>Take {names} apart</Title>
                     <Quiet>
-                        Made one on {merge.day} by {merge.by}. Each gets back its number and what it had. What came or was changed since goes
-                        as you say here.
+                        Made one on {merge.day} by {merge.by}. Each gets back its number and what it had. What came or was changed since
+                        goes as you say here.
                     </Quiet>
                 </Stack>
                 <GoesBack back={back} sides={merge.sides} />
@@ -110,12 +110,9 @@ function GoesBack({ back, sides }: { back: Preview['back']; sides: Side[] }) {
     return back.length === 0 ? null : (
         <Stack as="section" $gap="small" $stretch aria-label="What goes back">
             <Heading>What goes back</Heading>
-            {sides.filter(({ id }) => back.some(({ partyId }) => partyId === id)).map((side) => (
-                <div key={side.id}>
-                    To {called(side)}:{' '}
-                    {back.filter(({ partyId }) => partyId === side.id).map(({ kind, count }) => `${count} ${kind}`).join(', ')}
-                </div>
-            ))}
+            {sides.map((side) => back.filter(({ partyId }) => partyId === side.id).map(({ partyId, what }) => (
+                <div key={partyId}>To {called(side)}: {what.join(', ')}</div>
+            )))}
         </Stack>
     );
 }

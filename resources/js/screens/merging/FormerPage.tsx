@@ -6,6 +6,7 @@ import { Sheet } from '../../ui/Page';
 import { Facts, Heading, Quiet, Row, Stack, Title } from '../../ui/Text';
 import { useTitle } from '../../ui/useTitle';
 import { AwaitedSheet } from '../../ui/Unread';
+import { called } from './MergeParts';
 
 /** A record as it was before it was made one with another, and what of it was not taken over. Nothing on it can be changed. */
 export function FormerPage() {
@@ -15,8 +16,9 @@ export function FormerPage() {
     if (data === undefined) {
         return <AwaitedSheet what="The record as it was" error={error} retry={() => void refetch()} />;
     }
-    const { side, sections, merge: { struck, day, by, keptId, why } } = data;
-    const own = struck.filter(({ name }) => name === side.name);
+    const { side, sections, merge: { sides, struck, day, by, keptId, why } } = data;
+    const kept = called(sides.find(({ id }) => id === keptId) ?? side);
+    const own = struck.filter(({ partyId }) => partyId === side.id);
     return (
         <Sheet id="sheet" tabIndex={-1}>
             <Stack $gap="large" $stretch>
@@ -27,7 +29,7 @@ export function FormerPage() {
                         <Button className="internal" onPress={() => window.print()}>Print</Button>
                     </Row>
                     <Quiet>
-                        Read only. Made one with <Link to={`/records/${keptId}`}>another record</Link> on {day} by {by}{why !== '' && `: ${why}`}
+                        Read only. Made one with <Link to={`/records/${keptId}`}>{kept}</Link> on {day} by {by}{why !== '' && `: ${why}`}
                     </Quiet>
                 </Stack>
                 {sections.map(({ title, facts }) => (

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { QuietButton } from '../../ui/Button';
@@ -87,31 +88,74 @@ interface SectionProps {
     onDecide: (decided: Decided) => void;
 }
 
-/** What can be said once: chosen where they do not agree. */
+/** What can be said once: chosen where they do not agree, struck where only one says anything and is wrong. */
 function Values({ section: { values }, sides, decided, onDecide }: SectionProps) {
-    const settled = values.filter(({ isOpen }) => !isOpen);
+    const choose = (part: string, id: number) => onDecide({ ...decided, chosen: { ...decided.chosen, [part]: id } });
+    const chosen = ({ part, offers, chosenId }: Value) => firstSaying(offers, decided.chosen[part] ?? chosenId);
+    const agreed = values.filter(({ isOpen }) => !isOpen);
     return (
         <>
-            {values.filter(({ isOpen }) => isOpen).map(({ part, title, offers, chosenId, proposedId, why }) => (
+            {values.filter((value) => value.isOpen && said(value).length > 1).map((value) => (
                 <Radios
-                    key={part}
-                    label={title}
-                    value={String(firstSaying(offers, decided.chosen[part] ?? chosenId))}
-                    onChange={(id) => onDecide({ ...decided, chosen: { ...decided.chosen, [part]: Number(id) } })}
-                    options={offers.filter(({ partyId, sameAsId }) => partyId === sameAsId).map(({ partyId, text }) => ({
+                    key={value.part}
+                    label={value.title}
+                    value={String(chosen(value))}
+                    onChange={(id) => choose(value.part, Number(id))}
+                    options={value.offers.filter(({ partyId, sameAsId }) => partyId === sameAsId).map(({ partyId, text }) => ({
                         id: String(partyId),
                         name: text === '' ? 'nothing' : text,
-                        note: [
-                            numbers(sides, offers.filter(({ sameAsId }) => sameAsId === partyId).map((one) => one.partyId)),
-                            ...(partyId === proposedId ? [why] : []),
-                        ].join(', '),
+                        note: [whose(sides, value, partyId), ...(partyId === value.proposedId ? [value.why] : [])].join(', '),
                     }))}
                 />
             ))}
-            {settled.length > 0 && (
-                <Facts>{settled.map(({ part, title, text }) => <div key={part}><dt>{title}</dt><dd>{text}</dd></div>)}</Facts>
+            {values.filter((value) => value.isOpen && said(value).length === 1).map((value) => {
+                const [only] = said(value);
+                const nothing = value.offers.find(({ text }) => text === '');
+                return only === undefined || nothing === undefined ? null : (
+                    <Kept
+                        key={value.part}
+                        what={`${value.title}: ${only.text}`}
+                        note={`only ${whose(sides, value, only.partyId)} says so`}
+                        isKept={chosen(value) === only.partyId}
+                        onKeep={(isKept) => choose(value.part, isKept ? only.partyId : nothing.partyId)}
+                    />
+                );
+            })}
+            {agreed.length > 0 && (
+                <Facts>{agreed.map(({ part, title, text }) => <div key={part}><dt>{title}</dt><dd>{text}</dd></div>)}</Facts>
             )}
         </>
+    );
+}
+
+type Value = Schemas['MergeValue'];
+
+/** What they say, each once, without those who say nothing. */
+function said({ offers }: Value): Schemas['MergeOffer'][] {
+    return offers.filter(({ text, partyId, sameAsId }) => text !== '' && partyId === sameAsId);
+}
+
+/** Whose a value is, by their numbers. */
+function whose(sides: Side[], { offers }: Value, id: number): string {
+    return numbers(sides, offers.filter(({ sameAsId }) => sameAsId === id).map(({ partyId }) => partyId));
+}
+
+interface KeptProps {
+    what: string;
+    note: string;
+    isKept: boolean;
+    onKeep: (isKept: boolean) => void;
+    children?: ReactNode;
+}
+
+/** Something that stays or is struck. */
+function Kept({ what, note, isKept, onKeep, children }: KeptProps) {
+    return (
+        <Row $gap="small">
+            <Tick label={`Keep ${what}`} isSelected={isKept} onChange={onKeep} />
+            <span>{isKept ? what : <del>{what}</del>} <Small>{note}</Small></span>
+            {children}
+        </Row>
     );
 }
 
@@ -124,7 +168,7 @@ function numbers(sides: Side[], ids: number[]): string {
 }
 
 /** What can be said several times: kept or struck, called, and one first of its kind. */
-function Lines({ section: { lines, name }, sides, decided, onDecide }: SectionProps) {
+function Lines({ section: { lines }, sides, decided, onDecide }: SectionProps) {
     const set = (line: Schemas['MergeLine'], part: Partial<Decided['lines'][string]>) => onDecide({
         ...decided,
         lines: { ...decided.lines, [line.part]: { ...decided.lines[line.part], isKept: line.isKept, ...part } },
@@ -135,16 +179,16 @@ function Lines({ section: { lines, name }, sides, decided, onDecide }: SectionPr
                 const isKept = decided.lines[line.part]?.isKept ?? line.isKept;
                 const what = `${line.title} ${line.text}`;
                 return (
-                    <Row key={line.part} $gap="small">
-                        <Tick label={`Keep ${what}`} isSelected={isKept} onChange={(to) => set(line, { isKept: to })} />
-                        <span>
-                            {isKept ? what : <del>{what}</del>}{' '}
-                            <Small>
-                                {numbers(sides, [line.partyId])}
-                                {line.isDouble && !isKept && ', a double: what it says besides goes to the other'}
-                                {!line.isDouble && !isKept && ', struck: kept in the history only'}
-                            </Small>
-                        </span>
+                    <Kept
+                        key={line.part}
+                        what={what}
+                        note={[
+                            numbers(sides, [line.partyId]),
+                            ...(isKept ? [] : [line.isDouble ? 'a double: what it says besides goes to the other' : 'struck: kept in the history only']),
+                        ].join(', ')}
+                        isKept={isKept}
+                        onKeep={(to) => set(line, { isKept: to })}
+                    >
                         {isKept && line.label !== null && (
                             <Field
                                 label=""
@@ -155,13 +199,14 @@ function Lines({ section: { lines, name }, sides, decided, onDecide }: SectionPr
                             />
                         )}
                         {isKept && line.isPrimary === false && (
-                            <QuietButton aria-label={`Put ${what} first`} onPress={() => onDecide(withFirst(decided, lines, line))}>Put it first</QuietButton>
+                            <QuietButton aria-label={`Put ${what} first`} onPress={() => onDecide(withFirst(decided, lines, line))}>
+                                Put it first
+                            </QuietButton>
                         )}
                         {isKept && line.isPrimary === true && lines.length > 1 && <Quiet>comes first</Quiet>}
-                    </Row>
+                    </Kept>
                 );
             })}
-            {lines.length === 0 && name === 'reach' && <Quiet>Nobody can be reached.</Quiet>}
         </>
     );
 }

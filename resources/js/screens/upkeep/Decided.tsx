@@ -37,7 +37,7 @@ export function Decided() {
                                         {row.merge !== null && row.merge.apartBy !== '' && `; taken apart by ${row.merge.apartBy} on ${row.merge.apartDay}`}
                                     </td>
                                     <td className="words">{row.why}</td>
-                                    <td>{mayChangeRecords && <OpenAgain row={row} openAgain={openAgain} />}</td>
+                                    <td className="tight">{mayChangeRecords && <OpenAgain row={row} openAgain={openAgain} />}</td>
                                 </tr>
                             ))}
                         </tbody>

@@ -7,6 +7,7 @@ import { useSession } from '../../api/session';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
+import { Foot } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { Table, TableScroll } from '../../ui/Table';
 import { Heading, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
@@ -89,14 +90,14 @@ export function GroupSides({ id, next, onNext }: Props) {
                     ))}
                     {naming !== undefined && <LineDialog line={naming} onClose={() => setNaming(undefined)} />}
                     {mayChangeRecords && (
-                        <Form isFleeting onSubmit={() => undefined}>
+                        <Form isFleeting $stretch onSubmit={() => undefined}>
                             <Field label="Why, in a few words (may be left out)" value={why} onChange={setWhy} />
-                            <Row $gap="small">
+                            <Foot aria-label="What they are">
                                 <MainButton onPress={same}>They are the same …</MainButton>
                                 <Button onPress={() => void settle('different', data.pairs)}>They are different records</Button>
                                 <Button onPress={() => void settle('later', data.pairs)}>Later</Button>
                                 <Quiet>j k turn, s same, d different, l later</Quiet>
-                            </Row>
+                            </Foot>
                         </Form>
                     )}
                 </>
