@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bench;
 
+use App\Actions\Ledger\KeepStandings;
 use App\Database\Ids;
 use App\Models\Engagement;
 use App\Models\Office;
@@ -24,6 +25,9 @@ final class BenchCommand extends Command
     protected $description = 'Fill a big office once, and time what people wait for';
 
     private const TODAY = '2026-11-24';
+
+    /** Documents of one of two records that are made one. */
+    private const MERGED = 2000;
 
     private int $records;
 
@@ -435,6 +439,42 @@ final class BenchCommand extends Command
         $this->served->send('PUT', "/api/parties/$id/reach", ['version' => $version, 'contactPoints' => $points]);
     }
 
+    /** On the copy: a record with 2,000 documents made one with another, and taken apart, as often as it takes to know. */
+    private function merges(): void
+    {
+        [$kept, $gone] = Ids::of(DB::table('record_values')->where('is_in_use', true)->where('kind', 'company')->where('party_id', '>', 1)
+            ->orderBy('party_id')->limit(2)->pluck('party_id'));
+        foreach (['bank_details', 'tax_numbers', 'party_codes', 'relations'] as $table) {
+            foreach ($table === 'relations' ? ['from_id', 'to_id'] : ['party_id'] as $column) {
+                DB::table($table)->whereIn($column, [$kept, $gone])->delete();
+            }
+        }
+        DB::table('documents')->where('kind', 'invoice')->orderBy('id')->limit(self::MERGED)->update(['party_id' => $gone]);
+        app(KeepStandings::class)->refresh($kept, $gone);
+        $input = ['partyIds' => [$kept, $gone], 'keptId' => $kept, 'chosen' => [], 'lines' => [], 'withArchived' => true, 'seen' => '', 'why' => ''];
+        $times = ['preview' => [], 'made one' => [], 'looked at apart' => [], 'taken apart' => []];
+        for ($n = 0; $n < 10; $n++) {
+            $preview = $merge = $apart = [];
+            $times['preview'][] = $this->time(function () use (&$preview, $input): void {
+                $preview = $this->served->sent('POST', '/api/merges/preview', $input);
+            });
+            $times['made one'][] = $this->time(function () use (&$merge, $preview, $input): void {
+                $merge = $this->served->sent('POST', '/api/merges', ['seen' => $preview['seen']] + $input);
+            });
+            $times['looked at apart'][] = $this->time(function () use (&$apart, $merge): void {
+                $apart = $this->served->read("/api/merges/{$merge['id']}/apart");
+            });
+            $times['taken apart'][] = $this->time(fn () => $this->served->sent(
+                'POST', "/api/merges/{$merge['id']}/apart", ['seen' => $apart['seen'], 'belongs' => [], 'has' => []],
+            ));
+        }
+        $this->line('two records made one, with '.number_format(DB::table('documents')->where('party_id', $gone)->count()).' documents: '.implode(', ', array_map(
+            fn (string $what, array $of) => vsprintf("$what %.0f ms (at most %3\$.0f)", $this->spread($of)),
+            array_keys($times),
+            $times,
+        )));
+    }
+
     /** On a copy of the book, in a process of its own, while somebody else goes on working. */
     private function import(int $lines): void
     {
@@ -446,6 +486,7 @@ final class BenchCommand extends Command
         DB::purge();
         putenv("DB_DATABASE=$copy");
         $this->served = Served::start(User::query()->firstOrFail()->createToken('bench')->plainTextToken, self::TODAY);
+        $this->merges();
         $import = new Process(
             [PHP_BINARY, 'artisan', 'almanac:bench-import', "--records=$this->records", "--lines=$lines", '--day='.self::TODAY],
             base_path(),

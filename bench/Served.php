@@ -58,6 +58,16 @@ final class Served
     }
 
     /**
+     * @return array<mixed> what is answered
+     *
+     * @throws \RuntimeException when it is refused
+     */
+    public function read(string $path): array
+    {
+        return (array) json_decode($this->ask($path, [CURLOPT_HTTPGET => true]), true, flags: JSON_THROW_ON_ERROR);
+    }
+
+    /**
      * @param array<string, mixed> $input
      *
      * @throws \RuntimeException when it is refused

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Almanac\Access\Role;
+use Almanac\Calendar\Day;
+use Almanac\Calendar\TypedDay;
+use Almanac\Interchange\DocumentTable;
+use App\Facts\Ledger\MatchParties;
 use App\Models\Allocation;
 use App\Models\ContactPoint;
 use App\Models\Document;
@@ -250,6 +254,33 @@ final class MergesTest extends TestCase
         $this->make(['keptId' => $this->robert->id])->assertCreated();
         $this->getJson("/api/parties/$ada->id")->assertJsonPath('reach.contactPoints.0.sameAs.name', 'Robert Larkin')
             ->assertJsonPath('addresses.addresses.0.sameAs.name', 'Robert Larkin');
+    }
+
+    public function test_a_company_is_known_by_the_name_it_had_in_conflicts_imports_and_look_alikes(): void
+    {
+        $kept = $this->addCompany('Penhallow Works', ['isClient' => true]);
+        $gone = $this->addCompany('Gnomon Castings');
+        $this->make(['keptId' => $kept->id], [$kept->id, $gone->id])->assertCreated();
+        $this->postJson('/api/conflict-searches', ['engagementId' => null, 'names' => [['name' => 'Gnomon Castings', 'role' => 'insured']]])
+            ->assertCreated()->assertJsonPath('names.0.findings.0.sentence', 'Penhallow Works');
+        $match = MatchParties::ofBook();
+        foreach (['Gnomon Castings', (string) $gone->number] as $party) {
+            [$read] = DocumentTable::read("kind,number,party,date,amount\ninvoice,K1,$party,2026-11-01,5\n", TypedDay::reader(Day::of(2026, 11, 24), true), 'USD');
+            $this->assertSame([$kept->id, ''], $match->find($read[array_key_first($read) ?? 0]));
+        }
+        $this->postJson('/api/look-alikes', ['kind' => 'company', 'name' => 'Gnomon Castings LLC', 'given' => '', 'family' => '', 'phones' => [], 'emails' => [], 'taxNumbers' => [], 'exceptId' => null])
+            ->assertJsonPath('0.party.id', $kept->id);
+    }
+
+    public function test_one_that_is_archived_is_in_use_with_one_that_is_and_archived_again_apart(): void
+    {
+        $this->putJson("/api/parties/{$this->robert->id}/archive", ['reason' => 'gone'])->assertOk();
+        $id = $this->make(['keptId' => $this->robert->id, 'withArchived' => true])->assertCreated()->json('id');
+        $this->getJson("/api/parties/{$this->robert->id}")->assertJsonPath('archive', null);
+        $seen = $this->getJson("/api/merges/$id/apart")->assertOk()->json('seen');
+        $this->postJson("/api/merges/$id/apart", ['seen' => $seen, 'belongs' => [], 'has' => []])->assertOk();
+        $this->getJson("/api/parties/{$this->robert->id}")->assertJsonPath('archive.reason', 'gone');
+        $this->getJson("/api/parties/{$this->bob->id}")->assertJsonPath('archive', null);
     }
 
     /**

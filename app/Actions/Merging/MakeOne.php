@@ -76,7 +76,6 @@ final readonly class MakeOne
         }
 
         return DB::transaction(function () use ($ids, $keptId, $decisions, $seen, $why, $by): Merge {
-            $this->mustNotBeDone($ids);
             $plan = $this->plan->of($ids, $keptId, $decisions, $by);
             if ($plan->seen !== $seen) {
                 throw StaleSave::of('one of these records');
@@ -85,19 +84,6 @@ final readonly class MakeOne
 
             return $this->merge($plan, $why, $by);
         });
-    }
-
-    /**
-     * @param list<int> $ids
-     *
-     * @throws MergeRefused when somebody has made one of them one with another already
-     */
-    private function mustNotBeDone(array $ids): void
-    {
-        $former = FormerRecord::query()->whereIn('party_id', $ids)->first();
-        if ($former !== null) {
-            throw MergeRefused::isDone(Merge::query()->with('user')->findOrFail($former->merge_id)->user->name ?? 'Somebody');
-        }
     }
 
     private function merge(MergePlan $plan, string $why, User $by): Merge

@@ -15,6 +15,7 @@ use App\Actions\Records\Past;
 use App\Actions\Records\SectionOf;
 use App\Actions\Records\Sections;
 use App\Facts\Records\SectionVersions;
+use App\Models\Engagement;
 use App\Models\FormerRecord;
 use App\Models\Merge;
 use App\Models\MergedSection;
@@ -178,7 +179,12 @@ final readonly class PlanApart
             }
         }
         $gone = $merge->goneIds();
+        $seen = Engagement::query()->pluck('id')->flip();
         foreach ($merge->rows()->whereIn('table', array_keys(self::KINDS))->get() as $row) {
+            // Of cases only those that whoever asks may see.
+            if ($row->table === 'engagement_parties' && ! $seen->has($row->before['engagement_id'] ?? 0)) {
+                continue;
+            }
             foreach (['party_id', 'person_id', 'company_id', 'from_id', 'to_id'] as $column) {
                 $of = $row->before[$column] ?? null;
                 if (is_int($of) && in_array($of, $gone, true)) {

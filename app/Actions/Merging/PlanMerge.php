@@ -21,6 +21,8 @@ use App\Actions\Records\Sections;
 use App\Facts\Merging\MergeSides;
 use App\Facts\Records\SectionVersions;
 use App\Models\BankDetail;
+use App\Models\FormerRecord;
+use App\Models\Merge;
 use App\Models\Party;
 use App\Models\User;
 use App\Time\Clock;
@@ -41,7 +43,7 @@ final readonly class PlanMerge
      * @param list<int> $ids of the records
      * @param int|null $keptId the one that stays; null lets it be proposed
      *
-     * @throws MergeRefused when one of them is gone, or there are too few or too many
+     * @throws MergeRefused when one of them is gone or was made one with another, or there are too few or too many
      */
     public function of(array $ids, ?int $keptId, Decisions $decisions, User $by): MergePlan
     {
@@ -53,7 +55,10 @@ final readonly class PlanMerge
         };
         $parties = Party::query()->findMany($ids);
         if ($parties->count() < count($ids)) {
-            throw MergeRefused::isGone();
+            $former = FormerRecord::query()->whereIn('party_id', $ids)->first();
+            throw $former === null
+                ? MergeRefused::isGone()
+                : MergeRefused::isDone(Merge::query()->with('user')->findOrFail($former->merge_id)->user->name ?? 'Somebody');
         }
         $kept = $parties->find($keptId ?? $this->proposed($parties)) ?? throw MergeRefused::isGone();
         $sides = new Collection([$kept, ...$parties->reject(fn (Party $party) => $party->id === $kept->id)->sortBy('number')->values()->all()]);

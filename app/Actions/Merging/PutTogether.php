@@ -50,6 +50,10 @@ final readonly class PutTogether
                 DB::table($reference->table)->whereIn($reference->column, $gone)->update([$reference->column => $kept->id]);
             }
         }
+        if ($kept->isArchived() && $plan->sides->contains(fn (Party $party) => ! $party->isArchived())) {
+            // With one that is in use, it is in use.
+            $kept->update(['archived_on' => null, 'archive_reason' => '']);
+        }
         $payee = $kept->payee_name;
         foreach ($plan->sections as $section) {
             if ($section->section !== null) {

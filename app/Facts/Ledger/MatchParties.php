@@ -6,6 +6,7 @@ namespace App\Facts\Ledger;
 
 use Almanac\Finding\Fold;
 use Almanac\Interchange\ReadDocument;
+use App\Models\FormerRecord;
 use Illuminate\Support\Facades\DB;
 
 /** Finds whom documents of a file are for: by our number, by tax number, by name. Reads the book once for a whole file. */
@@ -14,7 +15,7 @@ final class MatchParties
     /** @var array<string, list<int>> */
     private array $byName = [];
 
-    /** @var array<string, int> */
+    /** @var array<int|string, int> */
     private array $byNumber = [];
 
     /** @var array<string, int> */
@@ -40,6 +41,11 @@ final class MatchParties
             if ($party->archived_on !== null) {
                 $match->archived[(int) $party->id] = true;
             }
+        }
+        // By its old number and its old name, one that was made one with another is that one.
+        foreach (FormerRecord::query()->get() as $former) {
+            $match->byNumber[(string) $former->number] = $former->kept_id;
+            $match->byName[Fold::text($former->name)][] = $former->kept_id;
         }
         foreach (\App\Models\TaxNumber::query()->lazyById(2000) as $number) {
             foreach ([$number->value, $number->country.$number->value] as $value) {

@@ -12,6 +12,7 @@ use Almanac\Records\PartyKind;
 use App\Models\AddressUse;
 use App\Models\Change;
 use App\Models\ContactPoint;
+use App\Models\FormerRecord;
 use App\Models\Party;
 use App\Models\PartyCode;
 use App\Models\Position;
@@ -23,7 +24,7 @@ use Illuminate\Support\Facades\DB;
 final class PartyLikeness
 {
     /** What a party is loaded with for of(). */
-    public const RELATIONS = ['contactPoints.line', 'addressUses.address', 'taxNumbers', 'codes', 'heldPositions', 'formerNames'];
+    public const RELATIONS = ['contactPoints.line', 'addressUses.address', 'taxNumbers', 'codes', 'heldPositions', 'formerNames', 'formerRecords'];
 
     /** Columns of a party that are compared as they are. */
     private const NAMES = ['given', 'middle', 'family', 'suffix', 'preferred', 'company_name', 'legal_name'];
@@ -39,7 +40,10 @@ final class PartyLikeness
             array_values($party->taxNumbers->map(fn (TaxNumber $number) => $number->token())->all()),
             array_values($party->codes->map(fn (PartyCode $code) => [$code->system, $code->value])->all()),
             array_values($party->heldPositions->map(fn (Position $held) => $held->company_id)->unique()->sort()->all()),
-            array_values($party->formerNames->map(fn (Change $change) => $change->from)->all()),
+            [
+                ...array_values($party->formerNames->map(fn (Change $change) => $change->from)->all()),
+                ...$party->isPerson() ? [] : array_values($party->formerRecords->map(fn (FormerRecord $one) => $one->name)->all()),
+            ],
         );
     }
 
@@ -73,6 +77,9 @@ final class PartyLikeness
         }
         foreach (Change::query()->whereIntegerInRaw('subject_id', $ids)->formerNames()->get(['subject_id', 'from']) as $change) {
             $former[$change->subject_id][] = $change->from;
+        }
+        foreach (FormerRecord::query()->whereIntegerInRaw('kept_id', $ids)->whereIn('kept_id', Party::query()->select('id')->where('kind', PartyKind::Company))->orderBy('number')->get() as $one) {
+            $former[$one->kept_id][] = $one->name;
         }
         foreach (DB::table('parties')->whereIntegerInRaw('id', $ids)->get(['id', 'kind', 'born_on', ...self::NAMES]) as $party) {
             $id = (int) $party->id;

@@ -9,10 +9,12 @@ use Almanac\Money\Money;
 use Almanac\Terms\Side;
 use App\Http\Data\Merging\MergeData;
 use App\Http\Data\Merging\MergeFigureData;
+use App\Models\Engagement;
 use App\Models\FormerRecord;
 use App\Models\Merge;
 use App\Models\Party;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Query\Builder as Rows;
 use Illuminate\Support\Facades\DB;
 
 /** Reads what was made one, what somebody proposes, and what hangs on records that are to become one. */
@@ -87,7 +89,10 @@ final class ReadMerges
     {
         $figures = [];
         foreach (self::CARRIED as $table => [$column, $title]) {
-            $counts = DB::table($table)->whereIntegerInRaw($column, $ids)->groupBy($column)->selectRaw("$column as id, count(*) as many")->pluck('many', 'id');
+            $counts = DB::table($table)->whereIntegerInRaw($column, $ids)
+                // Of cases only those that whoever asks may see.
+                ->when($table === 'engagement_parties', fn (Rows $rows) => $rows->whereIn('engagement_id', Engagement::query()->select('id')))
+                ->groupBy($column)->selectRaw("$column as id, count(*) as many")->pluck('many', 'id');
             if ($counts->isNotEmpty()) {
                 $figures[] = new MergeFigureData(
                     $title,

@@ -5982,6 +5982,9 @@ export interface components {
                 field: string;
                 message: string;
             }[];
+            /** @description With status 301 and 410: the record with which this one was made one. */
+            movedTo?: number;
+            movedToName?: string;
             /** @description With status 409: the version that is kept now. */
             version?: number;
             savedBy?: string | null;

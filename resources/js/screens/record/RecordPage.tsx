@@ -25,6 +25,7 @@ import { RemindersSection } from '../../shared/RemindersSection';
 import type { RecordData } from './sections/spec';
 import { TaxNumbersSection } from './TaxNumbersSection';
 import { TermsSection } from './TermsSection';
+import { useHoldsUnsaved } from '../../ui/unsaved';
 import { useMayEdit } from './useMayEdit';
 import { useSubjectAction } from '../../shared/useSubjectAction';
 import { useRecordLog } from './useRecordLog';
@@ -32,10 +33,17 @@ import { useRecordLog } from './useRecordLog';
 export function RecordPage() {
     const id = Number(useParams().id);
     const { data: record, error, refetch } = useQuery(recordQuery(id));
+    const [own, setOwn] = useState(record);
+    const isTyping = useHoldsUnsaved();
+    if (record !== undefined && record !== own && record.party.id === id) {
+        setOwn(record);
+    }
 
     if (record !== undefined && record.party.id !== id) {
-        // It was made one with another: the address leads there.
-        return <Navigate replace to={{ pathname: `/records/${record.party.id}`, hash: window.location.hash }} />;
+        // It was made one with another meanwhile. What is typed stays, and is told when it is saved; else the address leads there.
+        return isTyping && own?.party.id === id
+            ? <OneRecord key={id} record={own} />
+            : <Navigate replace to={{ pathname: `/records/${record.party.id}`, hash: window.location.hash }} />;
     }
     if (record !== undefined) {
         return <OneRecord key={id} record={record} />;

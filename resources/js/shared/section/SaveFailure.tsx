@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { Refused, Unreachable, type Problem } from '../../api/client';
 import { Button, MainButton } from '../../ui/Button';
@@ -43,7 +44,12 @@ export function SaveFailure<D>({ edit }: { edit: SectionEdit<D> }) {
     }
     return (
         <div data-failure tabIndex={-1}>
-            <Notice tone="stop" title={failure instanceof Refused ? failure.problem.title : 'Not saved'}>{failure.message}</Notice>
+            <Notice tone="stop" title={failure instanceof Refused ? failure.problem.title : 'Not saved'}>
+                <span>{failure.message}</span>
+                {failure instanceof Refused && failure.problem.movedTo !== undefined && (
+                    <Link to={`/records/${failure.problem.movedTo}`} target="_blank">Open {failure.problem.movedToName} in a window of its own</Link>
+                )}
+            </Notice>
         </div>
     );
 }
