@@ -45,9 +45,6 @@ test('pictures', async ({ desk, page }) => {
     await desk.search('wren brass');
     await expect(desk.answers.first()).toContainText('Silas');
     await shoot('find-with-results');
-    await page.goto('/records/4');
-    await expect(desk.section('Documents')).toContainText('days late');
-    await shoot('standing');
     await page.goto('/records/4/as-of?day=3%20Mar%202026');
     await expect(desk.section('Reach')).toContainText('(207) 555-0133');
     await shoot('as-of');
@@ -67,14 +64,24 @@ test('pictures', async ({ desk, page }) => {
     await page.evaluate(() => document.getElementById('client-terms')?.scrollIntoView({ block: 'center' }));
     await shoot('terms-preview');
 
-    await page.goto('/add/person?name=Si%20Wrenn');
-    await expect(page.getByText('in the book already')).toBeVisible();
-    await shoot('look-alikes');
-
     await page.goto('/upkeep/look-alikes');
     await page.getByRole('list', { name: 'To settle' }).getByRole('button', { name: /Fairbairn/ }).click();
     await expect(page.getByRole('region', { name: 'Side by side' }).getByRole('link', { name: /Fairbairn Jr/ })).toBeVisible();
     await shoot('upkeep');
+    await page.goto('/upkeep/look-alikes');
+    await page.getByRole('list', { name: 'To settle' }).getByRole('button', { name: /Wren/ }).click();
+    await page.getByRole('button', { name: 'They are the same …' }).click();
+    await expect(page.getByRole('radiogroup', { name: 'Given name' })).toBeVisible();
+    await shoot('make-one');
+    await page.getByRole('button', { name: 'Make them one' }).click();
+    await expect(desk.section('Name and roles')).toContainText('Made one from');
+    await page.goto('/upkeep/look-alikes');
+    await page.getByRole('list', { name: 'To settle' }).getByRole('button', { name: /Fairbairn/ }).click();
+    await page.getByLabel('Why, in a few words').fill('Father and son');
+    await page.getByRole('button', { name: 'They are different records' }).click();
+    await page.goto('/upkeep/look-alikes?show=decided');
+    await expect(page.getByRole('row', { name: /made one/ })).toBeVisible();
+    await shoot('decided');
 
     await page.goto('/engagements');
     await expect(page.getByRole('row', { name: /Orrery for the entrance hall/ })).toBeVisible();
