@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Almanac\Addresses\PostalAddress;
+use Almanac\LookAlikes\PlaceForm;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * One postal address. It belongs to the party it was typed for; others may use it by link.
@@ -19,12 +21,16 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $locality
  * @property string $region
  * @property string $postcode
+ * @property string $form the same for one address, however it is written; empty where too little is known
  * @property-read Party $owner
  * @property-read Collection<int, AddressUse> $users
+ * @property-read SharedLine|null $line
  */
 final class Address extends Model
 {
     protected $guarded = [];
+
+    protected $attributes = ['form' => ''];
 
     public function postal(): PostalAddress
     {
@@ -39,6 +45,7 @@ final class Address extends Model
             'locality' => $postal->locality,
             'region' => $postal->region,
             'postcode' => $postal->postcode,
+            'form' => PlaceForm::of(implode("\n", $postal->lines), $postal->locality, $postal->postcode)->form(),
         ]);
     }
 
@@ -46,6 +53,16 @@ final class Address extends Model
     public function owner(): BelongsTo
     {
         return $this->belongsTo(Party::class, 'owner_id');
+    }
+
+    /**
+     * The name that it has, where different people share it and somebody has given it one.
+     *
+     * @return HasOne<SharedLine, $this>
+     */
+    public function line(): HasOne
+    {
+        return $this->hasOne(SharedLine::class, 'value', 'form');
     }
 
     /** @return HasMany<AddressUse, $this> */

@@ -4,16 +4,15 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Almanac\Reach\ContactKind;
+use Almanac\LookAlikes\LineKind;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
- * A phone or an email that different people rightly share: a household, a front desk.
+ * A phone, an email or an address that different people rightly share: a household, a front desk.
  *
  * @property int $id
- * @property ContactKind $kind
- * @property string $value as a contact point has it
+ * @property LineKind $kind
+ * @property string $value as a contact point has it; the form of an address
  * @property string $name
  * @property int $user_id who named it
  * @property-read User $user
@@ -24,13 +23,7 @@ final class SharedLine extends Model
 
     protected function casts(): array
     {
-        return ['kind' => ContactKind::class];
-    }
-
-    /** @return HasMany<ContactPoint, $this> */
-    public function points(): HasMany
-    {
-        return $this->hasMany(ContactPoint::class, 'value', 'value');
+        return ['kind' => LineKind::class];
     }
 
     /** @return BelongsTo<User, $this> */

@@ -22,7 +22,7 @@ final readonly class Evidence
         }
         $name = $one->kind === PartyKind::Person ? PersonSigns::of($one, $other) : CompanySigns::of($one, $other);
 
-        return new self([...$name, ...self::ofReach($one, $other), ...self::ofPlaces($one->places, $other->places), ...array_filter([
+        return new self([...$name, ...self::ofReach($one, $other), ...self::ofPlaces($one->ownPlaces(), $other->ownPlaces()), ...array_filter([
             self::ofKinds($one->numbers, $other->numbers, Sign::TaxSame, Sign::TaxDiffers),
             self::ofKinds($one->codes, $other->codes, Sign::NumberSame, Sign::NumberDiffers),
             self::agree($one->websites, $other->websites, Sign::WebsiteSame, Sign::WebsiteDiffers),

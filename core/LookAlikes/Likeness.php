@@ -26,7 +26,7 @@ final readonly class Likeness
      * @param list<string> $numbers tax numbers, as "kind|anything that is the same for the same number"
      * @param list<string> $codes numbers elsewhere, as "system|number"
      * @param list<int|string> $employers where a person works
-     * @param list<string> $shared phones and emails among these that different people are known to share
+     * @param list<string> $shared phones, emails and forms of addresses among these that different people are known to share
      */
     private function __construct(
         public PartyKind $kind,
@@ -57,7 +57,7 @@ final readonly class Likeness
      * @param list<string> $formerly other family names
      * @param list<string> $codes numbers elsewhere, as "system|number"
      * @param list<int|string> $employers where they work
-     * @param list<string> $shared phones and emails among these that different people are known to share
+     * @param list<string> $shared phones, emails and forms of addresses among these that different people are known to share
      */
     public static function person(
         string $given,
@@ -90,7 +90,7 @@ final readonly class Likeness
      * @param list<string> $also other names: the legal one, former ones
      * @param list<string> $websites
      * @param list<string> $codes numbers elsewhere, as "system|number"
-     * @param list<string> $shared phones and emails among these that different people are known to share
+     * @param list<string> $shared phones, emails and forms of addresses among these that different people are known to share
      */
     public static function company(
         string $name,
@@ -122,6 +122,14 @@ final readonly class Likeness
     public function ownEmails(): array
     {
         return $this->shared === [] ? $this->emails : array_values(array_diff($this->emails, $this->shared));
+    }
+
+    /** @return list<PlaceForm> addresses that are its own, or not known to be shared */
+    public function ownPlaces(): array
+    {
+        return $this->shared === []
+            ? $this->places
+            : array_values(array_filter($this->places, fn (PlaceForm $place) => ! in_array($place->form(), $this->shared, true)));
     }
 
     /**

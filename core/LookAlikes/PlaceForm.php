@@ -90,6 +90,12 @@ final readonly class PlaceForm
         return $this->isKnown() ? ($this->postcode === '' ? $this->locality : $this->postcode)." $this->number ".explode(' ', $this->street)[0] : '';
     }
 
+    /** The same for one address, unit and all, however it is written; empty where too little is known. */
+    public function form(): string
+    {
+        return $this->isKnown() ? ($this->postcode === '' ? $this->locality : $this->postcode)."|$this->number|$this->street|$this->unit" : '';
+    }
+
     public function isSameTown(self $other): bool
     {
         return ($this->postcode !== '' && $this->postcode === $other->postcode) || ($this->locality !== '' && $this->locality === $other->locality);

@@ -133,11 +133,11 @@ final readonly class Weights
             Sign::FamilySame => $this->share('family '.implode('', $one->name), $u),
             Sign::GivenSame => $this->share('given '.($one->given[0] ?? ''), $u),
             Sign::NameSame => $this->ofName($one, $u),
-            Sign::PhoneSame => $u * $this->shared('phone ', array_intersect($one->phones, $other->phones)),
-            Sign::EmailSame => $u * $this->shared('email ', array_intersect($one->emails, $other->emails)),
+            Sign::PhoneSame => $u * $this->shared('phone ', array_intersect($one->ownPhones(), $other->ownPhones())),
+            Sign::EmailSame => $u * $this->shared('email ', array_intersect($one->ownEmails(), $other->ownEmails())),
             Sign::PlaceSame => $u * $this->shared('place ', array_intersect(
-                array_map(fn (PlaceForm $place) => $place->key(), $one->places),
-                array_map(fn (PlaceForm $place) => $place->key(), $other->places),
+                array_map(fn (PlaceForm $place) => $place->key(), $one->ownPlaces()),
+                array_map(fn (PlaceForm $place) => $place->key(), $other->ownPlaces()),
             )),
             default => null,
         };

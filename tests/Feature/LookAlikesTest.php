@@ -165,6 +165,30 @@ final class LookAlikesTest extends TestCase
         $this->getJson("/api/parties/$edith->id")->assertJsonPath('reach.contactPoints.0.lineName', '');
     }
 
+    public function test_an_address_that_different_people_share_gets_a_name_however_it_is_written(): void
+    {
+        [$edith, $initial] = [$this->addPerson('Edith', 'Larkin'), $this->addPerson('E.', 'Larkin')];
+        $this->saveSection($edith, 'addresses', ['addresses' => [$this->address(['lines' => '14 Meridian Street'])]])->assertOk();
+        $this->saveSection($initial, 'addresses', ['addresses' => [$this->address(['lines' => '14 Meridian St.', 'postcode' => '05301-1234'])]])->assertOk();
+        $this->app->make(CompareChanged::class)->handle();
+        $before = $this->scoreOf($edith, $initial);
+        $group = LookAlikePair::query()->firstOrFail()->group_id;
+        $line = $this->getJson("/api/look-alikes/$group")->assertJsonPath('shared.0.kind', 'address')
+            ->assertJsonPath('shared.0.text', '14 Meridian Street, Brattleboro, VT 05301')->json('shared.0');
+        $this->assertIsArray($line);
+        $id = $this->postJson('/api/shared-lines', ['kind' => 'address', 'value' => $line['value'], 'name' => 'Larkin house'])->assertCreated()
+            ->assertJsonCount(2, 'holders')->json('id');
+        $this->assertIsInt($id);
+        $this->assertLessThan($before - 2, $this->scoreOf($edith, $initial));
+        foreach ([$edith, $initial] as $party) {
+            $this->getJson("/api/parties/$party->id")->assertJsonPath('addresses.addresses.0.lineName', 'Larkin house');
+        }
+        $this->getJson('/api/find?q=larkin+house')->assertJsonPath('results.0.reasons.2', 'on the line of Larkin house');
+        $this->getJson('/api/parties?filter=shared+line+is+Larkin+house')->assertJsonPath('total', 2);
+        $this->deleteJson("/api/shared-lines/$id")->assertNoContent();
+        $this->assertSame($before, $this->scoreOf($edith, $initial));
+    }
+
     public function test_a_scan_is_stopped_begun_once_and_goes_on_after_its_worker_died(): void
     {
         Queue::fake();

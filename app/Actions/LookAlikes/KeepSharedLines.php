@@ -4,21 +4,20 @@ declare(strict_types=1);
 
 namespace App\Actions\LookAlikes;
 
+use Almanac\LookAlikes\LineKind;
 use Almanac\LookAlikes\LookAlikesRefused;
-use Almanac\Reach\ContactKind;
 use Almanac\Records\Wording;
 use App\Actions\Finding\IndexParties;
 use App\Background\IndexLine;
-use App\Database\Ids;
 use App\Database\LongWork;
-use App\Models\ContactPoint;
+use App\Facts\LookAlikes\SharedThing;
 use App\Models\Party;
 use App\Models\SharedLine;
 use App\Models\User;
 use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
 
-/** Names a phone or an email that different people rightly share; it is no reason any more to take two of them for one. */
+/** Names a phone, an email or an address that different people rightly share; it is no reason any more to take two of them for one. */
 final readonly class KeepSharedLines
 {
     private const LONGEST = 80;
@@ -31,7 +30,7 @@ final readonly class KeepSharedLines
     }
 
     /** @throws LookAlikesRefused when nobody shares it, or it has a name already */
-    public function name(ContactKind $kind, string $value, string $name, User $by): SharedLine
+    public function name(LineKind $kind, string $value, string $name, User $by): SharedLine
     {
         $name = self::words($name);
 
@@ -40,7 +39,7 @@ final readonly class KeepSharedLines
             if ($known instanceof SharedLine) {
                 throw LookAlikesRefused::isNamed($known->name);
             }
-            if (count($this->holders($value)) < 2) {
+            if (count(SharedThing::holders($value)) < 2) {
                 throw LookAlikesRefused::isNotShared();
             }
             $line = SharedLine::query()->create([
@@ -78,7 +77,7 @@ final readonly class KeepSharedLines
     /** They are found by its name: a few at a time, each few a transaction of its own. */
     public function indexHolders(string $value): void
     {
-        foreach (array_chunk($this->holders($value), self::FEW) as $some) {
+        foreach (array_chunk(SharedThing::holders($value), self::FEW) as $some) {
             LongWork::step(fn () => $this->index->these($some));
         }
     }
@@ -86,7 +85,7 @@ final readonly class KeepSharedLines
     /** They are found by its name, and compared without it. */
     private function tellHolders(string $value): void
     {
-        $ids = $this->holders($value);
+        $ids = SharedThing::holders($value);
         $some = array_slice($ids, 0, self::FEW);
         $this->index->these($some);
         foreach (Party::query()->findMany($some) as $party) {
@@ -96,11 +95,5 @@ final readonly class KeepSharedLines
             DB::table('look_alike_due')->insertOrIgnore(array_map(fn (int $id) => ['party_id' => $id], array_slice($ids, self::FEW)));
             IndexLine::dispatch($value);
         }
-    }
-
-    /** @return list<int> */
-    private function holders(string $value): array
-    {
-        return Ids::of(ContactPoint::query()->where('value', $value)->distinct()->orderBy('party_id')->pluck('party_id'));
     }
 }

@@ -28,7 +28,7 @@ use Symfony\Component\Intl\Countries;
 final class SearchedFields
 {
     /** The relations of a party that they are read from. */
-    public const READS = [...RecordRow::READS, 'contactPoints.line', 'listItems', 'codes', 'files', 'vendorTerms', 'detailValues.field', 'formerRecords'];
+    public const READS = [...RecordRow::READS, 'contactPoints.line', 'addressUses.address.line', 'listItems', 'codes', 'files', 'vendorTerms', 'detailValues.field', 'formerRecords'];
 
     /** @return Collection<string, ListedField<Party>> by key; made once, also for a whole run over many records */
     public static function all(): Collection
@@ -154,11 +154,13 @@ final class SearchedFields
                 FieldType::Choices,
                 fn (Party $party) => Value::choices(self::lines($party)),
                 new Rows(
-                    'select contact_points.party_id from contact_points join shared_lines on shared_lines.value = contact_points.value where true',
+                    'select party_id from (select party_id, value as known_by from contact_points'
+                    .' union all select party_id, form from address_uses join addresses on addresses.id = address_id)'
+                    .' join shared_lines on shared_lines.value = known_by where true',
                     'fold(shared_lines.name)',
                     '',
                 ),
-                ['contactPoints.line'],
+                ['contactPoints.line', 'addressUses.address.line'],
             )->searched(SearchColumn::Also, 'on the line of', fn (Party $party) => self::lines($party)),
         ];
     }
@@ -166,7 +168,10 @@ final class SearchedFields
     /** @return list<string> what the shared lines are called on which it is reached */
     private static function lines(Party $party): array
     {
-        return array_values($party->contactPoints->map(fn (ContactPoint $point) => $point->line->name ?? '')
+        return array_values(collect([
+            ...$party->contactPoints->map(fn (ContactPoint $point) => $point->line->name ?? '')->all(),
+            ...$party->addressUses->map(fn (AddressUse $use) => $use->address->line->name ?? '')->all(),
+        ])
             ->filter(fn (string $name) => $name !== '')->unique()->all());
     }
 

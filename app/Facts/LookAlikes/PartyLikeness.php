@@ -24,7 +24,7 @@ use Illuminate\Support\Facades\DB;
 final class PartyLikeness
 {
     /** What a party is loaded with for of(). */
-    public const RELATIONS = ['contactPoints.line', 'addressUses.address', 'taxNumbers', 'codes', 'heldPositions', 'formerNames', 'formerRecords'];
+    public const RELATIONS = ['contactPoints.line', 'addressUses.address.line', 'taxNumbers', 'codes', 'heldPositions', 'formerNames', 'formerRecords'];
 
     /** Columns of a party that are compared as they are. */
     private const NAMES = ['given', 'middle', 'family', 'suffix', 'preferred', 'company_name', 'legal_name'];
@@ -36,7 +36,9 @@ final class PartyLikeness
             $party->only(self::NAMES),
             $party->birthDay(),
             array_values($party->contactPoints->map(fn (ContactPoint $point) => [$point->kind->value, $point->value, $point->line !== null])->all()),
-            array_values($party->addressUses->map(fn (AddressUse $use) => [$use->address->lines, $use->address->locality, $use->address->postcode])->all()),
+            array_values($party->addressUses->map(
+                fn (AddressUse $use) => [$use->address->lines, $use->address->locality, $use->address->postcode, $use->address->line === null ? '' : $use->address->form],
+            )->all()),
             array_values($party->taxNumbers->map(fn (TaxNumber $number) => $number->token())->all()),
             array_values($party->codes->map(fn (PartyCode $code) => [$code->system, $code->value])->all()),
             array_values($party->heldPositions->map(fn (Position $held) => $held->company_id)->unique()->sort()->all()),
@@ -63,8 +65,8 @@ final class PartyLikeness
             $points[$point->party_id][] = [(string) $point->kind, (string) $point->value, isset($lines[$point->value])];
         }
         $uses = $of('address_uses')->join('addresses', 'addresses.id', 'address_id')->orderBy('rank');
-        foreach ($uses->get(['party_id', 'postcode', 'locality', 'lines']) as $place) {
-            $places[$place->party_id][] = [(string) $place->lines, (string) $place->locality, (string) $place->postcode];
+        foreach ($uses->get(['party_id', 'postcode', 'locality', 'lines', 'form']) as $place) {
+            $places[$place->party_id][] = [(string) $place->lines, (string) $place->locality, (string) $place->postcode, isset($lines[$place->form]) ? (string) $place->form : ''];
         }
         foreach ($of('tax_numbers')->orderBy('rank')->get(['party_id', 'kind', 'fingerprint']) as $number) {
             $numbers[$number->party_id][] = TaxNumber::tokenOf((string) $number->kind, (string) $number->fingerprint);
@@ -102,7 +104,7 @@ final class PartyLikeness
     /**
      * @param array<mixed> $names by column
      * @param list<array{string, string, bool}> $points kind, value, and whether it is a shared line
-     * @param list<array{string, string, string}> $places lines, locality and postcode
+     * @param list<array{string, string, string, string}> $places lines, locality, postcode, and its form where it is shared
      * @param list<string> $numbers
      * @param list<array{string, string}> $codes system and value
      * @param list<int> $employers
@@ -123,7 +125,11 @@ final class PartyLikeness
         $values = fn (ContactKind $of) => array_column(array_filter($points, fn (array $point) => $point[0] === $of->value), 1);
         $elsewhere = array_map(fn (array $code) => Fold::text($code[0]).'|'.Fold::text($code[1]), $codes);
         $former = array_values(array_unique($former));
-        $shared = array_column(array_filter($points, fn (array $point) => $point[2]), 1);
+        $shared = [
+            ...array_column(array_filter($points, fn (array $point) => $point[2]), 1),
+            ...array_values(array_filter(array_column($places, 3), fn (string $form) => $form !== '')),
+        ];
+        $places = array_map(fn (array $place) => array_slice($place, 0, 3), $places);
 
         return $kind === PartyKind::Person
             ? Likeness::person(

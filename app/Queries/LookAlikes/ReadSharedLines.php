@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace App\Queries\LookAlikes;
 
 use Almanac\Calendar\Day;
-use Almanac\Reach\ContactKind;
+use Almanac\LookAlikes\LineKind;
+use App\Facts\LookAlikes\SharedThing;
 use App\Http\Data\LookAlikes\LineHolderData;
 use App\Http\Data\LookAlikes\SharedLineData;
-use App\Models\ContactPoint;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\SharedLine;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** Reads the phones and emails that different people share, and who stands behind each: who was spoken to last first. */
+/** Reads the phones, emails and addresses that different people share, and who stands behind each: who was spoken to last first. */
 final class ReadSharedLines
 {
     private const MOST = 200;
@@ -26,16 +26,16 @@ final class ReadSharedLines
     public function all(): array
     {
         $lines = SharedLine::query()->with('user')->orderBy('name')->limit(self::MOST)->get();
-        $points = $this->points(array_values($lines->pluck('value')->all()));
+        $things = self::things(array_values($lines->pluck('value')->all()));
 
-        return array_values($lines->filter(fn (SharedLine $line) => isset($points[$line->value]))->map(fn (SharedLine $line) => $this->named($line, $points[$line->value]))->all());
+        return array_values($lines->filter(fn (SharedLine $line) => isset($things[$line->value]))->map(fn (SharedLine $line) => $this->named($line, $things[$line->value]))->all());
     }
 
     public function one(SharedLine $line): ?SharedLineData
     {
-        $points = $this->points([$line->value])[$line->value] ?? null;
+        $things = self::things([$line->value])[$line->value] ?? null;
 
-        return $points === null ? null : $this->named($line->load('user'), $points);
+        return $things === null ? null : $this->named($line->load('user'), $things);
     }
 
     /**
@@ -47,49 +47,43 @@ final class ReadSharedLines
      */
     public function among(array $ids): array
     {
-        $values = ContactPoint::query()->whereIntegerInRaw('party_id', $ids)->whereIn('kind', [ContactKind::Phone, ContactKind::Email])
-            ->groupBy('value')->havingRaw('count(distinct party_id) > 1')->orderBy('value')->pluck('value')->map(strval(...))->values()->all();
+        $values = SharedThing::amongAny($ids);
         $lines = SharedLine::query()->with('user')->whereIn('value', $values)->get()->keyBy('value');
         $shared = [];
-        foreach ($this->points(array_values($values)) as $value => $points) {
+        foreach (self::things($values) as $value => $things) {
             $line = $lines->get($value);
             $shared[] = $line instanceof SharedLine
-                ? $this->named($line, $points)
-                : SharedLineData::unnamed($points[0], Office::current()->country, $this->proposed($points), $this->holders($points));
+                ? $this->named($line, $things)
+                : SharedLineData::unnamed($things[0], $this->proposed($things), $this->holders($things));
         }
 
         return $shared;
     }
 
-    /** @param  non-empty-list<ContactPoint>  $points */
-    private function named(SharedLine $line, array $points): SharedLineData
+    /** @param  non-empty-list<SharedThing>  $things */
+    private function named(SharedLine $line, array $things): SharedLineData
     {
-        return SharedLineData::of($line, $points[0], Office::current()->country, $this->holders($points));
+        return SharedLineData::of($line, $things[0], $this->holders($things));
     }
 
     /**
      * @param list<string> $values
      *
-     * @return array<string, non-empty-list<ContactPoint>>
+     * @return array<string, non-empty-list<SharedThing>>
      */
-    private function points(array $values): array
+    private static function things(array $values): array
     {
-        $points = [];
-        foreach (ContactPoint::query()->with('party')->whereIn('value', $values)->orderBy('party_id')->get() as $point) {
-            $points[$point->value][] = $point;
-        }
-
-        return $points;
+        return SharedThing::of($values, Office::current()->country);
     }
 
     /**
-     * @param list<ContactPoint> $points
+     * @param list<SharedThing> $things
      *
      * @return list<LineHolderData>
      */
-    private function holders(array $points): array
+    private function holders(array $things): array
     {
-        $parties = (new Collection(array_map(fn (ContactPoint $point) => $point->party, $points)))->unique('id');
+        $parties = (new Collection(array_map(fn (SharedThing $thing) => $thing->party, $things)))->unique('id');
         $spoken = DB::table('log_entries')->whereIntegerInRaw('subject_id', $parties->modelKeys())->groupBy('subject_id')
             ->selectRaw('subject_id, max(happened_on) as day')->pluck('day', 'subject_id');
 
@@ -106,12 +100,12 @@ final class ReadSharedLines
     /**
      * A household where all have one family name, else a front desk.
      *
-     * @param non-empty-list<ContactPoint> $points
+     * @param non-empty-list<SharedThing> $things
      */
-    private function proposed(array $points): string
+    private function proposed(array $things): string
     {
-        $families = array_unique(array_map(fn (ContactPoint $point) => $point->party->family, $points));
+        $families = array_unique(array_map(fn (SharedThing $thing) => $thing->party->family, $things));
 
-        return count($families) === 1 && $families[0] !== '' ? "$families[0] household" : 'Front desk';
+        return count($families) === 1 && $families[0] !== '' ? "$families[0] household" : ($things[0]->kind === LineKind::Address ? 'House of several' : 'Front desk');
     }
 }

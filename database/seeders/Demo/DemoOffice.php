@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders\Demo;
 
 use Almanac\Access\Role;
-use Almanac\Reach\ContactKind;
+use Almanac\LookAlikes\LineKind;
 use App\Actions\Access\SetUpOffice;
 use App\Actions\LookAlikes\CompareChanged;
 use App\Actions\LookAlikes\KeepSharedLines;
@@ -157,7 +157,7 @@ final class DemoOffice
         $this->engagements->seed($this->parties, $users);
         $this->archive->archive($this->parties['crane'], 'sold its cranes and closed', $administrator);
         $this->lists->seed($users);
-        $this->lines->name(ContactKind::Phone, '+18025550190', 'Larkin household', $administrator);
+        $this->lines->name(LineKind::Phone, '+18025550190', 'Larkin household', $administrator);
         $this->compare->handle();
         $this->scan->handle(LookAlikeScan::query()->create(['user_id' => $administrator->id]));
     }

@@ -3367,6 +3367,8 @@ export interface components {
             locality: string;
             region: string;
             postcode: string;
+            /** @description The name it has, where different people share it; else empty. */
+            lineName: string;
             /** @description For a map. */
             countryName: string;
             /** @description For a map; empty where the region has no code. */
@@ -6304,12 +6306,12 @@ export interface components {
             /** @description In a few words; may be left out. */
             why?: string;
         };
-        /** @description A phone or an email that different people share, and who stands behind it. */
+        /** @description A phone, an email or an address that different people share, and who stands behind it. */
         SharedLine: {
             /** @description Null while it has no name. */
             id: number | null;
             /** @enum {string} */
-            kind: "phone" | "email";
+            kind: "phone" | "email" | "address";
             /** @description As it is kept. */
             value: string;
             /** @description For reading. */
@@ -6326,7 +6328,7 @@ export interface components {
         };
         SharedLineInput: {
             /** @enum {string} */
-            kind: "phone" | "email";
+            kind: "phone" | "email" | "address";
             /** @description As it is kept. */
             value: string;
             name: string;

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Data\LookAlikes;
 
 use Almanac\Calendar\Day;
-use App\Models\ContactPoint;
+use Almanac\LookAlikes\LineKind;
+use App\Facts\LookAlikes\SharedThing;
 use App\Models\SharedLine;
 use OpenApi\Attributes as OA;
 
-/** A phone or an email that different people share, and who stands behind it. */
+/** A phone, an email or an address that different people share, and who stands behind it. */
 #[OA\Schema(schema: 'SharedLine')]
 final readonly class SharedLineData
 {
@@ -17,7 +18,7 @@ final readonly class SharedLineData
     private function __construct(
         #[OA\Property(description: 'Null while it has no name.', nullable: true)]
         public ?int $id,
-        #[OA\Property(enum: ['phone', 'email'])]
+        #[OA\Property(enum: LineKind::class)]
         public string $kind,
         #[OA\Property(description: 'As it is kept.')]
         public string $value,
@@ -37,13 +38,13 @@ final readonly class SharedLineData
     }
 
     /** @param  list<LineHolderData>  $holders */
-    public static function of(SharedLine $line, ContactPoint $point, string $home, array $holders): self
+    public static function of(SharedLine $line, SharedThing $thing, array $holders): self
     {
         return new self(
             $line->id,
             $line->kind->value,
             $line->value,
-            $point->display($home),
+            $thing->text,
             $line->name,
             '',
             $line->user->name,
@@ -53,8 +54,8 @@ final readonly class SharedLineData
     }
 
     /** @param  list<LineHolderData>  $holders */
-    public static function unnamed(ContactPoint $point, string $home, string $proposed, array $holders): self
+    public static function unnamed(SharedThing $thing, string $proposed, array $holders): self
     {
-        return new self(null, $point->kind->value, $point->value, $point->display($home), '', $proposed, '', '', $holders);
+        return new self(null, $thing->kind->value, $thing->value, $thing->text, '', $proposed, '', '', $holders);
     }
 }

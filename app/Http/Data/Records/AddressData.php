@@ -54,6 +54,8 @@ final readonly class AddressData
         public string $region,
         #[OA\Property]
         public string $postcode,
+        #[OA\Property(description: 'The name it has, where different people share it; else empty.')]
+        public string $lineName,
         #[OA\Property(description: 'For a map.')]
         public string $countryName,
         #[OA\Property(description: 'For a map; empty where the region has no code.')]
@@ -96,6 +98,7 @@ final readonly class AddressData
             $postal->locality,
             $postal->region,
             $postal->postcode,
+            $use->address->line->name ?? '',
             CountryNames::of($postal->country),
             $layout->regions[$postal->region] ?? '',
             $use->attention,

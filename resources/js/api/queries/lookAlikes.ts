@@ -43,7 +43,7 @@ export function decidedQuery(page: number) {
     });
 }
 
-/** Phones and emails that different people share. */
+/** Phones, emails and addresses that different people share. */
 export const sharedLinesQuery = queryOptions({
     queryKey: [...KEY, 'lines'],
     queryFn: () => ask(api.GET('/api/shared-lines')),

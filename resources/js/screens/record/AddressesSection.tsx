@@ -116,6 +116,7 @@ function AddressView({ record, address, isOnly }: { record: RecordData; address:
             </Tools>
             {open === 'map' && <MapDialog address={address} onClose={() => setOpen(undefined)} />}
             {open === 'move' && <MoveDialog record={record} address={address} onClose={() => setOpen(undefined)} />}
+            {address.lineName !== '' && <Small>{address.lineName}</Small>}
             {address.sameAs !== null
                 ? <Small>same as <PartyLinks parties={[address.sameAs]} />, by link</Small>
                 : address.sharedWith.length > 0 && (

@@ -73,7 +73,7 @@ function OpenAgain({ row: { pairId, merge, records }, openAgain }: { row: Decisi
         : null;
 }
 
-/** Phones and emails that different people share: renamed, or asked about again. */
+/** Phones, emails and addresses that different people share: renamed, or asked about again. */
 function SharedLines() {
     const { data: lines = [] } = useQuery(sharedLinesQuery);
     const { mayChangeRecords } = useSession();

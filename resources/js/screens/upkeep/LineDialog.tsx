@@ -21,7 +21,11 @@ export function Holders({ line, name }: { line: Line; name: string }) {
     );
 }
 
-/** Gives a phone or an email that different people share a name, and shows before what one will see when it calls. */
+const WHEN: Record<Line['kind'], string> = {
+    phone: 'When it calls,', email: 'When it writes,', address: 'When post comes from there,',
+};
+
+/** Gives a phone, an email or an address that different people share a name, and shows before what one will see when it calls. */
 export function LineDialog({ line, onClose }: { line: Line; onClose: () => void }) {
     const [name, setName] = useState(line.name === '' ? line.proposed : line.name);
     const { run, problems, message } = useSaving();
@@ -45,7 +49,7 @@ export function LineDialog({ line, onClose }: { line: Line; onClose: () => void 
                 </p>
                 <Field label="What it is called" value={name} onChange={setName} problem={problems.name} />
                 <Stack $gap="tight">
-                    <Quiet>When it {line.kind === 'phone' ? 'calls' : 'writes'}, you will see:</Quiet>
+                    <Quiet>{WHEN[line.kind]} you will see:</Quiet>
                     <Holders line={line} name={name.trim()} />
                 </Stack>
                 {message !== undefined && <Notice tone="stop" title="Not saved">{message}</Notice>}
