@@ -73,6 +73,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('gaps', GapsController::class);
     Route::get('look-alikes', [LookAlikesController::class, 'index']);
     Route::get('shared-lines', [SharedLinesController::class, 'index']);
+    Route::get('look-alikes/scan', [LookAlikesController::class, 'lastScan']);
     Route::get('look-alikes/decided', [LookAlikesController::class, 'decided']);
     Route::get('look-alikes/{group}', [LookAlikesController::class, 'show'])->whereNumber('group');
     Route::post('look-alikes', [LookAlikesController::class, 'find'])->withoutMiddleware(OneAct::class);

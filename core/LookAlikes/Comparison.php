@@ -58,13 +58,10 @@ final readonly class Comparison
     /** @return list<string> what speaks for it, in words, the weightiest first */
     public function reasons(bool $withPrivate = true): array
     {
-        return $this->words(fn (float $bits) => $bits > 0, $withPrivate);
-    }
+        $signs = array_filter($this->signs, fn (array $one) => $one[1] > 0 && ($withPrivate || ! $one[0]->isPrivate()));
+        usort($signs, fn (array $a, array $b) => $b[1] <=> $a[1]);
 
-    /** @return list<string> what speaks against it, in words, the weightiest first */
-    public function doubts(bool $withPrivate = true): array
-    {
-        return $this->words(fn (float $bits) => $bits < 0, $withPrivate);
+        return array_map(fn (array $one) => $one[0]->words(), $signs);
     }
 
     public function isLikely(): bool
@@ -95,18 +92,5 @@ final readonly class Comparison
             Sign::NumberSame,
             Sign::EmployerSame,
         );
-    }
-
-    /**
-     * @param \Closure(float): bool $which
-     *
-     * @return list<string>
-     */
-    private function words(\Closure $which, bool $withPrivate): array
-    {
-        $signs = array_filter($this->signs, fn (array $one) => $which($one[1]) && ($withPrivate || ! $one[0]->isPrivate()));
-        usort($signs, fn (array $a, array $b) => abs($b[1]) <=> abs($a[1]));
-
-        return array_map(fn (array $one) => $one[0]->words(), $signs);
     }
 }

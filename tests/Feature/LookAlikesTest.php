@@ -206,6 +206,12 @@ final class LookAlikesTest extends TestCase
         $second->update(['state' => 'running', 'done' => 40, 'records' => 7]);
         $this->app->make(ScanBook::class)->handle($second);
         $this->getJson('/api/look-alikes')->assertJsonPath('scan.state', 'done')->assertJsonPath('scan.records', 1)->assertJsonPath('scan.done', 100);
+        // Once a week it is done again by itself.
+        $this->app->make(ScanBook::class)->beginAgain();
+        $this->assertSame(2, LookAlikeScan::query()->count());
+        $second->refresh()->update(['ended_at' => '2026-11-16 10:00:00']);
+        $this->app->make(ScanBook::class)->beginAgain();
+        $this->getJson('/api/look-alikes/scan')->assertJsonPath('0.isUnderWay', true);
     }
 
     public function test_what_is_read_of_many_is_what_is_compared_of_each(): void

@@ -27,6 +27,8 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class ScanBook
 {
+    private const EVERY_DAYS = 7;
+
     private const READ = 1000;
 
     private const WRITTEN = 200;
@@ -52,6 +54,15 @@ final readonly class ScanBook
 
             return $scan;
         });
+    }
+
+    /** Once the book has been gone through, that is done again each week: some of what makes two alike stands in no key. */
+    public function beginAgain(): void
+    {
+        $last = LookAlikeScan::query()->latest('id')->first();
+        if ($last?->ended_at?->lt($this->clock->now()->subDays(self::EVERY_DAYS)) === true) {
+            $this->begin(null);
+        }
     }
 
     /** What it has found stays. */

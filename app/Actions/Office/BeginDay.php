@@ -8,6 +8,7 @@ use App\Actions\Files\SweepFiles;
 use App\Actions\Finding\IndexParties;
 use App\Actions\Finding\TidySearch;
 use App\Actions\Ledger\KeepStandings;
+use App\Actions\LookAlikes\ScanBook;
 use App\Background\ReadImport;
 use App\Background\WorkOutDay;
 use App\Database\Ids;
@@ -29,6 +30,7 @@ final readonly class BeginDay
         private IndexParties $index,
         private SweepFiles $files,
         private TidySearch $search,
+        private ScanBook $scan,
     ) {
     }
 
@@ -60,6 +62,7 @@ final readonly class BeginDay
         }
         $this->files->handle();
         $this->search->handle();
+        $this->scan->beginAgain();
         $this->takeStock();
     }
 

@@ -53,7 +53,6 @@ final readonly class ReadLookAlikes
             ->groupBy('p.group_id')
             ->orderByRaw("min(p.state = 'later'), max(p.verdict = 'same') desc, max({$stake('a')} + {$stake('b')}) desc, max(p.score) desc, p.group_id")
             ->offset(($page - 1) * self::PAGE)->limit(self::PAGE)->pluck('p.group_id');
-        $scan = LookAlikeScan::query()->latest('id')->first();
 
         return new LookAlikePageData(
             $total,
@@ -62,8 +61,14 @@ final readonly class ReadLookAlikes
             $pages,
             $this->rows(Ids::of($ids), $withPrivate),
             $this->reasons($withPrivate),
-            $scan instanceof LookAlikeScan ? LookAlikeScanData::of($scan) : null,
+            $this->lastScan()[0] ?? null,
         );
+    }
+
+    /** @return list<LookAlikeScanData> the last one; none while the book was never gone through */
+    public function lastScan(): array
+    {
+        return array_values(LookAlikeScan::query()->latest('id')->limit(1)->get()->map(fn (LookAlikeScan $scan) => LookAlikeScanData::of($scan))->all());
     }
 
     /** Null where it has been settled meanwhile. */

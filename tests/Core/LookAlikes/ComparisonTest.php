@@ -146,7 +146,6 @@ final class ComparisonTest extends TestCase
         );
         $this->assertSame(['same tax number', 'same birth date', 'same phone', 'same family name', 'same given name'], $comparison->reasons());
         $this->assertSame(['same phone', 'same family name', 'same given name'], $comparison->reasons(withPrivate: false));
-        $this->assertSame(['other email'], $comparison->doubts());
     }
 
     /** Common practice, no published source; that rare values weigh more is Winkler (1989). */

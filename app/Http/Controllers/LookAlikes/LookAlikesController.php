@@ -112,6 +112,12 @@ final readonly class LookAlikesController
         return new Response(status: 204);
     }
 
+    #[Reads('look-alikes/scan', 'readScan', 'The last time that the book was gone through, or is', '[LookAlikeScan]', 'Look-alikes')]
+    public function lastScan(): JsonResponse
+    {
+        return new JsonResponse($this->read->lastScan());
+    }
+
     #[Adds('look-alikes/scan', 'scanLookAlikes', 'Go through the whole book, behind the screen', '', 'LookAlikeScan', 'Look-alikes')]
     public function scan(#[CurrentUser] User $user): JsonResponse
     {

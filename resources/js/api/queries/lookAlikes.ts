@@ -16,6 +16,14 @@ export function lookAlikesQuery(page = 1, reason = '') {
     });
 }
 
+/** Whether the book is being gone through; asked for again while it is. */
+export const lastScanQuery = queryOptions({
+    queryKey: [...KEY, 'scan'],
+    queryFn: () => ask(api.GET('/api/look-alikes/scan')),
+    staleTime: 0,
+    refetchInterval: ({ state }) => state.data?.[0]?.isUnderWay === true && SECOND,
+});
+
 /** Records that look alike, side by side. */
 export function lookAlikeGroupQuery(group: number) {
     return queryOptions({
