@@ -119,6 +119,9 @@ final readonly class TakeApart
                 }
             }
         }
+        // What was sent goes with the document that it was about, whichever of them has that.
+        DB::table('messages')->where('party_id', $plan->kept->id)->whereNotNull('document_id')
+            ->update(['party_id' => DB::raw('(SELECT party_id FROM documents WHERE documents.id = messages.document_id)')]);
         $has = [];
         foreach ($plan->changes as $change) {
             $key = substr($change->part, strlen($change->section->value) + 1);
@@ -168,9 +171,6 @@ final readonly class TakeApart
             }
         }
         DB::table($table)->where('id', $id)->update([self::WHOSE[$table] => $partyId]);
-        if ($table === 'documents') {
-            DB::table('messages')->where('document_id', $id)->update(['party_id' => $partyId]);
-        }
     }
 
     /** A line of a section that came since becomes another's. */
