@@ -4,7 +4,7 @@ import { useNavigate, useParams } from 'react-router';
 import { api, ask, Refused, type Schemas } from '../../api/client';
 import { apartQuery, forgetMerged } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
-import { Button, ButtonLink, MainButton } from '../../ui/Button';
+import { Button, ButtonLink, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne } from '../../ui/Choose';
 import { Form } from '../../ui/Form';
 import { Foot, Sheet } from '../../ui/Page';
@@ -131,54 +131,50 @@ function Came({ items, merge: { sides }, belongs, onBelongs }: CameProps) {
     return items.length === 0 ? null : (
         <Stack as="section" $gap="small" $stretch aria-label="What came since">
             <Heading>What came since</Heading>
-            {kinds.map((kind) => {
-                const of = items.filter((one) => one.kind === kind);
-                const free = of.filter(({ isFixed }) => !isFixed);
-                return (
-                    <TableScroll key={kind}>
-                        <Table>
-                            <thead>
+            <TableScroll>
+                <Table>
+                    <thead><tr><th scope="col">What</th><th scope="col">Goes to</th></tr></thead>
+                    {kinds.map((kind) => {
+                        const of = items.filter((one) => one.kind === kind);
+                        const free = of.filter(({ isFixed }) => !isFixed);
+                        const give = (id: number) => onBelongs({
+                            ...belongs,
+                            ...Object.fromEntries(free.map(({ item }) => [item, id])),
+                        });
+                        return (
+                            <tbody key={kind}>
                                 <tr>
-                                    <th scope="col">{kind}</th>
-                                    <th scope="col">
-                                        {free.length < 2 ? 'goes to' : (
-                                            <ChooseOne
-                                                label={`All ${kind.toLowerCase()} to`}
-                                                width="phrase"
-                                                options={options}
-                                                value=""
-                                                onChange={(id) => onBelongs({
-                                                    ...belongs,
-                                                    ...Object.fromEntries(free.map(({ item }) => [item, Number(id)])),
-                                                })}
-                                            />
-                                        )}
-                                    </th>
+                                    <th scope="rowgroup">{kind}</th>
+                                    <td>
+                                        {free.length > 1 && sides.map((side) => (
+                                            <QuietButton key={side.id} onPress={() => give(side.id)}>
+                                                {`All ${kind.toLowerCase()} to no. ${side.number}`}
+                                            </QuietButton>
+                                        ))}
+                                    </td>
                                 </tr>
-                            </thead>
-                            <tbody>
-                                {of.map(({ item, text, partyId, isFixed, note }) => (
-                                    <tr key={item}>
-                                        <td className="words">{text}{note !== '' && <> <Small>{note}</Small></>}</td>
+                                {of.map((one) => (
+                                    <tr key={one.item}>
+                                        <td className="words">{one.text}{one.note !== '' && <> <Small>{one.note}</Small></>}</td>
                                         <td>
-                                            {isFixed ? called(sides.find(({ id }) => id === partyId) ?? { number: 0, name: '' }) : (
+                                            {one.isFixed ? options.find(({ id }) => id === String(one.partyId))?.name : (
                                                 <ChooseOne
-                                                    label={`${text} goes to`}
+                                                    label={`${one.text} goes to`}
                                                     isLabelHidden
                                                     width="phrase"
                                                     options={options}
-                                                    value={String(belongs[item] ?? partyId)}
-                                                    onChange={(id) => onBelongs({ ...belongs, [item]: Number(id) })}
+                                                    value={String(belongs[one.item] ?? one.partyId)}
+                                                    onChange={(id) => onBelongs({ ...belongs, [one.item]: Number(id) })}
                                                 />
                                             )}
                                         </td>
                                     </tr>
                                 ))}
                             </tbody>
-                        </Table>
-                    </TableScroll>
-                );
-            })}
+                        );
+                    })}
+                </Table>
+            </TableScroll>
         </Stack>
     );
 }

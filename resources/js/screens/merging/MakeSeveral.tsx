@@ -12,7 +12,7 @@ import { Heading, Mark, Quiet, Row, Stack, Title } from '../../ui/Text';
 import { useUnsaved } from '../../ui/unsaved';
 import { useTitle } from '../../ui/useTitle';
 import { AwaitedSheet } from '../../ui/Unread';
-import { called, MergeParts } from './MergeParts';
+import { called, MergeParts, said } from './MergeParts';
 import { inputOf, UNDECIDED, type Decided } from './decided';
 
 type Group = Schemas['LookAlikeGroupRow'];
@@ -168,14 +168,14 @@ function Told({ outcome, preview, error }: { outcome: Outcome | undefined; previ
     if (!preview.isPossible) {
         return <Mark tone="stop">{preview.hindrances.map(({ what }) => what).join(' ')}</Mark>;
     }
-    const values = preview.sections.flatMap((section) => section.values).filter(({ isOpen }) => isOpen).length;
+    const values = preview.sections.flatMap((section) => section.values).filter((value) => said(value).length > 1).length;
     const doubles = preview.sections.flatMap(({ lines }) => lines).filter(({ isKept }) => !isKept).length;
     const stays = preview.sides.find(({ id }) => id === preview.keptId);
     return (
         <Quiet>
             {[
                 stays === undefined ? '' : `${called(stays)} stays`,
-                values === 0 ? 'they agree in all' : `${values} ${values === 1 ? 'value' : 'values'} chosen`,
+                values === 0 ? 'nothing to choose' : `${values} ${values === 1 ? 'value' : 'values'} chosen`,
                 doubles === 0 ? '' : `${doubles} ${doubles === 1 ? 'double' : 'doubles'} struck`,
             ].filter((words) => words !== '').join(', ')}
         </Quiet>

@@ -131,7 +131,7 @@ function Values({ section: { values }, sides, decided, onDecide }: SectionProps)
 type Value = Schemas['MergeValue'];
 
 /** What they say, each once, without those who say nothing. */
-function said({ offers }: Value): Schemas['MergeOffer'][] {
+export function said({ offers }: Value): Schemas['MergeOffer'][] {
     return offers.filter(({ text, partyId, sameAsId }) => text !== '' && partyId === sameAsId);
 }
 
