@@ -8,6 +8,7 @@ use Almanac\Access\Role;
 use Almanac\Calendar\Day;
 use Almanac\Calendar\TypedDay;
 use Almanac\Interchange\DocumentTable;
+use App\Actions\Office\KeepUsers;
 use App\Facts\Ledger\MatchParties;
 use App\Models\Allocation;
 use App\Models\ContactPoint;
@@ -153,6 +154,23 @@ final class MergesTest extends TestCase
         $this->asAdministrator()->putJson('/api/office', ['clerksMakeOne' => true] + $this->getJson('/api/office')->json())->assertOk();
         $this->robert = $this->addPerson('Bobby', 'Larkin');
         $this->actingAs($clerk)->make(['keptId' => $this->bob->id])->assertCreated();
+    }
+
+    public function test_a_proposal_is_taken_back_by_who_made_it_or_an_approver(): void
+    {
+        $clerk = $this->user(Role::Clerk);
+        $propose = fn (): mixed => $this->actingAs($clerk)->postJson('/api/merges/propose', $this->input(['keptId' => $this->robert->id]))->assertCreated()->json('id');
+        $id = $propose();
+        $other = $this->app->make(KeepUsers::class)->add('Una', 'una@orreryvane.example', self::PASSWORD, Role::Clerk);
+        $this->actingAs($other)->deleteJson("/api/merges/$id")->assertForbidden();
+        $this->actingAs($clerk)->deleteJson("/api/merges/$id")->assertNoContent();
+        $this->deleteJson("/api/merges/$id")->assertNotFound();
+        $id = $propose();
+        $this->actingAs($this->user(Role::Approver))->deleteJson("/api/merges/$id")->assertNoContent();
+        // One whose records are gone waits no more.
+        $propose();
+        $this->asAdministrator()->deleteJson("/api/parties/{$this->bob->id}")->assertOk();
+        $this->getJson('/api/merges/proposed')->assertExactJson([]);
     }
 
     public function test_a_record_that_was_saved_meanwhile_is_looked_at_again(): void

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Merging;
 
+use Almanac\Merging\Decisions;
 use Almanac\Merging\Offer;
+use Almanac\Merging\Proposal;
 use Almanac\Merging\Why;
 
 /** A single value of the record that several become. */
@@ -16,7 +18,7 @@ final readonly class PlannedValue
      * @param Offer $chosen the one that is taken
      * @param Offer $proposed the one that is proposed, and why
      */
-    public function __construct(
+    private function __construct(
         public string $part,
         public string $title,
         public array $offers,
@@ -24,6 +26,23 @@ final readonly class PlannedValue
         public Offer $proposed,
         public Why $why,
     ) {
+    }
+
+    /**
+     * @param non-empty-list<Offer> $offers that of the record that stays first
+     * @param bool $isName whether the fuller is the better one
+     */
+    public static function of(string $part, string $title, array $offers, bool $isName, Decisions $decisions): self
+    {
+        $proposal = Proposal::of($offers, $isName);
+        $chosen = $proposal->offer;
+        foreach ($offers as $offer) {
+            if ($offer->partyId === ($decisions->chosen[$part] ?? 0)) {
+                $chosen = $offer;
+            }
+        }
+
+        return new self($part, $title, $offers, $chosen, $proposal->offer, $proposal->why);
     }
 
     /** Whether somebody could choose otherwise. */

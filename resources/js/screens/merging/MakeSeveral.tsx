@@ -12,7 +12,8 @@ import { Heading, Mark, Quiet, Row, Stack, Title } from '../../ui/Text';
 import { useUnsaved } from '../../ui/unsaved';
 import { useTitle } from '../../ui/useTitle';
 import { AwaitedSheet } from '../../ui/Unread';
-import { called, MergeParts, said } from './MergeParts';
+import { called, MergeParts } from './MergeParts';
+import { said } from './MergeSection';
 import { inputOf, UNDECIDED, type Decided } from './decided';
 
 type Group = Schemas['LookAlikeGroupRow'];
