@@ -169,7 +169,7 @@ final class MergesTest extends TestCase
         $this->actingAs($this->user(Role::Approver))->deleteJson("/api/merges/$id")->assertNoContent();
         // One whose records are gone waits no more.
         $propose();
-        $this->asAdministrator()->deleteJson("/api/parties/{$this->bob->id}")->assertOk();
+        $this->asAdministrator()->deleteJson("/api/parties/{$this->bob->id}")->assertNoContent();
         $this->getJson('/api/merges/proposed')->assertExactJson([]);
     }
 
