@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test, unique } from './desk';
 
 test.beforeEach(async ({ desk }) => {
@@ -240,4 +241,25 @@ test('the ledger is narrowed by a sentence, kept, and gone through document by d
     await expect(page.getByRole('button', { name: 'Change it' })).toBeVisible();
     await expect(leaves).toContainText(/1 of \d/);
     await expect(page.getByText('Not issued')).toBeHidden();
+});
+
+test('a list is saved as a table and as contact cards, and a record as one card', async ({ desk, page }) => {
+    await page.goto('/directory?filter=vendors&columns=number,name,role');
+    await expect(page.getByRole('grid').getByRole('link').first()).toBeVisible();
+    const saved = async (menu: string, what: RegExp) => {
+        await page.getByRole('button', { name: menu }).click();
+        const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: what }).click()]);
+        const text = await readFile(await file.path(), 'utf8');
+        return [file.suggestedFilename(), text] as const;
+    };
+    const [name, table] = await saved('Save as', /A table/);
+    expect(name).toBe('Records.csv');
+    expect(table).toContain('Number,Name,Role');
+    expect(table).toContain('"Brass Lantern Foundry",vendor');
+    const [, cards] = await saved('Save as', /Contact cards \(vCard/);
+    expect(cards.match(/BEGIN:VCARD/g)?.length).toBeGreaterThan(10);
+    await desk.open('silas wren');
+    const [card, one] = await saved('More', /Save as a contact card/);
+    expect(card).toMatch(/^Record-\d+\.vcf$/);
+    expect(one).toContain('FN:Mr. Silas A. Wren III');
 });

@@ -69,6 +69,7 @@ test('a sure pair is made one by the keyboard alone, and everything leads to it'
 
     await page.goto(gone);
     await expect(page).toHaveURL(kept);
+    await expect(desk.section('Reach')).toBeVisible();
     await desk.search('measured time museum');
     await expect(desk.answers.first()).toContainText('Museum of Measured Time');
     await page.keyboard.press('Escape');

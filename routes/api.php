@@ -15,6 +15,7 @@ use App\Http\Controllers\Engagements\EngagementsController;
 use App\Http\Controllers\Engagements\EngagementSectionsController;
 use App\Http\Controllers\Files\FilesController;
 use App\Http\Controllers\Finding\FindController;
+use App\Http\Controllers\Interchange\ExportController;
 use App\Http\Controllers\Ledger\DocumentsController;
 use App\Http\Controllers\Ledger\ImportsController;
 use App\Http\Controllers\Ledger\JobsController;
@@ -113,6 +114,8 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('parties/counts.csv', [ListWordsController::class, 'countsCsv']);
     Route::get('parties/months', [ListWordsController::class, 'months']);
     Route::get('parties/places', [ListWordsController::class, 'places']);
+    Route::get('parties/export', [ExportController::class, 'list']);
+    Route::get('parties/{party}/card', [ExportController::class, 'card'])->whereNumber('party');
     Route::get('parties/letters', [ListWordsController::class, 'letters']);
     Route::get('parties/ids', [ListWordsController::class, 'ids']);
     Route::get('long-lists/{list}/suggestions', [ListWordsController::class, 'suggestions']);

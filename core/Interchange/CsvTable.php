@@ -10,7 +10,8 @@ namespace Almanac\Interchange;
  */
 final class CsvTable
 {
-    private const MARK = "\xEF\xBB\xBF";
+    /** Before everything else, so that a spreadsheet takes it for UTF-8. */
+    public const MARK = "\xEF\xBB\xBF";
 
     /** What a spreadsheet would take for the beginning of a formula. */
     private const FORMULA = ['=', '+', '-', '@', "\t", "\r"];
@@ -43,8 +44,13 @@ final class CsvTable
     /** @param  iterable<list<string|int>>  $rows */
     public static function write(iterable $rows): string
     {
+        return self::MARK.self::lines($rows);
+    }
+
+    /** @param  iterable<list<string|int>>  $rows  some of a table that is written piece by piece */
+    public static function lines(iterable $rows): string
+    {
         $stream = fopen('php://temp', 'r+') ?: throw new \RuntimeException('There is no room for a file in passing.');
-        fwrite($stream, self::MARK);
         foreach ($rows as $row) {
             fputcsv($stream, array_map(fn (string|int $cell) => self::defused((string) $cell), $row), ',', '"', '', "\r\n");
         }

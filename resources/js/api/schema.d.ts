@@ -1005,6 +1005,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/parties/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The records of a list as a file */
+        get: operations["exportRecords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/parties/{id}/card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A record as phones and mail programs keep it */
+        get: operations["exportRecord"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/documents": {
         parameters: {
             query?: never;
@@ -9424,6 +9458,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Found"];
+                };
+            };
+        };
+    };
+    exportRecords: {
+        parameters: {
+            query?: {
+                format?: "csv" | "vcard4" | "vcard3" | "jcard";
+                filter?: string;
+                archived?: string;
+                sort?: string;
+                columns?: string;
+                view?: "table" | "cards" | "map" | "next-steps" | "counted";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    exportRecord: {
+        parameters: {
+            query?: {
+                format?: "csv" | "vcard4" | "vcard3" | "jcard";
+                filter?: string;
+                archived?: string;
+                sort?: string;
+                columns?: string;
+                view?: "table" | "cards" | "map" | "next-steps" | "counted";
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

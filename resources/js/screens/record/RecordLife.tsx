@@ -64,6 +64,7 @@ export function RecordLife({ record }: { record: RecordData }) {
                     { id: 'caution', name: 'Add a caution …', onChoose: () => setAsked('caution') },
                     { id: 'meet', name: 'Arrange a meeting …', onChoose: () => void navigate(`/records/${record.party.id}/meet`) },
                     { id: 'as-of', name: 'As it was on a day …', onChoose: () => void navigate(`/records/${record.party.id}/as-of`) },
+                    { id: 'card', name: 'Save as a contact card', onChoose: () => window.location.assign(`/api/parties/${record.party.id}/card`) },
                     { id: 'archive', name: `Archive this ${what} …`, onChoose: () => setAsked('archive') },
                     { id: 'delete', name: `Delete this ${what} …`, onChoose: () => setAsked('delete') },
                 ]}

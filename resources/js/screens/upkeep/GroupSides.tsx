@@ -84,7 +84,12 @@ export function GroupSides({ id, next, onNext }: Props) {
                                 {line.text}{line.name === '' ? ' is with several of them.' : <>: <strong>{line.name}</strong></>}
                             </span>
                             {mayChangeRecords && (
-                                <Button onPress={() => setNaming(line)}>{line.name === '' ? 'They share it …' : 'Call it otherwise …'}</Button>
+                                <Button
+                                    aria-label={line.name === '' ? `They share it …: ${line.text}` : `Call it otherwise …: ${line.name}`}
+                                    onPress={() => setNaming(line)}
+                                >
+                                    {line.name === '' ? 'They share it …' : 'Call it otherwise …'}
+                                </Button>
                             )}
                         </Row>
                     ))}

@@ -90,6 +90,9 @@ export function ListTools({ of, isCounted = false, search, onOpen }: Props) {
                     ]}
                 />
             )}
+            {of === 'parties' && !isCounted && <Menu label="Save as" items={FILES.map(({ id, name }) => ({
+                id, name, onChoose: () => window.location.assign(`/api/parties/export?${fileOf(search, id)}`),
+            }))} />}
             {dialog !== undefined && (
                 <NameDialog
                     title={dialog === 'add' ? 'Keep this list' : 'Rename or share'}
@@ -101,6 +104,26 @@ export function ListTools({ of, isCounted = false, search, onOpen }: Props) {
             )}
         </>
     );
+}
+
+/** As what a list is saved. */
+const FILES = [
+    { id: 'csv', name: 'A table for a spreadsheet (CSV)' },
+    { id: 'vcard4', name: 'Contact cards (vCard 4.0)' },
+    { id: 'vcard3', name: 'Contact cards for older programs (vCard 3.0)' },
+    { id: 'jcard', name: 'Contact cards as JSON (jCard)' },
+];
+
+/** What is asked of the list, as it stands in the address. */
+function fileOf(search: URLSearchParams, format: string): string {
+    const asked = new URLSearchParams({ format });
+    for (const key of ['filter', 'archived', 'sort', 'columns', 'view']) {
+        const value = search.get(key) ?? '';
+        if (value !== '') {
+            asked.set(key, value);
+        }
+    }
+    return asked.toString();
 }
 
 interface DialogProps {

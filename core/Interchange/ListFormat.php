@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Interchange;
+
+/** In what form records leave the book. */
+enum ListFormat: string
+{
+    case Csv = 'csv';
+    case VCard4 = 'vcard4';
+    case VCard3 = 'vcard3';
+    case JCard = 'jcard';
+
+    /** Without what comes before the dot. */
+    public function ending(): string
+    {
+        return match ($this) {
+            self::Csv => 'csv',
+            self::VCard4, self::VCard3 => 'vcf',
+            self::JCard => 'json',
+        };
+    }
+
+    /** RFC 7111 and 4180; RFC 6350, 10.1; RFC 7095, 6.1. */
+    public function mediaType(): string
+    {
+        return match ($this) {
+            self::Csv => 'text/csv; charset=UTF-8; header=present',
+            self::VCard4, self::VCard3 => 'text/vcard; charset=UTF-8',
+            self::JCard => 'application/vcard+json',
+        };
+    }
+}
