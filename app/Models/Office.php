@@ -98,12 +98,13 @@ final class Office extends Model
         return once(fn () => self::query()->firstOrFail());
     }
 
-    /** Of amounts that are typed without one: ISO 4217, by the country. */
+    /** Of amounts that are typed without one: ISO 4217, by the country. Asked for with every amount, and so kept. */
     public function currency(): string
     {
-        $code = (new \NumberFormatter('en_'.$this->country, \NumberFormatter::CURRENCY))->getTextAttribute(\NumberFormatter::CURRENCY_CODE);
+        /** @var array<string, string> $known */
+        static $known = [];
 
-        return strlen($code) === 3 && $code !== 'XXX' ? $code : 'USD';
+        return $known[$this->country] ??= self::currencyIn($this->country);
     }
 
     /** The currency that is typed, or the office's own where none is. */
@@ -153,5 +154,12 @@ final class Office extends Model
     public function writesMonthFirst(): bool
     {
         return $this->month_first ?? in_array($this->country, self::MONTH_FIRST, true);
+    }
+
+    private static function currencyIn(string $country): string
+    {
+        $code = (new \NumberFormatter('en_'.$country, \NumberFormatter::CURRENCY))->getTextAttribute(\NumberFormatter::CURRENCY_CODE);
+
+        return strlen($code) === 3 && $code !== 'XXX' ? $code : 'USD';
     }
 }

@@ -24,6 +24,16 @@ final class FindingTest extends TestCase
         $this->assertSame($folded, Fold::text($folded));
     }
 
+    /** The short way for plain letters gives what the transliterator gives. */
+    public function test_plain_letters_fold_as_all_others_do(): void
+    {
+        $rules = \Transliterator::create('NFKD; [:Mn:] Remove; Lower; NFC');
+        $plain = implode('', array_map(chr(...), range(0, 127)));
+
+        $this->assertSame($rules?->transliterate($plain), Fold::text($plain));
+        $this->assertSame($rules?->transliterate('O\'Brien & Sons, INC.'), Fold::text('O\'Brien & Sons, INC.'));
+    }
+
     /** Worked by hand; the restricted form counts "ca" to "abc" as three. */
     #[TestWith(['kitten', 'sitting', 3])]
     #[TestWith(['wren', 'wern', 1])]
