@@ -9,6 +9,15 @@ use Illuminate\Database\Eloquent\Model as Eloquent;
 /** What all that is kept has in common. */
 abstract class Model extends Eloquent
 {
+    /** @var array<class-string, string> */
+    private static array $tables = [];
+
+    /** Eloquent puts the name of the class into the plural each time that it is asked. */
+    public function getTable(): string
+    {
+        return $this->table ?? self::$tables[static::class] ??= parent::getTable();
+    }
+
     /**
      * Asked thousands of times a request. The keys, which Eloquent adds to it each time, come from the database as the
      * whole numbers that they are.
@@ -21,15 +30,23 @@ abstract class Model extends Eloquent
     }
 
     /**
-     * A column that is kept as it is shown, as most are, is given out as it is: no model of ours has accessors, and
-     * to look for one takes Eloquent longer than the reading.
+     * What needs no work, as most does not, is given out as it is: nothing, a column that is kept as it is shown, what was
+     * read from one before, a relation that is loaded. No model of ours has accessors, and to look for one takes Eloquent
+     * longer than the reading.
      *
      * @param string $key
      */
     public function getAttribute($key): mixed
     {
-        return isset($this->attributes[$key]) && ! isset($this->casts[$key]) && $key !== static::CREATED_AT && $key !== static::UPDATED_AT
-            ? $this->attributes[$key]
-            : parent::getAttribute($key);
+        if (! isset($this->attributes[$key])) {
+            return array_key_exists($key, $this->attributes) ? null : $this->relations[$key] ?? parent::getAttribute($key);
+        }
+        $cast = $this->casts[$key] ?? null;
+
+        return match (true) {
+            $cast === null && $key !== static::CREATED_AT && $key !== static::UPDATED_AT => $this->attributes[$key],
+            $cast === 'boolean' => (bool) $this->attributes[$key],
+            default => $this->classCastCache[$key] ?? parent::getAttribute($key),
+        };
     }
 }

@@ -4,7 +4,7 @@ import { parse } from 'vcard4';
 
 const cards = JSON.parse(readFileSync(0, 'utf8'));
 
-console.log(JSON.stringify(cards.map((card) => {
+process.stdout.write(JSON.stringify(cards.map((card) => {
     const said = {};
     for (const { property, parameters, value } of parse(card).parsedVcard) {
         (said[property] ??= []).push({ parameters, value });
