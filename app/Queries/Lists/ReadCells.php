@@ -86,12 +86,14 @@ final readonly class ReadCells
      */
     private function balances(ListedField $column, array $ids): array
     {
-        $balances = once(fn () => Balance::query()->findMany($ids)->keyBy('party_id'));
+        // A record that has nothing but its balance, the same for every column.
+        $parties = once(fn () => Balance::query()->findMany($ids)->keyBy('party_id')
+            ->map(fn (Balance $balance) => (new Party)->setRelation('balance', $balance)));
         $today = $this->clock->today();
         $texts = [];
         foreach ($ids as $id) {
-            $balance = $balances->get($id);
-            $texts[$id] = $balance === null ? '' : Cells::text($column->value((new Party)->setRelation('balance', $balance), $today));
+            $party = $parties->get($id);
+            $texts[$id] = $party === null ? '' : Cells::text($column->value($party, $today));
         }
 
         return $texts;
