@@ -80,7 +80,9 @@ final class PartyLikeness
         foreach (Change::query()->whereIntegerInRaw('subject_id', $ids)->formerNames()->get(['subject_id', 'from']) as $change) {
             $former[$change->subject_id][] = $change->from;
         }
-        foreach (FormerRecord::query()->whereIntegerInRaw('kept_id', $ids)->whereIn('kept_id', Party::query()->select('id')->where('kind', PartyKind::Company))->orderBy('number')->get() as $one) {
+        // Of companies: what a person was entered as besides is no name that they gave up. Few are looked for among few.
+        $others = DB::table('former_records')->whereIntegerInRaw('kept_id', $ids)->join('parties', 'parties.id', 'kept_id');
+        foreach ($others->whereRaw('+parties.kind = ?', [PartyKind::Company->value])->orderBy('former_records.number')->get(['kept_id', 'name']) as $one) {
             $former[$one->kept_id][] = $one->name;
         }
         foreach (DB::table('parties')->whereIntegerInRaw('id', $ids)->get(['id', 'kind', 'born_on', ...self::NAMES]) as $party) {

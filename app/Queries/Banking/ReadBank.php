@@ -26,7 +26,7 @@ final readonly class ReadBank
     {
         $reader = Auth::user();
         $mayApprove = $reader?->can(Permission::ApproveChanges->value) === true;
-        $details = $party->bankDetails()->with('user', 'decidedBy', 'endUser')->get();
+        $details = $party->loadMissing('bankDetails.user', 'bankDetails.decidedBy', 'bankDetails.endUser')->bankDetails;
         $month = substr($this->clock->today()->toIso(), 0, 7);
         $isCurrent = fn (BankDetail $detail) => in_array($detail->state, [BankState::Confirmed, ...BankDetail::WAITING], true);
         $data = fn (BankDetail $detail) => BankDetailData::of($detail, $mayApprove, (int) $reader?->getAuthIdentifier());

@@ -83,7 +83,7 @@ final readonly class ReadToday
                 Party::query()
                     ->whereIn(
                         'id',
-                        fn ($over) => $over->select('party_id')->from('balances')->where('is_over_limit', true)->where('is_in_use', true),
+                        fn ($over) => $over->select('party_id')->from('record_values')->whereRaw('is_over_limit = 1 and +is_in_use = 1'),
                     )
                     ->filed()
                     ->limit(self::MOST)
