@@ -19,6 +19,7 @@ use App\Models\Office;
 use App\Models\Party;
 use App\Models\SideTerms;
 use App\Models\VendorTerms;
+use Illuminate\Database\Eloquent\Collection;
 
 /** What holds for a party on one side: its own, else the nearest parent company's, else the office's. */
 final readonly class SideDefaults
@@ -87,8 +88,7 @@ final readonly class SideDefaults
     /** @return Inherited<array{string, string}> shorthand and the name in the office's list; null when there is none */
     public function terms(): Inherited
     {
-        $default = once(fn () => ListedTerms::query()->where('is_client_default', true)->orWhere('is_vendor_default', true)->get());
-        $listed = $default->firstWhere($this->side === Side::Client ? 'is_client_default' : 'is_vendor_default', true);
+        $listed = self::listedByDefault()->firstWhere($this->side === Side::Client ? 'is_client_default' : 'is_vendor_default', true);
 
         return Inherited::nearest(self::termsOf($this->own), [
             ...array_map(fn (array $one) => [$one[0], self::termsOf($one[1])], array_slice($this->above, 0, -1)),
@@ -167,5 +167,11 @@ final readonly class SideDefaults
             $terms?->shorthand !== null => [$terms->shorthand, ''],
             default => null,
         };
+    }
+
+    /** @return Collection<int, ListedTerms> what the office has by default on either side: the same for every party */
+    private static function listedByDefault(): Collection
+    {
+        return once(fn () => ListedTerms::query()->where('is_client_default', true)->orWhere('is_vendor_default', true)->get());
     }
 }
