@@ -8,6 +8,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 use Tests\Feature\BeginsEngagements;
 use Tests\TestCase;
 
@@ -68,19 +69,13 @@ final class FuzzTest extends TestCase
                 substr((string) json_encode($input, JSON_PARTIAL_OUTPUT_ON_ERROR), 0, 1500).
                 ' gave '.
                 substr((string) $response->getContent(), 0, 600);
-            $this->assertLessThan(
-                500,
-                $response->getStatusCode(),
-                $said.
-                    ($response->exception === null
-                        ? ''
-                        : "\n".
-                            $response->exception->getMessage().
-                            ' '.
-                            $response->exception->getFile().
-                            ':'.
-                            $response->exception->getLine()),
-            );
+            $failed = $response->baseResponse->exception ?? null;
+            $why = $failed instanceof \Throwable ? "\n{$failed->getMessage()} {$failed->getFile()}:{$failed->getLine()}" : '';
+            $this->assertLessThan(500, $response->getStatusCode(), $said.$why);
+            if ($response->baseResponse instanceof StreamedResponse) {
+                // What goes wrong while it is written goes wrong here.
+                $response->streamedContent();
+            }
             if ($response->getStatusCode() === 422) {
                 $this->assertNotSame('', $response->json('detail'), $said);
             }
