@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Database\RowChange;
-
 /**
  * A row that was made, changed or taken away when records were made one.
  *
@@ -25,10 +23,5 @@ final class MergeRow extends Model
     protected function casts(): array
     {
         return ['key' => 'array', 'before' => 'array', 'after' => 'array'];
-    }
-
-    public function change(): RowChange
-    {
-        return new RowChange($this->table, $this->key, $this->before, $this->after);
     }
 }

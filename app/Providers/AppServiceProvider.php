@@ -40,9 +40,10 @@ final class AppServiceProvider extends ServiceProvider
         }
         // A record that was made one with another is found where that is.
         Route::bind('party', function (string $id): Party {
-            $party = ctype_digit($id) && strlen($id) < 19 ? Party::query()->find((int) $id) : null;
+            $number = ctype_digit($id) && strlen($id) < 19 ? (int) $id : 0;
+            $party = Party::query()->find($number);
             if ($party === null) {
-                $former = ctype_digit($id) && strlen($id) < 19 ? FormerRecord::query()->with('kept')->find((int) $id) : null;
+                $former = FormerRecord::query()->with('kept')->find($number);
                 throw $former === null ? (new ModelNotFoundException)->setModel(Party::class) : new MadeOne($former);
             }
 

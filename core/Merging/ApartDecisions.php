@@ -14,4 +14,16 @@ final readonly class ApartDecisions
     public function __construct(public array $belongs = [], public array $has = [])
     {
     }
+
+    /**
+     * To whom something goes: as it is decided, where that is one of them.
+     *
+     * @param array<int, mixed> $names of the records, by their numbers
+     */
+    public function goesTo(string $item, int $proposed, array $names): int
+    {
+        $chosen = $this->belongs[$item] ?? $proposed;
+
+        return isset($names[$chosen]) ? $chosen : $proposed;
+    }
 }

@@ -12,13 +12,25 @@ use Almanac\Records\SectionName;
  */
 final readonly class SectionApart
 {
+    private SectionParts $parts;
+
+    /** @var array{singles: array<string, array<string, mixed>>, lines: array<string, array<string, mixed>>, members: array<string, list<string>>} right after they were made one, by key */
+    private array $then;
+
+    /** @var array{singles: array<string, array<string, mixed>>, lines: array<string, array<string, mixed>>, members: array<string, list<string>>} the same as it is now */
+    private array $is;
+
     /**
      * @param array<int, array<string, mixed>> $before the states of the section by record, the one that stayed first
      * @param array<string, mixed> $merged what it said right after they were made one
      * @param array<string, mixed> $now
      */
-    public function __construct(private SectionName $section, private array $before, public array $merged, private array $now)
+    public function __construct(SectionName $section, private array $before, public array $merged, array $now)
     {
+        $this->parts = SectionParts::of($section);
+        [$this->then, $this->is] = array_map(fn (array $state) => [
+            'singles' => $this->parts->singles($state), 'lines' => $this->parts->lines($state), 'members' => $this->parts->members($state),
+        ], [$merged, $now]);
     }
 
     /**
@@ -28,24 +40,20 @@ final readonly class SectionApart
      */
     public function changed(): array
     {
-        $parts = SectionParts::of($this->section);
         $stays = array_key_first($this->before) ?? 0;
         $changed = [];
-        $merged = $parts->singles($this->merged);
-        foreach ($parts->singles($this->now) + $merged as $key => $values) {
-            if (($parts->singles($this->now)[$key] ?? null) !== ($merged[$key] ?? null)) {
+        foreach (array_keys($this->is['singles'] + $this->then['singles']) as $key) {
+            if (($this->is['singles'][$key] ?? null) !== ($this->then['singles'][$key] ?? null)) {
                 $changed[$key] = [$stays];
             }
         }
-        $merged = $parts->lines($this->merged);
-        $now = $parts->lines($this->now);
-        foreach ($now + $merged as $key => $row) {
-            if (($now[$key] ?? null) !== ($merged[$key] ?? null)) {
+        foreach (array_keys($this->is['lines'] + $this->then['lines']) as $key) {
+            if (($this->is['lines'][$key] ?? null) !== ($this->then['lines'][$key] ?? null)) {
                 $changed[$key] = [$this->ownerOf($key) ?? $stays];
             }
         }
-        foreach ($parts->members($this->now) as $key => $names) {
-            $were = $parts->members($this->merged)[$key] ?? [];
+        foreach ($this->is['members'] as $key => $names) {
+            $were = $this->then['members'][$key] ?? [];
             if (array_diff($names, $were) !== [] || array_diff($were, $names) !== []) {
                 $changed[$key] = [$stays];
             }
@@ -57,9 +65,7 @@ final readonly class SectionApart
     /** Whether a part came since. */
     public function isNew(string $key): bool
     {
-        $parts = SectionParts::of($this->section);
-
-        return isset($parts->lines($this->now)[$key]) && ! isset($parts->lines($this->merged)[$key]) && $this->ownerOf($key) === null;
+        return isset($this->is['lines'][$key]) && ! isset($this->then['lines'][$key]) && $this->ownerOf($key) === null;
     }
 
     /**
@@ -69,24 +75,22 @@ final readonly class SectionApart
      */
     public function states(array $has): array
     {
-        $parts = SectionParts::of($this->section);
         $has += $this->changed();
-        $now = ['singles' => $parts->singles($this->now), 'lines' => $parts->lines($this->now), 'members' => $parts->members($this->now)];
         $states = [];
         foreach ($this->before as $partyId => $state) {
-            $singles = $parts->singles($state);
-            $lines = $parts->lines($state);
-            $members = $parts->members($state);
+            $singles = $this->parts->singles($state);
+            $lines = $this->parts->lines($state);
+            $members = $this->parts->members($state);
             foreach ($has as $key => $owners) {
                 if (! in_array($partyId, $owners, true)) {
                     continue;
                 }
-                if (isset($members[$key], $now['members'][$key])) {
-                    $members[$key] = $this->membersOf($key, $members[$key], $now['members'][$key]);
-                } elseif (isset($now['singles'][$key])) {
-                    $singles[$key] = $now['singles'][$key];
-                } elseif (isset($now['lines'][$key])) {
-                    $lines[$key] = isset($lines[$key]) ? $this->lineOf($key, $lines[$key], $now['lines'][$key]) : $now['lines'][$key];
+                if (isset($members[$key], $this->is['members'][$key])) {
+                    $members[$key] = $this->membersOf($key, $members[$key], $this->is['members'][$key]);
+                } elseif (isset($this->is['singles'][$key])) {
+                    $singles[$key] = $this->is['singles'][$key];
+                } elseif (isset($this->is['lines'][$key])) {
+                    $lines[$key] = isset($lines[$key]) ? $this->lineOf($key, $lines[$key], $this->is['lines'][$key]) : $this->is['lines'][$key];
                 } else {
                     unset($lines[$key]);
                     if (isset($singles[$key])) {
@@ -94,7 +98,7 @@ final readonly class SectionApart
                     }
                 }
             }
-            $states[$partyId] = $parts->with($state, $singles, $lines, $members);
+            $states[$partyId] = $this->parts->with($state, $singles, $lines, $members);
         }
 
         return $states;
@@ -104,7 +108,7 @@ final readonly class SectionApart
     private function ownerOf(string $key): ?int
     {
         foreach ($this->before as $partyId => $state) {
-            if (isset(SectionParts::of($this->section)->lines($state)[$key])) {
+            if (isset($this->parts->lines($state)[$key])) {
                 return $partyId;
             }
         }
@@ -122,7 +126,7 @@ final readonly class SectionApart
      */
     private function lineOf(string $key, array $was, array $is): array
     {
-        $merged = SectionParts::of($this->section)->lines($this->merged)[$key] ?? [];
+        $merged = $this->then['lines'][$key] ?? [];
         foreach ($is as $field => $value) {
             if ($value !== ($merged[$field] ?? null)) {
                 $was[$field] = $value;
@@ -140,7 +144,7 @@ final readonly class SectionApart
      */
     private function membersOf(string $key, array $were, array $are): array
     {
-        $merged = SectionParts::of($this->section)->members($this->merged)[$key] ?? [];
+        $merged = $this->then['members'][$key] ?? [];
 
         return array_values(array_unique([...array_diff($were, array_diff($merged, $are)), ...array_diff($are, $merged)]));
     }

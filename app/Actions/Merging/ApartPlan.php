@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Merging;
 
 use Almanac\Merging\SectionApart;
+use App\Models\Allocation;
 use App\Models\Merge;
 use App\Models\Party;
 
@@ -19,6 +20,7 @@ final readonly class ApartPlan
      * @param list<ApartChange> $changes
      * @param list<string> $lost what cannot be brought back, and what is undone, in whole sentences
      * @param array<string, SectionApart> $sections those that were saved since
+     * @param list<Allocation> $between what goes to two: they are taken back
      * @param string $seen changes when something else comes or is changed
      */
     public function __construct(
@@ -30,6 +32,7 @@ final readonly class ApartPlan
         public array $changes,
         public array $lost,
         public array $sections,
+        public array $between,
         public string $seen,
     ) {
     }

@@ -91,14 +91,15 @@ final class ArrivedBooks
             $held = $this->heldBy($bundle, $ties);
             $owners = array_values(array_unique(array_column($held, 0)));
             $first = $bundle[0];
-            $document = $documents->get((int) substr($first, strlen('documents:')));
+            [$table, $id] = self::split($first);
+            $document = $table === 'documents' ? $documents->get($id) : null;
             $proposed = $document instanceof Document ? Belonging::byName($document->copy['name'] ?? '', $this->names) : $this->merge->kept_id;
             $items[] = new ApartItem(
                 $first,
-                str_starts_with($first, 'documents:') ? 'Documents' : 'Payments',
+                $table === 'documents' ? 'Documents' : 'Payments',
                 implode(', with ', array_map(fn (string $one) => self::words($one, $documents, $payments), $bundle)),
-                array_map(fn (string $one) => [strtok($one, ':') ?: '', (int) strtok(':')], $bundle),
-                count($owners) === 1 ? $owners[0] : $this->chosen($first, $owners[0] ?? $proposed, $decisions),
+                array_map(self::split(...), $bundle),
+                count($owners) === 1 ? $owners[0] : $decisions->goesTo($first, $owners[0] ?? $proposed, $this->names),
                 count($owners) === 1,
                 match (count($owners)) {
                     0 => '',
@@ -123,23 +124,16 @@ final class ArrivedBooks
         foreach ($ties as [$one, $other]) {
             foreach ([[$one, $other], [$other, $one]] as [$new, $old]) {
                 if (in_array($new, $bundle, true) && ! in_array($old, $bundle, true)) {
-                    $id = (int) substr((string) strstr($old, ':'), 1);
-                    $owner = str_starts_with($old, 'documents:') ? $this->documents[$id] ?? null : $this->payments[$id] ?? null;
+                    [$table, $id] = self::split($old);
+                    $owner = $table === 'documents' ? $this->documents[$id] ?? null : $this->payments[$id] ?? null;
                     if ($owner !== null) {
-                        $held[] = [$owner, str_starts_with($old, 'documents:') ? mb_strtolower(Document::query()->findOrFail($id)->title()) : 'a payment'];
+                        $held[] = [$owner, $table === 'documents' ? mb_strtolower(Document::query()->findOrFail($id)->title()) : 'a payment'];
                     }
                 }
             }
         }
 
         return $held;
-    }
-
-    private function chosen(string $key, int $proposed, ApartDecisions $decisions): int
-    {
-        $chosen = $decisions->belongs[$key] ?? $proposed;
-
-        return isset($this->names[$chosen]) ? $chosen : $proposed;
     }
 
     /**
@@ -185,14 +179,22 @@ final class ArrivedBooks
      */
     private static function words(string $member, Collection $documents, Collection $payments): string
     {
-        $id = (int) substr((string) strstr($member, ':'), 1);
-        $document = str_starts_with($member, 'documents:') ? $documents->get($id) : null;
-        $payment = str_starts_with($member, 'payments:') ? $payments->get($id) : null;
+        [$table, $id] = self::split($member);
+        $document = $table === 'documents' ? $documents->get($id) : null;
+        $payment = $table === 'payments' ? $payments->get($id) : null;
 
         return match (true) {
             $document instanceof Document => $document->title().' of '.$document->dated_on->toText().', '.$document->total()->toText(),
             $payment instanceof Payment => 'payment of '.$payment->amount()->toText().' on '.$payment->paid_on->toText(),
             default => '',
         };
+    }
+
+    /** @return array{string, int} the table and the number of "documents:12" */
+    private static function split(string $member): array
+    {
+        [$table, $id] = explode(':', $member) + [1 => ''];
+
+        return [$table, (int) $id];
     }
 }

@@ -101,17 +101,10 @@ final readonly class ArrivedSince
         foreach ($this->since($query, $table) as $one) {
             $number = (int) $one->getKey();
             $key = "$table:$number";
-            $items[] = new ApartItem($key, $title, $words($one), [[$table, $number]], $this->chosen($key, $this->merge->kept_id, $decisions));
+            $items[] = new ApartItem($key, $title, $words($one), [[$table, $number]], $decisions->goesTo($key, $this->merge->kept_id, $this->names));
         }
 
         return $items;
-    }
-
-    private function chosen(string $key, int $proposed, ApartDecisions $decisions): int
-    {
-        $chosen = $decisions->belongs[$key] ?? $proposed;
-
-        return isset($this->names[$chosen]) ? $chosen : $proposed;
     }
 
     /**

@@ -34,13 +34,16 @@ final readonly class MergePlan
     /** @throws MergeRefused when something stands in the way */
     public function mustBeAllowed(): void
     {
-        $standing = array_values(array_filter(
-            $this->hindrances,
-            fn (Hindrance $one) => ! ($one->isWaived && $this->decisions->withArchived),
-        ));
+        $standing = $this->inTheWay();
         if ($standing !== []) {
             throw MergeRefused::because($standing);
         }
+    }
+
+    /** @return list<Hindrance> without those of which somebody has said that they know */
+    public function inTheWay(): array
+    {
+        return array_values(array_filter($this->hindrances, fn (Hindrance $one) => ! ($one->isWaived && $this->decisions->withArchived)));
     }
 
     /** @return list<int> */

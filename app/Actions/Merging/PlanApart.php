@@ -57,7 +57,8 @@ final readonly class PlanApart
         $items = $arrived->items($decisions);
         $sections = $this->savedSince($merge, $kept, array_keys($names));
         $lost = $this->deletedSince($merge);
-        foreach ($arrived->between($items) as $allocation) {
+        $between = $arrived->between($items);
+        foreach ($between as $allocation) {
             $lost[] = "What was settled of {$allocation->document->title()} ({$allocation->document->money($allocation->amount_minor)->toText()}) is open again: it came from what belongs to another.";
         }
         $changes = $this->changes($kept, $sections, $decisions);
@@ -71,6 +72,7 @@ final readonly class PlanApart
             $changes,
             $lost,
             $sections,
+            $between,
             hash('sha256', json_encode([
                 SectionVersions::all($kept), array_map(fn (ApartItem $one) => $one->key, $items), count($lost),
             ], JSON_THROW_ON_ERROR)),

@@ -89,14 +89,13 @@ final readonly class TakeApart
     {
         $kept = $plan->kept;
         $touched = $this->neighbours->of(new Collection([$kept]));
-        $between = (new ArrivedSince($plan->merge, $plan->names))->between($plan->items);
         $this->change->around([...$this->neighbours->own($kept), ...$touched], $by, function () use ($plan, $by): void {
             $this->back->handle($plan->merge);
             $gone = Party::query()->findMany($plan->merge->goneIds());
             $own = array_merge([], ...$gone->map(fn (Party $party) => $this->neighbours->own($party))->all());
             $this->change->around($own, $by, fn () => $this->since($plan, $gone));
         });
-        foreach ($between as $allocation) {
+        foreach ($plan->between as $allocation) {
             $this->note->handle($allocation->document, 'open again: it was settled from what belongs to another record', $by);
             $this->settle->takeBack($allocation, $this->clock->today());
         }

@@ -58,7 +58,7 @@ final class MergeSides
             $open->where('party_id', $party->id)->pluck('side')->mapWithKeys(fn (string $side) => [$side => true])->all(),
             self::related($party, $relations),
             array_values(array_map(
-                fn (Document $document) => DocumentKind::from($document->kind->value)->title().' '.$document->number,
+                fn (Document $document) => $document->kind->title().' '.$document->number,
                 array_filter($twice, fn (Document $document) => $document->party_id === $party->id),
             )),
             array_values($openings->where('party_id', $party->id)->map(fn (Document $document) => mb_strtolower($document->kind->title()))->all()),

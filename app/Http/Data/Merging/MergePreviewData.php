@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Merging;
 
-use Almanac\Merging\Hindrance;
 use App\Actions\Merging\MergePlan;
 use OpenApi\Attributes as OA;
 
@@ -48,7 +47,6 @@ final readonly class MergePreviewData
     public static function of(MergePlan $plan, array $standing, array $carried, bool $mayDo): self
     {
         $sections = array_map(MergeSectionData::of(...), $plan->sections);
-        $inTheWay = array_filter($plan->hindrances, fn (Hindrance $one) => ! ($one->isWaived && $plan->decisions->withArchived));
 
         return new self(
             $plan->kept->id,
@@ -59,7 +57,7 @@ final readonly class MergePreviewData
             $carried,
             $plan->seen,
             $mayDo,
-            $inTheWay === [],
+            $plan->inTheWay() === [],
         );
     }
 }
