@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Almanac\Merging\Decisions;
 use Almanac\Merging\MergeState;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -55,6 +56,17 @@ final class Merge extends Model
             'state' => MergeState::class, 'decisions' => 'array', 'struck' => 'array', 'versions' => 'array', 'marks' => 'array',
             'proposed_at' => 'datetime', 'done_at' => 'datetime', 'apart_at' => 'datetime',
         ];
+    }
+
+    /**
+     * @param array<int> $partyIds
+     *
+     * @return Builder<self> what somebody proposes of any of them
+     */
+    public static function proposedOfAny(array $partyIds): Builder
+    {
+        return self::query()->where('state', MergeState::Proposed)
+            ->whereHas('sides', fn (Builder $sides) => $sides->whereIn('party_id', $partyIds));
     }
 
     public function decided(): Decisions

@@ -8,9 +8,6 @@ use Almanac\Access\Permission;
 use Almanac\Merging\Decisions;
 use Almanac\Merging\MergeRefused;
 use Almanac\Merging\MergeState;
-use Almanac\Records\Difference;
-use Almanac\Records\LoggedFact;
-use Almanac\Records\SectionName;
 use Almanac\Records\StaleSave;
 use App\Actions\Conflicts\RepeatSearches;
 use App\Actions\Finding\IndexEngagements;
@@ -18,7 +15,6 @@ use App\Actions\Finding\IndexParties;
 use App\Actions\Ledger\KeepStandings;
 use App\Actions\Records\ChangeSections;
 use App\Actions\Records\LogChanges;
-use App\Actions\Records\SectionOf;
 use App\Database\RowChange;
 use App\Database\RowJournal;
 use App\Facts\Records\SectionVersions;
@@ -104,9 +100,9 @@ final readonly class MakeOne
             },
         );
         $this->keep($merge, $moves, $rows);
-        $this->tell($plan, $by);
+        $this->tell($plan, $merge, $by);
         $plan->kept->refresh();
-        $this->followUp($plan->kept, array_map(fn (SectionOf $one) => $one->subject->id, array_filter($touched, fn (SectionOf $one) => $one->subject instanceof Party)), $by);
+        $this->followUp($plan->kept, MergeNeighbours::records($touched), $by);
         $merge->update(['cause_id' => $changed->causeId, 'versions' => SectionVersions::all($plan->kept), 'marks' => CarryOver::marks()]);
 
         return $merge;
@@ -115,18 +111,13 @@ final readonly class MakeOne
     private function begin(MergePlan $plan, string $why, User $by): Merge
     {
         $ids = $plan->sides->modelKeys();
-        $merge = Merge::query()->where('state', MergeState::Proposed)
-            ->whereHas('sides', fn ($sides) => $sides->whereIn('party_id', $ids))->with('sides')->get()
-            ->first(fn (Merge $one) => array_diff($one->sides->pluck('party_id')->all(), $ids) === []) ?? new Merge;
+        $merge = Merge::proposedOfAny($ids)->with('sides')->get()->first(fn (Merge $one) => array_diff($one->sides->pluck('party_id')->all(), $ids) === []) ?? new Merge;
         $merge->fill([
-            'state' => MergeState::Done, 'kept_id' => $plan->kept->id, 'kept_number' => $plan->kept->number,
-            'kept_name' => $plan->kept->display_name, 'decisions' => $plan->decisions->toArray(), 'why' => $why,
+            ...$plan->columns(), 'state' => MergeState::Done, 'why' => $why,
             'user_id' => $by->id, 'done_at' => $this->clock->now(), 'struck' => $plan->struck(),
         ])->save();
         MergeSide::query()->where('merge_id', $merge->id)->delete();
-        MergeSide::query()->insert($plan->sides->map(fn (Party $party) => [
-            'merge_id' => $merge->id, 'party_id' => $party->id, 'number' => $party->number, 'name' => $party->display_name,
-        ])->all());
+        MergeSide::query()->insert($plan->sideRows($merge->id));
 
         $this->keepBefore($merge, $plan);
 
@@ -149,13 +140,11 @@ final readonly class MakeOne
     /** Whoever asks for one of them by its old number is led to the one that stays. */
     private function leadOn(MergePlan $plan, Merge $merge): void
     {
-        foreach ($plan->sides as $party) {
-            if ($party->id !== $plan->kept->id) {
-                FormerRecord::query()->insert([
-                    'party_id' => $party->id, 'number' => $party->number, 'name' => $party->display_name,
-                    'kept_was' => $merge->kept_name, 'kept_id' => $plan->kept->id, 'merge_id' => $merge->id,
-                ]);
-            }
+        foreach ($plan->gone() as $party) {
+            FormerRecord::query()->insert([
+                'party_id' => $party->id, 'number' => $party->number, 'name' => $party->display_name,
+                'kept_was' => $merge->kept_name, 'kept_id' => $plan->kept->id, 'merge_id' => $merge->id,
+            ]);
         }
     }
 
@@ -174,24 +163,19 @@ final readonly class MakeOne
         MergeMove::query()->insert(array_map(fn (array $move) => ['merge_id' => $merge->id, 'ids' => $json($move['ids'])] + $move, $moves));
     }
 
-    private function tell(MergePlan $plan, User $by): void
+    private function tell(MergePlan $plan, Merge $merge, User $by): void
     {
-        $told = fn (string $what) => Difference::between([], ['record' => new LoggedFact('Record', $what)]);
-        $others = [];
-        foreach ($plan->sides as $party) {
-            if ($party->id !== $plan->kept->id) {
-                $others[] = "no. $party->number $party->display_name";
-                $this->log->handle($party, SectionName::Identity, $told("made one with no. {$plan->kept->number} {$plan->kept->display_name}"), $by);
-            }
+        foreach ($plan->gone() as $party) {
+            $this->log->ofRecord($party, "made one with no. {$plan->kept->number} {$plan->kept->display_name}", $by);
         }
-        $this->log->handle($plan->kept, SectionName::Identity, $told('made one from '.implode(' and ', $others)), $by);
+        $this->log->ofRecord($plan->kept, "made one from {$merge->others()}", $by);
     }
 
-    /** @param  array<int>  $also */
+    /** @param  list<int>  $also */
     private function followUp(Party $kept, array $also, User $by): void
     {
         $this->standings->refresh($kept->id);
-        $this->index->withNeighbours($kept, array_values(array_unique($also)));
+        $this->index->withNeighbours($kept, $also);
         DB::table('look_alike_due')->insertOrIgnore(['party_id' => $kept->id]);
         $this->engagements->ofParty($kept->id);
         $this->searches->forWhoeverIsRelated([$kept->id], $by);

@@ -29,6 +29,18 @@ final readonly class MergeNeighbours
     }
 
     /**
+     * @param list<SectionOf> $touched
+     *
+     * @return list<int> the records among those that they are of, each once
+     */
+    public static function records(array $touched): array
+    {
+        $records = array_filter($touched, fn (SectionOf $one) => $one->subject instanceof Party);
+
+        return array_values(array_unique(array_map(fn (SectionOf $one) => $one->subject->id, $records)));
+    }
+
+    /**
      * @param Collection<int, Party> $parties
      *
      * @return list<SectionOf> of everybody else

@@ -46,10 +46,33 @@ final readonly class MergePlan
         return array_values(array_filter($this->hindrances, fn (Hindrance $one) => ! ($one->isWaived && $this->decisions->withArchived)));
     }
 
+    /** @return Collection<int, Party> those that become the one that stays */
+    public function gone(): Collection
+    {
+        return $this->sides->reject(fn (Party $party) => $party->id === $this->kept->id)->values();
+    }
+
     /** @return list<int> */
     public function goneIds(): array
     {
-        return array_values(array_filter($this->sides->modelKeys(), fn (int $id) => $id !== $this->kept->id));
+        return array_values($this->gone()->modelKeys());
+    }
+
+    /** @return array{kept_id: int, kept_number: int, kept_name: string, decisions: array<string, mixed>} what is kept of it, done or proposed */
+    public function columns(): array
+    {
+        return [
+            'kept_id' => $this->kept->id, 'kept_number' => $this->kept->number, 'kept_name' => $this->kept->display_name,
+            'decisions' => $this->decisions->toArray(),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> the records as they are called now */
+    public function sideRows(int $mergeId): array
+    {
+        return array_values($this->sides->map(fn (Party $party) => [
+            'merge_id' => $mergeId, 'party_id' => $party->id, 'number' => $party->number, 'name' => $party->display_name,
+        ])->all());
     }
 
     public function section(SectionName $name): PlannedSection

@@ -10,7 +10,6 @@ use Almanac\Merging\MergeRefused;
 use Almanac\Merging\MergeState;
 use App\Models\Merge;
 use App\Models\MergeSide;
-use App\Models\Party;
 use App\Models\User;
 use App\Time\Clock;
 use Illuminate\Auth\Access\AuthorizationException;
@@ -32,20 +31,16 @@ final readonly class ProposeMerge
     {
         return DB::transaction(function () use ($ids, $keptId, $decisions, $why, $by): Merge {
             $plan = $this->plan->of($ids, $keptId, $decisions, $by);
-            $known = Merge::query()->where('state', MergeState::Proposed)->with('sides', 'proposedBy')
-                ->whereHas('sides', fn ($sides) => $sides->whereIn('party_id', $plan->sides->modelKeys()))->get()
+            $known = Merge::proposedOfAny($plan->sides->modelKeys())->with('sides', 'proposedBy')->get()
                 ->first(fn (Merge $one) => $one->sides->pluck('party_id')->sort()->values()->all() === $plan->sides->pluck('id')->sort()->values()->all());
             if ($known !== null) {
                 throw MergeRefused::isProposed($known->proposedBy->name ?? 'Somebody');
             }
             $merge = Merge::query()->create([
-                'state' => MergeState::Proposed, 'kept_id' => $plan->kept->id, 'kept_number' => $plan->kept->number,
-                'kept_name' => $plan->kept->display_name, 'decisions' => $decisions->toArray(), 'why' => $why,
+                ...$plan->columns(), 'state' => MergeState::Proposed, 'why' => $why,
                 'proposed_by_id' => $by->id, 'proposed_at' => $this->clock->now(),
             ]);
-            MergeSide::query()->insert($plan->sides->map(fn (Party $party) => [
-                'merge_id' => $merge->id, 'party_id' => $party->id, 'number' => $party->number, 'name' => $party->display_name,
-            ])->all());
+            MergeSide::query()->insert($plan->sideRows($merge->id));
 
             return $merge;
         });

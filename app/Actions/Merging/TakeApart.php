@@ -9,8 +9,6 @@ use Almanac\Merging\ApartDecisions;
 use Almanac\Merging\MergeRefused;
 use Almanac\Merging\MergeState;
 use Almanac\Merging\SectionApart;
-use Almanac\Records\Difference;
-use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
 use Almanac\Records\StaleSave;
 use App\Actions\Finding\IndexEngagements;
@@ -194,11 +192,10 @@ final readonly class TakeApart
 
     private function tell(ApartPlan $plan, User $by): void
     {
-        $told = fn (string $what) => Difference::between([], ['record' => new LoggedFact('Record', $what)]);
         $merge = $plan->merge;
-        $this->log->handle($plan->kept, SectionName::Identity, $told("taken apart from {$merge->others()}"), $by);
+        $this->log->ofRecord($plan->kept, "taken apart from {$merge->others()}", $by);
         foreach (Party::query()->findMany($merge->goneIds()) as $party) {
-            $this->log->handle($party, SectionName::Identity, $told("taken apart from no. $merge->kept_number $merge->kept_name"), $by);
+            $this->log->ofRecord($party, "taken apart from no. $merge->kept_number $merge->kept_name", $by);
         }
     }
 
@@ -208,9 +205,9 @@ final readonly class TakeApart
         $ids = array_keys($plan->names);
         $this->standings->refresh(...$ids);
         $this->index->anew($ids);
-        $others = array_map(fn (SectionOf $one) => $one->subject->id, array_filter($touched, fn (SectionOf $one) => $one->subject instanceof Party));
+        $others = MergeNeighbours::records($touched);
         foreach (Party::query()->findMany($ids) as $party) {
-            $this->index->withNeighbours($party, array_values(array_unique($others)));
+            $this->index->withNeighbours($party, $others);
             $this->engagements->ofParty($party->id);
         }
         DB::table('look_alike_due')->insertOrIgnore(array_map(fn (int $id) => ['party_id' => $id], $ids));

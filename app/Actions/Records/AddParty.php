@@ -7,10 +7,7 @@ namespace App\Actions\Records;
 use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Names\CompanyName;
 use Almanac\Names\TypedPersonName;
-use Almanac\Records\Difference;
-use Almanac\Records\LoggedFact;
 use Almanac\Records\PartyKind;
-use Almanac\Records\SectionName;
 use App\Actions\Finding\IndexParties;
 use App\Actions\LookAlikes\KeepPairs;
 use App\Models\FormerRecord;
@@ -177,8 +174,6 @@ final readonly class AddParty
     private function logAdded(Party $party, array $alike, User $by): void
     {
         $though = $alike === [] ? '' : ', though much like '.implode(' and ', $alike);
-        $this->log->handle($party, SectionName::Identity, Difference::between([], [
-            'record' => new LoggedFact('Record', 'added as '.$party->display_name.$though),
-        ]), $by);
+        $this->log->ofRecord($party, 'added as '.$party->display_name.$though, $by);
     }
 }

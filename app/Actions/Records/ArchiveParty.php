@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Records;
 
-use Almanac\Records\Difference;
-use Almanac\Records\LoggedFact;
-use Almanac\Records\SectionName;
 use Almanac\Records\Wording;
 use App\Actions\Finding\IndexParties;
 use App\Models\Party;
@@ -60,9 +57,6 @@ final readonly class ArchiveParty
     {
         DB::table('balances')->where('party_id', $party->id)->update(['is_in_use' => ! $party->isArchived()]);
         $this->index->withNeighbours($party);
-        $this->log->handle($party, SectionName::Identity, Difference::between(
-            ['record' => new LoggedFact('Record', $from)],
-            ['record' => new LoggedFact('Record', $to)],
-        ), $by);
+        $this->log->ofRecord($party, $to, $by, $from);
     }
 }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Records\Difference;
+use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
 use App\Models\Change;
+use App\Models\Party;
 use App\Models\SubjectModel;
 use App\Models\User;
 use App\Time\Clock;
@@ -25,6 +27,13 @@ final readonly class LogChanges
     public function handle(SubjectModel $subject, SectionName $section, array $differences, User $by): void
     {
         $this->several([[$subject, $section, $differences]], $by);
+    }
+
+    /** What becomes of a record as a whole. */
+    public function ofRecord(Party $party, string $what, User $by, string $before = ''): void
+    {
+        $fact = fn (string $value) => ['record' => new LoggedFact('Record', $value)];
+        $this->handle($party, SectionName::Identity, Difference::between($fact($before), $fact($what)), $by);
     }
 
     /** @param  list<array{SubjectModel, SectionName, list<Difference>}>  $changed */
