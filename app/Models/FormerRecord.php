@@ -32,10 +32,4 @@ final class FormerRecord extends Model
     {
         return $this->belongsTo(Party::class, 'kept_id');
     }
-
-    /** @return list<int> the numbers under which what was told of a record stands: its own, and those of what it was made one from */
-    public static function allOf(int $partyId): array
-    {
-        return [$partyId, ...array_values(self::query()->where('kept_id', $partyId)->orderBy('party_id')->pluck('party_id')->all())];
-    }
 }

@@ -8,7 +8,6 @@ use App\Facts\Merging\Origins;
 use App\Http\Data\Records\ChangeData;
 use App\Http\Data\Records\ChangesData;
 use App\Models\Change;
-use App\Models\FormerRecord;
 use App\Models\SubjectModel;
 
 /** Reads the change log of a subject backwards, a stretch at a time. */
@@ -19,8 +18,9 @@ final class ReadChanges
     /** @param  'all'|'entries'|'changes'  $show */
     public function handle(SubjectModel $subject, ?int $before, string $show = 'all'): ChangesData
     {
+        $origins = Origins::of($subject);
         $changes = Change::query()->with('user', 'logEntry.user', 'logEntry.withParty')
-            ->whereIn('subject_id', FormerRecord::allOf($subject->id))
+            ->whereIn('subject_id', $origins->subjectIds())
             ->when($show === 'entries', fn ($query) => $query->whereNotNull('log_entry_id'))
             ->when($show === 'changes', fn ($query) => $query->whereNull('log_entry_id'))
             ->when($before !== null, fn ($query) => $query->where('id', '<', $before))
@@ -28,8 +28,6 @@ final class ReadChanges
             ->limit(self::AT_ONCE + 1)
             ->get();
         $shown = $changes->take(self::AT_ONCE);
-
-        $origins = Origins::of($subject);
 
         return new ChangesData(
             array_values($shown->map(fn (Change $change) => ChangeData::of($change, $origins->ofSubject($change->subject_id)))->all()),

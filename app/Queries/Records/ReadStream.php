@@ -17,7 +17,6 @@ use App\Models\Document;
 use App\Models\Engagement;
 use App\Models\EngagementMove;
 use App\Models\EngagementParty;
-use App\Models\FormerRecord;
 use App\Models\LogEntry;
 use App\Models\Meeting;
 use App\Models\Message;
@@ -58,7 +57,7 @@ final class ReadStream
         $this->before = $before;
         $this->origins = Origins::of($subject);
         $this->ids = [
-            ...FormerRecord::allOf($subject->id),
+            ...$this->origins->subjectIds(),
             ...$withPeople && $subject instanceof Party ? array_values($subject->staffPositions()->pluck('person_id')->unique()->all()) : [],
         ];
         $places = [];
