@@ -18,7 +18,7 @@ final class Belonging
     public static function byName(string $name, array $names): int
     {
         $name = Fold::text($name);
-        $called = array_keys(array_filter($names, fn (array $its) => in_array($name, array_map(fn (string $one) => Fold::text($one), $its), true)));
+        $called = array_keys(array_filter($names, fn (array $its) => in_array($name, array_map(Fold::text(...), $its), true)));
 
         return count($called) === 1 ? $called[0] : (array_key_first($names) ?? 0);
     }

@@ -116,7 +116,7 @@ final class Hindrances
      */
     private static function different(array $one, array $other): array
     {
-        $fold = fn (array $values) => array_map(fn (string $value) => Fold::text($value), $values);
+        $fold = fn (array $values) => array_map(Fold::text(...), $values);
         $theirs = [];
         foreach ($other as $what => $values) {
             $theirs[Fold::text($what)] = $fold($values);

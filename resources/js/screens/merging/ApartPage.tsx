@@ -10,10 +10,11 @@ import { Form } from '../../ui/Form';
 import { Foot, Sheet } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { Table, TableScroll } from '../../ui/Table';
-import { Empty, Heading, Hidden, Notice, Quiet, Small, Stack, Title } from '../../ui/Text';
+import { Heading, Hidden, Notice, Quiet, Small, Stack, Title } from '../../ui/Text';
 import { useUnsaved } from '../../ui/unsaved';
 import { useTitle } from '../../ui/useTitle';
 import { called } from './MergeParts';
+import { NotPossible } from './NotPossible';
 
 type Preview = Schemas['ApartPreview'];
 type Side = Schemas['MergeSide'];
@@ -26,17 +27,13 @@ export function ApartPage() {
         return <Apart key={data.seen} preview={data} readAgain={() => void refetch()} />;
     }
     return (
-        <Sheet id="sheet" tabIndex={-1} aria-busy={error === null}>
-            {error !== null && (
-                <Empty role="alert">
-                    <Title>They cannot be taken apart so</Title>
-                    <p>{error.message}</p>
-                    {error instanceof Refused
-                        ? <ButtonLink href="/upkeep/look-alikes?show=decided">To what was decided</ButtonLink>
-                        : <MainButton onPress={() => void refetch()}>Try again</MainButton>}
-                </Empty>
-            )}
-        </Sheet>
+        <NotPossible
+            title="They cannot be taken apart so"
+            error={error}
+            retry={() => void refetch()}
+            href="/upkeep/look-alikes?show=decided"
+            way="To what was decided"
+        />
     );
 }
 

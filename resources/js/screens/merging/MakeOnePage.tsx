@@ -9,11 +9,12 @@ import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { Foot, Sheet } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
-import { Empty, Notice, Quiet, Stack, Title } from '../../ui/Text';
+import { Notice, Quiet, Stack, Title } from '../../ui/Text';
 import { useUnsaved } from '../../ui/unsaved';
 import { useTitle } from '../../ui/useTitle';
 import { AwaitedSheet } from '../../ui/Unread';
 import { called, MergeParts } from './MergeParts';
+import { NotPossible } from './NotPossible';
 import { decidedIn, inputOf, UNDECIDED, type Decided } from './decided';
 
 /** Records that are to become one: those in the address, or those of a proposal. */
@@ -49,7 +50,15 @@ function MakeOne({ ids, begins, why: said, proposal }: Props) {
     useTitle(names === '' ? 'Make one' : `Make one of ${names}`);
     useUnsaved(!isDone && (decided !== begins || why !== said));
     if (data === undefined) {
-        return <NotRead error={error} retry={() => void refetch()} />;
+        return (
+            <NotPossible
+                title="They cannot be put together"
+                error={error}
+                retry={() => void refetch()}
+                href="/upkeep/look-alikes"
+                way="To the look-alikes"
+            />
+        );
     }
     const act = (send: (body: Schemas['MergeInput']) => Promise<Schemas['Merge']>, after: (merge: Schemas['Merge']) => Promise<void>) => run(async () => {
         const merge = await send(inputOf(ids, { ...decided, keptId: data.keptId }, { seen: data.seen, why }));
@@ -112,22 +121,6 @@ function MakeOne({ ids, begins, why: said, proposal }: Props) {
                     {!data.mayDo && <Quiet>Only approvers and administrators make records one.</Quiet>}
                 </Foot>
             </Form>
-        </Sheet>
-    );
-}
-
-function NotRead({ error, retry }: { error: Error | null; retry: () => void }) {
-    return (
-        <Sheet id="sheet" tabIndex={-1} aria-busy={error === null}>
-            {error !== null && (
-                <Empty role="alert">
-                    <Title>They cannot be put together</Title>
-                    <p>{error.message}</p>
-                    {error instanceof Refused
-                        ? <ButtonLink href="/upkeep/look-alikes">To the look-alikes</ButtonLink>
-                        : <MainButton onPress={retry}>Try again</MainButton>}
-                </Empty>
-            )}
         </Sheet>
     );
 }
