@@ -16,8 +16,8 @@ use App\Http\Controllers\Engagements\EngagementSectionsController;
 use App\Http\Controllers\Files\FilesController;
 use App\Http\Controllers\Finding\FindController;
 use App\Http\Controllers\Interchange\ExportController;
+use App\Http\Controllers\Interchange\ImportsController;
 use App\Http\Controllers\Ledger\DocumentsController;
-use App\Http\Controllers\Ledger\ImportsController;
 use App\Http\Controllers\Ledger\JobsController;
 use App\Http\Controllers\Ledger\PaperController;
 use App\Http\Controllers\Ledger\PaymentsController;
@@ -140,7 +140,13 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::delete('jobs/{job}', [JobsController::class, 'forget'])->whereNumber('job');
     Route::get('tax-report', [PaperController::class, 'taxReport']);
     Route::get('imports', [ImportsController::class, 'index']);
-    Route::get('imports/{import}', [ImportsController::class, 'show'])->whereNumber('import');
+    Route::get('imports/template', [ImportsController::class, 'template']);
+    Route::prefix('imports/{import}')->whereNumber('import')->group(function (): void {
+        Route::get('', [ImportsController::class, 'show']);
+        Route::get('columns', [ImportsController::class, 'columns']);
+        Route::get('lines', [ImportsController::class, 'lines']);
+        Route::get('wrong', [ImportsController::class, 'wrong']);
+    });
     Route::prefix('parties/{party}')->whereNumber('party')->group(function (): void {
         Route::get('document-defaults', [DocumentsController::class, 'defaults']);
         Route::get('statement', [PaperController::class, 'statement']);
@@ -241,8 +247,15 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::delete('payments/{payment}', [PaymentsController::class, 'void'])->whereNumber('payment');
         Route::delete('allocations/{allocation}', [PaymentsController::class, 'takeBack'])->whereNumber('allocation');
         Route::post('imports', [ImportsController::class, 'add']);
-        Route::post('imports/{import}/take', [ImportsController::class, 'take'])->whereNumber('import');
-        Route::delete('imports/{import}', [ImportsController::class, 'forget'])->whereNumber('import');
+        Route::prefix('imports/{import}')->whereNumber('import')->group(function (): void {
+            Route::put('columns', [ImportsController::class, 'match']);
+            Route::put('lines/{line}', [ImportsController::class, 'line'])->whereNumber('line');
+            Route::post('decide', [ImportsController::class, 'decideAll']);
+            Route::post('take', [ImportsController::class, 'take']);
+            Route::post('stop', [ImportsController::class, 'stop']);
+            Route::post('take-back', [ImportsController::class, 'takeBack']);
+            Route::delete('', [ImportsController::class, 'forget']);
+        });
         Route::put('files/{file}', [FilesController::class, 'change'])->whereNumber('file');
         Route::delete('files/{file}', [FilesController::class, 'remove'])->whereNumber('file');
         Route::post('conflict-searches', [ConflictsController::class, 'store']);

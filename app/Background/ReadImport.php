@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Background;
 
-use App\Actions\Ledger\ImportDocuments;
+use App\Actions\Interchange\RunImport;
 use App\Models\Import;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
 
-/** A file of documents that waits to be checked, or to be taken: what its state says. */
+/** A file that waits to be read, checked, taken or taken back: what its state says. */
 final class ReadImport implements ShouldQueue
 {
     use Queueable;
 
-    /** A worker that died begins it again: it is wholly in or wholly out. */
+    /** A worker that died begins it again: nothing is taken twice. */
     public int $tries = 20;
 
     public int $timeout = 0;
@@ -23,13 +23,11 @@ final class ReadImport implements ShouldQueue
     {
     }
 
-    public function handle(ImportDocuments $documents): void
+    public function handle(RunImport $run): void
     {
         $import = Import::query()->find($this->importId);
-        match ($import?->state) {
-            'checking' => $documents->check($import),
-            'taking', 'counting' => $documents->take($import),
-            default => null,
-        };
+        if ($import instanceof Import) {
+            $run->handle($import);
+        }
     }
 }

@@ -25,6 +25,16 @@ trait BooksOfParty
         return $this->documents()->open()->where('currency', $currency)->whereIn('kind', DocumentKind::owed($side));
     }
 
+    /**
+     * What was owed when the books began.
+     *
+     * @return HasMany<Document, $this>
+     */
+    public function openings(): HasMany
+    {
+        return $this->hasMany(Document::class)->whereIn('kind', [DocumentKind::OpeningReceivable, DocumentKind::OpeningPayable]);
+    }
+
     /** @return HasMany<Payment, $this> */
     public function payments(): HasMany
     {

@@ -4,39 +4,69 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Almanac\Interchange\ImportState;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
 /**
- * A file of documents that is being read in.
+ * A file that is being read in: of documents, or of people and companies.
  *
  * @property int $id
  * @property string $name
  * @property string $path
- * @property string $state checking, checked, taking, counting, taken, failed
+ * @property string $of one of DOCUMENTS and RECORDS
+ * @property ImportState $state
+ * @property ImportSettings $settings
+ * @property int $lines of people and companies, or of none
  * @property int $found documents that can be taken
  * @property int $taken
  * @property list<array{line: int, field: string, message: string}> $problems
  * @property int $problem_count all of them, of which the first are kept
  * @property string $failure
  * @property int $user_id
+ * @property int|null $last_change_id
  * @property Carbon $updated_at
  * @property-read User $user
  */
 final class Import extends Model
 {
+    public const DOCUMENTS = 'documents';
+
+    public const RECORDS = 'records';
+
+    /** Without a sign of life for so long, in seconds, whoever worked on it is gone. */
+    private const PATIENCE = 120;
+
     protected $guarded = [];
 
-    protected $attributes = ['problems' => '[]', 'found' => 0, 'taken' => 0, 'problem_count' => 0, 'failure' => ''];
+    protected $attributes = ['problems' => '[]', 'found' => 0, 'taken' => 0, 'problem_count' => 0, 'failure' => '', 'of' => self::DOCUMENTS, 'settings' => '{}', 'lines' => 0];
 
     protected function casts(): array
     {
-        return ['problems' => 'array'];
+        return ['problems' => 'array', 'state' => ImportState::class, 'settings' => ImportSettings::class];
+    }
+
+    public function isOfRecords(): bool
+    {
+        return $this->of === self::RECORDS;
+    }
+
+    /** Whether the work on it has stopped half way, and may begin again. */
+    public function isStuck(): bool
+    {
+        return $this->state->isUnderWay() && $this->updated_at->diffInSeconds(now(), true) > self::PATIENCE;
     }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return HasMany<ImportLine, $this> */
+    public function importLines(): HasMany
+    {
+        return $this->hasMany(ImportLine::class)->orderBy('line');
     }
 }

@@ -78,6 +78,7 @@ use Illuminate\Database\Eloquent\Collection;
  * @property-read Change|null $lastChange
  * @property-read Collection<int, EngagementParty> $engagementParties
  * @property-read Collection<int, Document> $documents
+ * @property-read Collection<int, Document> $openings
  * @property-read Collection<int, Payment> $payments
  * @property-read Collection<int, LogEntry> $logEntries
  * @property-read Collection<int, Caution> $cautions

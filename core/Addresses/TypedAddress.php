@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Almanac\Addresses;
 
 use Almanac\Addresses\AddressPart as Part;
-use Symfony\Component\Intl\Countries;
 
 /**
  * A whole address as somebody pastes it, taken apart by the layout of its country: on lines, or
@@ -14,25 +13,6 @@ use Symfony\Component\Intl\Countries;
 final readonly class TypedAddress
 {
     private const GAP = '[,\s]+';
-
-    /** Names that countries go by on letters, besides their English ones. */
-    private const ALSO = [
-        'usa' => 'US',
-        'u.s.a.' => 'US',
-        'united states of america' => 'US',
-        'uk' => 'GB',
-        'great britain' => 'GB',
-        'england' => 'GB',
-        'scotland' => 'GB',
-        'wales' => 'GB',
-        'deutschland' => 'DE',
-        'schweiz' => 'CH',
-        'suisse' => 'CH',
-        'svizzera' => 'CH',
-        'nederland' => 'NL',
-        'the netherlands' => 'NL',
-        'éire' => 'IE',
-    ];
 
     /** @param  list<Part>  $doubtful */
     private function __construct(
@@ -93,9 +73,7 @@ final readonly class TypedAddress
      */
     private static function country(array $lines): array
     {
-        $last = mb_strtolower(end($lines) ?: '');
-        $named = array_search($last, array_map(mb_strtolower(...), Countries::getNames('en')), true);
-        $code = self::ALSO[$last] ?? (is_string($named) ? $named : null);
+        $code = CountryNames::named(end($lines) ?: '');
 
         return $code === null || count($lines) < 2 ? [null, $lines] : [$code, array_slice($lines, 0, -1)];
     }

@@ -16,6 +16,11 @@ final class CsvTable
     /** What a spreadsheet would take for the beginning of a formula. */
     private const FORMULA = ['=', '+', '-', '@', "\t", "\r"];
 
+    private const SEPARATORS = [',', ';', "\t", '|'];
+
+    /** Of so many lines, whichever separator gives them the same number of cells is the one. */
+    private const SAMPLE = 20;
+
     /**
      * @return \Generator<int, list<string>> the cells of each row that is not empty, by the line it begins on
      *
@@ -67,11 +72,19 @@ final class CsvTable
             : $cell;
     }
 
-    private static function text(string $content): string
+    /**
+     * As UTF-8, with plain line ends.
+     *
+     * @throws InterchangeRefused when it is no text
+     */
+    public static function text(string $content): string
     {
-        if (str_starts_with($content, self::MARK)) {
-            $content = substr($content, strlen(self::MARK));
-        }
+        $content = match (true) {
+            str_starts_with($content, self::MARK) => substr($content, strlen(self::MARK)),
+            str_starts_with($content, "\xFF\xFE") => mb_convert_encoding(substr($content, 2), 'UTF-8', 'UTF-16LE'),
+            str_starts_with($content, "\xFE\xFF") => mb_convert_encoding(substr($content, 2), 'UTF-8', 'UTF-16BE'),
+            default => $content,
+        };
         if (str_contains($content, "\0")) {
             throw InterchangeRefused::noText();
         }
@@ -79,16 +92,25 @@ final class CsvTable
             $content = mb_convert_encoding($content, 'UTF-8', 'Windows-1252');
         }
 
-        return preg_replace('/\r\n?/', "\n", $content) ?? '';
+        return str_contains($content, "\r") ? preg_replace('/\r\n?/', "\n", $content) ?? '' : $content;
     }
 
-    /** Whichever of the usual ones stands most often in the first line, outside quotes. */
+    /** Whichever stands equally often in the first lines, outside quotes; where several do, the one that stands most often. */
     private static function separator(string $content): string
     {
-        $first = preg_replace('/"[^"]*"/', '', explode("\n", ltrim($content, "\n"), 2)[0]) ?? '';
-        $counts = [',' => substr_count($first, ','), ';' => substr_count($first, ';'), "\t" => substr_count($first, "\t")];
-        arsort($counts);
+        $sample = preg_replace('/"[^"]*"/', '', substr(ltrim($content, "\n"), 0, 65536)) ?? '';
+        $lines = array_slice(array_values(array_filter(explode("\n", $sample), fn (string $line) => trim($line) !== '')), 0, self::SAMPLE);
+        $best = [0, 0];
+        $separator = ',';
+        foreach (self::SEPARATORS as $one) {
+            $counts = array_map(fn (string $line) => substr_count($line, $one), $lines);
+            $first = $counts[0] ?? 0;
+            $fit = $first === 0 ? [0, 0] : [count(array_keys($counts, $first, true)), $first];
+            if ($fit > $best) {
+                [$best, $separator] = [$fit, $one];
+            }
+        }
 
-        return (string) array_key_first($counts);
+        return $separator;
     }
 }

@@ -28,6 +28,22 @@ final class DocumentTable
 
     private const MAY_HAVE = ['due', 'currency', 'tax', 'text', 'quantity', 'reference', 'terms'];
 
+    /** What else the columns are called; common practice, no published source. */
+    private const ALSO = [
+        'kind' => ['type', 'document type', 'document kind', 'transaction type'],
+        'number' => ['document number', 'invoice number', 'bill number', 'invoice no', 'no', 'document no'],
+        'party' => ['client', 'customer', 'vendor', 'supplier', 'client name', 'customer name', 'vendor name', 'name'],
+        'date' => ['document date', 'invoice date', 'bill date', 'dated'],
+        'amount' => ['price', 'net', 'net amount', 'unit price', 'rate'],
+        'due' => ['due date', 'due on'],
+        'currency' => ['currency code'],
+        'tax' => ['tax rate', 'tax percent', 'vat rate', 'tax %'],
+        'text' => ['description', 'line', 'item', 'memo'],
+        'quantity' => ['qty'],
+        'reference' => ['po number', 'their reference', 'ref', 'purchase order'],
+        'terms' => ['payment terms'],
+    ];
+
     /** @var array<int, list<array{string, string}>> by line: column and what is wrong */
     private array $problems = [];
 
@@ -36,6 +52,7 @@ final class DocumentTable
     }
 
     /**
+     * @param iterable<int, list<string>> $rows by line; the first names the columns
      * @param string $currency of rows that name none
      *
      * @return array{
@@ -44,20 +61,36 @@ final class DocumentTable
      *
      * @throws InterchangeRefused when it is no table, or lacks a column
      */
-    public static function read(string $content, TypedDay $days, string $currency, DecimalSign $sign = DecimalSign::Point): array
+    public static function read(iterable $rows, TypedDay $days, string $currency, DecimalSign $sign = DecimalSign::Point): array
     {
         $reader = new self($days, $currency, $sign);
 
-        return [$reader->documents($content), $reader->problems];
+        return [$reader->documents($rows), $reader->problems];
     }
 
-    /** @return array<int, ReadDocument> */
-    private function documents(string $content): array
+    /**
+     * Whether a first line names the columns of documents rather than those of people and companies.
+     *
+     * @param list<string> $cells
+     */
+    public static function isNamedBy(array $cells): bool
+    {
+        $columns = self::places($cells);
+
+        return isset($columns['kind'], $columns['number'], $columns['date'], $columns['amount']);
+    }
+
+    /**
+     * @param iterable<int, list<string>> $table
+     *
+     * @return array<int, ReadDocument>
+     */
+    private function documents(iterable $table): array
     {
         $columns = null;
         $groups = [];
         $open = null;
-        foreach (CsvTable::rows($content) as $line => $cells) {
+        foreach ($table as $line => $cells) {
             if ($columns === null) {
                 $columns = self::columns($cells);
 
@@ -168,20 +201,35 @@ final class DocumentTable
      */
     private static function columns(array $cells): array
     {
-        $named = array_map(fn (string $cell) => Fold::text($cell), $cells);
-        $columns = [];
-        foreach ([...self::MUST_HAVE, ...self::MAY_HAVE] as $name) {
-            $place = array_search($name, $named, true);
-            if ($place !== false) {
-                $columns[$name] = $place;
-            }
-        }
+        $columns = self::places($cells);
         $missing = array_values(array_diff(self::MUST_HAVE, array_keys($columns)));
         if ($missing !== []) {
             throw InterchangeRefused::columnsMissing($missing);
         }
 
         return $columns;
+    }
+
+    /**
+     * @param list<string> $cells
+     *
+     * @return array<string, int>
+     */
+    private static function places(array $cells): array
+    {
+        $named = array_map(TargetColumn::plain(...), $cells);
+        $places = [];
+        foreach ([...self::MUST_HAVE, ...self::MAY_HAVE] as $name) {
+            foreach ([$name, ...self::ALSO[$name]] as $heading) {
+                $place = array_search($heading, $named, true);
+                if ($place !== false && ! in_array($place, $places, true)) {
+                    $places[$name] = $place;
+                    break;
+                }
+            }
+        }
+
+        return $places;
     }
 
     private static function kind(string $typed): DocumentKind

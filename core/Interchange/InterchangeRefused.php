@@ -84,4 +84,74 @@ final class InterchangeRefused extends Refusal
     {
         return new self('It has no all-day events from today on.');
     }
+
+    public static function notThatKind(string $kind): self
+    {
+        return new self("This file cannot be read as $kind. Open it where it comes from, and save it again.");
+    }
+
+    public static function tooMuch(): self
+    {
+        return new self('Unpacked, this file is far larger than it should be. Save the sheet as CSV, and hand that in.');
+    }
+
+    public static function tooManyColumns(int $most): self
+    {
+        return new self("A table has at most $most columns here. Take out those that are not needed.");
+    }
+
+    public static function tooManyRows(int $most): self
+    {
+        return new self('At most '.number_format($most).' lines at once. Split the file.');
+    }
+
+    public static function noSuchSheet(): self
+    {
+        return new self('That sheet is not in the file.');
+    }
+
+    public static function endsInTheMiddle(): self
+    {
+        return new self('The file ends in the middle of a contact. Export it again.');
+    }
+
+    public static function unknownWord(string $typed, string $wanted): self
+    {
+        return new self('“'.mb_strimwidth($typed, 0, 40, '…')."” is not understood here. Write $wanted.");
+    }
+
+    public static function newWord(string $typed): self
+    {
+        return new self('“'.mb_strimwidth($typed, 0, 40, '…').'” is not in the office’s list. Choose another, or let new words be added.');
+    }
+
+    public static function stillToCome(): self
+    {
+        return new self('That day is still to come. Check the year.');
+    }
+
+    public static function noSuchLine(): self
+    {
+        return new self('That line is not in the file.');
+    }
+
+    public static function noSuchRecord(): self
+    {
+        return new self('That record is no longer there. Choose another.');
+    }
+
+    public static function notNow(string $state): self
+    {
+        return new self("That can’t be done now: the file is $state.");
+    }
+
+    public static function nothingToTake(): self
+    {
+        return new self('Nothing in the file would be added or changed.');
+    }
+
+    public static function enteredMeanwhile(string $name): self
+    {
+        return new self("$name has come into the book meanwhile. Look at the line again.");
+    }
 }

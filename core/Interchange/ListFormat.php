@@ -8,6 +8,8 @@ namespace Almanac\Interchange;
 enum ListFormat: string
 {
     case Csv = 'csv';
+    case Xlsx = 'xlsx';
+    case Ods = 'ods';
     case VCard4 = 'vcard4';
     case VCard3 = 'vcard3';
     case JCard = 'jcard';
@@ -16,7 +18,7 @@ enum ListFormat: string
     public function ending(): string
     {
         return match ($this) {
-            self::Csv => 'csv',
+            self::Csv, self::Xlsx, self::Ods => $this->value,
             self::VCard4, self::VCard3 => 'vcf',
             self::JCard => 'json',
         };
@@ -29,6 +31,14 @@ enum ListFormat: string
             self::Csv => 'text/csv; charset=UTF-8; header=present',
             self::VCard4, self::VCard3 => 'text/vcard; charset=UTF-8',
             self::JCard => 'application/vcard+json',
+            self::Xlsx => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+            self::Ods => 'application/vnd.oasis.opendocument.spreadsheet',
         };
+    }
+
+    /** Whether it is rows and columns. */
+    public function isTable(): bool
+    {
+        return in_array($this, [self::Csv, self::Xlsx, self::Ods], true);
     }
 }

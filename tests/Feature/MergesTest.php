@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use Almanac\Access\Role;
 use Almanac\Calendar\Day;
 use Almanac\Calendar\TypedDay;
+use Almanac\Interchange\CsvTable;
 use Almanac\Interchange\DocumentTable;
 use App\Actions\Office\KeepUsers;
 use App\Facts\Ledger\MatchParties;
@@ -283,7 +284,7 @@ final class MergesTest extends TestCase
             ->assertCreated()->assertJsonPath('names.0.findings.0.sentence', 'Penhallow Works');
         $match = MatchParties::ofBook();
         foreach (['Gnomon Castings', (string) $gone->number] as $party) {
-            [$read] = DocumentTable::read("kind,number,party,date,amount\ninvoice,K1,$party,2026-11-01,5\n", TypedDay::reader(Day::of(2026, 11, 24), true), 'USD');
+            [$read] = DocumentTable::read(CsvTable::rows("kind,number,party,date,amount\ninvoice,K1,$party,2026-11-01,5\n"), TypedDay::reader(Day::of(2026, 11, 24), true), 'USD');
             $this->assertSame([$kept->id, ''], $match->find($read[array_key_first($read) ?? 0]));
         }
         $this->postJson('/api/look-alikes', ['kind' => 'company', 'name' => 'Gnomon Castings LLC', 'given' => '', 'family' => '', 'phones' => [], 'emails' => [], 'taxNumbers' => [], 'exceptId' => null])

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace App\Actions\Ledger;
 
 use Almanac\Interchange\DocumentTable;
+use Almanac\Interchange\FileKind;
+use Almanac\Interchange\ImportState;
 use Almanac\Interchange\InterchangeRefused;
 use Almanac\Interchange\ReadDocument;
+use Almanac\Interchange\TableFile;
 use Almanac\Interchange\UblInvoice;
 use Almanac\Ledger\DocumentState;
 use Almanac\Refusal;
@@ -16,12 +19,9 @@ use App\Facts\Ledger\Rates;
 use App\Models\Document;
 use App\Models\Import;
 use App\Models\Office;
-use App\Models\User;
 use App\Time\Clock;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
-use Illuminate\Support\Str;
 
 /**
  * Imports documents from a file: CSV, or a UBL invoice. First everything is checked and every bad line
@@ -42,33 +42,20 @@ final readonly class ImportDocuments
     {
     }
 
-    public function receive(UploadedFile $file, User $by): Import
-    {
-        $path = 'imports/'.Str::uuid();
-        Storage::putFileAs('imports', $file, basename($path));
-
-        return Import::query()->create([
-            'name' => mb_substr(mb_scrub($file->getClientOriginalName()), 0, 200),
-            'path' => $path,
-            'state' => 'checking',
-            'user_id' => $by->id,
-        ]);
-    }
-
     /** Reads the file and says what is wrong with it. */
     public function check(Import $import): void
     {
         try {
             [$found, $problems] = $this->read($import);
             $import->update([
-                'state' => 'checked',
+                'state' => ImportState::Checked,
                 'found' => count($found),
                 'problems' => array_slice($problems, 0, self::MOST_PROBLEMS),
                 'problem_count' => count($problems),
                 'failure' => '',
             ]);
         } catch (\Throwable $error) {
-            $import->update(['state' => 'failed', 'failure' => $this->reason($error)]);
+            $import->update(['state' => ImportState::Failed, 'failure' => $this->reason($error)]);
         }
     }
 
@@ -77,15 +64,15 @@ final readonly class ImportDocuments
     {
         return Import::query()
             ->whereKey($import->id)
-            ->where('state', 'checked')
+            ->where('state', ImportState::Checked)
             ->where('found', '>', 0)
-            ->update(['state' => 'taking', 'taken' => 0, 'failure' => '']) === 1;
+            ->update(['state' => ImportState::Taking, 'taken' => 0, 'failure' => '']) === 1;
     }
 
     /** Takes every document that can be taken: all of them, or none. One that was interrupted goes on where it can. */
     public function take(Import $import): void
     {
-        if ($import->state === 'counting') {
+        if ($import->state === ImportState::Counting) {
             $this->count($import);
 
             return;
@@ -112,7 +99,7 @@ final readonly class ImportDocuments
             LongWork::step(fn () => $this->switchOver($import));
         } catch (\Throwable $error) {
             $this->clear($import);
-            $import->update(['state' => 'checked', 'taken' => 0, 'failure' => 'Nothing was imported. '.$this->reason($error)]);
+            $import->update(['state' => ImportState::Checked, 'taken' => 0, 'failure' => 'Nothing was imported. '.$this->reason($error)]);
 
             return;
         }
@@ -131,7 +118,7 @@ final readonly class ImportDocuments
     private function switchOver(Import $import): void
     {
         $staged = Document::staged($import->id);
-        if ($import->refresh()->state !== 'taking') {
+        if ($import->refresh()->state !== ImportState::Taking) {
             throw InterchangeRefused::forgotten();
         }
         $staged
@@ -139,7 +126,7 @@ final readonly class ImportDocuments
             ->where('total_minor', 0)
             ->update(['state' => DocumentState::Settled->value, 'settled_on' => DB::raw('dated_on'), 'next_due_on' => null]);
         $staged->update(['state' => DocumentState::Issued->value]);
-        $import->update(['state' => 'counting']);
+        $import->update(['state' => ImportState::Counting]);
     }
 
     /** Works out anew how those stand whom it concerns. */
@@ -152,7 +139,7 @@ final readonly class ImportDocuments
                 $import->touch();
             });
         }
-        $import->update(['state' => 'taken', 'taken' => $import->found]);
+        $import->update(['state' => ImportState::Taken, 'taken' => $import->found]);
     }
 
     private function clear(Import $import): void
@@ -185,13 +172,13 @@ final readonly class ImportDocuments
      */
     private function read(Import $import): array
     {
-        $content = (string) Storage::get($import->path);
+        $kind = $import->settings->format;
         $office = Office::current();
-        if (preg_match('/^(\xEF\xBB\xBF)?\s*</', $content) === 1) {
-            [$documents, $wrong] = [[1 => UblInvoice::read($content)], []];
+        if ($kind === FileKind::Ubl) {
+            [$documents, $wrong] = [[1 => UblInvoice::read((string) Storage::get($import->path))], []];
         } else {
             [$documents, $wrong] = DocumentTable::read(
-                $content,
+                TableFile::rows($kind, Storage::path($import->path), $import->settings->sheet),
                 $this->clock->reader($office),
                 $office->currency(),
                 $office->decimalSign(),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Ledger;
 
+use Almanac\Interchange\ImportState;
 use Almanac\Interchange\InterchangeRefused;
 use Almanac\Interchange\ReadDocument;
 use Almanac\Ledger\DocumentKind;
@@ -74,7 +75,7 @@ final class StageDocuments
      */
     public function handle(array $chunk, Import $import): void
     {
-        if ($import->refresh()->state !== 'taking') {
+        if ($import->refresh()->state !== ImportState::Taking) {
             throw InterchangeRefused::forgotten();
         }
         $kept = $this->kept(array_column($chunk, 0));

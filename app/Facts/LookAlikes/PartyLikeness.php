@@ -6,9 +6,12 @@ namespace App\Facts\LookAlikes;
 
 use Almanac\Calendar\Day;
 use Almanac\Finding\Fold;
+use Almanac\Interchange\PartyRow;
 use Almanac\LookAlikes\Likeness;
 use Almanac\Reach\ContactKind;
 use Almanac\Records\PartyKind;
+use Almanac\TaxIds\TaxId;
+use Almanac\TaxIds\TaxIdKind;
 use App\Models\AddressUse;
 use App\Models\Change;
 use App\Models\ContactPoint;
@@ -46,6 +49,31 @@ final class PartyLikeness
                 ...array_values($party->formerNames->map(fn (Change $change) => $change->from)->all()),
                 ...$party->isPerson() ? [] : array_values($party->formerRecords->map(fn (FormerRecord $one) => $one->name)->all()),
             ],
+        );
+    }
+
+    /**
+     * The same of somebody who is read from a file.
+     *
+     * @param list<int> $employers companies that are in the book
+     */
+    public static function ofRow(PartyRow $row, array $employers): Likeness
+    {
+        $born = $row->value('birth-date');
+
+        return self::from(
+            $row->kind,
+            [
+                'given' => $row->value('given'), 'middle' => $row->value('middle'), 'family' => $row->value('family'), 'suffix' => $row->value('suffix'),
+                'preferred' => $row->value('preferred'), 'company_name' => $row->value('name'), 'legal_name' => $row->value('legal-name'),
+            ],
+            $born === '' ? null : Day::fromIso($born),
+            array_map(fn (array $point) => [$point['kind'], explode(' x', $point['value'])[0], false], $row->points),
+            array_map(fn (array $place) => [$place['lines'], $place['locality'], $place['postcode'], ''], $row->addresses),
+            array_map(fn (array $number) => TaxNumber::tokenOfTyped(TaxId::of(TaxIdKind::from($number['kind']), $number['country'], $number['value'])), $row->taxNumbers),
+            array_map(fn (array $code) => [$code['system'], $code['value']], $row->codes),
+            $employers,
+            [],
         );
     }
 

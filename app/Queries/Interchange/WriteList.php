@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Queries\Interchange;
 
-use Almanac\Interchange\CsvTable;
 use Almanac\Interchange\ListFormat;
+use Almanac\Interchange\TableWriter;
 use Almanac\Lists\ListOf;
 use App\Facts\Interchange\PartyCard;
 use App\Facts\Lists\ListedField;
@@ -34,7 +34,9 @@ final readonly class WriteList
         $list = new PartyList($this->clock, $wanted, $reader);
         $ids = $list->inOrder()->pluck('v.party_id');
 
-        return $format === ListFormat::Csv ? $this->table($list->columns(array_keys(ReadLook::of(ListOf::Records, $reader))), $ids) : $this->cards($ids, $format);
+        return $format->isTable()
+            ? TableWriter::write($format, $this->rows($list->columns(array_keys(ReadLook::of(ListOf::Records, $reader))), $ids))
+            : $this->cards($ids, $format);
     }
 
     /** @return \Generator<int, string> */
@@ -47,15 +49,17 @@ final readonly class WriteList
      * @param list<ListedField<Party>> $columns
      * @param Collection<int, mixed> $ids
      *
-     * @return \Generator<int, string>
+     * @return \Generator<int, list<string>>
      */
-    private function table(array $columns, Collection $ids): \Generator
+    private function rows(array $columns, Collection $ids): \Generator
     {
-        yield CsvTable::MARK.CsvTable::lines([array_map(fn (ListedField $one) => $one->field->title, $columns)]);
+        yield array_map(fn (ListedField $one) => $one->field->title, $columns);
         foreach ($ids->chunk(self::CHUNK) as $some) {
             // One of its own for each: what it remembers goes with it.
             $cells = new ReadCells($this->clock);
-            yield CsvTable::lines($cells->handle($columns, $this->lines->handle(array_map(intval(...), array_values($some->all())))));
+            foreach ($cells->handle($columns, $this->lines->handle(array_map(intval(...), array_values($some->all())))) as $row) {
+                yield $row;
+            }
         }
     }
 

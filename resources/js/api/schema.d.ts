@@ -1039,6 +1039,196 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Files that are being read in, the newest first */
+        get: operations["listImports"];
+        put?: never;
+        /** Hand in a file of people and companies, or of documents; it is read, and nothing is taken yet */
+        post: operations["addImport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/template": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A table of people and companies to fill in */
+        get: operations["importTemplate"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{import}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far a file is */
+        get: operations["readImport"];
+        put?: never;
+        post?: never;
+        /** Forget a file; what was taken stays */
+        delete: operations["forgetImport"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{import}/columns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the columns of a file are, and can be */
+        get: operations["readImportColumns"];
+        /** Say what the columns are; the file is checked with that */
+        put: operations["setImportColumns"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{import}/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The lines of a file, and what each comes to */
+        get: operations["readImportLines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{import}/lines/{line}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Mend a line, or say what it is */
+        put: operations["decideImportLine"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{import}/decide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say the same of all lines that come to the same */
+        post: operations["decideImportLines"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{import}/wrong": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The lines that are wrong as a table, with why */
+        get: operations["readWrongLines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{import}/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a file that was checked, or go on with one that was stopped */
+        post: operations["takeImport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{import}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Stop it; what is taken stays taken */
+        post: operations["stopImport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{import}/take-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take an import back; what was changed since stays */
+        post: operations["takeImportBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/documents": {
         parameters: {
             query?: never;
@@ -1256,59 +1446,6 @@ export interface paths {
         put?: never;
         /** Set what was owed when the books began */
         post: operations["setOpeningBalance"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/imports": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** Files that are being read in, the newest first */
-        get: operations["listImports"];
-        put?: never;
-        /** Hand in a file of documents; it is checked, and nothing is taken yet */
-        post: operations["addImport"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/imports/{import}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** How far a file is */
-        get: operations["readImport"];
-        put?: never;
-        post?: never;
-        /** Forget a file; what was taken stays */
-        delete: operations["forgetImport"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/imports/{import}/take": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Take the documents of a file that was checked */
-        post: operations["takeImport"];
         delete?: never;
         options?: never;
         head?: never;
@@ -4167,6 +4304,12 @@ export interface components {
             beyond: string;
             sentence: string;
         };
+        DecideLinesInput: {
+            /** @enum {string} */
+            outcome: "new" | "changes" | "same" | "doubtful" | "wrong" | "left-out";
+            /** @description new or out; null takes for each what is likeliest. */
+            decision: string | null;
+        };
         /** @description What somebody has decided of records that look alike: they are different, or they were made one. */
         Decided: {
             key: string;
@@ -5005,23 +5148,183 @@ export interface components {
             /** @description Of a company. */
             industry?: string;
         };
-        /** @description A file of documents that is being read in. */
+        /** @description A file that is being read in: how far it is, and what it would come to. */
         Import: {
             id: number;
             name: string;
+            /**
+             * @description What is in it.
+             * @enum {string}
+             */
+            of: "documents" | "records";
             /** @enum {string} */
-            state: "checking" | "checked" | "taking" | "counting" | "taken" | "failed";
-            /** @description Documents that can be taken. */
+            state: "reading" | "columns" | "checking" | "checked" | "taking" | "counting" | "stopped" | "taken" | "taking-back" | "taken-back" | "failed";
+            /** @description The state in words. */
+            stateText: string;
+            /** @description The kind of the file, for reading. */
+            format: string;
+            /** @description Of people and companies: how many the file has. */
+            lines: number;
+            /** @description Documents, people and companies that would be added or changed. */
             found: number;
-            /** @description How many have been. */
+            /** @description Of what is under way, how many are done. */
             done: number;
+            /** @description Of documents: what cannot be read. */
             problems: components["schemas"]["ImportProblem"][];
             /** @description All of them, of which the first are shown. */
             problemCount: number;
+            /** @description Of people and companies: what the lines come to. */
+            outcomes: components["schemas"]["ImportCount"][];
+            /** @description What came of those that were taken. */
+            results: components["schemas"]["ImportCount"][];
             failure: string;
             by: string;
-            /** @description Whether the work on it has stopped half way, and may begin again; nothing was taken. */
+            /** @description The day it was handed in, for reading. */
+            day: string;
+            /** @description Whether the work on it has stopped half way, and may begin again. */
             isStuck: boolean;
+            /** @description Whether whoever asks may look into it, and say what is to become of it. */
+            isTheirs: boolean;
+            isUnderWay: boolean;
+            /** @description Whether its columns and lines may still be other. */
+            isOpen: boolean;
+            mayTake: boolean;
+            mayStop: boolean;
+            mayTakeBack: boolean;
+            mayForget: boolean;
+        };
+        /** @description Somebody of the book whom a line may be about. */
+        ImportCandidate: {
+            id: number;
+            name: string;
+            /** @description Number, where they work, their place. */
+            detail: string;
+            isSure: boolean;
+        };
+        ImportCellInput: {
+            column: number;
+            text: string;
+        };
+        /** @description What is wrong in a cell of a line, and how to mend it. */
+        ImportCellProblem: {
+            /** @description From nought. */
+            column: number;
+            message: string;
+        };
+        /** @description One thing that a line changes. */
+        ImportChange: {
+            title: string;
+            from: string;
+            to: string;
+        };
+        /** @description A column of a file. */
+        ImportColumn: {
+            heading: string;
+            /** @description The first few that differ. */
+            samples: string[];
+            /** @description In how many lines something stands there. */
+            filled: number;
+            /** @description What it is; empty where it is left out. */
+            target: string;
+        };
+        /** @description What the columns of a file are, and how it is read. */
+        ImportColumns: {
+            sheets: string[];
+            sheet: string;
+            /** @description Whether the first line names the columns. */
+            hasHeadings: boolean;
+            /** @description Whether it has columns of its own, which are to be matched. */
+            isTable: boolean;
+            columns: components["schemas"]["ImportColumn"][];
+            /** @description What a column can be said to be. */
+            targets: components["schemas"]["ImportTarget"][];
+            /** @description Whether 3/4 is March 4. */
+            isMonthFirst: boolean;
+            /** @description Whether its days could be read either way. */
+            areDaysAmbiguous: boolean;
+            /** @enum {string} */
+            decimalSign: "." | ",";
+            /** @enum {string} */
+            existing: "leave" | "fill" | "take-over";
+            /** @description Whether types that are not in the list are added to it. */
+            takesNewWords: boolean;
+            /**
+             * @description Of lines that do not say; null where each is told by its name.
+             * @enum {string|null}
+             */
+            kind: "person" | "company" | null;
+            /** @description What all of them are: client, vendor. */
+            roles: string[];
+        };
+        ImportColumnsInput: {
+            sheet: string;
+            hasHeadings: boolean;
+            /** @description What each column is; empty where it is left out. */
+            targets: string[];
+            isMonthFirst: boolean;
+            /** @enum {string} */
+            decimalSign: "." | ",";
+            /** @enum {string} */
+            existing: "leave" | "fill" | "take-over";
+            takesNewWords: boolean;
+            /** @enum {string|null} */
+            kind: "person" | "company" | null;
+            roles: ("client" | "vendor")[];
+        };
+        /** @description How many lines of a file come to the same. */
+        ImportCount: {
+            outcome: string;
+            title: string;
+            count: number;
+        };
+        /** @description A line of a file, and what it comes to. */
+        ImportLine: {
+            /** @description In the file. */
+            line: number;
+            /** @enum {string} */
+            outcome: "new" | "changes" | "same" | "doubtful" | "wrong" | "left-out";
+            outcomeText: string;
+            /** @description Whom it is of, as far as it can be read. */
+            name: string;
+            /** @description What there is to say of it, or why it was not possible. */
+            message: string;
+            cells: string[];
+            problems: components["schemas"]["ImportCellProblem"][];
+            /** @description What it would change, or add. */
+            changes: components["schemas"]["ImportChange"][];
+            record: components["schemas"]["ImportCandidate"] | null;
+            /** @description Whom it may be. */
+            candidates: components["schemas"]["ImportCandidate"][];
+            /**
+             * @description What somebody said of it.
+             * @enum {string|null}
+             */
+            decision: "new" | "record" | "out" | null;
+            /** @enum {string|null} */
+            existing: "leave" | "fill" | "take-over" | null;
+            /** @enum {string|null} */
+            done: "added" | "changed" | "same" | "refused" | "taken-back" | "kept" | null;
+            doneText: string;
+        };
+        ImportLineInput: {
+            /** @description The cells that are mended. */
+            cells: components["schemas"]["ImportCellInput"][];
+            /** @description new, record or out; null leaves it to the program. */
+            decision: string | null;
+            /** @description Whom it is about. */
+            recordId: number | null;
+            /**
+             * @description Otherwise than for the file.
+             * @enum {string|null}
+             */
+            existing: "leave" | "fill" | "take-over" | null;
+        };
+        /** @description A page of the lines of a file. */
+        ImportLines: {
+            lines: components["schemas"]["ImportLine"][];
+            total: number;
+            page: number;
+            pages: number;
         };
         /** @description What cannot be read of a file, and where. */
         ImportProblem: {
@@ -5030,10 +5333,16 @@ export interface components {
             field: string;
             message: string;
         };
+        /** @description What a column of a file can be said to be. */
+        ImportTarget: {
+            target: string;
+            title: string;
+            group: string;
+        };
         ImportUpload: {
             /**
              * Format: binary
-             * @description CSV, or a UBL 2.1 invoice or credit note; at most 25 MB.
+             * @description A table (CSV, XLSX, ODS), an address book (vCard, jCard, LDIF), or a UBL 2.1 invoice or credit note; at most 25 MB.
              */
             file: string;
         };
@@ -9465,7 +9774,7 @@ export interface operations {
     exportRecords: {
         parameters: {
             query?: {
-                format?: "csv" | "vcard4" | "vcard3" | "jcard";
+                format?: "csv" | "xlsx" | "ods" | "vcard4" | "vcard3" | "jcard";
                 filter?: string;
                 archived?: string;
                 sort?: string;
@@ -9501,7 +9810,7 @@ export interface operations {
     exportRecord: {
         parameters: {
             query?: {
-                format?: "csv" | "vcard4" | "vcard3" | "jcard";
+                format?: "csv" | "xlsx" | "ods" | "vcard4" | "vcard3" | "jcard";
                 filter?: string;
                 archived?: string;
                 sort?: string;
@@ -9523,6 +9832,457 @@ export interface operations {
                 };
                 content: {
                     "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listImports: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "multipart/form-data": components["schemas"]["ImportUpload"];
+            };
+        };
+        responses: {
+            /** @description Received */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    importTemplate: {
+        parameters: {
+            query?: {
+                format?: "csv" | "xlsx" | "ods";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    forgetImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readImportColumns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportColumns"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setImportColumns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ImportColumnsInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readImportLines: {
+        parameters: {
+            query?: {
+                outcome?: "new" | "changes" | "same" | "doubtful" | "wrong" | "left-out";
+                done?: "added" | "changed" | "same" | "refused" | "taken-back" | "kept";
+                page?: number;
+            };
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportLines"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    decideImportLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+                line: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ImportLineInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportLine"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    decideImportLines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["DecideLinesInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readWrongLines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stopImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeImportBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
                 };
             };
             /** @description Refused */
@@ -10045,161 +10805,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Document"];
-                };
-            };
-            /** @description Refused */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    listImports: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Import"][];
-                };
-            };
-            /** @description Refused */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    addImport: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: {
-            content: {
-                "multipart/form-data": components["schemas"]["ImportUpload"];
-            };
-        };
-        responses: {
-            /** @description Received */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Import"];
-                };
-            };
-            /** @description Refused */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    readImport: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                import: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Import"];
-                };
-            };
-            /** @description Refused */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    forgetImport: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                import: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Import"];
-                };
-            };
-            /** @description Refused */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    takeImport: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                import: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Done */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Import"];
                 };
             };
             /** @description Refused */

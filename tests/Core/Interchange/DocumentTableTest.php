@@ -121,7 +121,7 @@ final class DocumentTableTest extends TestCase
     /** @return array{array<int, ReadDocument>, array<int, list<array{string, string}>>} */
     private function read(string $content): array
     {
-        return DocumentTable::read($content, TypedDay::reader(Day::of(2026, 11, 24), true), 'USD');
+        return DocumentTable::read(CsvTable::rows($content), TypedDay::reader(Day::of(2026, 11, 24), true), 'USD');
     }
 
     /** @return list<string> */

@@ -8,6 +8,7 @@ use Almanac\Calendar\Day;
 use Almanac\Calendar\TypedDay;
 use Almanac\Details\FieldKind;
 use Almanac\Details\FieldReader;
+use Almanac\Interchange\CsvTable;
 use Almanac\Interchange\DocumentTable;
 use Almanac\Ledger\Line;
 use Almanac\Money\BadAmount;
@@ -210,7 +211,7 @@ final class TypedNumberTest extends TestCase
     private static function ofFile(string $typed): string
     {
         [$documents, $problems] = DocumentTable::read(
-            "kind,number,party,date,amount\ninvoice,1,Somebody,2026-11-01,\"$typed\"\n",
+            CsvTable::rows("kind,number,party,date,amount\ninvoice,1,Somebody,2026-11-01,\"$typed\"\n"),
             self::dates(),
             'USD',
         );

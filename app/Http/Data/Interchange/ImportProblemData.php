@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http\Data\Ledger;
+namespace App\Http\Data\Interchange;
 
 use OpenApi\Attributes as OA;
 

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Interchange;
+
+use Almanac\Interchange\ImportState;
+use Almanac\Interchange\InterchangeRefused;
+use Almanac\Interchange\LineOutcome;
+use Almanac\Interchange\OnExisting;
+use Almanac\Interchange\TableFile;
+use App\Background\ReadImport;
+use App\Facts\Interchange\Targets;
+use App\Models\Import;
+use App\Models\ImportLine;
+use App\Models\ImportSettings;
+use App\Models\Party;
+use App\Time\Clock;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/** What somebody says of a file of people and companies before it is taken: of its columns, of one line, of all lines alike. */
+final readonly class DecideImport
+{
+    public function __construct(private CheckLines $check, private Clock $clock)
+    {
+    }
+
+    /**
+     * What its columns are, and how it is read; it is checked again with that.
+     *
+     * @throws InterchangeRefused when it is being taken by now
+     * @throws ValidationException when a column is nothing that there is, or no column tells a name
+     */
+    public function columns(Import $import, ImportSettings $wanted): void
+    {
+        DB::transaction(function () use ($import, $wanted): void {
+            $this->mustBeOpen($import);
+            $isOtherSheet = $wanted->sheet !== $import->settings->sheet || $wanted->hasHeadings !== $import->settings->hasHeadings;
+            if ($isOtherSheet && in_array($wanted->sheet, $import->settings->sheets, true) + ($import->settings->sheets === []) === 1) {
+                $import->update(['settings' => $wanted, 'state' => ImportState::Reading, 'taken' => 0]);
+            } else {
+                $problem = Targets::problem($wanted->targets);
+                if ($problem !== '' || count($wanted->targets) !== count($import->settings->columns)) {
+                    throw ValidationException::withMessages(['targets' => $problem === '' ? 'Say of every column what it is.' : $problem]);
+                }
+                DB::table('import_matchings')->upsert(
+                    [['headings' => $import->settings->headings(), 'targets' => json_encode($wanted->targets), 'used_at' => $this->clock->now()]],
+                    ['headings'],
+                );
+                $import->update(['settings' => $wanted, 'state' => ImportState::Checking, 'taken' => 0]);
+            }
+            ReadImport::dispatch($import->id);
+        });
+    }
+
+    /**
+     * What one line is: mended cells, whom it is about, or that it is left out.
+     *
+     * @param array<int, string> $cells the mended ones by column
+     *
+     * @throws InterchangeRefused when the file is being taken by now, or there is no such record
+     */
+    public function line(Import $import, int $number, array $cells, ?string $decision, ?int $recordId, ?OnExisting $existing): void
+    {
+        DB::transaction(function () use ($import, $number, $cells, $decision, $recordId, $existing): void {
+            $this->mustBeOpen($import);
+            $line = $import->importLines()->where('line', $number)->first() ?? throw InterchangeRefused::noSuchLine();
+            if ($decision === ImportLine::RECORD && ! Party::query()->whereKey($recordId)->exists()) {
+                throw InterchangeRefused::noSuchRecord();
+            }
+            $kept = array_pad($line->cells(), count($import->settings->columns), '');
+            foreach ($cells as $column => $cell) {
+                if (isset($kept[$column])) {
+                    $kept[$column] = mb_substr($cell, 0, TableFile::LONGEST_CELL);
+                }
+            }
+            $this->change($import, $number, [
+                'cells' => ImportLine::kept($kept), 'decision' => $decision, 'existing' => $existing,
+                'record_id' => $decision === ImportLine::RECORD ? $recordId : null,
+            ]);
+            $this->check->again($import, $import->importLines()->where('line', $number)->get());
+        });
+    }
+
+    /**
+     * The same of all lines that come to the same.
+     *
+     * @throws InterchangeRefused when the file is being taken by now
+     */
+    public function all(Import $import, LineOutcome $outcome, ?string $decision): void
+    {
+        DB::transaction(function () use ($import, $outcome, $decision): void {
+            $this->mustBeOpen($import);
+            $lines = fn () => DB::table('import_lines')->where('import_id', $import->id)->where('outcome', $outcome->value);
+            if ($decision === ImportLine::OUT) {
+                $lines()->update(['decision' => $decision, 'outcome' => LineOutcome::LeftOut->value]);
+            } elseif ($decision === ImportLine::NEW && $outcome === LineOutcome::Doubtful) {
+                $lines()->update(['decision' => $decision, 'outcome' => LineOutcome::New->value, 'record_id' => null, 'message' => '']);
+            } else {
+                // As the program thinks: for each the likeliest, or what it was before somebody said otherwise.
+                $isDoubtful = $outcome === LineOutcome::Doubtful;
+                $isDoubtful
+                    ? $lines()->whereRaw('json_array_length(candidates) > 0')->update([
+                        'decision' => ImportLine::RECORD, 'record_id' => DB::raw("json_extract(candidates, '$[0].id')"),
+                    ])
+                    : $lines()->update(['decision' => null, 'record_id' => null]);
+                $import->update(['state' => ImportState::Checking, 'taken' => 0]);
+                ReadImport::dispatch($import->id);
+            }
+        });
+    }
+
+    /** @param  array<string, mixed>  $values */
+    private function change(Import $import, int $line, array $values): void
+    {
+        $kept = (new ImportLine)->forceFill($values)->getAttributes();
+        DB::table('import_lines')->where('import_id', $import->id)->where('line', $line)->update(array_intersect_key($kept, $values));
+    }
+
+    private function mustBeOpen(Import $import): void
+    {
+        if (! $import->refresh()->isOfRecords() || ! $import->state->isOpen()) {
+            throw InterchangeRefused::notNow($import->state->title());
+        }
+    }
+}

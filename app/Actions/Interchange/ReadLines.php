@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Interchange;
+
+use Almanac\Interchange\AddressBook;
+use Almanac\Interchange\ColumnFacts;
+use Almanac\Interchange\GuessColumns;
+use Almanac\Interchange\ImportState;
+use Almanac\Interchange\InterchangeRefused;
+use Almanac\Interchange\LineOutcome;
+use Almanac\Interchange\TableFile;
+use App\Database\LongWork;
+use App\Facts\Interchange\OfficeReading;
+use App\Models\Import;
+use App\Models\ImportLine;
+use App\Models\ImportSettings;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+
+/** Reads the lines of a file of people and companies, and guesses what its columns are. */
+final readonly class ReadLines
+{
+    private const CHUNK = 250;
+
+    /** @throws InterchangeRefused when it cannot be read */
+    public function handle(Import $import): void
+    {
+        $settings = $import->settings;
+        $path = Storage::path($import->path);
+        $sheets = TableFile::sheets($settings->format, $path);
+        LongWork::step(fn () => $import->importLines()->delete());
+        $columns = [];
+        $rows = [];
+        $count = 0;
+        $hasHeadings = $settings->hasHeadings;
+        foreach (TableFile::rows($settings->format, $path, $settings->sheet) as $line => $cells) {
+            if ($columns === []) {
+                $hasHeadings = ! $settings->format->isTable() || ($settings->hasHeadings && GuessColumns::isHeading($cells));
+                $columns = array_map(fn (string $cell, int $at) => ColumnFacts::titled($hasHeadings && $cell !== '' ? mb_strimwidth($cell, 0, 80, '…') : 'Column '.($at + 1)), $cells, array_keys($cells));
+                if ($hasHeadings) {
+                    continue;
+                }
+            }
+            // As in our own template: a line of help, or an example.
+            if (str_starts_with($cells[0] ?? '', '# ')) {
+                continue;
+            }
+            foreach ($cells as $at => $cell) {
+                ($columns[$at] ??= ColumnFacts::titled('Column '.($at + 1)))->add($cell);
+            }
+            $rows[] = ['import_id' => $import->id, 'line' => $line, 'cells' => ImportLine::kept($cells), 'outcome' => LineOutcome::New->value];
+            $count++;
+            if (count($rows) === self::CHUNK) {
+                $this->keep($import, $rows, $count);
+                $rows = [];
+            }
+        }
+        if ($count === 0) {
+            throw InterchangeRefused::empty();
+        }
+        $this->keep($import, $rows, $count);
+        LongWork::step(fn () => $import->update([
+            'state' => ImportState::Columns,
+            'lines' => $count,
+            'settings' => $this->guessed($settings->with([
+                'sheets' => $sheets, 'sheet' => $settings->sheet === '' ? $sheets[0] ?? '' : $settings->sheet, 'columns' => array_values($columns), 'hasHeadings' => $hasHeadings,
+            ])),
+        ]));
+    }
+
+    /** @param  list<array<string, mixed>>  $rows */
+    private function keep(Import $import, array $rows, int $count): void
+    {
+        LongWork::step(function () use ($import, $rows, $count): void {
+            if ($import->refresh()->state !== ImportState::Reading) {
+                throw InterchangeRefused::forgotten();
+            }
+            DB::table('import_lines')->insert($rows);
+            $import->update(['lines' => $count]);
+        });
+    }
+
+    private function guessed(ImportSettings $settings): ImportSettings
+    {
+        $known = $settings->format->isTable() && $settings->hasHeadings
+            ? DB::table('import_matchings')->where('headings', $settings->headings())->value('targets')
+            : null;
+        /** @var list<string>|null $remembered */
+        $remembered = is_string($known) ? json_decode($known, true) : null;
+        $targets = match (true) {
+            ! $settings->format->isTable() => AddressBook::targets(),
+            $remembered !== null && count($remembered) === count($settings->columns) => $remembered,
+            default => GuessColumns::of($settings->columns, OfficeReading::fieldNames(), OfficeReading::labels()),
+        };
+        $settings = $settings->with(['targets' => $targets]);
+
+        return $settings->with([
+            'isMonthFirst' => ColumnFacts::monthFirst($settings->holding(ImportSettings::DAYS)) ?? $settings->isMonthFirst,
+            'sign' => ColumnFacts::sign($settings->holding(ImportSettings::AMOUNTS)) ?? $settings->sign,
+        ]);
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Interchange;
+
+use Almanac\Interchange\DocumentTable;
+use Almanac\Interchange\FileKind;
+use Almanac\Interchange\ImportState;
+use Almanac\Interchange\InterchangeRefused;
+use Almanac\Interchange\TableFile;
+use App\Background\ReadImport;
+use App\Models\Import;
+use App\Models\ImportSettings;
+use App\Models\Office;
+use App\Models\User;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+
+/** Takes a file in hand, whatever is in it; it is read apart from the request, so that whoever handed it in can leave. */
+final readonly class ReceiveFile
+{
+    private const HEAD = 8192;
+
+    /** @throws InterchangeRefused when it is none that can be read */
+    public function handle(UploadedFile $file, User $by): Import
+    {
+        $kind = FileKind::of((string) file_get_contents($file->getPathname(), length: self::HEAD));
+        $isOfDocuments = $kind === FileKind::Ubl || ($kind->isTable() && $this->hasDocuments($kind, $file->getPathname()));
+        $path = 'imports/'.Str::uuid();
+        Storage::putFileAs('imports', $file, basename($path));
+        $office = Office::current();
+        $import = Import::query()->create([
+            'name' => mb_substr(mb_scrub($file->getClientOriginalName()), 0, 200),
+            'path' => $path,
+            'of' => $isOfDocuments ? Import::DOCUMENTS : Import::RECORDS,
+            'state' => $isOfDocuments ? ImportState::Checking : ImportState::Reading,
+            'settings' => new ImportSettings(format: $kind, isMonthFirst: $office->writesMonthFirst(), sign: $office->decimalSign()),
+            'user_id' => $by->id,
+        ]);
+        ReadImport::dispatch($import->id);
+
+        return $import;
+    }
+
+    private function hasDocuments(FileKind $kind, string $path): bool
+    {
+        foreach (TableFile::rows($kind, $path) as $cells) {
+            return DocumentTable::isNamedBy($cells);
+        }
+        throw InterchangeRefused::empty();
+    }
+}

@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Interchange;
+
+use Almanac\Access\Permission;
+use Almanac\Banking\BankState;
+use Almanac\Bulk\BulkRefused;
+use Almanac\Interchange\ImportState;
+use Almanac\Interchange\LineDone;
+use Almanac\Ledger\DocumentState;
+use Almanac\Records\SectionName;
+use App\Actions\Banking\KeepBankDetails;
+use App\Actions\Bulk\RunBulkChange;
+use App\Actions\Finding\IndexParties;
+use App\Actions\Ledger\KeepStandings;
+use App\Actions\Notes\WriteLogEntry;
+use App\Actions\Records\DeleteParty;
+use App\Actions\Records\PositionsSection;
+use App\Actions\Records\SaveSection;
+use App\Actions\Records\StaleSection;
+use App\Actions\Records\UndoSave;
+use App\Database\LongWork;
+use App\Facts\Records\SectionVersions;
+use App\Models\Change;
+use App\Models\Document;
+use App\Models\Import;
+use App\Models\ImportLine;
+use App\Models\LogEntry;
+use App\Models\Party;
+use App\Models\SectionState;
+use App\Models\User;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+
+/** Takes an import of people and companies back, the last line first: what it added goes, what it changed is as it was. What was changed since stays. */
+final readonly class TakeBackLines
+{
+    private const FEW = 10;
+
+    public function __construct(
+        private UndoSave $undo,
+        private DeleteParty $delete,
+        private SaveSection $save,
+        private PositionsSection $positions,
+        private KeepBankDetails $bank,
+        private KeepStandings $standings,
+        private WriteLogEntry $notes,
+        private IndexParties $index,
+    ) {
+    }
+
+    public function handle(Import $import): void
+    {
+        do {
+            $isMore = false;
+            LongWork::step(function () use ($import, &$isMore): void {
+                $isMore = $this->step($import->refresh());
+            });
+        } while ($isMore);
+    }
+
+    /** @return bool whether there is more to do */
+    private function step(Import $import): bool
+    {
+        if ($import->state !== ImportState::TakingBack) {
+            return false;
+        }
+        $by = User::query()->findOrFail($import->user_id);
+        Auth::setUser($by);
+        if ($by->retired_at !== null || ! $by->can(Permission::ChangeRecords->value)) {
+            throw BulkRefused::mayNot($by->name);
+        }
+        $lines = $import->importLines()->reorder('line', 'desc')->whereIn('done', [LineDone::Added, LineDone::Changed])->limit(self::FEW)->get();
+        if ($lines->isEmpty()) {
+            $import->update(['state' => ImportState::TakenBack]);
+
+            return false;
+        }
+        foreach ($lines as $line) {
+            $done = $this->takenBack($import, $line, $by);
+            DB::table('import_lines')->where('import_id', $import->id)->where('line', $line->line)->update($done);
+        }
+        $import->update(['taken' => max(0, $import->taken - $lines->count())]);
+
+        return true;
+    }
+
+    /** @return array<string, mixed> what came of it */
+    private function takenBack(Import $import, ImportLine $line, User $by): array
+    {
+        try {
+            DB::transaction(fn () => $line->done === LineDone::Added
+                ? $this->gone($import, Party::query()->find($line->record_id), $by)
+                : $this->asItWas(Party::query()->find($line->record_id), $line->way_back ?? [], $by));
+        } catch (StaleSection) {
+            return ['done' => LineDone::Kept->value, 'message' => BulkRefused::changedSince()->getMessage()];
+        } catch (\Throwable $why) {
+            return ['done' => LineDone::Kept->value, 'message' => RunBulkChange::words($why)];
+        }
+        foreach ($line->way_back['made'] ?? [] as $id) {
+            $this->goneIfUnused($import, $id, $by);
+        }
+
+        return ['done' => LineDone::TakenBack->value, 'message' => ''];
+    }
+
+    /** A company that was made on the way goes with the last who works there. */
+    private function goneIfUnused(Import $import, int $id, User $by): void
+    {
+        try {
+            DB::transaction(fn () => $this->gone($import, Party::query()->find($id), $by));
+        } catch (\Throwable $why) {
+            RunBulkChange::words($why);
+        }
+    }
+
+    private function gone(Import $import, ?Party $party, User $by): void
+    {
+        if ($party === null) {
+            return;
+        }
+        if ($party->files()->exists()) {
+            throw BulkRefused::hasFiles();
+        }
+        $this->mustBeUnchanged($import, $party);
+        if ($party->isPerson() && $party->heldPositions()->exists()) {
+            $this->save->handle($this->positions, $party, ['positions' => []], SectionVersions::of($party, SectionName::Positions), $by);
+        }
+        $this->openingsOf($party);
+        $this->delete->handle($party, $by);
+        $this->index->these([$party->id]);
+    }
+
+    private function mustBeUnchanged(Import $import, Party $party): void
+    {
+        $since = Change::query()->where('subject_id', $party->id)
+            ->where(fn ($changes) => $changes->where('user_id', '!=', $import->user_id)->orWhere('id', '>', $import->last_change_id ?? PHP_INT_MAX))
+            // That somebody of the file who worked there has gone again is no change of theirs.
+            ->where('section', '!=', SectionName::Positions->value);
+        if ($since->exists()) {
+            throw BulkRefused::changedSince();
+        }
+    }
+
+    /** @param  array{states?: list<int>, after?: int}  $wayBack */
+    private function asItWas(?Party $party, array $wayBack, User $by): void
+    {
+        if ($party === null) {
+            throw BulkRefused::isGone();
+        }
+        foreach (array_reverse($wayBack['states'] ?? []) as $id) {
+            $made = SectionState::query()->find($id) ?? throw BulkRefused::isGone();
+            $this->undo->handle($party, SectionName::from($made->section), $made->version, $by, null);
+        }
+        $changes = Change::query()->where('subject_id', $party->id)->where('user_id', $by->id)->where('id', '>', $wayBack['after'] ?? PHP_INT_MAX);
+        foreach ($party->bankDetails()->where('state', BankState::OnHold)->where('user_id', $by->id)->get() as $detail) {
+            if ((clone $changes)->where('section', SectionName::Bank->value)->where('to', "$detail->masked, on hold")->exists()) {
+                $this->bank->refuse($detail, 'The import was taken back.', $by);
+            }
+        }
+        foreach (LogEntry::query()->whereIn('id', (clone $changes)->whereNotNull('log_entry_id')->pluck('log_entry_id'))->get() as $entry) {
+            $this->notes->remove($party, $entry, $by);
+        }
+    }
+
+    /** What was owed when the books began goes with a record to which nothing else has happened. */
+    private function openingsOf(Party $party): void
+    {
+        if ($party->payments()->exists() || $party->documents()->whereNotIn('id', $party->openings()->select('id'))->exists()) {
+            return;
+        }
+        $ids = $party->openings()->where('state', DocumentState::Issued)->whereColumn('open_minor', 'total_minor')->pluck('id')->all();
+        foreach (['document_lines', 'document_dues', 'document_events'] as $table) {
+            DB::table($table)->whereIn('document_id', $ids)->delete();
+        }
+        Document::query()->whereKey($ids)->delete();
+        $this->standings->refresh($party->id);
+    }
+}

@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Facts\Interchange;
+
+use Almanac\Finding\Fold;
+use Almanac\Interchange\PartyRow;
+use Almanac\LookAlikes\Comparison;
+use Almanac\LookAlikes\Keys;
+use Almanac\LookAlikes\Likeness;
+use Almanac\LookAlikes\Verdict;
+use Almanac\Names\CompanyName;
+use Almanac\Records\PartyKind;
+use App\Facts\LookAlikes\OfficeWeights;
+use App\Facts\LookAlikes\PartyLikeness;
+use App\Models\FormerRecord;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Finds whom the lines of a file are in the book, many at once: by our number, else as records are compared with each other,
+ * by numbers elsewhere, tax numbers, emails, phones, names with places.
+ */
+final class MatchRows
+{
+    /** Of one line, those that share most. */
+    private const CANDIDATES = 12;
+
+    /** A key that more have tells nobody apart. */
+    private const CROWD = 60;
+
+    private const ASKED = 400;
+
+    /**
+     * @param array<int, PartyRow> $rows by line
+     * @param array<int, Likeness> $alike what is compared of each
+     *
+     * @return array<int, RowMatch> by line
+     */
+    public static function of(array $rows, array $alike): array
+    {
+        $numbered = self::byNumber($rows);
+        $shared = array_map(fn (int $id) => [$id => 1], $numbered) + self::sharing(array_diff_key($alike, $numbered));
+        $kept = PartyLikeness::ofKept(array_values(array_unique(array_merge([], ...array_map(array_keys(...), array_values($shared))))));
+        $weights = [];
+        foreach (PartyKind::cases() as $kind) {
+            $ofKind = array_values(array_filter($alike, fn (Likeness $one) => $one->kind === $kind));
+            $weights[$kind->value] = $ofKind === [] ? null : OfficeWeights::forAll(...$ofKind);
+        }
+        $found = [];
+        foreach ($rows as $line => $row) {
+            $match = self::compared(
+                $alike[$line],
+                array_intersect_key($kept, $shared[$line] ?? []),
+                fn (Likeness $one, Likeness $other) => Comparison::of($one, $other, $weights[$row->kind->value]),
+            );
+            $number = $numbered[$line] ?? null;
+            $found[$line] = match (true) {
+                $number === null => $match,
+                // Our number, and they are not unlike: that is who is meant. Else it may be a number of another book.
+                $match->candidates !== [] => new RowMatch($number, []),
+                default => new RowMatch(null, [['id' => $number, 'isSure' => false]]),
+            };
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param array<int, Likeness> $kept by record
+     * @param \Closure(Likeness, Likeness): Comparison $compare
+     */
+    private static function compared(Likeness $one, array $kept, \Closure $compare): RowMatch
+    {
+        $alike = array_filter(array_map(fn (Likeness $other) => $compare($one, $other), $kept), fn (Comparison $found) => $found->isPossible());
+        uasort($alike, fn (Comparison $a, Comparison $b) => [$b->isLikely(), $b->score] <=> [$a->isLikely(), $a->score]);
+        $sure = array_keys(array_filter($alike, fn (Comparison $found) => $found->verdict === Verdict::Same));
+
+        return new RowMatch(
+            count($sure) === 1 ? $sure[0] : null,
+            array_map(fn (int $id) => ['id' => $id, 'isSure' => $alike[$id]->verdict === Verdict::Same], array_slice(array_keys($alike), 0, self::CANDIDATES)),
+        );
+    }
+
+    /**
+     * By the number that we gave, also of one that was made one with another.
+     *
+     * @param array<int, PartyRow> $rows
+     *
+     * @return array<int, int> record by line
+     */
+    private static function byNumber(array $rows): array
+    {
+        $numbers = array_filter(array_map(fn (PartyRow $row) => (int) $row->value('number'), $rows), fn (int $number) => $number > 0);
+        $known = [];
+        foreach (array_chunk(array_values(array_unique($numbers)), self::ASKED) as $some) {
+            $known += FormerRecord::query()->whereIntegerInRaw('number', $some)->pluck('kept_id', 'number')->all();
+            $known += DB::table('parties')->whereIntegerInRaw('number', $some)->pluck('id', 'number')->all();
+        }
+
+        return array_filter(array_map(fn (int $number) => (int) ($known[$number] ?? 0), $numbers), fn (int $id) => $id > 0);
+    }
+
+    /**
+     * @param array<int, Likeness> $alike
+     *
+     * @return array<int, array<int, int>> how many keys they share, by record, by line
+     */
+    private static function sharing(array $alike): array
+    {
+        $lines = [];
+        foreach ($alike as $line => $one) {
+            foreach (Keys::of($one) as $key) {
+                if (! Keys::isWeak($key)) {
+                    $lines[$key][] = $line;
+                }
+            }
+        }
+        $shared = [];
+        foreach (array_chunk(array_keys($lines), self::ASKED) as $some) {
+            $holders = [];
+            foreach (DB::table('look_alike_keys')->whereIn('key', array_map(strval(...), $some))->get(['key', 'party_id']) as $row) {
+                $holders[$row->key][] = (int) $row->party_id;
+            }
+            foreach ($holders as $key => $ids) {
+                foreach (count($ids) > self::CROWD ? [] : $ids as $id) {
+                    foreach ($lines[$key] as $line) {
+                        $shared[$line][$id] = ($shared[$line][$id] ?? 0) + 1;
+                    }
+                }
+            }
+        }
+
+        return array_map(function (array $counts): array {
+            arsort($counts);
+
+            return array_slice($counts, 0, self::CANDIDATES, true);
+        }, $shared);
+    }
+
+    /**
+     * Companies in use that are called so.
+     *
+     * @param list<string> $names
+     *
+     * @return array<string, int> by the name without case and accents; the oldest of several
+     */
+    public static function companies(array $names): array
+    {
+        $keys = [];
+        foreach (array_unique($names) as $name) {
+            $keys[self::sortKey($name)] = true;
+        }
+        $found = [];
+        foreach (array_chunk(array_keys($keys), self::ASKED) as $some) {
+            $rows = DB::table('parties')->whereIn('sort_key', array_map(strval(...), $some))->where('kind', PartyKind::Company->value)->whereNull('archived_on');
+            foreach ($rows->orderByDesc('id')->get(['id', 'sort_key']) as $row) {
+                $found[(string) $row->sort_key] = (int) $row->id;
+            }
+        }
+
+        return $found;
+    }
+
+    /** As a company of that name is kept in order. */
+    public static function sortKey(string $name): string
+    {
+        return Fold::text(CompanyName::of($name)->fileAs());
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Interchange;
+
+use OpenApi\Attributes as OA;
+
+/** What is wrong in a cell of a line, and how to mend it. */
+#[OA\Schema(schema: 'ImportCellProblem')]
+final readonly class ImportCellProblemData
+{
+    public function __construct(
+        #[OA\Property(description: 'From nought.')]
+        public int $column,
+        #[OA\Property]
+        public string $message,
+    ) {
+    }
+}

@@ -1,0 +1,321 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Interchange;
+
+use Almanac\Banking\AccountUse;
+use Almanac\Banking\BankAccount;
+use Almanac\Finding\Fold;
+use Almanac\Names\CompanyName;
+use Almanac\Names\CompanySign;
+use Almanac\Names\NamePart;
+use Almanac\Names\PersonName;
+use Almanac\Names\TypedPersonName;
+use Almanac\Records\PartyKind;
+use Almanac\Records\Wording;
+use Almanac\Refusal;
+use Almanac\TaxIds\TaxId;
+use Almanac\TaxIds\TaxIdKind;
+
+/**
+ * Reads lines of a table of people and companies by what its columns were said to be. What is wrong is told by column, and
+ * nothing of such a line is taken.
+ *
+ * @phpstan-import-type Held from PartyRow
+ * @phpstan-import-type Code from PartyRow
+ * @phpstan-import-type TaxNumber from PartyRow
+ * @phpstan-import-type Account from PartyRow
+ */
+final class PartyReader
+{
+    private const NAME_PARTS = ['prefix', 'given', 'middle', 'family', 'suffix', 'post-nominals', 'preferred', 'pronouns'];
+
+    private const FIRM_PARTS = ['legal-name', 'payee', 'legal-form', 'registration-number', 'industry'];
+
+    private const NOTE = 5000;
+
+    /** @var list<array{int, string}> */
+    private array $problems = [];
+
+    private readonly PlainValues $plain;
+
+    /** @param  list<Target|null>  $targets  what each column is */
+    private function __construct(private readonly array $targets, private readonly ReadingOffice $office)
+    {
+        $this->plain = new PlainValues($office);
+    }
+
+    /** @param  list<Target|null>  $targets  what each column is */
+    public static function of(array $targets, ReadingOffice $office): self
+    {
+        return new self($targets, $office);
+    }
+
+    /** @param  list<string>  $cells */
+    public function read(array $cells): ReadLine
+    {
+        [$line, $this->problems] = $this->line($cells);
+        $named = $line->names();
+        $kind = $this->kind($line, $named);
+        $values = $kind === PartyKind::Person ? $this->person($line, $named) : $this->company($line, $named);
+        $values += $this->values($line);
+        $reach = new ReachReader($this->office, $this->at(...));
+        $addresses = $reach->addresses($line, array_filter([$named, $line->text('company')]));
+        $row = new PartyRow(
+            $kind,
+            $values + $this->life($line, $kind),
+            $reach->points($line, $addresses[0]['country'] ?? $this->office->country),
+            $addresses,
+            $kind === PartyKind::Person ? $this->positions($line) : [],
+            $this->types($line),
+            $this->words($line, 'tags'),
+            $this->codes($line),
+            $this->taxNumbers($line),
+            $this->accounts($line),
+            (string) $line->each('note', fn (int $column, string $text) => $this->at($column, fn () => Wording::paragraphs($text, self::NOTE, '')), "\n"),
+        );
+
+        return new ReadLine($this->problems === [] ? $row : null, $this->problems);
+    }
+
+    /**
+     * @param list<string> $cells
+     *
+     * @return array{TargetedLine, list<array{int, string}>} and what is too long or was unreadable
+     */
+    private function line(array $cells): array
+    {
+        $kept = $problems = [];
+        foreach ($this->targets as $column => $target) {
+            $text = trim($cells[$column] ?? '');
+            // What was masked when it was written says nothing about what it is.
+            if ($target === null || $text === '' || str_contains($text, '••')) {
+                continue;
+            }
+            if (mb_strlen($text) > TableFile::LONGEST_CELL) {
+                $problems[] = [$column, 'This is over '.number_format(TableFile::LONGEST_CELL).' letters long. Shorten it.'];
+
+                continue;
+            }
+            if ($target->key === AddressBook::UNREADABLE) {
+                $problems[] = [$column, $text];
+            }
+            $kept[] = [$column, $target, self::undefused($text)];
+        }
+
+        return [new TargetedLine($kept), $problems];
+    }
+
+    /** The apostrophe that keeps a spreadsheet from running a cell is none of its text. */
+    private static function undefused(string $text): string
+    {
+        return preg_match("/^'[=+\\-@\t]/", $text) === 1 ? substr($text, 1) : $text;
+    }
+
+    private function kind(TargetedLine $line, string $name): PartyKind
+    {
+        $said = $line->cell('kind');
+        if ($said !== null) {
+            return $this->at($said[0], fn () => $this->plain->kind($said[1])) ?? PartyKind::Company;
+        }
+
+        return match (true) {
+            $line->saysPerson() => PartyKind::Person,
+            $name === '' => PartyKind::Company,
+            $line->cell('company') !== null && Fold::text($line->text('company')) !== Fold::text($name) => PartyKind::Person,
+            $this->office->kind !== null => $this->office->kind,
+            default => CompanySign::isOn($name) ? PartyKind::Company : PartyKind::Person,
+        };
+    }
+
+    /** @return array<string, string> */
+    private function person(TargetedLine $line, string $name): array
+    {
+        $parts = [];
+        foreach (self::NAME_PARTS as $key) {
+            $cell = $line->cell($key);
+            $parts[$key] = $cell === null ? '' : (string) $this->at($cell[0], fn () => NamePart::tidy($cell[1]));
+        }
+        $whole = $line->cell('name');
+        if ($parts['given'] === '' && $parts['family'] === '' && $whole !== null) {
+            $read = $this->at($whole[0], fn () => TypedPersonName::read($whole[1])->name);
+            $parts = ($read === null ? [] : PartyColumns::nameParts($read)) + array_filter($parts, fn (string $part) => $part !== '') + $parts;
+        } else {
+            // The whole name says nothing that its parts do not.
+            $this->at($line->column('given', 'family', 'name', 'company'), fn () => PersonName::of($parts['given'], $parts['family']));
+        }
+
+        return $parts;
+    }
+
+    /** @return array<string, string> */
+    private function company(TargetedLine $line, string $name): array
+    {
+        $values = ['name' => (string) $this->at($line->column('name', 'company', 'legal-name'), fn () => CompanyName::of($name === '' ? $line->text('company') : $name)->name)];
+        foreach (self::FIRM_PARTS as $key) {
+            $cell = $line->cell($key);
+            $values[$key] = $cell === null ? '' : (string) $this->at($cell[0], fn () => NamePart::tidy($cell[1]));
+        }
+
+        return $values;
+    }
+
+    /** @return array<string, string> what is one plain value, whoever it is of */
+    private function values(TargetedLine $line): array
+    {
+        $values = [];
+        foreach ($line->all() as [$column, $target, $text]) {
+            $key = $target->key === 'detail' ? $target->text() : $target->key;
+            $value = $this->at($column, fn () => $this->plain->read($key, $text));
+            if (is_string($value)) {
+                $values[$key] = $value;
+            }
+        }
+        $role = $line->cell('role');
+        if ($role !== null) {
+            $values = ($this->at($role[0], fn () => $this->plain->role($role[1])) ?? []) + $values;
+        }
+
+        return $values + array_fill_keys($this->office->roles, 'yes');
+    }
+
+    /** @return array<string, string> what only people have */
+    private function life(TargetedLine $line, PartyKind $kind): array
+    {
+        $values = [];
+        foreach ($kind === PartyKind::Person ? ['birth-date', 'deceased', 'informal'] : [] as $key) {
+            $cell = $line->cell($key);
+            $value = $cell === null ? null : $this->at($cell[0], fn () => $this->plain->life($key, $cell[1]));
+            if ($value !== null) {
+                $values[$key] = $value;
+            }
+        }
+
+        return $values;
+    }
+
+    /** @return list<Held> */
+    private function positions(TargetedLine $line): array
+    {
+        $positions = [];
+        foreach ($line->groups(['company', 'job-title', 'department']) as $group) {
+            $part = fn (string $key) => isset($group[$key]) ? (string) $this->at($group[$key][0][0], fn () => NamePart::tidy($group[$key][0][1])) : '';
+            $position = ['company' => $part('company'), 'title' => $part('job-title'), 'department' => $part('department')];
+            // What somebody is, without saying where, is no position.
+            if ($position['company'] !== '') {
+                $positions[] = $position;
+            }
+        }
+
+        return $positions;
+    }
+
+    /** @return list<string> */
+    private function types(TargetedLine $line): array
+    {
+        $types = [];
+        foreach ($line->several('types') as [$column, $text]) {
+            $type = $this->at($column, fn () => $this->plain->type($text));
+            if ($type !== null) {
+                $types[] = $type;
+            }
+        }
+
+        return array_values(array_unique($types));
+    }
+
+    /** @return list<string> */
+    private function words(TargetedLine $line, string $key): array
+    {
+        $words = [];
+        foreach ($line->several($key) as [$column, $text]) {
+            $word = $this->at($column, fn () => Wording::line($text, 60, 'Type a name for it.'));
+            if ($word !== null) {
+                $words[] = $word;
+            }
+        }
+
+        return array_values(array_unique($words));
+    }
+
+    /** @return list<Code> */
+    private function codes(TargetedLine $line): array
+    {
+        $codes = [];
+        foreach ($line->of('code') as [$column, $target, $text]) {
+            $value = $this->at($column, fn () => NamePart::tidy($text));
+            if ($value !== null && $value !== '') {
+                $codes[] = ['system' => $target->label === '' ? 'number' : $target->label, 'value' => $value];
+            }
+        }
+
+        return $codes;
+    }
+
+    /** @return list<TaxNumber> */
+    private function taxNumbers(TargetedLine $line): array
+    {
+        $numbers = [];
+        foreach (TaxIdKind::cases() as $kind) {
+            foreach ($line->of('tax-'.mb_strtolower($kind->value)) as [$column, , $text]) {
+                $country = $kind === TaxIdKind::Vat && preg_match('/^\s*([A-Z]{2})/i', $text, $letters) === 1 ? mb_strtoupper($letters[1]) : '';
+                $country = $country === 'EL' ? 'GR' : $country;
+                $number = $this->at($column, fn () => TaxId::of($kind, $kind->needsCountry() && $country === '' ? $this->office->country : $country, $text));
+                if ($number !== null) {
+                    $numbers[] = ['kind' => $kind->value, 'country' => $number->country, 'value' => $number->value];
+                }
+            }
+        }
+
+        return $numbers;
+    }
+
+    /** @return list<Account> */
+    private function accounts(TargetedLine $line): array
+    {
+        $accounts = [];
+        $empty = array_fill_keys(['kind', 'iban', 'bic', 'routing', 'sortCode', 'account', 'use', 'holder', 'bankName'], '');
+        foreach ($line->groups(PartyColumns::BANK) as $group) {
+            $of = fn (string $key) => $group[$key][0][1] ?? '';
+            $column = ($group['iban'] ?? $group['account'] ?? $group['routing'] ?? $group['sort-code'] ?? [[0, '']])[0][0];
+            if ($of('iban') === '' && $of('account') === '') {
+                continue;
+            }
+            $use = str_starts_with(mb_strtolower($of('account-use')), 's') ? AccountUse::Savings : AccountUse::Checking;
+            $account = $this->at($column, fn () => match (true) {
+                $of('iban') !== '' => BankAccount::iban($of('iban'), $of('bic')),
+                $of('sort-code') !== '' => BankAccount::uk($of('sort-code'), $of('account')),
+                default => BankAccount::us($of('routing'), $of('account'), $use),
+            });
+            if ($account !== null) {
+                $accounts[] = [
+                    'kind' => $account->kind->value, 'iban' => $of('iban') === '' ? '' : $account->account, 'bic' => $of('bic'), 'routing' => $of('routing'),
+                    'sortCode' => $of('sort-code'), 'account' => $of('iban') === '' ? $account->account : '', 'use' => $use->value,
+                    'holder' => (string) $this->at($group['account-holder'][0][0] ?? $column, fn () => NamePart::tidy($of('account-holder'))),
+                    'bankName' => (string) $this->at($group['bank-name'][0][0] ?? $column, fn () => NamePart::tidy($of('bank-name'))),
+                ] + $empty;
+            }
+        }
+
+        return $accounts;
+    }
+
+    /**
+     * @template T
+     *
+     * @param \Closure(): T $read
+     *
+     * @return T|null
+     */
+    private function at(int $column, \Closure $read): mixed
+    {
+        try {
+            return $read();
+        } catch (Refusal $refusal) {
+            $this->problems[] = [$column, $refusal->getMessage()];
+
+            return null;
+        }
+    }
+}

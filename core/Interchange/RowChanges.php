@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Interchange;
+
+use Almanac\Finding\Fold;
+use Almanac\TaxIds\TaxIdKind;
+
+/**
+ * What a line would change of a record that is in the book: nothing, where the record is to be left; what is empty; or
+ * everything that it says otherwise. What the line does not say stays, and nothing is ever taken off.
+ *
+ * @phpstan-import-type Postal from PartyRow
+ * @phpstan-import-type Held from PartyRow
+ * @phpstan-import-type Account from PartyRow
+ */
+final class RowChanges
+{
+    /** Of the values of a line, those that only say which record it is. */
+    private const ASIDE = ['number', 'balance-on'];
+
+    /** Which of them are no where nothing is said. */
+    private const YES_OR_NO = ['client', 'vendor', 'informal', 'deceased'];
+
+    /** @var list<RowChange> as they are told */
+    public array $changes = [];
+
+    /** @var array<int, Postal> those that replace the one at that place */
+    public array $moved = [];
+
+    /** @var array<int, Held> those that are other, by their place */
+    public array $held = [];
+
+    /** What comes to the record, or instead of what was there: single values, and those of which there may be several. */
+    public readonly PartyRow $added;
+
+    private function __construct(private readonly PartyRow $kept, private readonly PartyRow $read, private readonly bool $takes)
+    {
+        $this->added = new PartyRow(
+            $kept->kind, $this->values(), $this->points(), $this->addresses(), $this->positions(),
+            $this->words('types', $kept->types, $read->types), $this->words('tags', $kept->tags, $read->tags),
+            $this->codes(), $this->taxNumbers(), $this->accounts(), $this->note(),
+        );
+    }
+
+    /** @return self|null null where nothing would be other */
+    public static function between(PartyRow $kept, PartyRow $read, OnExisting $how): ?self
+    {
+        $changes = $how === OnExisting::Leave ? null : new self($kept, $read, $how === OnExisting::TakeOver);
+
+        return $changes === null || $changes->changes === [] ? null : $changes;
+    }
+
+    private function say(string $key, string $title, string $from, string $to): void
+    {
+        $this->changes[] = new RowChange($key, $title, $from, $to);
+    }
+
+    /** @return array<string, string> */
+    private function values(): array
+    {
+        $values = [];
+        foreach (array_diff_key($this->read->values, array_flip(self::ASIDE)) as $key => $value) {
+            $was = $this->kept->value($key);
+            $isEmpty = $was === '' || ($was === 'no' && in_array($key, self::YES_OR_NO, true));
+            if ($value === '' || $value === $was || ($isEmpty ? $value === 'no' : ! $this->takes)) {
+                continue;
+            }
+            $values[$key] = $value;
+            $this->say($key, PartyColumns::all()[$key]->title ?? $key, $was, $value);
+        }
+
+        return $values;
+    }
+
+    /** @return list<array{kind: string, value: string, typed: string, label: string}> */
+    private function points(): array
+    {
+        $form = fn (array $one): string => "$one[kind] ".Fold::text($one['value']);
+        $known = array_map($form, $this->kept->points);
+        $added = array_values(array_filter($this->read->points, fn (array $one) => ! in_array($form($one), $known, true)));
+        foreach ($added as $point) {
+            $this->say($point['kind'], PartyColumns::all()[$point['kind']]->title, '', trim("$point[typed] $point[label]"));
+        }
+
+        return $added;
+    }
+
+    /** @return list<Postal> */
+    private function addresses(): array
+    {
+        $form = fn (array $one): string => implode(' ', Fold::words("$one[lines] $one[locality] $one[region] $one[postcode] $one[country]"));
+        $told = fn (array $one): string => str_replace("\n", ', ', implode(', ', array_filter([$one['lines'], $one['locality'], trim("$one[region] $one[postcode]")])));
+        $kept = $this->kept->addresses;
+        $known = array_map($form, $kept);
+        $added = [];
+        foreach ($this->read->addresses as $address) {
+            if (in_array($form($address), $known, true)) {
+                continue;
+            }
+            // For the same use, or where there is one only and nothing else is said.
+            $instead = array_key_first(array_filter($kept, fn (array $one) => $address['uses'] === [] ? count($kept) === 1 : array_intersect($one['uses'], $address['uses']) !== []));
+            if ($instead !== null && $this->takes) {
+                $this->moved[$instead] = $address;
+                $this->say('address', 'Address', $told($kept[$instead]), $told($address));
+            } elseif ($kept === [] || ($instead === null && ($this->takes || $address['uses'] !== []))) {
+                $added[] = $address;
+                $this->say('address', 'Address', '', $told($address));
+            }
+        }
+
+        return $added;
+    }
+
+    /** @return list<Held> */
+    private function positions(): array
+    {
+        $told = fn (array $one): string => implode(', ', array_filter([$one['title'], $one['department'], $one['company']]));
+        $added = [];
+        foreach ($this->read->positions as $position) {
+            $at = array_key_first(array_filter($this->kept->positions, fn (array $one) => Fold::text($one['company']) === Fold::text($position['company'])));
+            if ($at === null) {
+                $added[] = $position;
+                $this->say('company', 'Position', '', $told($position));
+
+                continue;
+            }
+            $was = $is = $this->kept->positions[$at];
+            foreach (['title', 'department'] as $part) {
+                $is[$part] = $position[$part] !== '' && ($this->takes || $was[$part] === '') ? $position[$part] : $was[$part];
+            }
+            if ($is !== $was) {
+                $this->held[$at] = $is;
+                $this->say('company', 'Position', $told($was), $told($is));
+            }
+        }
+
+        return $added;
+    }
+
+    /**
+     * @param list<string> $kept
+     * @param list<string> $read
+     *
+     * @return list<string>
+     */
+    private function words(string $key, array $kept, array $read): array
+    {
+        $known = array_map(Fold::text(...), $kept);
+        $added = array_values(array_filter($read, fn (string $word) => ! in_array(Fold::text($word), $known, true)));
+        if ($added !== []) {
+            $this->say($key, PartyColumns::all()[$key]->title, implode('; ', $kept), implode('; ', [...$kept, ...$added]));
+        }
+
+        return $added;
+    }
+
+    /** @return list<array{system: string, value: string}> */
+    private function codes(): array
+    {
+        $added = [];
+        foreach ($this->read->codes as $code) {
+            $was = array_column(array_filter($this->kept->codes, fn (array $one) => Fold::text($one['system']) === Fold::text($code['system'])), 'value');
+            if ($was === [] || ($this->takes && ! in_array(Fold::text($code['value']), array_map(Fold::text(...), $was), true))) {
+                $added[] = $code;
+                $this->say('code', ucfirst($code['system']), $was[0] ?? '', $code['value']);
+            }
+        }
+
+        return $added;
+    }
+
+    /** @return list<array{kind: string, country: string, value: string}> */
+    private function taxNumbers(): array
+    {
+        $added = [];
+        foreach ($this->read->taxNumbers as $number) {
+            $was = array_column(array_filter($this->kept->taxNumbers, fn (array $one) => $one['kind'] === $number['kind'] && $one['country'] === $number['country']), 'value');
+            if ($was === [] || ($this->takes && ! in_array($number['value'], $was, true))) {
+                $added[] = $number;
+                // They are private: that there is another is told, and not which.
+                $this->say('tax', TaxIdKind::from($number['kind'])->title(), $was === [] ? '' : self::masked($was[0]), self::masked($number['value']));
+            }
+        }
+
+        return $added;
+    }
+
+    /** @return list<Account> */
+    private function accounts(): array
+    {
+        $form = fn (array $one): string => preg_replace('/\W/', '', $one['iban'].$one['routing'].$one['sortCode'].$one['account']) ?? '';
+        $known = array_map($form, $this->kept->accounts);
+        $added = array_values(array_filter($this->read->accounts, fn (array $one) => ! in_array($form($one), $known, true)));
+        foreach ($added as $account) {
+            $this->say('account', 'Bank details', '', self::masked($account['iban'].$account['account']).', on hold');
+        }
+
+        return $added;
+    }
+
+    private function note(): string
+    {
+        if ($this->read->note === '' || str_contains($this->kept->note, $this->read->note)) {
+            return '';
+        }
+        $this->say('note', PartyColumns::all()['note']->title, '', $this->read->note);
+
+        return $this->read->note;
+    }
+
+    private static function masked(string $value): string
+    {
+        return '•••• '.substr($value, -4);
+    }
+}

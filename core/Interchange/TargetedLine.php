@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Almanac\Interchange;
+
+/** The filled cells of a line, by what their columns were said to be. */
+final readonly class TargetedLine
+{
+    /** @param  list<array{int, Target, string}>  $cells  the column, what it is, and what stands in it */
+    public function __construct(private array $cells)
+    {
+    }
+
+    /** @return list<array{int, Target, string}> */
+    public function all(): array
+    {
+        return $this->cells;
+    }
+
+    /** @return list<array{int, Target, string}> */
+    public function of(string $key): array
+    {
+        return array_values(array_filter($this->cells, fn (array $cell) => $cell[1]->key === $key));
+    }
+
+    /** @return array{int, string}|null the first */
+    public function cell(string $key): ?array
+    {
+        $first = $this->of($key)[0] ?? null;
+
+        return $first === null ? null : [$first[0], $first[2]];
+    }
+
+    public function text(string $key): string
+    {
+        return $this->cell($key)[1] ?? '';
+    }
+
+    /** The whole name, as it stands in one cell. */
+    public function names(): string
+    {
+        return $this->text('name');
+    }
+
+    public function saysPerson(): bool
+    {
+        foreach ($this->cells as [, $target]) {
+            if (PartyColumns::saysPerson($target->key)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Where to show what is missing: the first of these columns that is filled, else the first of the line. */
+    public function column(string ...$keys): int
+    {
+        foreach ($keys as $key) {
+            if (($cell = $this->cell($key)) !== null) {
+                return $cell[0];
+            }
+        }
+
+        return $this->cells[0][0] ?? 0;
+    }
+
+    /** @return list<array{int, string}> the parts of cells in which several stand, with semicolons or on lines */
+    public function several(string $key): array
+    {
+        $parts = [];
+        foreach ($this->of($key) as [$column, , $text]) {
+            foreach (preg_split('/[;\n]+/', $text) ?: [] as $part) {
+                if (trim($part) !== '') {
+                    $parts[] = [$column, trim($part)];
+                }
+            }
+        }
+
+        return $parts;
+    }
+
+    /**
+     * What several columns say together: of one address, of one position.
+     *
+     * @param list<string> $keys
+     *
+     * @return array<string, array<string, list<array{int, string}>>> column and text of each part, by the label that they share
+     */
+    public function groups(array $keys): array
+    {
+        $groups = [];
+        foreach ($this->cells as [$column, $target, $text]) {
+            if (in_array($target->key, $keys, true)) {
+                $groups[$target->label][$target->key][] = [$column, $text];
+            }
+        }
+
+        return $groups;
+    }
+
+    /** @param  \Closure(int, string): (string|null)  $read */
+    public function each(string $key, \Closure $read, string $between): string
+    {
+        return implode($between, array_filter(array_map(fn (array $cell) => (string) $read($cell[0], $cell[2]), $this->of($key)), fn (string $text) => $text !== ''));
+    }
+}
