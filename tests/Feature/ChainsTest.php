@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Almanac\Interchange\ImportState;
 use App\Console\ImportCommand;
 use App\Models\Document;
 use App\Models\Import;
@@ -160,7 +161,7 @@ final class ChainsTest extends TestCase
         $import = $this->handIn(
             "kind,number,party,date,amount\ninvoice,I2026-0108,Town of Saltmarsh,2026-11-01,5\ninvoice,I2026-0002,Town of Saltmarsh,2026-11-01,5\n",
         );
-        $this->assertSame('taken', $import->state);
+        $this->assertSame(ImportState::Taken, $import->state);
         $this->assertSame('I2026-0109', $this->issued($this->client, 'invoice', '1')->number);
     }
 

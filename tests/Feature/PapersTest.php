@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Almanac\Access\Role;
+use Almanac\Interchange\ImportState;
 use Almanac\Interchange\UblInvoice;
 use App\Actions\Files\SweepFiles;
 use App\Actions\Ledger\ImportDocuments;
@@ -292,7 +293,7 @@ final class PapersTest extends TestCase
                 ",6,Work\n";
         }
         $import = $this->handIn('invoices.csv', $csv);
-        $this->assertSame(['checked', 263], [$import->state, $import->found]);
+        $this->assertSame([ImportState::Checked, 263], [$import->state, $import->found]);
         $this->getJson("/api/imports/{$import->id}")
             ->assertJsonCount(37, 'problems')
             ->assertJsonPath('problems.0', ['line' => 9, 'field' => 'amount', 'message' => '“x” is not a number. Write it like 1250.00.']);
@@ -356,13 +357,15 @@ final class PapersTest extends TestCase
     public function test_what_cannot_be_read_says_why_and_what_was_stopped_begins_again(): void
     {
         Queue::fake();
-        $this->assertSame('This is not a text table. Save it as CSV first.', $this->handIn('a.xlsx', "PK\0\0")->failure);
-        $this->assertSame('There is nothing in the file.', $this->handIn('empty.csv', '')->failure);
+        foreach (["PK\0\0" => 'This is not a text table. Save it as CSV first.', '' => 'There is nothing in the file.', '%PDF-1.7' => 'This is not a text table. Save it as CSV first.'] as $content => $message) {
+            $this->post('/api/imports', ['file' => UploadedFile::fake()->createWithContent('a.csv', (string) $content)], ['Accept' => 'application/json'])
+                ->assertUnprocessable()->assertJsonPath('detail', $message);
+        }
         $this->postJson('/api/imports', [])
             ->assertUnprocessable()
             ->assertJsonPath('errors.0', ['field' => 'file', 'message' => 'Choose a file.']);
         $import = $this->handIn('a.csv', "kind,number,party,date,amount\ninvoice,1,{$this->client->number},2026-11-01,5\n");
-        $import->update(['state' => 'taking']);
+        $import->update(['state' => ImportState::Taking]);
         $this->travel(3)->minutes();
         $this->getJson("/api/imports/{$import->id}")->assertJsonPath('isStuck', true);
         $this->postJson("/api/imports/{$import->id}/take")->assertOk()->assertJsonPath('state', 'taking')->assertJsonPath('isStuck', false);

@@ -60,7 +60,10 @@ final readonly class RunImport
     public function begin(Import $import): void
     {
         DB::transaction(function () use ($import): void {
-            if (! $import->refresh()->state->mayBeTaken()) {
+            if ($import->refresh()->state === ImportState::Taking) {
+                return;
+            }
+            if (! $import->state->mayBeTaken()) {
                 throw InterchangeRefused::notNow($import->state->title());
             }
             if ($import->isOfRecords()) {

@@ -18,6 +18,8 @@ use App\Models\AddressUse;
 use App\Models\BankDetail;
 use App\Models\ContactPoint;
 use App\Models\Document;
+use App\Models\LogEntry;
+use App\Models\Office;
 use App\Models\Party;
 use App\Models\PartyCode;
 use App\Models\Position;
