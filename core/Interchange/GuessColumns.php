@@ -87,6 +87,12 @@ final class GuessColumns
         if (isset($this->known[$heading])) {
             return $this->known[$heading];
         }
+        // As we write them ourselves: "Phone, 2", "Number elsewhere, Old program".
+        [$title, $which] = array_map(trim(...), explode(',', $column->heading, 2)) + ['', ''];
+        $own = $which === '' ? null : $this->known[TargetColumn::plain($title)] ?? null;
+        if ($own !== null && (PartyColumns::all()[$own]->isSeveral ?? false)) {
+            return "$own:$which";
+        }
         $number = preg_match('/(?:^|\s)(\d{1,2})(?=\s|$)/', $heading, $digits) === 1 ? $digits[1] : '';
         $left = trim(preg_replace('/\s+/', ' ', preg_replace('/(^|\s)\d{1,2}(?=\s|$)/', ' ', $heading) ?? '') ?? '');
         [$left, $label] = $this->labelled($left);

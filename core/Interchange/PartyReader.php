@@ -258,7 +258,7 @@ final class PartyReader
     {
         $numbers = [];
         foreach (TaxIdKind::cases() as $kind) {
-            foreach ($line->of('tax-'.mb_strtolower($kind->value)) as [$column, , $text]) {
+            foreach ($line->several('tax-'.mb_strtolower($kind->value)) as [$column, $text]) {
                 $country = $kind === TaxIdKind::Vat && preg_match('/^\s*([A-Z]{2})/i', $text, $letters) === 1 ? mb_strtoupper($letters[1]) : '';
                 $country = $country === 'EL' ? 'GR' : $country;
                 $number = $this->at($column, fn () => TaxId::of($kind, $kind->needsCountry() && $country === '' ? $this->office->country : $country, $text));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Almanac\Interchange;
 
 use Almanac\Banking\PayBy;
+use Almanac\Details\FieldKind;
 use Almanac\Finding\Fold;
 use Almanac\Ledger\Delivery;
 use Almanac\Ledger\TaxTreatment;
@@ -46,7 +47,9 @@ final readonly class PlainValues
         if (str_starts_with($key, 'detail:')) {
             $field = $this->office->fields[$key] ?? null;
 
-            return $field === null ? null : $this->office->details->read($field[0], str_replace(';', "\n", $text), $field[1]);
+            $typed = ($field[0] ?? null) === FieldKind::Choices ? str_replace(';', "\n", $text) : $text;
+
+            return $field === null ? null : $this->office->details->read($field[0], $typed, $field[1]);
         }
 
         return match ($key) {

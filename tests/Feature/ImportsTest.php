@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Party;
+use App\Models\User;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -60,6 +61,23 @@ final class ImportsTest extends TestCase
         $this->assertSame($before, $this->counted());
     }
 
+    public function test_the_demo_office_goes_out_and_comes_in_again_and_nothing_is_changed(): void
+    {
+        $this->demo();
+        $this->actingAs(User::query()->where('email', 'maud@orreryvane.example')->firstOrFail());
+        $before = $this->counted();
+        foreach ([['csv', 'private=1&'], ['xlsx', ''], ['ods', 'private=1&']] as [$format, $private]) {
+            $file = $this->get("/api/parties/export?{$private}whole=1&format=$format")->assertOk()->streamedContent();
+            $id = $this->hand($file, "all.$format")->json('id');
+            $this->read($id)->assertJsonPath('failure', '')->assertJsonPath('state', 'columns');
+            $this->assertSame([], array_filter($this->getJson("/api/imports/$id/columns")->json('columns'), fn (array $one) => $one['filled'] > 0 && $one['target'] === ''), 'every column that is written is known again');
+            $outcomes = $this->match($id, ['existing' => 'take-over'])->json('outcomes');
+            $this->assertSame(['same'], array_column($outcomes, 'outcome'), "$format: ".json_encode($this->notTheSame($id), JSON_PRETTY_PRINT));
+        }
+        $this->assertSame($before, $this->counted());
+        // Into another office: what a table can hold is the same there.
+    }
+
     /**
      * @param array<string, mixed> $changes
      *
@@ -96,6 +114,14 @@ final class ImportsTest extends TestCase
     private function hand(string $content, string $name = 'people.csv'): TestResponse
     {
         return $this->post('/api/imports', ['file' => UploadedFile::fake()->createWithContent($name, $content)], ['Accept' => 'application/json']);
+    }
+
+    /** @return list<mixed> what would be other, and why */
+    private function notTheSame(int $id): array
+    {
+        $lines = array_merge([], ...array_map(fn (string $of) => $this->getJson("/api/imports/$id/lines?outcome=$of")->json('lines'), ['new', 'changes', 'doubtful', 'wrong']));
+
+        return array_map(fn (array $line) => array_intersect_key($line, array_flip(['outcome', 'name', 'message', 'problems', 'changes', 'candidates'])), $lines);
     }
 
     /** @return array<string, int> */

@@ -7,6 +7,7 @@ namespace App\Queries\Interchange;
 use Almanac\Interchange\CsvTable;
 use Almanac\Interchange\LineDone;
 use Almanac\Interchange\LineOutcome;
+use Almanac\Interchange\OnExisting;
 use Almanac\Interchange\PartyReader;
 use Almanac\Interchange\PartyRow;
 use Almanac\Interchange\RowChange;
@@ -154,9 +155,11 @@ final readonly class ReadImports
     /** @return list<ImportChangeData> */
     private function changes(PartyRow $row, PartyRow $kept, ImportLine $line, Import $import): array
     {
-        $changes = RowChanges::between($kept, $row, $line->outcome === LineOutcome::New ? \Almanac\Interchange\OnExisting::TakeOver : $line->existing ?? $import->settings->existing);
+        $changes = RowChanges::between($kept, $row, $line->outcome === LineOutcome::New ? OnExisting::TakeOver : $line->existing ?? $import->settings->existing);
 
-        return array_map(fn (RowChange $one) => new ImportChangeData($one->title, $one->from, $one->to), $changes->changes ?? []);
+        $own = OfficeReading::fieldNames();
+
+        return array_map(fn (RowChange $one) => new ImportChangeData($own[$one->key] ?? $one->title, $one->from, $one->to), $changes->changes ?? []);
     }
 
     private function candidate(Party $party, bool $isSure): ImportCandidateData

@@ -11,13 +11,14 @@ use App\Http\Requests\Interchange\ExportQuery;
 use App\Models\Party;
 use App\Models\User;
 use App\Queries\Interchange\WriteList;
+use App\Queries\Interchange\WriteWholeRecords;
 use Illuminate\Container\Attributes\CurrentUser;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Records as files for spreadsheets, phones and mail programs. */
 final readonly class ExportController
 {
-    public function __construct(private WriteList $write)
+    public function __construct(private WriteList $write, private WriteWholeRecords $whole)
     {
     }
 
@@ -25,8 +26,11 @@ final readonly class ExportController
     public function list(ExportQuery $query, #[CurrentUser] User $user): StreamedResponse
     {
         $format = $query->listFormat(ListFormat::Csv);
+        $rows = $format->isTable() && $query->boolean('whole')
+            ? $this->whole->handle($query->listed(), $format, $query->withPrivate(), $user)
+            : $this->write->handle($query->listed(), $format, $user);
 
-        return FileAnswer::stream($this->write->handle($query->listed(), $format, $user), 'Records.'.$format->ending(), $format->mediaType());
+        return FileAnswer::stream($rows, 'Records.'.$format->ending(), $format->mediaType());
     }
 
     #[Reads('parties/{id}/card', 'exportRecord', 'A record as phones and mail programs keep it', '', 'Interchange', ExportQuery::class)]

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Interchange;
+
+use Almanac\Banking\BankState;
+use Almanac\Interchange\ListFormat;
+use Almanac\Interchange\RowWriter;
+use Almanac\Interchange\TableWriter;
+use App\Facts\Interchange\OfficeReading;
+use App\Facts\Interchange\RowOfParty;
+use App\Facts\Lists\PartyList;
+use App\Facts\Lists\Wanted;
+use App\Models\BankDetail;
+use App\Models\DetailField;
+use App\Models\Party;
+use App\Models\User;
+use App\Time\Clock;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** Writes the records of a list as a table with everything that a table can hold of them, some at a time. */
+final readonly class WriteWholeRecords
+{
+    private const CHUNK = 250;
+
+    /** More of one kind than that are rare, and would make a table of hundreds of columns. */
+    private const MOST = 9;
+
+    public function __construct(private Clock $clock)
+    {
+    }
+
+    /** @return \Generator<int, string> the file, piece by piece */
+    public function handle(Wanted $wanted, ListFormat $format, bool $withPrivate, User $reader): \Generator
+    {
+        $ids = (new PartyList($this->clock, $wanted, $reader))->inOrder()->pluck('v.party_id')->map(fn (mixed $id) => is_numeric($id) ? (int) $id : 0);
+
+        return TableWriter::write($format, $this->rows($ids, $withPrivate, $reader));
+    }
+
+    /**
+     * @param Collection<int, int> $ids
+     *
+     * @return \Generator<int, list<string|int|float>>
+     */
+    private function rows(Collection $ids, bool $withPrivate, User $reader): \Generator
+    {
+        $writer = $this->writer($ids, $withPrivate);
+        $terms = OfficeReading::terms();
+        yield $writer->headings();
+        foreach ($ids->chunk(self::CHUNK) as $some) {
+            $parties = Party::query()->with(array_diff(RowOfParty::RELATIONS, ['logEntries']))->findMany($some->all())->keyBy('id');
+            foreach ($some as $id) {
+                $party = $parties->get($id);
+                if ($party !== null) {
+                    yield $writer->row(RowOfParty::of($party->setRelation('logEntries', $party->newCollection()), $terms));
+                }
+            }
+            if ($withPrivate) {
+                $this->note($parties->modelKeys(), $reader);
+            }
+        }
+    }
+
+    /** @param  Collection<int, int>  $ids */
+    private function writer(Collection $ids, bool $withPrivate): RowWriter
+    {
+        $most = [
+            ...array_combine($kinds = ['phone', 'email', 'website', 'handle', 'profile'], array_map(
+                fn (string $kind) => $this->most($ids, 'contact_points', fn (Builder $rows) => $rows->where('kind', $kind)),
+                $kinds,
+            )),
+            'address' => $this->most($ids, 'address_uses'),
+            'position' => $this->most($ids, 'positions', column: 'person_id'),
+            'account' => $this->most($ids, 'bank_details', fn (Builder $rows) => $rows->where('kind', '!=', BankDetail::PAYEE)
+                ->whereIn('state', array_map(fn (BankState $state) => $state->value, [BankState::Confirmed, ...BankDetail::WAITING]))),
+        ];
+        $fields = OfficeReading::fieldNames();
+        $secret = array_filter(array_keys($fields), fn (string $key) => DetailField::query()->find((int) substr($key, 7))?->isSecret() === true);
+
+        return new RowWriter($most, array_values(DB::table('party_codes')->distinct()->orderBy('system')->pluck('system')->map(strval(...))->all()), $fields, array_values($secret), $withPrivate);
+    }
+
+    /**
+     * @param Collection<int, int> $ids
+     * @param (\Closure(Builder): mixed)|null $where
+     *
+     * @return int how many a record has at the most
+     */
+    private function most(Collection $ids, string $table, ?\Closure $where = null, string $column = 'party_id'): int
+    {
+        // Of one record among them its own; of a long list those of the whole book, which is no more.
+        $rows = DB::table($table)->when($ids->count() <= self::CHUNK, fn (Builder $all) => $all->whereIntegerInRaw($column, $ids->all()));
+        $where === null ?: $where($rows);
+
+        return min(self::MOST, (int) DB::query()->fromSub($rows->selectRaw('count(*) as n')->groupBy($column), 'counted')->max('n'));
+    }
+
+    /**
+     * Who has had what is private.
+     *
+     * @param array<int> $ids
+     */
+    private function note(array $ids, User $reader): void
+    {
+        $at = $this->clock->now();
+        DB::table('changes')->insert(array_map(fn (int $id) => [
+            'subject_id' => $id, 'section' => 'tax-numbers', 'key' => 'seen', 'label' => 'What is private', 'from' => '', 'to' => 'shown in a file, though private',
+            'user_id' => $reader->id, 'at' => $at,
+        ], $ids));
+    }
+}
