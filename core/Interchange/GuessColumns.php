@@ -22,7 +22,7 @@ final class GuessColumns
     private const PHONES = ['mobile', 'fax', 'pager'];
 
     /** Words that say nothing of their own. */
-    private const PLAIN = ['main', 'primary', 'value', 'preferred', 'default'];
+    private const PLAIN = ['main', 'primary', 'value', 'preferred', 'default', 'contact', 'person', 'customer', 'client', 'vendor', 'supplier', 'their'];
 
     /** Headings of a company, where another column has the name of a person. */
     private const FIRMS = ['customer', 'customer name', 'client name', 'vendor name', 'supplier', 'supplier name', 'account name', 'name 1'];

@@ -40,10 +40,18 @@ final class PartyReader
 
     private readonly PlainValues $plain;
 
+    /** @var array<string, int> the first of each kind */
+    private readonly array $columns;
+
     /** @param  list<Target|null>  $targets  what each column is */
     private function __construct(private readonly array $targets, private readonly ReadingOffice $office)
     {
         $this->plain = new PlainValues($office);
+        $columns = [];
+        foreach ($targets as $column => $target) {
+            $columns[$target->key ?? ''] ??= $column;
+        }
+        $this->columns = $columns;
     }
 
     /** @param  list<Target|null>  $targets  what each column is */
@@ -104,7 +112,7 @@ final class PartyReader
             $kept[] = [$column, $target, self::undefused($text)];
         }
 
-        return [new TargetedLine($kept), $problems];
+        return [new TargetedLine($kept, $this->columns), $problems];
     }
 
     /** The apostrophe that keeps a spreadsheet from running a cell is none of its text. */
@@ -152,7 +160,7 @@ final class PartyReader
     /** @return array<string, string> */
     private function company(TargetedLine $line, string $name): array
     {
-        $values = ['name' => (string) $this->at($line->column('name', 'company', 'legal-name'), fn () => CompanyName::of($name === '' ? $line->text('company') : $name)->name)];
+        $values = ['name' => (string) $this->at($line->column('name', 'company', 'legal-name', 'given', 'family'), fn () => CompanyName::of($name === '' ? $line->text('company') : $name)->name)];
         foreach (self::FIRM_PARTS as $key) {
             $cell = $line->cell($key);
             $values[$key] = $cell === null ? '' : (string) $this->at($cell[0], fn () => NamePart::tidy($cell[1]));

@@ -7,8 +7,11 @@ namespace Almanac\Interchange;
 /** The filled cells of a line, by what their columns were said to be. */
 final readonly class TargetedLine
 {
-    /** @param  list<array{int, Target, string}>  $cells  the column, what it is, and what stands in it */
-    public function __construct(private array $cells)
+    /**
+     * @param list<array{int, Target, string}> $cells the column, what it is, and what stands in it
+     * @param array<string, int> $columns the first of each kind, filled or not
+     */
+    public function __construct(private array $cells, private array $columns)
     {
     }
 
@@ -54,7 +57,7 @@ final readonly class TargetedLine
         return false;
     }
 
-    /** Where to show what is missing: the first of these columns that is filled, else the first of the line. */
+    /** Where to show what is missing: the first of these columns that is filled, else the first that there is. */
     public function column(string ...$keys): int
     {
         foreach ($keys as $key) {
@@ -63,7 +66,13 @@ final readonly class TargetedLine
             }
         }
 
-        return $this->cells[0][0] ?? 0;
+        foreach ($keys as $key) {
+            if (isset($this->columns[$key])) {
+                return $this->columns[$key];
+            }
+        }
+
+        return 0;
     }
 
     /** @return list<array{int, string}> the parts of cells in which several stand, with semicolons or on lines */

@@ -53,7 +53,8 @@ export const router = createBrowserRouter([
                         path: 'ledger/tax-report',
                         lazy: async () => ({ Component: (await import('./screens/ledger/TaxReport')).TaxReport }),
                     },
-                    { path: 'ledger/imports', lazy: async () => ({ Component: (await import('./screens/ledger/Imports')).Imports }) },
+                    { path: 'imports', lazy: async () => ({ Component: (await import('./screens/imports/Imports')).Imports }) },
+                    { path: 'imports/:id', lazy: async () => ({ Component: (await import('./screens/imports/ImportPage')).ImportPage }) },
                     {
                         path: 'documents/:id',
                         lazy: async () => ({ Component: (await import('./screens/ledger/DocumentPage')).DocumentPage }),

@@ -14,6 +14,7 @@ use App\Models\Import;
 use App\Models\ImportSettings;
 use App\Models\Office;
 use App\Models\User;
+use App\Time\Clock;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
@@ -22,6 +23,10 @@ use Illuminate\Support\Str;
 final readonly class ReceiveFile
 {
     private const HEAD = 8192;
+
+    public function __construct(private Clock $clock)
+    {
+    }
 
     /** @throws InterchangeRefused when it is none that can be read */
     public function handle(UploadedFile $file, User $by): Import
@@ -38,6 +43,7 @@ final readonly class ReceiveFile
             'state' => $isOfDocuments ? ImportState::Checking : ImportState::Reading,
             'settings' => new ImportSettings(format: $kind, isMonthFirst: $office->writesMonthFirst(), sign: $office->decimalSign()),
             'user_id' => $by->id,
+            'created_at' => $this->clock->now(),
         ]);
         ReadImport::dispatch($import->id);
 

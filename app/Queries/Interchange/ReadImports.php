@@ -38,6 +38,8 @@ final readonly class ReadImports
 
     private const CHUNK = 500;
 
+    private const NAMES = ['name', 'prefix', 'given', 'middle', 'family', 'suffix'];
+
     public function __construct(private OfficeReading $office, private Clock $clock)
     {
     }
@@ -136,7 +138,7 @@ final readonly class ReadImports
                 array_map(fn (array $problem) => new ImportCellProblemData($problem[0], $problem[1]), $line->problems),
                 match (true) {
                     $isOpen && $line->outcome === LineOutcome::Changes && $record !== null => $this->changes($row, RowOfParty::of($record, $terms), $line, $import),
-                    $isOpen && $line->outcome === LineOutcome::New => $this->changes($row, new PartyRow($row->kind, []), $line, $import),
+                    $isOpen && in_array($line->outcome, [LineOutcome::New, LineOutcome::Doubtful], true) => $this->changes($row, new PartyRow($row->kind, []), $line, $import),
                     default => [],
                 },
                 $record === null ? null : $this->candidate($record, true),
@@ -155,11 +157,19 @@ final readonly class ReadImports
     /** @return list<ImportChangeData> */
     private function changes(PartyRow $row, PartyRow $kept, ImportLine $line, Import $import): array
     {
-        $changes = RowChanges::between($kept, $row, $line->outcome === LineOutcome::New ? OnExisting::TakeOver : $line->existing ?? $import->settings->existing);
-
+        $isKnown = $line->outcome === LineOutcome::Changes;
+        $changes = RowChanges::between($kept, $row, $isKnown ? $line->existing ?? $import->settings->existing : OnExisting::TakeOver)->changes ?? [];
+        // Of somebody new the name stands above.
+        $told = array_filter($changes, fn (RowChange $one) => $isKnown || ! in_array($one->key, self::NAMES, true));
         $own = OfficeReading::fieldNames();
+        $terms = OfficeReading::terms();
+        $words = fn (string $value) => isset($terms[$value]) && $terms[$value] !== $value ? "$value ($terms[$value])" : $value;
 
-        return array_map(fn (RowChange $one) => new ImportChangeData($own[$one->key] ?? $one->title, $one->from, $one->to), $changes->changes ?? []);
+        return array_values(array_map(fn (RowChange $one) => new ImportChangeData(
+            $own[$one->key] ?? $one->title,
+            str_ends_with($one->key, '-terms') ? $words($one->from) : $one->from,
+            str_ends_with($one->key, '-terms') ? $words($one->to) : $one->to,
+        ), $told));
     }
 
     private function candidate(Party $party, bool $isSure): ImportCandidateData

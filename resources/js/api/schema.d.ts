@@ -9780,6 +9780,8 @@ export interface operations {
                 sort?: string;
                 columns?: string;
                 view?: "table" | "cards" | "map" | "next-steps" | "counted";
+                whole?: string;
+                private?: string;
             };
             header?: never;
             path?: never;
@@ -9816,6 +9818,8 @@ export interface operations {
                 sort?: string;
                 columns?: string;
                 view?: "table" | "cards" | "map" | "next-steps" | "counted";
+                whole?: string;
+                private?: string;
             };
             header?: never;
             path: {

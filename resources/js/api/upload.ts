@@ -15,8 +15,8 @@ export function upload<T extends Schemas['Record'] | Schemas['Engagement']>(
     return send(`/api/${to}/files`, { kind, file }, onProgress);
 }
 
-/** Hands in a file of documents. */
-export function uploadDocuments(file: File, onProgress: OnProgress): Promise<Schemas['Import']> {
+/** Hands in a file of people and companies, or of documents. */
+export function uploadImport(file: File, onProgress: OnProgress): Promise<Schemas['Import']> {
     return send('/api/imports', { file }, onProgress);
 }
 

@@ -16,6 +16,8 @@ const Opener = styled(Button)`${suggestOpener}`;
 
 interface Props {
     label: string;
+    /** Where what stands beside it says it to the eye. */
+    isLabelHidden?: boolean;
     options: Option[];
     value: string;
     onChange: (id: string) => void;
@@ -24,7 +26,7 @@ interface Props {
 }
 
 /** One of very many, such as the countries: part of the name finds it. Without being opened it costs nothing. */
-export function ChooseFromMany({ label, options, value, onChange, problem, width }: Props) {
+export function ChooseFromMany({ label, isLabelHidden = false, options, value, onChange, problem, width }: Props) {
     return (
         <Root
             // What is chosen is named once the list has been read.
@@ -35,9 +37,10 @@ export function ChooseFromMany({ label, options, value, onChange, problem, width
             onSelectionChange={(key: Key | null) => key !== null && onChange(String(key))}
             isInvalid={problem !== undefined}
             validationBehavior="aria"
+            {...(isLabelHidden ? { 'aria-label': label } : {})}
             {...(width === undefined ? {} : { $width: width })}
         >
-            <FieldLabel>{label}</FieldLabel>
+            {!isLabelHidden && <FieldLabel>{label}</FieldLabel>}
             <SuggestLine>
                 <SuggestInput />
                 <Opener><ChevronDown size={15} aria-hidden /></Opener>

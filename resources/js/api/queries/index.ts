@@ -12,3 +12,4 @@ export * from './lists';
 export * from './bulk';
 export * from './lookAlikes';
 export * from './merging';
+export * from './interchange';

@@ -77,19 +77,6 @@ export function taxReportQuery(year: number | undefined) {
 
 const SECOND = 1000;
 
-/** Whether somebody works on it: it is another in a moment. */
-export function isUnderWay({ state, isStuck }: Schemas['Import']): boolean {
-    return !isStuck && (state === 'checking' || state === 'taking' || state === 'counting');
-}
-
-/** Files that are read in; looked at again while work on one goes on. */
-export const importsQuery = queryOptions({
-    queryKey: ['ledger', 'imports'],
-    queryFn: () => ask(api.GET('/api/imports')),
-    staleTime: 0,
-    refetchInterval: ({ state }) => (state.data?.some(isUnderWay) === true ? SECOND : false),
-});
-
 /** What is made for me behind the screen; asked for again every second while it runs. */
 export const jobsQuery = queryOptions({
     queryKey: ['ledger', 'jobs'],

@@ -114,6 +114,7 @@ export function Directory() {
                             />
                         )}
                         <ListTools of="parties" search={search} onOpen={(address) => void navigate(address)} />
+                        {mayChangeRecords && <Link to="/imports">Import a file</Link>}
                     </Row>
                     <FilterLine
                         of="parties"

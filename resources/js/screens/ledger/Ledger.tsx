@@ -34,7 +34,7 @@ export function Ledger() {
                     {showsPayments ? <Link to="/ledger">Documents</Link> : <strong>Documents</strong>}
                     {showsPayments ? <strong>Payments</strong> : <Link to="/ledger?what=payments">Payments</Link>}
                     <ButtonLink href="/ledger/tax-report">Tax report</ButtonLink>
-                    <ButtonLink href="/ledger/imports">Import a file</ButtonLink>
+                    <ButtonLink href="/imports">Import a file</ButtonLink>
                 </Row>
                 <Filters key={search.get('q') ?? ''} wanted={wanted} set={set} showsPayments={showsPayments} />
                 {showsPayments ? (

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
-import { bulkChangesQuery, bulkRecordsQuery, forget, importsQuery, isUnderWay, jobsQuery, lastScanQuery } from '../../api/queries';
+import { bulkChangesQuery, bulkRecordsQuery, forget, importsQuery, jobsQuery, lastScanQuery } from '../../api/queries';
 import { Button, QuietButton } from '../../ui/Button';
 import { Sheet } from '../../ui/Page';
 import { Progress } from '../../ui/Progress';
@@ -34,7 +34,7 @@ export function UnderWay() {
     if (changes === undefined) {
         return <AwaitedSheet what="What is under way" error={error} retry={() => void refetch()} />;
     }
-    const reading = imports.filter(isUnderWay);
+    const reading = imports.filter(({ isUnderWay }) => isUnderWay);
     const making = jobs.filter(({ state }) => state === 'running');
     return (
         <Sheet id="sheet" tabIndex={-1}>
@@ -52,7 +52,7 @@ export function UnderWay() {
                     <Row><span>The book is gone through for look-alikes</span><Link to="/upkeep/look-alikes">See it</Link></Row>
                 )}
                 {reading.map((one) => (
-                    <Row key={`import-${one.id}`}><span>A file of documents: {one.name}</span><Link to="/ledger/imports">See it</Link></Row>
+                    <Row key={`import-${one.id}`}><span>{one.name}, {one.stateText}</span><Link to={`/imports/${one.id}`}>See it</Link></Row>
                 ))}
                 {making.map((one) => (
                     <Row key={`job-${one.id}`}><span>A statement on paper</span><Link to={`/records/${one.partyId}`}>See it</Link></Row>

@@ -90,8 +90,8 @@ export function ListTools({ of, isCounted = false, search, onOpen }: Props) {
                     ]}
                 />
             )}
-            {of === 'parties' && !isCounted && <Menu label="Save as" items={FILES.map(({ id, name }) => ({
-                id, name, onChoose: () => window.location.assign(`/api/parties/export?${fileOf(search, id)}`),
+            {of === 'parties' && !isCounted && <Menu label="Save as" items={FILES.map(({ id, name, whole = false }) => ({
+                id, name, onChoose: () => window.location.assign(`/api/parties/export?${fileOf(search, id.replace('whole-', ''), whole)}`),
             }))} />}
             {dialog !== undefined && (
                 <NameDialog
@@ -107,16 +107,20 @@ export function ListTools({ of, isCounted = false, search, onOpen }: Props) {
 }
 
 /** As what a list is saved. */
-const FILES = [
-    { id: 'csv', name: 'A table for a spreadsheet (CSV)' },
+const FILES: { id: string; name: string; whole?: boolean }[] = [
+    { id: 'xlsx', name: 'This list as a spreadsheet (XLSX)' },
+    { id: 'ods', name: 'This list as a spreadsheet (ODS)' },
+    { id: 'csv', name: 'This list as a table (CSV)' },
+    { id: 'whole-xlsx', name: 'Everything of these records (XLSX)', whole: true },
+    { id: 'whole-csv', name: 'Everything of these records (CSV)', whole: true },
     { id: 'vcard4', name: 'Contact cards (vCard 4.0)' },
     { id: 'vcard3', name: 'Contact cards for older programs (vCard 3.0)' },
     { id: 'jcard', name: 'Contact cards as JSON (jCard)' },
 ];
 
 /** What is asked of the list, as it stands in the address. */
-function fileOf(search: URLSearchParams, format: string): string {
-    const asked = new URLSearchParams({ format });
+function fileOf(search: URLSearchParams, format: string, isWhole: boolean): string {
+    const asked = new URLSearchParams({ format, ...isWhole ? { whole: '1' } : {} });
     for (const key of ['filter', 'archived', 'sort', 'columns', 'view']) {
         const value = search.get(key) ?? '';
         if (value !== '') {

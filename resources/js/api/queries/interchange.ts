@@ -1,0 +1,55 @@
+import { keepPreviousData, queryOptions } from '@tanstack/react-query';
+import { api, ask, type Schemas } from '../client';
+import { forget } from './cache';
+
+const SECOND = 1000;
+
+/** Whether somebody works on it: it is another in a moment. */
+function isBusy({ isUnderWay, isStuck }: Schemas['Import']): boolean {
+    return isUnderWay && !isStuck;
+}
+
+/** Files that are read in; looked at again while work on one goes on. */
+export const importsQuery = queryOptions({
+    queryKey: ['imports'],
+    queryFn: () => ask(api.GET('/api/imports')),
+    staleTime: 0,
+    refetchInterval: ({ state }) => (state.data?.some(isBusy) === true ? SECOND : false),
+});
+
+export function importQuery(id: number) {
+    return queryOptions({
+        queryKey: ['imports', id],
+        queryFn: () => ask(api.GET('/api/imports/{import}', { params: { path: { import: id } } })),
+        staleTime: 0,
+        refetchInterval: ({ state }) => (state.data !== undefined && isBusy(state.data) ? SECOND : false),
+    });
+}
+
+export function importColumnsQuery(id: number) {
+    return queryOptions({
+        queryKey: ['imports', id, 'columns'],
+        queryFn: () => ask(api.GET('/api/imports/{import}/columns', { params: { path: { import: id } } })),
+        staleTime: 0,
+    });
+}
+
+/** Which lines of a file: those that come to the same, or of which the same came. */
+export interface LinesWanted {
+    outcome?: Schemas['ImportLine']['outcome'];
+    done?: NonNullable<Schemas['ImportLine']['done']>;
+}
+
+export function importLinesQuery(id: number, wanted: LinesWanted, page: number) {
+    return queryOptions({
+        queryKey: ['imports', id, 'lines', wanted, page],
+        queryFn: () => ask(api.GET('/api/imports/{import}/lines', { params: { path: { import: id }, query: { ...wanted, page } } })),
+        placeholderData: keepPreviousData,
+        staleTime: 0,
+    });
+}
+
+/** After a file has changed the book: everything that tells of it. */
+export function forgetImported(): void {
+    void forget(['imports'], ['ledger'], ['engagements'], ['records'], ['finding'], ['today'], ['due'], ['upkeep'], ['lists']);
+}

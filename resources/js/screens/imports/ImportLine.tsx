@@ -1,0 +1,140 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { api, ask, type Schemas } from '../../api/client';
+import { forget, importColumnsQuery } from '../../api/queries';
+import { useSaving } from '../../api/useSaving';
+import { RecordPicker } from '../../shared/RecordPicker';
+import { Button, QuietButton } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { Form } from '../../ui/Form';
+import { FieldRow, Mark, Quiet, Row, Small, Stack } from '../../ui/Text';
+import { line as rule, space } from '../../ui/tokens';
+
+type Line = Schemas['ImportLine'];
+type Said = Schemas['ImportLineInput'];
+
+export const LineList = styled.ul`
+    width: 100%;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+    > li {
+        padding: ${space.small} 0;
+        border-top: ${rule.rule};
+        overflow-wrap: anywhere;
+    }
+`;
+
+/** One line of a file: whom it is of, what it would do, and what can be said of it. */
+export function ImportLine({ one, line }: { one: Schemas['Import']; line: Line }) {
+    const [isPicking, setPicking] = useState(false);
+    const saving = useSaving();
+    const isOpen = one.state === 'checked';
+    const tell = (said: Partial<Said>) => saving.run(async () => {
+        await ask(api.PUT('/api/imports/{import}/lines/{line}', {
+            params: { path: { import: one.id, line: line.line } },
+            body: { cells: [], decision: line.decision, recordId: line.decision === 'record' ? line.record?.id ?? null : null, existing: line.existing, ...said },
+        }));
+        await forget(['imports', one.id]);
+    });
+    return (
+        <li aria-label={`Line ${line.line}, ${line.name}`}>
+            <Stack $gap="tight" $stretch>
+                <Row>
+                    <Quiet>Line {line.line}</Quiet>
+                    {line.record === null ? <strong>{line.name}</strong> : <Link className="name" to={`/records/${line.record.id}`}>{line.record.name}</Link>}
+                    {line.record !== null && <Small>{line.record.detail}</Small>}
+                    {line.done !== null && <Small>{line.doneText}</Small>}
+                </Row>
+                {line.message !== '' && <Mark tone={line.done === null ? 'look' : 'stop'}>{line.message}</Mark>}
+                <Changes line={line} />
+                {line.outcome === 'wrong' && line.problems.length > 0 && (isOpen ? <Mending one={one} line={line} tell={tell} /> : <Wrong one={one} line={line} />)}
+                {saving.message !== undefined && <Mark tone="stop">{saving.message}</Mark>}
+                {isOpen && (
+                    <Row $gap="small">
+                        {line.outcome === 'doubtful' && line.candidates.map(({ id, name, detail }) => (
+                            <Button key={id} onPress={() => tell({ decision: 'record', recordId: id })}>It is {name} <Small>{detail}</Small></Button>
+                        ))}
+                        {line.outcome === 'doubtful' && <Button onPress={() => tell({ decision: 'new', recordId: null })}>Somebody new</Button>}
+                        {(line.outcome === 'doubtful' || line.outcome === 'new') && (
+                            <QuietButton aria-expanded={isPicking} onPress={() => setPicking(!isPicking)}>Somebody in the book</QuietButton>
+                        )}
+                        {line.outcome === 'changes' && line.existing !== 'take-over' && (
+                            <QuietButton onPress={() => tell({ existing: 'take-over' })}>Take over all of it</QuietButton>
+                        )}
+                        {line.outcome === 'left-out' || line.decision !== null || line.existing !== null
+                            ? <QuietButton onPress={() => tell({ decision: null, recordId: null, existing: null })}>As it was</QuietButton>
+                            : null}
+                        {line.outcome !== 'left-out' && line.outcome !== 'same' && (
+                            <QuietButton onPress={() => tell({ decision: 'out', recordId: null })}>Leave it out</QuietButton>
+                        )}
+                    </Row>
+                )}
+                {isPicking && (
+                    <RecordPicker
+                        label={`Whom line ${line.line} is of`}
+                        onPick={({ id }) => { setPicking(false); void tell({ decision: 'record', recordId: id }); }}
+                        onLeave={() => setPicking(false)}
+                    />
+                )}
+            </Stack>
+        </li>
+    );
+}
+
+/** What it changes, old beside new; of somebody new what is known of them. */
+function Changes({ line }: { line: Line }) {
+    if (line.changes.length === 0) {
+        return null;
+    }
+    return (
+        <Small>
+            {line.changes.map(({ title, from, to }, at) => (
+                <span key={at}>
+                    {at > 0 && ' · '}
+                    <Quiet>{title}</Quiet> {from !== '' && <><del>{from}</del> → </>}{to}
+                </span>
+            ))}
+        </Small>
+    );
+}
+
+/** What is wrong, each at its own cell, to be mended where it stands. */
+function Mending({ one, line, tell }: { one: Schemas['Import']; line: Line; tell: (said: Partial<Said>) => Promise<boolean> }) {
+    const { data: columns } = useQuery(importColumnsQuery(one.id));
+    const [cells, setCells] = useState<Record<number, string>>({});
+    const problems = new Map(line.problems.map(({ column, message }) => [column, message]));
+    const mend = async () => {
+        await tell({ cells: Object.entries(cells).map(([column, text]) => ({ column: Number(column), text })) });
+    };
+    return (
+        <Form onSave={mend} onSubmit={(event) => { event.preventDefault(); void mend(); }}>
+            <FieldRow>
+                {[...problems].map(([column, message]) => (
+                    <Field
+                        key={column}
+                        label={columns?.columns[column]?.heading ?? `Column ${column + 1}`}
+                        width="phrase"
+                        problem={message}
+                        value={cells[column] ?? line.cells[column] ?? ''}
+                        onChange={(text) => setCells((before) => ({ ...before, [column]: text }))}
+                    />
+                ))}
+            </FieldRow>
+            <Button type="submit">Mend this line</Button>
+        </Form>
+    );
+}
+
+function Wrong({ one, line }: { one: Schemas['Import']; line: Line }) {
+    const { data: columns } = useQuery(importColumnsQuery(one.id));
+    return (
+        <>
+            {line.problems.map(({ column, message }, at) => (
+                <Mark key={at} tone="stop">{`${columns?.columns[column]?.heading ?? ''}: ${message}`}</Mark>
+            ))}
+        </>
+    );
+}
