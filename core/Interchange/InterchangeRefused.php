@@ -125,6 +125,11 @@ final class InterchangeRefused extends Refusal
         return new self('“'.mb_strimwidth($typed, 0, 40, '…').'” is not in the office’s list. Choose another, or let new words be added.');
     }
 
+    public static function nameless(): self
+    {
+        return new self('Type the name of a person or a company.');
+    }
+
     public static function stillToCome(): self
     {
         return new self('That day is still to come. Check the year.');

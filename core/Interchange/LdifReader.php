@@ -42,6 +42,11 @@ final class LdifReader
             } elseif (preg_match('/^([A-Za-z][\w.;-]*):(:|<)?[ ]*(.*)$/s', $one, $part) === 1) {
                 $begun = $begun === 0 ? $line : $begun;
                 $name = mb_strtolower(explode(';', $part[1])[0]);
+                if ($name === 'version' && $record === []) {
+                    $begun = 0;
+
+                    continue;
+                }
                 // What stands at an address is not fetched.
                 $value = match ($part[2]) {
                     ':' => (string) base64_decode($part[3]),

@@ -102,7 +102,8 @@ final class OdsFile
         $depth = $reader->depth;
         $paragraphs = [];
         $isWanted = true;
-        while (! $reader->isEmptyElement && $this->archive->next($reader) && $reader->depth > $depth) {
+        $isEmpty = $reader->isEmptyElement;
+        while (! $isEmpty && $this->archive->next($reader) && $reader->depth > $depth) {
             if ($reader->nodeType === \XMLReader::ELEMENT && $reader->name === 'office:annotation') {
                 $isWanted = false;
             } elseif ($reader->nodeType === \XMLReader::END_ELEMENT && $reader->name === 'office:annotation') {

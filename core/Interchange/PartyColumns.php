@@ -42,7 +42,7 @@ final class PartyColumns
     ];
 
     /** By which two parts of a number of a bank make an account. */
-    public const BANK = ['iban', 'bic', 'routing', 'account', 'account-use', 'sort-code', 'bank-name', 'account-holder'];
+    public const BANK = ['iban', 'bic', 'routing', 'bank-account', 'account-use', 'sort-code', 'bank-name', 'account-holder'];
 
     public const ADDRESS_PARTS = ['address', 'street', 'locality', 'region', 'postcode', 'country', 'attention', 'care-of', 'address-uses'];
 
@@ -222,14 +222,14 @@ final class PartyColumns
                 'tax-'.mb_strtolower($kind->value), $kind->title(), self::TAX, $kind === TaxIdKind::Vat ? 'With the letters of its country.' : '', ['', ''], [mb_strtolower($kind->value), ...$known[$kind->value] ?? []],
             ), TaxIdKind::cases()),
             new TargetColumn('form-on', 'Form W-9 of', self::TAX, 'The day on the form.', ['', ''], ['w9 date', 'w 9 date', 'w 9 on file', 'w9']),
-            new TargetColumn('iban', 'IBAN', self::TAX, 'Bank details that come in are on hold until a second person confirms them.', ['', ''], ['international bank account number']),
-            new TargetColumn('bic', 'BIC', self::TAX, '', ['', ''], ['swift', 'swift code', 'bic swift']),
-            new TargetColumn('routing', 'Routing number', self::TAX, 'Nine digits.', ['', ''], ['aba', 'aba number', 'routing', 'transit number']),
-            new TargetColumn('sort-code', 'Sort code', self::TAX, 'Six digits.', ['', ''], ['bank sort code']),
-            new TargetColumn('account', 'Bank account', self::TAX, '', ['', ''], ['bank account number', 'bank account no', 'acct number']),
-            new TargetColumn('account-use', 'Kind of account', self::TAX, 'checking or savings', ['', ''], ['bank account type', 'checking or savings']),
-            new TargetColumn('account-holder', 'Account holder', self::TAX, '', ['', ''], ['name on account', 'holder']),
-            new TargetColumn('bank-name', 'Bank', self::TAX, '', ['', ''], ['bank name', 'name of bank']),
+            new TargetColumn('iban', 'IBAN', self::TAX, 'Bank details that come in are on hold until a second person confirms them.', ['', ''], ['international bank account number'], true),
+            new TargetColumn('bic', 'BIC', self::TAX, '', ['', ''], ['swift', 'swift code', 'bic swift'], true),
+            new TargetColumn('routing', 'Routing number', self::TAX, 'Nine digits.', ['', ''], ['aba', 'aba number', 'routing', 'transit number'], true),
+            new TargetColumn('sort-code', 'Sort code', self::TAX, 'Six digits.', ['', ''], ['bank sort code'], true),
+            new TargetColumn('bank-account', 'Bank account', self::TAX, '', ['', ''], ['bank account number', 'bank account no', 'acct number'], true),
+            new TargetColumn('account-use', 'Kind of account', self::TAX, 'checking or savings', ['', ''], ['bank account type', 'checking or savings'], true),
+            new TargetColumn('account-holder', 'Account holder', self::TAX, '', ['', ''], ['name on account', 'holder'], true),
+            new TargetColumn('bank-name', 'Bank', self::TAX, '', ['', ''], ['bank name', 'name of bank'], true),
         ];
     }
 

@@ -63,7 +63,8 @@ final class PartyReader
     /** @param  list<string>  $cells */
     public function read(array $cells): ReadLine
     {
-        [$line, $this->problems] = $this->line($cells);
+        [$line, $ahead] = $this->line($cells);
+        $this->problems = $ahead;
         $named = $line->names();
         $kind = $this->kind($line, $named);
         $values = $kind === PartyKind::Person ? $this->person($line, $named) : $this->company($line, $named);
@@ -84,7 +85,27 @@ final class PartyReader
             (string) $line->each('note', fn (int $column, string $text) => $this->at($column, fn () => Wording::paragraphs($text, self::NOTE, '')), "\n"),
         );
 
-        return new ReadLine($this->problems === [] ? $row : null, $this->problems);
+        return new ReadLine($this->problems === [] ? $row : null, self::first($this->problems, array_column($ahead, 0)));
+    }
+
+    /**
+     * What is far too long is told so, and not also to be missing.
+     *
+     * @param list<array{int, string}> $problems
+     * @param list<int> $columns of which there is nothing more to say
+     *
+     * @return list<array{int, string}>
+     */
+    private static function first(array $problems, array $columns): array
+    {
+        $told = [];
+
+        return array_values(array_filter($problems, function (array $one) use ($columns, &$told): bool {
+            $isMore = in_array($one[0], $columns, true) && isset($told[$one[0]]);
+            $told[$one[0]] = true;
+
+            return ! $isMore;
+        }));
     }
 
     /**
@@ -160,7 +181,11 @@ final class PartyReader
     /** @return array<string, string> */
     private function company(TargetedLine $line, string $name): array
     {
-        $values = ['name' => (string) $this->at($line->column('name', 'company', 'legal-name', 'given', 'family'), fn () => CompanyName::of($name === '' ? $line->text('company') : $name)->name)];
+        $values = ['name' => (string) $this->at($line->column('name', 'company', 'legal-name', 'given', 'family'), fn () => match (true) {
+            $name !== '' => CompanyName::of($name)->name,
+            $line->text('company') !== '' => CompanyName::of($line->text('company'))->name,
+            default => throw InterchangeRefused::nameless(),
+        })];
         foreach (self::FIRM_PARTS as $key) {
             $cell = $line->cell($key);
             $values[$key] = $cell === null ? '' : (string) $this->at($cell[0], fn () => NamePart::tidy($cell[1]));
@@ -286,15 +311,15 @@ final class PartyReader
         $empty = array_fill_keys(['kind', 'iban', 'bic', 'routing', 'sortCode', 'account', 'use', 'holder', 'bankName'], '');
         foreach ($line->groups(PartyColumns::BANK) as $group) {
             $of = fn (string $key) => $group[$key][0][1] ?? '';
-            $column = ($group['iban'] ?? $group['account'] ?? $group['routing'] ?? $group['sort-code'] ?? [[0, '']])[0][0];
-            if ($of('iban') === '' && $of('account') === '') {
+            $column = ($group['iban'] ?? $group['bank-account'] ?? $group['routing'] ?? $group['sort-code'] ?? [[0, '']])[0][0];
+            if ($of('iban') === '' && $of('bank-account') === '') {
                 continue;
             }
             $use = str_starts_with(mb_strtolower($of('account-use')), 's') ? AccountUse::Savings : AccountUse::Checking;
             $account = $this->at($column, fn () => match (true) {
                 $of('iban') !== '' => BankAccount::iban($of('iban'), $of('bic')),
-                $of('sort-code') !== '' => BankAccount::uk($of('sort-code'), $of('account')),
-                default => BankAccount::us($of('routing'), $of('account'), $use),
+                $of('sort-code') !== '' => BankAccount::uk($of('sort-code'), $of('bank-account')),
+                default => BankAccount::us($of('routing'), $of('bank-account'), $use),
             });
             if ($account !== null) {
                 $accounts[] = [

@@ -26,6 +26,9 @@ final readonly class ReachReader
 {
     private const LABEL = 60;
 
+    /** Where postcodes have five digits, and may begin with a nought. */
+    private const NOUGHTS = ['US', 'DE', 'FR', 'ES', 'IT'];
+
     /** Labels that files write otherwise; RFC 2426, 3.3.1 for the types of phones. */
     private const LABELS = ['cell' => 'mobile', 'work' => 'office', 'business' => 'office', 'handy' => 'mobile', 'facsimile' => 'fax', 'voice' => '', 'internet' => '', 'pref' => '', 'other' => '', 'main' => ''];
 
@@ -90,7 +93,7 @@ final readonly class ReachReader
             } elseif ($part('street').$part('locality').$part('postcode') === '') {
                 continue;
             } else {
-                $typed = [$country, $part('street'), $part('locality'), $part('region'), $part('postcode')];
+                $typed = [$country, $part('street'), $part('locality'), $part('region'), self::whole($part('postcode'), $country)];
             }
             $postal = ($this->at)(self::guilty($typed, $column), fn () => PostalAddress::of(...$typed));
             if ($postal instanceof PostalAddress) {
@@ -139,6 +142,14 @@ final readonly class ReachReader
         return array_values(array_filter(array_map(trim(...), preg_split($between, $text) ?: []), fn (string $one) => $one !== ''));
     }
 
+    /** A spreadsheet that took a postcode for a number has lost the nought before it; common practice, no published source. */
+    private static function whole(string $postcode, string $country): string
+    {
+        $hasLost = in_array($country, self::NOUGHTS, true) && preg_match('/^\d{3,4}$/', trim($postcode)) === 1;
+
+        return $hasLost ? str_pad(trim($postcode), 5, '0', STR_PAD_LEFT) : $postcode;
+    }
+
     /** ISO 3166-1 alpha-2, by its code of two or three letters or its English or own name. */
     private function country(string $text, int $column): string
     {
@@ -146,7 +157,7 @@ final readonly class ReachReader
             return $this->office->country;
         }
 
-        return (string) (($this->at)($column, fn () => CountryNames::code($text) ?? throw AddressRefused::unknownCountry($text)) ?? $this->office->country);
+        return (string) (($this->at)($column, fn () => CountryNames::code($text) ?? throw InterchangeRefused::unknownWord($text, 'the name of a country, or its two letters')) ?? $this->office->country);
     }
 
     /**

@@ -14,7 +14,7 @@ final readonly class RowWriter
     private const HELD = ['company' => 'company', 'job-title' => 'title', 'department' => 'department'];
 
     private const ACCOUNT = [
-        'iban' => 'iban', 'bic' => 'bic', 'routing' => 'routing', 'sort-code' => 'sortCode', 'account' => 'account', 'account-use' => 'use', 'account-holder' => 'holder', 'bank-name' => 'bankName',
+        'iban' => 'iban', 'bic' => 'bic', 'routing' => 'routing', 'sort-code' => 'sortCode', 'bank-account' => 'account', 'account-use' => 'use', 'account-holder' => 'holder', 'bank-name' => 'bankName',
     ];
 
     /** What is written as a number. */
@@ -56,7 +56,7 @@ final readonly class RowWriter
                 in_array($key, ['phone', 'email', 'website', 'handle', 'profile'], true) => array_push($cells, ...$this->points($row, $column)),
                 $key === 'street' => array_push($cells, ...$this->several($row->addresses, self::ADDRESS, $this->most['address'] ?? 0), ...$this->uses($row)),
                 $key === 'company' => array_push($cells, ...$this->several($row->positions, self::HELD, $this->most['position'] ?? 0)),
-                $key === 'iban' => array_push($cells, ...$this->several($row->accounts, self::ACCOUNT, $this->most['account'] ?? 0, ['iban', 'account'])),
+                $key === 'iban' => array_push($cells, ...$this->several($row->accounts, self::ACCOUNT, $this->most['account'] ?? 0, ['iban', 'bank-account'])),
                 $key === 'code' => array_push($cells, ...array_map(fn (string $system) => ["$column->title, $system", self::of($row->codes, 'system', $system)], $this->systems)),
                 str_starts_with($key, 'tax-') => $cells[] = [$column->title, $this->masked(implode('; ', array_column(
                     array_filter($row->taxNumbers, fn (array $one) => 'tax-'.mb_strtolower($one['kind']) === $key),

@@ -38,8 +38,8 @@ final readonly class TargetColumn
     /** A heading without what people write differently. */
     public static function plain(string $heading): string
     {
-        // FirstName is two words.
-        $spaced = preg_replace('/(?<=\p{Ll})(?=\p{Lu})/u', ' ', $heading) ?? $heading;
+        // FirstName is two words, and so is Line1.
+        $spaced = preg_replace('/(?<=\p{Ll})(?=\p{Lu}|\d)/u', ' ', $heading) ?? $heading;
 
         return implode(' ', Fold::words($spaced));
     }

@@ -116,7 +116,7 @@ final class ImportsTest extends TestCase
         return $this->post('/api/imports', ['file' => UploadedFile::fake()->createWithContent($name, $content)], ['Accept' => 'application/json']);
     }
 
-    /** @return list<mixed> what would be other, and why */
+    /** @return array<mixed> what would be other, and why */
     private function notTheSame(int $id): array
     {
         $lines = array_merge([], ...array_map(fn (string $of) => $this->getJson("/api/imports/$id/lines?outcome=$of")->json('lines'), ['new', 'changes', 'doubtful', 'wrong']));
