@@ -4,8 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Almanac\Access\Role;
+use Almanac\Interchange\CsvTable;
+use Almanac\Interchange\ImportState;
+use App\Actions\Interchange\RunImport;
+use App\Models\Import;
 use App\Models\Party;
 use App\Models\User;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -75,7 +81,155 @@ final class ImportsTest extends TestCase
             $this->assertSame(['same'], array_column($outcomes, 'outcome'), "$format: ".json_encode($this->notTheSame($id), JSON_PRETTY_PRINT));
         }
         $this->assertSame($before, $this->counted());
-        // Into another office: what a table can hold is the same there.
+    }
+
+    public function test_who_is_in_the_book_is_found_and_what_is_doubtful_is_asked(): void
+    {
+        $wren = $this->addPerson('Silas', 'Wren');
+        $this->saveSection($wren, 'reach', ['contactPoints' => [$this->contact('phone', '603-555-0164')]])->assertOk();
+        $this->saveSection($wren, 'classification', ['types' => [], 'tags' => [], 'ownerId' => null, 'accountManagerId' => null, 'buyerId' => null, 'source' => 'fair', 'language' => '', 'grade' => null, 'codes' => [['id' => null, 'system' => 'Guild', 'value' => 'G7']]])->assertOk();
+        $edith = $this->addPerson('Edith', 'Larkin');
+        $gone = $this->addCompany('Closed Mill');
+        $this->putJson("/api/parties/$gone->id/archive", ['reason' => 'closed'])->assertOk();
+        $id = $this->hand(
+            "Number,First,Last,Company,Phone,Source,\"Number elsewhere, Guild\",Street,City,Zip\n"
+            .",Silas,Wren,,603-555-0164,letter,,,,\n"                              // the same phone
+            .",Edith,Larkin,,802-555-0190,,,9 Pond Street,Putney,05346\n"          // only the name
+            ."$gone->number,,,Closed Mill,,,,,,\n"                                  // archived
+            ."$wren->number,Ottilie,Unlike,,,,,,,\n"                                // our number, and another name
+            .",Beatrix,Tolliver,,802-555-0131,,,4 Shaving Lane,Putney,05346\n"
+            .",Beatrix,Tolliver,,802-555-0131,,,4 Shaving Lane,Putney,05346\n",     // twice in the file
+        )->json('id');
+        $this->match($id)->assertJsonPath('outcomes.*.outcome', ['new', 'same', 'doubtful'])->assertJsonPath('outcomes.*.count', [1, 1, 4]);
+        $doubtful = $this->getJson("/api/imports/$id/lines?outcome=doubtful")->json('lines');
+        $this->assertSame([3, 4, 5, 7], array_column($doubtful, 'line'));
+        $this->assertSame(
+            ['It may be somebody who is in the book.', 'Closed Mill is archived. Restore the record, or leave the line out.', 'It may be somebody who is in the book.', 'Line 6 of the file looks the same.'],
+            array_column($doubtful, 'message'),
+        );
+        $this->assertSame([[$edith->id], [], [$wren->id], []], array_map(fn (array $line) => array_column($line['candidates'], 'id'), $doubtful));
+        // For one: it is she; she gets what she lacks. For all others: they are left out.
+        $this->say($id, 3, ['decision' => 'record', 'recordId' => $edith->id])->assertJsonPath('outcome', 'changes')->assertJsonPath('changes.*.title', ['Phone', 'Address']);
+        $this->say($id, 5, ['decision' => 'new'])->assertJsonPath('outcome', 'new');
+        $this->say($id, 99, ['decision' => 'new'])->assertStatus(422);
+        $this->say($id, 7, ['decision' => 'record', 'recordId' => 99999])->assertStatus(422);
+        $this->postJson("/api/imports/$id/decide", ['outcome' => 'doubtful', 'decision' => 'out'])->assertOk()->assertJsonPath('outcomes.*.outcome', ['new', 'changes', 'same', 'left-out']);
+        // Taking over is said for all: then the source is other too.
+        $this->match($id, ['existing' => 'take-over'])->assertJsonPath('outcomes.*.outcome', ['new', 'changes', 'left-out'])->assertJsonPath('outcomes.1.count', 2);
+        $this->act($id, 'take')->assertJsonPath('results.*.outcome', ['added', 'changed'])->assertJsonPath('results.*.count', [2, 2]);
+        $this->assertSame(['letter', '9 Pond Street'], [$wren->refresh()->source, $edith->addressUses()->firstOrFail()->address->lines]);
+        // Our number stays with who has it.
+        $this->assertNotSame($wren->number, Party::query()->where('family', 'Unlike')->firstOrFail()->number);
+        // Somebody changes one of them; the rest is taken back, and that stays.
+        $this->saveSection($edith->refresh(), 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0177')]], 1)->assertOk();
+        $this->act($id, 'take-back')->assertJsonPath('results.*.outcome', ['taken-back', 'kept'])->assertJsonPath('results.*.count', [3, 1]);
+        $this->getJson("/api/imports/$id/lines?done=kept")->assertJsonPath('lines.0.message', 'It has been changed since, and keeps the later change.');
+        $this->assertSame(['fair', '802-555-0177'], [$wren->refresh()->source, $edith->contactPoints()->firstOrFail()->typed]);
+        $this->assertSame(0, Party::query()->whereIn('family', ['Unlike', 'Tolliver'])->count());
+    }
+
+    public function test_terms_numbers_balances_and_bank_details_come_in_and_details_are_on_hold(): void
+    {
+        $file = "Company,EIN,Credit limit,Terms,Vendor terms,Opening balance,Vendor balance,As of,IBAN,Routing number,Bank account,Account holder,Type\n"
+            ."Zahnrad GmbH,12-3456789,\"5,000.00\",2/10 net 30,net 15,250.50,80,10/31/2026,DE89370400440532013000,,,Zahnrad,Gear cutter\n"
+            ."Brass Inc,,,,,,,,,021000021,123456789,Brass,Gear cutter\n";
+        $id = $this->hand($file)->json('id');
+        $this->match($id)->assertJsonPath('outcomes.*.outcome', ['wrong']);
+        $this->match($id, ['takesNewWords' => true, 'roles' => ['client', 'vendor']])->assertJsonPath('outcomes.*.outcome', ['new']);
+        $this->act($id, 'take')->assertJsonPath('results.0.count', 2)->assertJsonPath('failure', '');
+        $party = Party::query()->where('company_name', 'Zahnrad GmbH')->firstOrFail();
+        $this->assertTrue($party->is_client && $party->is_vendor);
+        $this->assertSame(['12-3456789', 500_000, 'net 15'], [$party->taxNumbers()->firstOrFail()->number()->display(), $party->clientTerms?->limit_minor, $party->vendorTerms?->listed->shorthand ?? $party->vendorTerms?->shorthand]);
+        $this->assertSame([25_050, 8_000], $party->openings()->orderBy('kind', 'desc')->pluck('total_minor')->all());
+        $this->assertSame('2026-10-31', $party->openings()->firstOrFail()->dated_on->toIso());
+        $this->assertSame(['on-hold', 'on-hold'], DB::table('bank_details')->pluck('state')->all());
+        $this->assertSame(['Gear cutter', 'Gear cutter'], DB::table('party_list_items')->join('list_items', 'list_items.id', '=', 'list_item_id')->pluck('name')->all());
+        $again = $this->hand($file)->json('id');
+        $this->match($again, ['takesNewWords' => true, 'roles' => ['client', 'vendor'], 'existing' => 'take-over'])->assertJsonPath('outcomes.*.outcome', ['same']);
+        $this->act($id, 'take-back')->assertJsonPath('results.*.outcome', ['taken-back']);
+        $this->assertSame([0, 0, 0], [Party::query()->count(), DB::table('documents')->count(), DB::table('bank_details')->count()]);
+    }
+
+    public function test_thirty_seven_wrong_lines_of_many_are_all_told_and_given_back_as_a_table(): void
+    {
+        $file = "Name,Email\n";
+        for ($n = 1; $n <= 500; $n++) {
+            $file .= "Firm $n Ltd,".($n % 13 === 0 && $n <= 481 ? 'nobody' : "post@firm$n.example")."\n";
+        }
+        $id = $this->hand($file)->json('id');
+        $this->match($id)->assertJsonPath('outcomes.*.count', [463, 37]);
+        $this->assertSame(0, Party::query()->count(), 'nothing is taken before one says so');
+        $this->getJson("/api/imports/$id/lines?outcome=wrong")->assertJsonPath('total', 37)->assertJsonPath('lines.0.line', 14);
+        $wrong = $this->get("/api/imports/$id/wrong")->assertOk()->streamedContent();
+        $rows = array_values(iterator_to_array(CsvTable::rows($wrong)));
+        $this->assertSame([38, ['Name', 'Email', 'What is wrong']], [count($rows), $rows[0]]);
+        $this->assertSame(['Firm 13 Ltd', 'nobody', 'Email: “nobody” lacks the @ of an email address. Type it like name@company.example.'], $rows[1]);
+        // Mended, it can be handed in as it is.
+        $mended = $this->hand(str_replace('nobody,', 'post@mended.example,', $wrong))->json('id');
+        $this->read($mended)->assertJsonPath('lines', 37);
+    }
+
+    public function test_it_is_stopped_and_gone_on_with_and_somebody_who_may_no_longer_stops_it(): void
+    {
+        $id = $this->hand("Name\n".implode('', array_map(fn (int $n) => "Firm $n Ltd\n", range(1, 60))))->json('id');
+        $this->match($id);
+        // After the first few somebody stops it.
+        $taken = 0;
+        DB::listen(function (QueryExecuted $query) use (&$taken, $id): void {
+            if (str_starts_with($query->sql, 'insert into "import_lines"') && $taken++ === 0) {
+                DB::table('imports')->where('id', $id)->update(['state' => ImportState::Stopped->value]);
+            }
+        });
+        $this->act($id, 'take')->assertJsonPath('state', 'stopped')->assertJsonPath('results.0.count', 25)->assertJsonPath('mayTake', true);
+        $this->deleteJson("/api/imports/$id")->assertOk();
+        $this->assertSame(25, Party::query()->count(), 'what was taken stays when the file is forgotten');
+        $other = $this->hand("Name\nAnother Ltd\n")->json('id');
+        $this->match($other);
+        $this->administrator->forceFill(['retired_at' => now()])->save();
+        Import::query()->whereKey($other)->update(['state' => ImportState::Taking->value]);
+        $this->app->make(RunImport::class)->handle(Import::query()->whereKey($other)->firstOrFail());
+        $this->assertSame(ImportState::Stopped, Import::query()->whereKey($other)->firstOrFail()->state);
+        $this->assertSame(25, Party::query()->count());
+    }
+
+    public function test_what_is_wrong_with_a_request_is_said_and_a_file_is_nobody_elses(): void
+    {
+        $id = $this->hand("Name,Born\nOttilie Larkin,3/4/1971\n")->json('id');
+        $base = $this->getJson("/api/imports/$id/columns")->assertJsonPath('areDaysAmbiguous', true);
+        $said = fn (array $targets) => $this->putJson("/api/imports/$id/columns", [
+            'sheet' => '', 'hasHeadings' => true, 'targets' => $targets, 'isMonthFirst' => true, 'decimalSign' => '.', 'existing' => 'fill', 'takesNewWords' => false, 'kind' => null, 'roles' => [],
+        ])->assertUnprocessable()->json('errors.0.message');
+        $this->assertSame($base->json('columns.*.target'), ['name', 'birth-date']);
+        $this->assertSame('Say which column has the names: without one nobody can be told from another.', $said(['email', '']));
+        $this->assertSame('One of the columns is said to be something that is no longer there. Choose again.', $said(['name', 'detail:99']));
+        $this->assertSame('Two columns are said to be “Birth date”. Leave one of them out.', $said(['birth-date', 'birth-date']));
+        $this->assertSame('Say of every column what it is.', $said(['name']));
+        $this->match($id, ['isMonthFirst' => false]);
+        $this->act($id, 'take');
+        $this->assertSame('1971-04-03', Party::query()->firstOrFail()->born_on);
+        $this->putJson("/api/imports/$id/columns", [])->assertUnprocessable();
+        $this->say($id, 2, ['decision' => 'out'])->assertStatus(422)->assertJsonPath('detail', 'That can’t be done now: the file is imported.');
+        $this->actingAs($this->user(Role::Clerk));
+        foreach (['columns', 'lines', 'wrong'] as $what) {
+            $this->getJson("/api/imports/$id/$what")->assertForbidden();
+        }
+        $this->postJson("/api/imports/$id/take-back")->assertForbidden();
+        $this->getJson('/api/imports')->assertOk()->assertJsonPath('0.isTheirs', false);
+        $this->assertStringNotContainsString('Larkin', (string) json_encode(DB::table('import_lines')->get()), 'what a file says is encrypted');
+        foreach (['csv', 'xlsx', 'ods'] as $format) {
+            $own = $this->hand($this->get("/api/imports/template?format=$format")->assertOk()->streamedContent(), "template.$format")->json('id');
+            $this->read($own)->assertJsonPath('state', 'failed')->assertJsonPath('failure', 'There is nothing in the file.');
+        }
+    }
+
+    /**
+     * @param array<string, mixed> $said
+     *
+     * @return TestResponse<Response>
+     */
+    private function say(int $id, int $line, array $said): TestResponse
+    {
+        return $this->putJson("/api/imports/$id/lines/$line", $said + ['cells' => [], 'decision' => null, 'recordId' => null, 'existing' => null]);
     }
 
     /**

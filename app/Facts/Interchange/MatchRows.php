@@ -47,6 +47,7 @@ final class MatchRows
             $ofKind = array_values(array_filter($alike, fn (Likeness $one) => $one->kind === $kind));
             $weights[$kind->value] = $ofKind === [] ? null : OfficeWeights::forAll(...$ofKind);
         }
+        $companies = self::companies(array_values(array_map(fn (PartyRow $row) => $row->value('name'), array_filter($rows, fn (PartyRow $row) => $row->kind === PartyKind::Company))));
         $found = [];
         foreach ($rows as $line => $row) {
             $match = self::compared(
@@ -55,7 +56,10 @@ final class MatchRows
                 fn (Likeness $one, Likeness $other) => Comparison::of($one, $other, $weights[$row->kind->value]),
             );
             $number = $numbered[$line] ?? null;
+            $named = $row->kind === PartyKind::Company ? $companies[self::sortKey($row->value('name'))] ?? null : null;
             $found[$line] = match (true) {
+                // A company that is called so to the letter, where no other could be meant either.
+                $number === null && $match->recordId === null && array_column($match->candidates, 'id') === [$named] => new RowMatch($named, []),
                 $number === null => $match,
                 // Our number, and they are not unlike: that is who is meant. Else it may be a number of another book.
                 $match->candidates !== [] => new RowMatch($number, []),

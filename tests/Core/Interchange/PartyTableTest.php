@@ -122,7 +122,7 @@ final class PartyTableTest extends TestCase
         $this->assertSame('Brass Foundry Inc', $this->row(['name' => 'Brass Foundry Inc', 'company' => 'brass foundry inc'])->value('name'));
     }
 
-    /** @return iterable<string, array{array<string, string>, array<string, string>}> cells, and what is said of the wrong ones */
+    /** @return iterable<string, array{array<string, string>, array<string, string|null>}> cells, and what is said of the wrong ones */
     public static function wrong(): iterable
     {
         yield 'a day that is not' => [['given' => 'A', 'birth-date' => '31/02/1990'], ['birth-date' => 'There is no 31 February: February 1990 has 28 days.']];
