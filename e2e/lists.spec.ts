@@ -252,7 +252,7 @@ test('a list is saved as a table and as contact cards, and a record as one card'
         const text = await readFile(await file.path(), 'utf8');
         return [file.suggestedFilename(), text] as const;
     };
-    const [name, table] = await saved('Save as', /A table/);
+    const [name, table] = await saved('Save as', /list as a table/);
     expect(name).toBe('Records.csv');
     expect(table).toContain('Number,Name,Role');
     expect(table).toContain('"Brass Lantern Foundry",vendor');

@@ -1,0 +1,113 @@
+import { readFile } from 'node:fs/promises';
+import { expect, test } from './desk';
+
+const PEOPLE = [
+    'Company,Contact First Name,Contact Last Name,Job Title,Work Phone,Mobile,E-mail Address,Street,City,State,Zip,Terms,Birthday,Hobby',
+    'Penhallow Observatory,Augusta,Penhallow,Director,802-555-0143,802-555-0199,augusta@penhallow.example,,,,,,,',
+    'Larch & Tolliver Joiners,Beatrix,Tolliver,Owner,802-555-0131,,beatrix@larchtolliver.example,4 Shaving Lane,Putney,VT,5346,net 30,3/4/1971,chess',
+    'Larch & Tolliver Joiners,Rufus,Larch,Foreman,802-555-0131,802-555-0132,rufus@larchtolliver.example,,,,,,,',
+    'Copper Kettle Tea Rooms,,,,802-555-0133,,hello@copperkettle.example,1 Square,Newfane,VT,05345,,,',
+    ',Edith,Larkin,,,,,9 Pond Street,Newfane,VT,05345,,,',
+    ',Ignatius,Pell,Verger,802-555-01,,ignatius at pell.example,,,,,,31/02/1960,',
+];
+
+function file(name: string, lines: string[]) {
+    return { name, mimeType: 'text/csv', buffer: Buffer.from(lines.join('\n')) };
+}
+
+test('a spreadsheet of people is understood, what is doubtful and wrong is settled, it is imported and taken back', async ({ desk, page }) => {
+    await desk.signIn();
+    await page.goto('/directory');
+    await page.getByRole('link', { name: 'Import a file' }).click();
+    await expect(page.getByRole('heading', { name: 'Import a file' })).toBeVisible();
+    await desk.expectAccessible();
+    await page.locator('input[type=file]').setInputFiles(file('people.csv', PEOPLE));
+    await expect(page.getByRole('heading', { name: 'What the columns are' })).toBeVisible();
+    const main = page.getByRole('main');
+    await expect(main).toContainText('6 lines. 1 of 14 columns are left out.');
+    await expect(page.getByRole('combobox', { name: 'What Contact First Name is' })).toHaveValue('Given name');
+    await expect(page.getByRole('combobox', { name: 'What Mobile is' })).toHaveValue('Phone, mobile');
+    await desk.expectAccessible();
+    // A column that nobody knows is something of the office's own, or a tag.
+    const hobby = page.getByRole('combobox', { name: 'What Hobby is' });
+    await expect(hobby).toHaveValue('left out');
+    await hobby.fill('tag');
+    await page.getByRole('option', { name: 'Tags', exact: true }).click();
+    await expect(main).toContainText('Its dates could be read either way.');
+    await page.keyboard.press('Control+Enter');
+
+    await expect(page.getByRole('heading', { name: 'The lines' })).toBeVisible();
+    const kinds = page.getByRole('radiogroup', { name: 'Which lines' });
+    await expect(kinds.getByRole('radio')).toHaveText(['new 3', 'changes a record 1', 'doubtful 1', 'wrong 1']);
+    // First what somebody has to look at: there is an Edith Larkin in the book.
+    const edith = page.getByRole('listitem', { name: 'Line 6, Edith Larkin' });
+    await expect(edith).toContainText('It may be somebody who is in the book.');
+    await desk.expectAccessible();
+    await edith.getByRole('button', { name: /It is Mrs. Edith Larkin/ }).click();
+    await expect(kinds.getByRole('radio')).toHaveText(['new 3', 'changes a record 1', 'the same already 1', 'wrong 1']);
+    // The wrong line shows its cells, each with what is wrong; it is mended where it stands.
+    const pell = page.getByRole('listitem', { name: /^Line 7/ });
+    await expect(pell.getByText('There is no 31 February: February 1960 has 29 days.')).toBeVisible();
+    await pell.getByRole('textbox', { name: 'Birthday' }).fill('28/02/1960');
+    await pell.getByRole('textbox', { name: 'Work Phone' }).fill('802-555-0137');
+    await pell.getByRole('textbox', { name: 'E-mail Address' }).fill('ignatius@pell.example');
+    await page.keyboard.press('Control+Enter');
+    await expect(kinds.getByRole('radio')).toHaveText(['new 4', 'changes a record 1', 'the same already 1']);
+    await kinds.getByRole('radio', { name: /changes/ }).click();
+    const augusta = page.getByRole('listitem', { name: /^Line 2/ });
+    await expect(augusta).toContainText('Phone 802-555-0199 mobile');
+
+    await page.getByRole('button', { name: 'Import 5 records' }).click();
+    await expect(page.getByRole('status').filter({ hasText: 'imported' })).toBeVisible();
+    await expect(kinds.getByRole('radio')).toHaveText(['added 4', 'changed 1']);
+    await desk.expectAccessible();
+    await kinds.getByRole('radio', { name: /added/ }).click();
+    await page.getByRole('link', { name: 'Beatrix Tolliver' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Beatrix Tolliver' })).toBeVisible();
+    await expect(page.getByRole('main')).toContainText('Owner, Larch & Tolliver Joiners');
+    await expect(page.getByRole('main')).toContainText('05346');
+    await page.goBack();
+    // The same file again changes nothing.
+    await page.goto('/imports');
+    await page.locator('input[type=file]').setInputFiles(file('people.csv', PEOPLE.slice(0, 5)));
+    // What its columns are is remembered, the tags too.
+    await expect(page.getByRole('combobox', { name: 'What Hobby is' })).toHaveValue('Tags');
+    await page.getByRole('button', { name: 'Check the lines' }).click();
+    await expect(kinds.getByRole('radio')).toHaveText(['the same already 4']);
+    await expect(page.getByRole('button', { name: /^Import/ })).toBeHidden();
+    await page.getByRole('button', { name: 'Discard this file' }).click();
+    await expect(page.getByText('people.csv is discarded. What was imported stays.')).toBeVisible();
+    await page.getByRole('link', { name: 'people.csv' }).click();
+    await page.getByRole('button', { name: 'Take it back' }).click();
+    await expect(kinds.getByRole('radio')).toHaveText(['taken back 5']);
+    await page.keyboard.press('/');
+    await desk.find.fill('tolliver');
+    await expect(page.getByRole('option', { name: 'Add a company named “tolliver”' })).toBeVisible();
+    await expect(page.getByRole('option', { name: /Beatrix/ })).toBeHidden();
+});
+
+test('what cannot be read says so, and a table to fill in and the whole list go out and come in again', async ({ desk, page }) => {
+    await desk.signIn('tobias');
+    await page.goto('/imports');
+    await page.locator('input[type=file]').setInputFiles({ name: 'people.csv', mimeType: 'text/csv', buffer: Buffer.from('%PDF-1.7\n') });
+    await expect(page.getByRole('alert').filter({ hasText: 'people.csv: This is not a text table. Save it as CSV first.' })).toBeVisible();
+    const downloading = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'as CSV' }).click();
+    const template = await readFile(await (await downloading).path(), 'utf8');
+    expect(template).toContain('Given name');
+    expect(template).toContain('# for example: person');
+    // From the list as a spreadsheet, and in again.
+    await page.goto('/directory');
+    await page.getByRole('button', { name: 'Save as' }).click();
+    const saving = page.waitForEvent('download');
+    await page.getByRole('menuitem', { name: 'Everything of these records (XLSX)' }).click();
+    const book = await saving;
+    expect(book.suggestedFilename()).toBe('Records.xlsx');
+    await page.goto('/imports');
+    await page.locator('input[type=file]').setInputFiles({
+        name: 'Records.xlsx', mimeType: 'application/octet-stream', buffer: await readFile(await book.path()),
+    });
+    await expect(page.getByRole('main')).toContainText('Every column is understood.');
+    await page.getByRole('button', { name: 'Check the lines' }).click();
+    await expect(page.getByRole('radiogroup', { name: 'Which lines' }).getByRole('radio')).toHaveText([/^the same already \d\d$/]);
+});
