@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { importColumnsQuery, importQuery, forget, keepAnswer } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
@@ -144,16 +144,8 @@ interface TableProps {
 }
 
 function ColumnTable({ columns, chosen, onChoose }: TableProps) {
-    const titles = new Map(columns.targets.map(({ target, title }) => [target, title]));
-    const options: Option[] = [
-        { id: OUT, name: 'left out' },
-        ...columns.targets.map(({ target, title, group }) => ({ id: target, name: group === 'Own fields' ? `${title} (own field)` : title })),
-        // What was understood of a heading, and stands in no list.
-        ...chosen.filter((target, at) => target !== '' && !titles.has(target) && chosen.indexOf(target) === at)
-            .map((target) => ({ id: target, name: named(target, titles) })),
-        ...columns.columns.map(({ heading }) => ({ id: `code:${heading}`, name: `Number elsewhere, ${heading}` }))
-            .filter(({ id }) => !chosen.includes(id)),
-    ];
+    // The same list as long as nothing is other: somebody may be typing into one of the fields.
+    const options = useMemo(() => optionsOf(columns, chosen), [columns, chosen]);
     return (
         <TableScroll>
             <Table>
@@ -175,6 +167,19 @@ function ColumnTable({ columns, chosen, onChoose }: TableProps) {
             </Table>
         </TableScroll>
     );
+}
+
+function optionsOf(columns: Columns, chosen: string[]): Option[] {
+    const titles = new Map(columns.targets.map(({ target, title }) => [target, title]));
+    return [
+        { id: OUT, name: 'left out' },
+        ...columns.targets.map(({ target, title, group }) => ({ id: target, name: group === 'Own fields' ? `${title} (own field)` : title })),
+        // What was understood of a heading, and stands in no list.
+        ...chosen.filter((target, at) => target !== '' && !titles.has(target) && chosen.indexOf(target) === at)
+            .map((target) => ({ id: target, name: named(target, titles) })),
+        ...columns.columns.map(({ heading }) => ({ id: `code:${heading}`, name: `Number elsewhere, ${heading}` }))
+            .filter(({ id }) => !chosen.includes(id)),
+    ];
 }
 
 function named(target: string, titles: Map<string, string>): string {

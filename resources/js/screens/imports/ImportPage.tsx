@@ -23,13 +23,14 @@ export function ImportPage() {
     const { data, error, refetch } = useQuery(importQuery(id));
     useTitle(data?.name ?? 'Import');
     // What has come to an end has changed records that others show.
-    const wasUnderWay = useRef(false);
+    const changing = data !== undefined && ['taking', 'counting', 'taking-back'].includes(data.state);
+    const wasChanging = useRef(false);
     useEffect(() => {
-        if (wasUnderWay.current && data?.isUnderWay === false) {
+        if (wasChanging.current && !changing) {
             forgetImported();
         }
-        wasUnderWay.current = data?.isUnderWay === true;
-    }, [data?.isUnderWay]);
+        wasChanging.current = changing;
+    }, [changing]);
     if (data === undefined) {
         return <AwaitedSheet what="The file" error={error} retry={() => void refetch()} />;
     }

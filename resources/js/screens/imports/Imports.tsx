@@ -54,7 +54,7 @@ export function Imports() {
                         <Progress aria-label={`Sending ${sending.name}`} value={sending.part} />
                     </Row>
                 )}
-                <div role="alert">{problem !== '' && <Notice tone="stop" title="Not taken">{problem}</Notice>}</div>
+                {problem !== '' && <Notice tone="stop" title="Not taken">{problem}</Notice>}
                 <Small>
                     Starting from nothing? Fill in a table:{' '}
                     <a href="/api/imports/template?format=xlsx">as a spreadsheet</a>, <a href="/api/imports/template?format=csv">as CSV</a>,{' '}
