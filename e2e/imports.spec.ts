@@ -68,7 +68,7 @@ test('a spreadsheet of people is understood, what is doubtful and wrong is settl
     await kinds.getByRole('radio', { name: /added/ }).click();
     await page.getByRole('link', { name: 'Beatrix Tolliver' }).click();
     await expect(page.getByRole('heading', { level: 1, name: 'Beatrix Tolliver' })).toBeVisible();
-    await expect(page.getByRole('main')).toContainText('Owner, Larch & Tolliver Joiners');
+    await expect(desk.section('Positions')).toContainText('Larch & Tolliver Joiners');
     await expect(page.getByRole('main')).toContainText('05346');
     await page.goBack();
     // The same file again changes nothing.
