@@ -26,6 +26,7 @@ use App\Http\Controllers\Lists\ListWordsController;
 use App\Http\Controllers\Lists\SavedListsController;
 use App\Http\Controllers\LookAlikes\LookAlikesController;
 use App\Http\Controllers\LookAlikes\SharedLinesController;
+use App\Http\Controllers\Mailing\MailingController;
 use App\Http\Controllers\Meetings\MeetingsController;
 use App\Http\Controllers\Merging\MergesController;
 use App\Http\Controllers\Notes\NotesController;
@@ -140,6 +141,9 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::delete('jobs/{job}', [JobsController::class, 'forget'])->whereNumber('job');
     Route::get('tax-report', [PaperController::class, 'taxReport']);
     Route::get('imports', [ImportsController::class, 'index']);
+    Route::get('mailing', [MailingController::class, 'show']);
+    Route::get('mailing/pdf', [MailingController::class, 'pdf']);
+    Route::get('address-book/pdf', [MailingController::class, 'book']);
     Route::get('imports/template', [ImportsController::class, 'template']);
     Route::prefix('imports/{import}')->whereNumber('import')->group(function (): void {
         Route::get('', [ImportsController::class, 'show']);

@@ -12,9 +12,11 @@ final class NumberedPages extends TCPDF
     /** @var (\Closure(self): void)|null */
     public ?\Closure $foot = null;
 
-    public function __construct(string $paper)
+    /** @param  string|array{float, float}  $paper  by name, or its width and height in millimetres */
+    public function __construct(string|array $paper)
     {
-        parent::__construct('P', 'mm', $paper, true, 'UTF-8');
+        $isWide = is_array($paper) && $paper[0] > $paper[1];
+        parent::__construct($isWide ? 'L' : 'P', 'mm', $paper, true, 'UTF-8');
         // Else the library writes its name on the first page.
         $this->tcpdflink = false;
     }

@@ -9,7 +9,6 @@ use Almanac\Addresses\PostalAddress;
 use Almanac\Addresses\Recipient;
 use App\Models\Office;
 use Illuminate\Support\Facades\Storage;
-use TCPDF_FONTS;
 
 /** A sheet of the office's own paper: its head, its fonts, page numbers; and what goes on it, from top to bottom. */
 final class PaperSheet
@@ -26,34 +25,20 @@ final class PaperSheet
 
     private const RULE = [220, 212, 195];
 
-    private const TEXT = 'AtkinsonHyperlegibleNext-Regular';
+    private const TEXT = PaperFonts::TEXT;
 
-    private const STRONG = 'AtkinsonHyperlegibleNext-Bold';
+    private const STRONG = PaperFonts::STRONG;
 
-    private const HEADING = 'Literata-SemiBold';
+    private const HEADING = PaperFonts::HEADING;
 
     private readonly NumberedPages $pdf;
 
-    /** The library's fonts for scripts that ours have no letters of. */
-    private const OTHER_SCRIPTS = [
-        '\p{Hangul}' => 'hysmyeongjostdmedium',
-        '[\p{Hiragana}\p{Katakana}]' => 'kozgopromedium',
-        '\p{Han}' => 'stsongstdlight',
-        '[^\p{Latin}\p{Greek}\p{Cyrillic}\p{Common}\p{Inherited}]' => 'dejavusans',
-    ];
-
-    /** @var array<string, string> the library's own names of our fonts */
-    private array $fonts = [];
-
-    private string $folder;
+    private readonly PaperFonts $fonts;
 
     public function __construct(private readonly Office $office, string $title)
     {
         $this->pdf = new NumberedPages(in_array($office->country, ['US', 'CA'], true) ? 'LETTER' : 'A4');
-        $this->folder = storage_path('framework/cache/fonts/');
-        if (! is_dir($this->folder)) {
-            mkdir($this->folder, 0700, true);
-        }
+        $this->fonts = new PaperFonts($this->pdf);
         $this->pdf->SetTitle($title);
         $this->pdf->SetCreator('Neat Almanac');
         $this->pdf->SetMargins(self::SIDE, self::TOP, self::SIDE);
@@ -263,31 +248,8 @@ final class PaperSheet
         $this->pdf->SetTextColor(...$colour);
     }
 
-    /**
-     * The text font knows Latin letters; what has others is set in the one of the headings, which knows Greek and Cyrillic
-     * too, and what that lacks in one that the library brings. Those of East Asia come from whoever opens the file.
-     */
     private function font(string $name, float $size, string $text = ''): void
     {
-        $isLatin = preg_match('/[^\x{0}-\x{24f}\x{1e00}-\x{1eff}\x{2000}-\x{206f}\x{20a0}-\x{20bf}\x{2212}]/u', $text) !== 1;
-        if (! $isLatin) {
-            foreach (self::OTHER_SCRIPTS as $script => $font) {
-                if (preg_match("/$script/u", $text) === 1) {
-                    $this->pdf->SetFont($font, '', $size);
-
-                    return;
-                }
-            }
-            $name = self::HEADING;
-        }
-        $this->fonts[$name] ??= $this->made($name);
-        $this->pdf->SetFont($this->fonts[$name], '', $size, $this->folder.$this->fonts[$name].'.php');
-    }
-
-    private function made(string $name): string
-    {
-        $font = TCPDF_FONTS::addTTFfont(resource_path("fonts/$name.ttf"), 'TrueTypeUnicode', '', 32, $this->folder);
-
-        return is_string($font) ? $font : throw new \LogicException("The font $name ships with the application.");
+        $this->fonts->set($name, $size, $text);
     }
 }

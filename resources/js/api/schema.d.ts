@@ -2276,6 +2276,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mailing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What labels or envelopes of a list would be */
+        get: operations["readMailing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mailing/pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Labels or envelopes of a list */
+        get: operations["printMailing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/address-book/pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An address book of a list, or its phones */
+        get: operations["printAddressBook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/meetings/{meeting}": {
         parameters: {
             query?: never;
@@ -5420,6 +5471,13 @@ export interface components {
             country?: string;
             exceptId?: number;
         };
+        /** @description A sheet of labels, or an envelope. */
+        LabelSheet: {
+            key: string;
+            title: string;
+            /** @description How many labels it has. */
+            labels: number;
+        };
         LedgerQuery: {
             page?: number;
             partyId?: number;
@@ -5453,6 +5511,12 @@ export interface components {
             total: components["schemas"]["Money"];
             open: components["schemas"]["Money"];
             net: components["schemas"]["Money"];
+        };
+        /** @description Somebody who cannot be written to, and why. */
+        LeftOut: {
+            id: number;
+            name: string;
+            why: string;
         };
         /** @description How a letter is addressed today. */
         Letter: {
@@ -5697,6 +5761,22 @@ export interface components {
             name: string;
             /** @description By which it became one with the other. */
             mergeId: number;
+        };
+        /** @description What labels or envelopes of a list would be. */
+        Mailing: {
+            /** @description The key of the sheet. */
+            sheet: string;
+            /** @description How many are printed, copies included. */
+            labels: number;
+            /** @description How many sheets, or envelopes, that takes. */
+            sheets: number;
+            /** @description How the first few read. */
+            examples: string[][];
+            /** @description The first of those who cannot be written to. */
+            leftOut: components["schemas"]["LeftOut"][];
+            /** @description All of them. */
+            leftOutCount: number;
+            sheetsToChoose: components["schemas"]["LabelSheet"][];
         };
         /** @description A whole meeting. */
         Meeting: {
@@ -12658,6 +12738,117 @@ export interface operations {
         responses: {
             /** @description Done */
             204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readMailing: {
+        parameters: {
+            query?: {
+                filter?: string;
+                archived?: string;
+                sort?: string;
+                ids?: string;
+                sheet?: string;
+                own?: string;
+                start?: number;
+                copies?: number;
+                household?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Mailing"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    printMailing: {
+        parameters: {
+            query?: {
+                filter?: string;
+                archived?: string;
+                sort?: string;
+                ids?: string;
+                sheet?: string;
+                own?: string;
+                start?: number;
+                copies?: number;
+                household?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    printAddressBook: {
+        parameters: {
+            query?: {
+                filter?: string;
+                archived?: string;
+                phones?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

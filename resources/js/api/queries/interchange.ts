@@ -49,6 +49,29 @@ export function importLinesQuery(id: number, wanted: LinesWanted, page: number) 
     });
 }
 
+/** Who is written to, and on what sheet. */
+export interface MailingWanted {
+    filter?: string;
+    archived?: string;
+    sort?: string;
+    ids?: string;
+    sheet?: string;
+    own?: string;
+    start?: number;
+    copies?: number;
+    household?: string;
+}
+
+/** What labels or envelopes of a list would be. */
+export function mailingQuery(query: MailingWanted) {
+    return queryOptions({
+        queryKey: ['mailing', query],
+        queryFn: ({ signal }) => ask(api.GET('/api/mailing', { params: { query }, signal })),
+        staleTime: 0,
+        retry: false,
+    });
+}
+
 /** After a file has changed the book: everything that tells of it. */
 export function forgetImported(): void {
     void forget(['imports'], ['ledger'], ['engagements'], ['records'], ['finding'], ['today'], ['due'], ['upkeep'], ['lists']);

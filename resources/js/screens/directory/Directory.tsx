@@ -7,6 +7,7 @@ import { useSession } from '../../api/session';
 import { EmptyDesk } from '../../shared/EmptyDesk';
 import { ColumnsButton } from '../../shared/lists/ColumnsDialog';
 import { FilterLine } from '../../shared/lists/FilterLine';
+import { LabelsDialog } from '../../shared/lists/LabelsDialog';
 import { ListTools } from '../../shared/lists/ListTools';
 import { SIZE_OF } from '../../shared/lists/pages';
 import { sortedBy, useListLook } from '../../shared/lists/useListLook';
@@ -33,6 +34,9 @@ import { useChoosing } from './useChoosing';
 /** So many records are made one at a time. */
 const MOST_AT_ONCE = 10;
 
+/** So many numbers stand in an address. */
+const MOST_LABELLED = 1000;
+
 /** How wide a column is before somebody draws it otherwise. */
 const WIDTHS: Record<string, number> = {
     receivable: 108, name: 204, role: 110, place: 136, phone: 150, email: 220, reminder: 142, 'reminder-text': 236,
@@ -51,6 +55,7 @@ export function Directory() {
     const { page } = list;
     const look = useListLook('parties', page?.columns ?? [], WIDTHS);
     const [isChanging, setChanging] = useState(false);
+    const [isLabelling, setLabelling] = useState(false);
     const { mayChangeRecords } = useSession();
     const views = useTitles('listViews');
     useTitle('Directory');
@@ -196,6 +201,9 @@ export function Directory() {
                             {!choosing.isAll && (
                                 <QuietButton onPress={() => choosing.all(true)}>{`Choose all ${count.toLocaleString('en')}`}</QuietButton>
                             )}
+                            {!input.isAll && chosen <= MOST_LABELLED && (
+                                <QuietButton onPress={() => setLabelling(true)}>Labels</QuietButton>
+                            )}
                             <QuietButton onPress={clear}>Choose none</QuietButton>
                             <Small>Space chooses, Shift reaches, Ctrl+A all</Small>
                         </Foot>
@@ -203,6 +211,7 @@ export function Directory() {
                     {page.columns.some(({ isFigure }) => isFigure) && <Small>Amounts without a currency are in {page.currency}.</Small>}
                 </Stack>
             )}
+            {isLabelling && <LabelsDialog asked={{ ids: input.ids.join(',') }} onClose={() => setLabelling(false)} />}
             {isChanging && <BulkDialog chosen={input} count={chosen} onClose={() => setChanging(false)} />}
         </Sheet>
     );

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { keepAnswer, savedListsQuery, type ListOf } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
+import { LabelsDialog } from './LabelsDialog';
 import { addressOf, choicesOf, isAsKept, PLACE_OF } from './listAddress';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { Tick } from '../../ui/Choose';
@@ -28,6 +29,7 @@ export function ListTools({ of, isCounted = false, search, onOpen }: Props) {
     const saved = savedListsQuery(of);
     const { data: lists = [] } = useQuery(saved);
     const [dialog, setDialog] = useState<'add' | 'change'>();
+    const [isLabelling, setLabelling] = useState(false);
     const say = useSay();
     const list = lists.find(({ key }) => key === search.get('list'));
     const body = ({ name, isShared }: { name: string; isShared: boolean }) => ({
@@ -93,6 +95,13 @@ export function ListTools({ of, isCounted = false, search, onOpen }: Props) {
             {of === 'parties' && !isCounted && <Menu label="Save as" items={FILES.map(({ id, name, whole = false }) => ({
                 id, name, onChoose: () => window.location.assign(`/api/parties/export?${fileOf(search, id.replace('whole-', ''), whole)}`),
             }))} />}
+            {of === 'parties' && !isCounted && <Menu label="Print" items={[
+                { id: 'list', name: 'This list', onChoose: () => setTimeout(() => window.print()) },
+                { id: 'labels', name: 'Labels and envelopes', onChoose: () => setLabelling(true) },
+                { id: 'book', name: 'Address book (PDF)', onChoose: () => window.location.assign(`/api/address-book/pdf?${askedOf(search).toString()}`) },
+                { id: 'phones', name: 'Phone list (PDF)', onChoose: () => window.location.assign(`/api/address-book/pdf?phones=1&${askedOf(search).toString()}`) },
+            ]} />}
+            {isLabelling && <LabelsDialog asked={Object.fromEntries(askedOf(search, ['sort']))} onClose={() => setLabelling(false)} />}
             {dialog !== undefined && (
                 <NameDialog
                     title={dialog === 'add' ? 'Keep this list' : 'Rename or share'}
@@ -120,14 +129,20 @@ const FILES: { id: string; name: string; whole?: boolean }[] = [
 
 /** What is asked of the list, as it stands in the address. */
 function fileOf(search: URLSearchParams, format: string, isWhole: boolean): string {
-    const asked = new URLSearchParams({ format, ...isWhole ? { whole: '1' } : {} });
-    for (const key of ['filter', 'archived', 'sort', 'columns', 'view']) {
-        const value = search.get(key) ?? '';
-        if (value !== '') {
-            asked.set(key, value);
-        }
+    const asked = askedOf(search, ['sort', 'columns', 'view']);
+    asked.set('format', format);
+    if (isWhole) {
+        asked.set('whole', '1');
     }
     return asked.toString();
+}
+
+/** Which records the list asks for, and what else of it is wanted. */
+function askedOf(search: URLSearchParams, also: string[] = []): URLSearchParams {
+    return new URLSearchParams(['filter', 'archived', ...also].flatMap((key) => {
+        const value = search.get(key) ?? '';
+        return value === '' ? [] : [[key, value]];
+    }));
 }
 
 interface DialogProps {
