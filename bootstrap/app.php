@@ -13,6 +13,7 @@ use App\Http\Problems\MadeOne;
 use App\Http\Problems\ProblemRenderer;
 use Bench\BenchCommand;
 use Bench\ImportCommand;
+use Bench\ImportPeopleCommand;
 use Bench\ScanCommand;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -25,7 +26,7 @@ return Application::configure(basePath: dirname(__DIR__))
         api: __DIR__.'/../routes/api.php',
     )
     // The bench is no part of what an office installs.
-    ->withCommands([__DIR__.'/../app/Console', ...(class_exists(BenchCommand::class) ? [BenchCommand::class, ImportCommand::class, ScanCommand::class] : [])])
+    ->withCommands([__DIR__.'/../app/Console', ...(class_exists(BenchCommand::class) ? [BenchCommand::class, ImportCommand::class, ImportPeopleCommand::class, ScanCommand::class] : [])])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->statefulApi();
         // What was left empty stays empty text; null means that nothing was chosen.

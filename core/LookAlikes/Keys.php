@@ -46,6 +46,15 @@ final class Keys
     }
 
     /**
+     * Whether a key says much by itself: both names, the whole name of a company, or what few have. Who shares none of these
+     * with another is not likely enough to be asked about.
+     */
+    public static function isStrong(string $key): bool
+    {
+        return in_array($key[1], ['b', 'n', 'p', 'e', 'l', 'd', 't', 'c'], true);
+    }
+
+    /**
      * By which those are told apart who share a key with very many: of a common name, behind one front desk.
      *
      * @return list<string>

@@ -15,6 +15,7 @@ use Almanac\LookAlikes\Comparison;
 use Almanac\LookAlikes\Keys;
 use Almanac\LookAlikes\Likeness;
 use Almanac\LookAlikes\Verdict;
+use Almanac\Records\PartyKind;
 use App\Database\LongWork;
 use App\Facts\Interchange\MatchRows;
 use App\Facts\Interchange\OfficeReading;
@@ -185,8 +186,7 @@ final class CheckLines
     {
         $before = [];
         foreach (Keys::of($one) as $key) {
-            // Two names that sound alike, or something that few share.
-            if (! in_array($key[1], ['b', 'n', 'p', 'e', 't', 'c'], true)) {
+            if (! Keys::isStrong($key)) {
                 continue;
             }
             $hash = crc32($key);
@@ -195,7 +195,9 @@ final class CheckLines
                 $this->seen[$hash][] = $line;
             }
         }
-        $counts = array_count_values($before);
+        // A name alone makes no two people one, so less than that is not looked at.
+        $least = $one->kind === PartyKind::Person ? 2 : 1;
+        $counts = array_filter(array_count_values($before), fn (int $shared) => $shared >= $least);
         arsort($counts);
         foreach ($import->importLines()->whereIn('line', array_slice(array_keys($counts), 0, self::TWINS))->get() as $other) {
             $row = $reader->read($other->cells())->row;

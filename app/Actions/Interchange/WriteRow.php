@@ -29,12 +29,17 @@ use App\Models\Party;
 use App\Models\Position;
 use App\Models\User;
 use App\Time\Clock;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Validation\ValidationException;
 
 /** Writes what a line of a file says: a record that is new with all that it has, or what is other of one in the book. Runs inside a transaction. */
 final readonly class WriteRow
 {
     private const FIRST_NUMBER = 1001;
+
+    private const SEVERAL = ['contactPoints', 'addressUses', 'listItems', 'codes', 'taxNumbers', 'heldPositions', 'staffPositions'];
+
+    private const ONE = ['clientTerms', 'vendorTerms', 'owner', 'accountManager', 'buyer'];
 
     public function __construct(
         private Sections $sections,
@@ -57,13 +62,16 @@ final readonly class WriteRow
     public function add(PartyRow $row, string $from, bool $takesNewWords, User $by): Party
     {
         $party = new Party(['kind' => $row->kind, 'number' => $this->number((int) $row->value('number')), 'created_at' => $this->clock->now()]);
+        // Nothing of it is there yet: it need not be asked for.
+        $party->setRelations(array_fill_keys(self::SEVERAL, new Collection) + array_fill_keys(self::ONE, null));
         foreach ($this->inputs->of($party, $row, [], [], $takesNewWords) as $name => $input) {
             if ($name === SectionName::Positions->value) {
                 continue;
             }
-            $this->sections->named(SectionName::from($name))?->write($party, $input);
             $party->unsetRelations();
+            $this->sections->named(SectionName::from($name))?->write($party, $input);
         }
+        $party->unsetRelations();
         foreach ($row->positions as $position) {
             $this->hold($party, $position);
         }

@@ -115,7 +115,7 @@ final class MatchRows
         $lines = [];
         foreach ($alike as $line => $one) {
             foreach (Keys::of($one) as $key) {
-                if (! Keys::isWeak($key)) {
+                if (Keys::isStrong($key)) {
                     $lines[$key][] = $line;
                 }
             }

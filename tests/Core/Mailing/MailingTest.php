@@ -56,7 +56,7 @@ final class MailingTest extends TestCase
     {
         $home = ['9 Pond Street', 'NEWFANE, VT 05345'];
         $person = fn (int $id, string $given, string $family, string $place = 'p', ?int $with = null, array $names = []): Addressee => new Addressee(
-            $id, "$family, $given", [...$names === [] ? ["$given $family"] : $names, ...$home], '', $with, $place, "$given $family", $family,
+            $id, "$family, $given", array_values([...$names === [] ? ["$given $family"] : $names, ...$home]), '', $with, $place, "$given $family", $family,
         );
         $couple = ['Edith Larkin and', 'Walter Larkin'];
         $list = [
