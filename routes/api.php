@@ -164,6 +164,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::get('office/logo', [LogoController::class, 'show']);
         Route::post('office/logo', [LogoController::class, 'store']);
         Route::delete('office/logo', [LogoController::class, 'destroy']);
+        Route::get('office/everything', [ExportController::class, 'everything']);
         Route::get('acts', [OfficeController::class, 'acts']);
         Route::get('users', [OfficeController::class, 'users']);
         Route::post('users', [OfficeController::class, 'add']);

@@ -64,6 +64,7 @@ final class ActLog
         'born_on',
         'path',
         'problems',
+        'settings',
         'logo_path',
     ];
 
@@ -82,6 +83,8 @@ final class ActLog
         'tokenable_type',
         'taken',
         'found',
+        'lines',
+        'last_change_id',
         'state_since',
         'began_on',
         'search_key',

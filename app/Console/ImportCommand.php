@@ -4,20 +4,19 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Actions\Ledger\ImportDocuments;
+use App\Actions\Interchange\RunImport;
 use App\Models\Import;
 use Illuminate\Console\Command;
 
 final class ImportCommand extends Command
 {
-    protected $signature = 'almanac:import {import} {--take}';
+    protected $signature = 'almanac:import {import}';
 
-    protected $description = 'Check a file of documents that was handed in, or take it, where the worker is not to';
+    protected $description = 'Work on a file that was handed in, as far as its state says, where the worker is not to';
 
-    public function handle(ImportDocuments $documents): int
+    public function handle(RunImport $run): int
     {
-        $import = Import::query()->findOrFail($this->argument('import'));
-        $this->option('take') === true ? $documents->take($import) : $documents->check($import);
+        $run->handle(Import::query()->whereKey($this->argument('import'))->firstOrFail());
 
         return self::SUCCESS;
     }

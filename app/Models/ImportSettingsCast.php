@@ -11,9 +11,10 @@ use Almanac\Money\DecimalSign;
 use Almanac\Records\PartyKind;
 use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\Crypt;
 
 /**
- * How a file is read, as it is kept.
+ * How a file is read, as it is kept: encrypted, since what stands in its columns is among it.
  *
  * @implements CastsAttributes<ImportSettings, ImportSettings>
  */
@@ -26,7 +27,7 @@ final class ImportSettingsCast implements CastsAttributes
          *     isMonthFirst?: bool, sign?: string, existing?: string, takesNewWords?: bool, kind?: string|null, roles?: list<string>,
          * } $kept
          */
-        $kept = json_decode(is_string($value) ? $value : '{}', true, flags: JSON_THROW_ON_ERROR);
+        $kept = is_string($value) && $value !== '{}' ? json_decode(Crypt::decryptString($value), true, flags: JSON_THROW_ON_ERROR) : [];
 
         return new ImportSettings(
             FileKind::from($kept['format'] ?? FileKind::Csv->value),
@@ -46,6 +47,6 @@ final class ImportSettingsCast implements CastsAttributes
 
     public function set(Model $model, string $key, mixed $value, array $attributes): string
     {
-        return json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+        return Crypt::encryptString(json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE));
     }
 }

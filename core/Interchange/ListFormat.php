@@ -10,6 +10,7 @@ enum ListFormat: string
     case Csv = 'csv';
     case Xlsx = 'xlsx';
     case Ods = 'ods';
+    case Json = 'json';
     case VCard4 = 'vcard4';
     case VCard3 = 'vcard3';
     case JCard = 'jcard';
@@ -20,7 +21,7 @@ enum ListFormat: string
         return match ($this) {
             self::Csv, self::Xlsx, self::Ods => $this->value,
             self::VCard4, self::VCard3 => 'vcf',
-            self::JCard => 'json',
+            self::JCard, self::Json => 'json',
         };
     }
 
@@ -31,6 +32,7 @@ enum ListFormat: string
             self::Csv => 'text/csv; charset=UTF-8; header=present',
             self::VCard4, self::VCard3 => 'text/vcard; charset=UTF-8',
             self::JCard => 'application/vcard+json',
+            self::Json => 'application/json',
             self::Xlsx => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
             self::Ods => 'application/vnd.oasis.opendocument.spreadsheet',
         };

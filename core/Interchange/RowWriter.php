@@ -46,6 +46,38 @@ final readonly class RowWriter
         return array_column($this->cells($row), 1);
     }
 
+    /**
+     * The same with all that it may have several of, as docs/record.schema.json says.
+     *
+     * @return array<string, mixed>
+     */
+    public function whole(PartyRow $row): array
+    {
+        $values = array_filter($row->values, fn (string $value) => $value !== '');
+        foreach ([...self::PRIVATE, ...$this->secret] as $key) {
+            $values = isset($values[$key]) ? [$key => $this->masked($values[$key])] + $values : $values;
+        }
+        $own = array_filter($values, fn (string $key) => str_starts_with($key, 'detail:'), ARRAY_FILTER_USE_KEY);
+        $details = [];
+        foreach ($own as $key => $value) {
+            $details[] = ['field' => $this->fields[$key] ?? $key, 'value' => $value];
+        }
+
+        return [
+            'kind' => $row->kind->value,
+            'values' => (object) array_diff_key($values, $own),
+            'details' => $details,
+            'contactPoints' => $row->points,
+            'addresses' => $row->addresses,
+            'positions' => $row->positions,
+            'types' => $row->types,
+            'tags' => $row->tags,
+            'codes' => $row->codes,
+            'taxNumbers' => array_map(fn (array $one) => ['value' => $this->masked($one['value'])] + $one, $row->taxNumbers),
+            'bankDetails' => array_map(fn (array $one) => ['iban' => $this->masked($one['iban']), 'account' => $this->masked($one['account'])] + $one, $row->accounts),
+        ];
+    }
+
     /** @return list<array{string, string|int|float}> heading and cell of each column */
     private function cells(PartyRow $row): array
     {

@@ -14,7 +14,8 @@ return new class extends Migration
         Schema::table('imports', function (Blueprint $table): void {
             // What is in it: documents, or people and companies.
             $table->string('of', 12)->default('documents');
-            $table->json('settings')->default('{}');
+            // Encrypted: a few cells of each column are among them.
+            $table->text('settings')->default('{}');
             $table->unsignedInteger('lines')->default(0);
             // The last entry of the log when it came to its end: what is told after it has changed since.
             $table->unsignedInteger('last_change_id')->nullable();

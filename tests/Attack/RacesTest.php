@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Tests\Attack;
 
 use Almanac\Access\Role;
+use Almanac\Interchange\ImportState;
 use App\Console\ImportCommand;
 use App\Models\Allocation;
 use App\Models\BankDetail;
 use App\Models\Document;
 use App\Models\Engagement;
 use App\Models\Import;
+use App\Models\ImportSettings;
 use App\Models\LedgerAccount;
 use App\Models\Party;
 use App\Models\Payment;
@@ -147,6 +149,22 @@ final class RacesTest extends TestCase
             ['/api/merges', '/api/merges', $this->twice('Ida')],
             ['/api/merges/propose', '/api/merges/propose', $this->twice('Una')],
             ['/api/merges/{merge}/apart', "/api/merges/$id/apart", ['seen' => $seen, 'belongs' => [], 'has' => []]],
+        ];
+    }
+
+    /** @return list<array{string, string, array<string, mixed>}> */
+    private function importPosts(): array
+    {
+        $of = fn (ImportState $state): int => Import::query()->create([
+            'name' => 'people.csv', 'path' => 'imports/none', 'of' => Import::RECORDS, 'state' => $state, 'settings' => new ImportSettings,
+            'user_id' => $this->administrator->id, 'lines' => 1, 'last_change_id' => 1,
+        ])->id;
+        [$checked, $taking, $taken] = array_map($of, [ImportState::Checked, ImportState::Taking, ImportState::Taken]);
+
+        return [
+            ['/api/imports/{import}/decide', "/api/imports/$checked/decide", ['outcome' => 'doubtful', 'decision' => 'out']],
+            ['/api/imports/{import}/stop', "/api/imports/$taking/stop", []],
+            ['/api/imports/{import}/take-back', "/api/imports/$taken/take-back", []],
         ];
     }
 
@@ -374,7 +392,7 @@ final class RacesTest extends TestCase
             ['DB_DATABASE' => $this->database, 'LARAVEL_STORAGE_PATH' => storage_path(), 'ALMANAC_TODAY' => '2026-11-24'] + getenv();
         $processes = array_map(
             fn ($id) => proc_open(
-                [PHP_BINARY, 'artisan', 'almanac:import', (string) $id, '--take'],
+                [PHP_BINARY, 'artisan', 'almanac:import', (string) $id],
                 [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
                 $pipes,
                 base_path(),
@@ -384,11 +402,41 @@ final class RacesTest extends TestCase
         );
         array_map(fn ($process) => is_resource($process) ? proc_close($process) : 1, $processes);
         $this->assertSame(30, Document::query()->count());
-        $this->assertEqualsCanonicalizing(['taken', 'checked'], Import::query()->pluck('state')->all());
+        $this->assertEqualsCanonicalizing(['taken', 'checked'], DB::table('imports')->pluck('state')->all());
         $failed = Import::query()->where('state', 'checked')->sole();
         $this->assertStringContainsString('Nothing was imported.', $failed->failure);
         $this->deleteJson("/api/imports/{$failed->id}")->assertOk();
         $this->assertSame(30, Document::query()->withoutGlobalScopes()->count());
+    }
+
+    public function test_the_same_people_taken_from_two_files_at_once_are_in_the_book_once(): void
+    {
+        Queue::fake();
+        $file = "First,Last,Company,Email\n".implode('', array_map(fn (int $n) => "Given$n,Family$n,Firm ".($n % 5).",n$n@people.example\n", range(1, 60)));
+        $processes = $imports = [];
+        $this->asAdministrator();
+        foreach ([1, 2] as $time) {
+            $id = $this->post('/api/imports', ['file' => UploadedFile::fake()->createWithContent("$time.csv", $file)], ['Accept' => 'application/json'])->assertCreated()->json('id');
+            $imports[] = $import = Import::query()->whereKey($id)->firstOrFail();
+            Artisan::call(ImportCommand::class, ['import' => $id]);
+            $import->refresh()->update(['state' => ImportState::Checking]);
+            Artisan::call(ImportCommand::class, ['import' => $id]);
+        }
+        foreach ($imports as $import) {
+            $this->assertSame(60, $import->importLines()->where('outcome', 'new')->count());
+            $this->postJson("/api/imports/$import->id/take")->assertOk()->assertJsonPath('state', 'taking');
+            $processes[] = proc_open(
+                [PHP_BINARY, 'artisan', 'almanac:import', (string) $import->id],
+                [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
+                $pipes,
+                base_path(),
+                ['DB_DATABASE' => $this->database, 'LARAVEL_STORAGE_PATH' => storage_path(), 'ALMANAC_TODAY' => '2026-11-24'] + getenv(),
+            );
+        }
+        array_map(fn ($process) => is_resource($process) ? proc_close($process) : 1, $processes);
+        $this->assertSame([60, 5], [DB::table('parties')->where('kind', 'person')->count(), DB::table('parties')->where('kind', 'company')->count()]);
+        $this->assertSame([60, 60], [DB::table('import_lines')->where('done', 'added')->count(), DB::table('import_lines')->where('done', 'refused')->count()]);
+        $this->assertSame(60, DB::table('positions')->count());
     }
 
     public function test_a_content_that_two_records_have_outlives_one_of_them(): void
@@ -577,7 +625,7 @@ final class RacesTest extends TestCase
             ['/api/look-alikes/later', '/api/look-alikes/later', ['pairIds' => [202]]],
             ['/api/look-alikes/open-again', '/api/look-alikes/open-again', ['pairIds' => [203]]],
             ['/api/shared-lines', '/api/shared-lines', ['kind' => 'phone', 'value' => '+18025550199', 'name' => 'Front desk']],
-            ...$this->mergePosts(),
+            ...$this->mergePosts(), ...$this->importPosts(),
             ['/api/tokens', '/api/tokens', ['email' => 'maud@orreryvane.example', 'password' => self::PASSWORD, 'name' => 'N']],
             ['/api/calendar', '/api/calendar', []],
             ...$this->engagementPosts(),

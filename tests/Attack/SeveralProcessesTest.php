@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Attack;
 
+use Almanac\Interchange\ImportState;
+use App\Actions\Interchange\RunImport;
 use App\Actions\Ledger\ImportDocuments;
 use App\Database\ImmediatePdo;
 use App\Models\Document;
 use App\Models\Import;
 use App\Models\Party;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Tests\SumsOfDocuments;
 use Tests\TestCase;
@@ -84,6 +88,39 @@ final class SeveralProcessesTest extends TestCase
         }
     }
 
+    public function test_a_killed_import_of_people_goes_on_where_it_was_no_line_twice_and_none_lost(): void
+    {
+        Queue::fake();
+        $file = "First,Last,Company\n".implode('', array_map(fn (int $n) => "Given$n,Family$n,Firm ".($n % 7)."\n", range(1, 200)));
+        $id = $this->asAdministrator()->post('/api/imports', ['file' => UploadedFile::fake()->createWithContent('people.csv', $file)], ['Accept' => 'application/json'])->json('id');
+        $import = Import::query()->whereKey($id)->firstOrFail();
+        $run = $this->app->make(RunImport::class);
+        $run->handle($import);
+        $import->refresh()->update(['state' => ImportState::Checking]);
+        $run->handle($import->refresh());
+        $run->begin($import->refresh());
+        for ($kill = 0; $kill < 3; $kill++) {
+            $before = DB::table('import_lines')->whereNotNull('done')->count();
+            $process = proc_open([PHP_BINARY, base_path('artisan'), 'almanac:import', (string) $import->id], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes, null, ['DB_DATABASE' => $this->database] + getenv());
+            for ($wait = 0; $wait < 1000 && DB::table('import_lines')->whereNotNull('done')->count() === $before && $before < 200; $wait++) {
+                usleep(5_000);
+            }
+            usleep(random_int(1_000, 60_000));
+            if ($process !== false) {
+                proc_terminate($process, SIGKILL);
+                proc_close($process);
+            }
+            DB::purge();
+            $this->assertSame('ok', DB::selectOne('pragma integrity_check')->integrity_check);
+            $done = DB::table('import_lines')->where('done', 'added')->count();
+            $this->assertSame($done, DB::table('parties')->where('kind', 'person')->count(), 'what is done is what is in the book');
+            $this->assertSame($done, DB::table('record_lines')->where('kind', 'person')->count(), 'and what is found');
+        }
+        $this->app->make(RunImport::class)->handle(Import::query()->whereKey($id)->firstOrFail());
+        $this->assertSame(ImportState::Taken, $import->refresh()->state);
+        $this->assertSame([200, 7, 200], [DB::table('parties')->where('kind', 'person')->count(), DB::table('parties')->where('kind', 'company')->count(), DB::table('positions')->count()]);
+    }
+
     public function test_a_killed_import_leaves_all_of_its_file_or_nothing(): void
     {
         $company = $this->addCompany('Brass');
@@ -96,15 +133,15 @@ final class SeveralProcessesTest extends TestCase
         $import = Import::query()->create([
             'name' => 'killed.csv',
             'path' => $path,
-            'state' => 'checked',
+            'state' => ImportState::Checked,
             'found' => 1500,
             'user_id' => $this->administrator->id,
         ]);
         $kept = 0;
         for ($n = 1; $n <= 2 && $kept === 0; $n++) {
-            $import->update(['state' => 'taking']);
+            $import->update(['state' => ImportState::Taking]);
             $process = proc_open(
-                [PHP_BINARY, base_path('artisan'), 'almanac:import', (string) $import->id, '--take'],
+                [PHP_BINARY, base_path('artisan'), 'almanac:import', (string) $import->id],
                 [1 => ['pipe', 'w'], 2 => ['pipe', 'w']],
                 $pipes,
                 null,
@@ -130,7 +167,7 @@ final class SeveralProcessesTest extends TestCase
             $this->assertSumsOfDocuments('after a kill');
         }
         if ($kept === 0) {
-            $import->update(['state' => 'taking']);
+            $import->update(['state' => ImportState::Taking]);
             $this->app->make(ImportDocuments::class)->take($import->refresh());
         }
         $this->assertSame(1500, Document::query()->count(), 'it begins again as if nothing had been');

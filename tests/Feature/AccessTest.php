@@ -57,6 +57,7 @@ final class AccessTest extends TestCase
         'GET api/office',
         'GET api/office/logo',
         'GET api/acts',
+        'GET api/office/everything',
         'GET api/lists',
         'GET api/sheets',
         'GET api/terms',

@@ -250,7 +250,7 @@ final class ChainsTest extends TestCase
             ->json('id');
         Artisan::call(ImportCommand::class, ['import' => $id]);
         $this->postJson("/api/imports/$id/take")->assertOk()->assertJsonPath('state', 'taking');
-        Artisan::call(ImportCommand::class, ['import' => $id, '--take' => true]);
+        Artisan::call(ImportCommand::class, ['import' => $id]);
 
         return Import::query()->findOrFail(is_int($id) ? $id : 0);
     }

@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Almanac\Access\Role;
+use App\Models\Change;
 use App\Models\Party;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
 use Sabre\VObject\Component\VCard;
 use Sabre\VObject\Property;
 use Sabre\VObject\Reader;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Tests\TestCase;
 
 /** Lists as tables and as contact cards. */
@@ -77,5 +81,80 @@ final class ExportTest extends TestCase
         $this->assertSame([['', '', "14 Meridian Lane\nApt 2", 'Brattleboro', 'VT', '05301', 'United States']], $of('ADR'));
         $this->assertStringNotContainsString('1980', $card);
         $this->assertStringContainsString('TEL;TYPE=cell,PREF:+18025550142 x7', $this->get("/api/parties/$silas->id/card?format=vcard3")->streamedContent());
+    }
+
+    public function test_private_values_are_masked_unless_somebody_who_may_asks_for_them_which_is_logged(): void
+    {
+        $silas = $this->addPerson('Silas', 'Wren');
+        $this->asAdministrator()->saveSection($silas, 'tax-numbers', ['taxNumbers' => [['id' => null, 'kind' => 'SSN', 'country' => '', 'value' => '123-45-6789']]])->assertOk();
+        $silas->refresh()->update(['born_on' => '1960-02-28']);
+        foreach (['csv', 'json'] as $format) {
+            $masked = $this->get("/api/parties/export?whole=1&format=$format")->assertOk()->streamedContent();
+            $this->assertStringContainsString('•••• 6789', $masked);
+            $this->assertStringNotContainsString('123456789', $masked);
+            $this->assertStringNotContainsString('1960-02-28', $masked);
+            $this->assertSame(0, Change::query()->where('label', 'What is private')->where('subject_id', '!=', 0)->count());
+        }
+        $plain = $this->get('/api/parties/export?whole=1&private=1&format=json')->assertOk()->streamedContent();
+        $this->assertStringContainsString('123456789', $plain);
+        $this->assertStringContainsString('1960-02-28', $plain);
+        $this->assertSame([$silas->id], Change::query()->where('label', 'What is private')->pluck('subject_id')->all());
+        $this->actingAs($this->user(Role::Reader))->getJson('/api/parties/export?whole=1&private=1')->assertForbidden();
+    }
+
+    public function test_everything_is_one_archive_that_explains_itself_and_json_is_as_its_schema_says(): void
+    {
+        $this->demo();
+        $administrator = User::query()->where('email', 'maud@orreryvane.example')->firstOrFail();
+        $answer = $this->actingAs($administrator)->get('/api/office/everything')->assertOk()->assertHeader('Content-Type', 'application/zip');
+        $file = $answer->baseResponse;
+        $this->assertInstanceOf(BinaryFileResponse::class, $file);
+        $zip = new \ZipArchive;
+        $this->assertTrue($zip->open($file->getFile()->getPathname()));
+        $this->assertStringContainsString('This is the whole book', (string) $zip->getFromName('READ ME FIRST.html'));
+        /** @var list<array<string, mixed>> $records */
+        $records = json_decode((string) $zip->getFromName('records.json'), true, flags: JSON_THROW_ON_ERROR);
+        $this->assertCount(Party::query()->count(), $records);
+        /** @var array{items: array{properties: array<string, mixed>}} $schema */
+        $schema = json_decode((string) file_get_contents(base_path('docs/record.schema.json')), true, flags: JSON_THROW_ON_ERROR);
+        foreach ($records as $record) {
+            $this->assertFits($record, $schema['items'], is_string($record['kind']) ? $record['kind'] : '');
+        }
+        foreach (['parties', 'documents', 'changes', 'engagements', 'payments'] as $table) {
+            $this->assertSame(DB::table($table)->count(), substr_count((string) $zip->getFromName("tables/$table.jsonl"), "\n"), $table);
+        }
+        $this->assertSame(DB::table('files')->count(), count(array_filter(range(0, $zip->numFiles - 1), fn (int $at) => str_starts_with((string) $zip->getNameIndex($at), 'files/'))));
+        $users = (string) $zip->getFromName('tables/users.jsonl');
+        $this->assertStringNotContainsString('password', $users);
+        // What is encrypted where it is kept is told here: else it would be lost with the key.
+        $this->assertStringNotContainsString('eyJpdiI6', implode('', array_map(fn (int $at) => (string) $zip->getFromIndex($at), range(0, $zip->numFiles - 1))));
+        $this->assertSame('took the whole book as an archive', DB::table('acts')->orderByDesc('id')->value('what'));
+    }
+
+    /** @param  array<string, mixed>  $schema  of JSON Schema, as far as ours uses it */
+    private function assertFits(mixed $value, array $schema, string $at): void
+    {
+        if (isset($schema['enum'])) {
+            $this->assertContains($value, (array) $schema['enum'], $at);
+        }
+        if (($schema['type'] ?? '') === 'string') {
+            $this->assertIsString($value, $at);
+        }
+        if (($schema['type'] ?? '') === 'array') {
+            $this->assertIsArray($value, $at);
+            $this->assertTrue(array_is_list($value), $at);
+            foreach ($value as $one) {
+                $this->assertFits($one, (array) $schema['items'], $at);
+            }
+        }
+        if (($schema['type'] ?? '') === 'object') {
+            $this->assertIsArray($value, $at);
+            $this->assertSame([], array_diff((array) ($schema['required'] ?? []), array_keys($value)), $at);
+            foreach ($value as $key => $one) {
+                $within = $schema['properties'][$key] ?? $schema['additionalProperties'] ?? false;
+                $this->assertIsArray($within, "$at: $key is in the schema");
+                $this->assertFits($one, $within, "$at, $key");
+            }
+        }
     }
 }

@@ -80,6 +80,12 @@ final class ImportsTest extends TestCase
             $outcomes = $this->match($id, ['existing' => 'take-over'])->json('outcomes');
             $this->assertSame(['same'], array_column($outcomes, 'outcome'), "$format: ".json_encode($this->notTheSame($id), JSON_PRETTY_PRINT));
         }
+        // Cards hold less; what they hold is the same.
+        foreach (['vcard4', 'vcard3', 'jcard'] as $format) {
+            $id = $this->hand($this->get("/api/parties/export?format=$format")->assertOk()->streamedContent(), "all.$format")->json('id');
+            $this->match($id);
+            $this->assertSame([], $this->notTheSame($id), $format);
+        }
         $this->assertSame($before, $this->counted());
     }
 

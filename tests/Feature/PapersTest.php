@@ -300,7 +300,7 @@ final class PapersTest extends TestCase
         $this->assertSame(0, Document::query()->count(), 'nothing is taken yet');
         $this->postJson("/api/imports/{$import->id}/take")->assertOk()->assertJsonPath('state', 'taking');
         $this->postJson("/api/imports/{$import->id}/take")->assertOk();
-        Artisan::call(ImportCommand::class, ['import' => $import->id, '--take' => true]);
+        Artisan::call(ImportCommand::class, ['import' => $import->id]);
         $this->getJson("/api/imports/{$import->id}")->assertJsonPath('state', 'taken')->assertJsonPath('done', 263);
         $this->assertSame(263, Document::query()->count());
         $this->assertSumsOfDocuments('with the import');

@@ -79,9 +79,15 @@ final class MatchRows
         $alike = array_filter(array_map(fn (Likeness $other) => $compare($one, $other), $kept), fn (Comparison $found) => $found->isPossible());
         uasort($alike, fn (Comparison $a, Comparison $b) => [$b->isLikely(), $b->score] <=> [$a->isLikely(), $a->score]);
         $sure = array_keys(array_filter($alike, fn (Comparison $found) => $found->verdict === Verdict::Same));
+        // Where somebody is in the book twice, the one that is called so to the letter.
+        $exact = array_values(array_filter($sure, fn (int $id) => [$kept[$id]->given, $kept[$id]->name, $kept[$id]->branch] === [$one->given, $one->name, $one->branch]));
 
         return new RowMatch(
-            count($sure) === 1 ? $sure[0] : null,
+            match (true) {
+                count($sure) === 1 => $sure[0],
+                count($exact) === 1 => $exact[0],
+                default => null,
+            },
             array_map(fn (int $id) => ['id' => $id, 'isSure' => $alike[$id]->verdict === Verdict::Same], array_slice(array_keys($alike), 0, self::CANDIDATES)),
         );
     }

@@ -1039,6 +1039,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/everything": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The whole book as one archive */
+        get: operations["exportEverything"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/imports": {
         parameters: {
             query?: never;
@@ -9854,7 +9871,7 @@ export interface operations {
     exportRecords: {
         parameters: {
             query?: {
-                format?: "csv" | "xlsx" | "ods" | "vcard4" | "vcard3" | "jcard";
+                format?: "csv" | "xlsx" | "ods" | "json" | "vcard4" | "vcard3" | "jcard";
                 filter?: string;
                 archived?: string;
                 sort?: string;
@@ -9892,7 +9909,7 @@ export interface operations {
     exportRecord: {
         parameters: {
             query?: {
-                format?: "csv" | "xlsx" | "ods" | "vcard4" | "vcard3" | "jcard";
+                format?: "csv" | "xlsx" | "ods" | "json" | "vcard4" | "vcard3" | "jcard";
                 filter?: string;
                 archived?: string;
                 sort?: string;
@@ -9905,6 +9922,35 @@ export interface operations {
             path: {
                 id: number;
             };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    exportEverything: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
             cookie?: never;
         };
         requestBody?: never;

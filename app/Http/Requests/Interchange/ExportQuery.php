@@ -21,7 +21,7 @@ final class ExportQuery extends ShapedRequest
     public static function shape(): Shape
     {
         return Shape::named('ExportQuery', [
-            'format' => Input::oneOf(ListFormat::class)->optional()->says('Of a list a table, of one record a vCard 4.0, where nothing is said.'),
+            'format' => Input::oneOf(ListFormat::class)->optional()->says('Of a list a table, of one record a vCard 4.0, where nothing is said. JSON is always of whole records: docs/record.schema.json.'),
             'filter' => self::sentence(),
             'archived' => self::withArchived(),
             'sort' => self::sorting(),

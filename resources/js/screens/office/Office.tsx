@@ -30,7 +30,11 @@ export function Office() {
     return (
         <Sheet id="sheet" tabIndex={-1}>
             <Stack $gap="wide" $stretch>
-                <Row><Title>Office</Title><ButtonLink href="/office/log">Log of the office</ButtonLink></Row>
+                <Row>
+                    <Title>Office</Title>
+                    <ButtonLink href="/office/log">Log of the office</ButtonLink>
+                    <a href="/api/office/everything" download>The whole book as an archive (ZIP)</a>
+                </Row>
                 <OfficeForm onSaved={(saved) => keepAnswer(sessionQuery.queryKey, saved)} />
                 <LogoForm />
                 <Users />

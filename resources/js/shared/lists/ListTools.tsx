@@ -122,6 +122,7 @@ const FILES: { id: string; name: string; whole?: boolean }[] = [
     { id: 'csv', name: 'This list as a table (CSV)' },
     { id: 'whole-xlsx', name: 'Everything of these records (XLSX)', whole: true },
     { id: 'whole-csv', name: 'Everything of these records (CSV)', whole: true },
+    { id: 'json', name: 'Everything of these records (JSON)' },
     { id: 'vcard4', name: 'Contact cards (vCard 4.0)' },
     { id: 'vcard3', name: 'Contact cards for older programs (vCard 3.0)' },
     { id: 'jcard', name: 'Contact cards as JSON (jCard)' },

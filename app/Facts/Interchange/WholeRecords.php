@@ -2,14 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Queries\Interchange;
+namespace App\Facts\Interchange;
 
 use Almanac\Banking\BankState;
 use Almanac\Interchange\ListFormat;
+use Almanac\Interchange\PartyRow;
 use Almanac\Interchange\RowWriter;
 use Almanac\Interchange\TableWriter;
-use App\Facts\Interchange\OfficeReading;
-use App\Facts\Interchange\RowOfParty;
 use App\Facts\Lists\PartyList;
 use App\Facts\Lists\Wanted;
 use App\Models\BankDetail;
@@ -22,7 +21,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Writes the records of a list as a table with everything that a table can hold of them, some at a time. */
-final readonly class WriteWholeRecords
+final readonly class WholeRecords
 {
     private const CHUNK = 250;
 
@@ -38,7 +37,29 @@ final readonly class WriteWholeRecords
     {
         $ids = (new PartyList($this->clock, $wanted, $reader))->inOrder()->pluck('v.party_id')->map(fn (mixed $id) => is_numeric($id) ? (int) $id : 0);
 
-        return TableWriter::write($format, $this->rows($ids, $withPrivate, $reader));
+        return $format === ListFormat::Json ? $this->json($ids, $withPrivate, $reader) : TableWriter::write($format, $this->rows($ids, $withPrivate, $reader));
+    }
+
+    /** @return \Generator<int, string> everybody, archived or not, with what is private */
+    public function everybody(ListFormat $format, User $reader): \Generator
+    {
+        return $this->handle(new Wanted(withArchived: true), $format, true, $reader);
+    }
+
+    /**
+     * @param Collection<int, int> $ids
+     *
+     * @return \Generator<int, string> of docs/record.schema.json
+     */
+    private function json(Collection $ids, bool $withPrivate, User $reader): \Generator
+    {
+        $writer = $this->writer($ids, $withPrivate);
+        $before = '[';
+        foreach ($this->read($ids, $withPrivate, $reader) as $row) {
+            yield $before."\n".json_encode($writer->whole($row), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+            $before = ',';
+        }
+        yield ($before === '[' ? '[' : '')."\n]\n";
     }
 
     /**
@@ -49,14 +70,26 @@ final readonly class WriteWholeRecords
     private function rows(Collection $ids, bool $withPrivate, User $reader): \Generator
     {
         $writer = $this->writer($ids, $withPrivate);
-        $terms = OfficeReading::terms();
         yield $writer->headings();
+        foreach ($this->read($ids, $withPrivate, $reader) as $row) {
+            yield $writer->row($row);
+        }
+    }
+
+    /**
+     * @param Collection<int, int> $ids
+     *
+     * @return \Generator<int, PartyRow>
+     */
+    private function read(Collection $ids, bool $withPrivate, User $reader): \Generator
+    {
+        $terms = OfficeReading::terms();
         foreach ($ids->chunk(self::CHUNK) as $some) {
             $parties = Party::query()->with(array_diff(RowOfParty::RELATIONS, ['logEntries']))->findMany($some->all())->keyBy('id');
             foreach ($some as $id) {
                 $party = $parties->get($id);
                 if ($party !== null) {
-                    yield $writer->row(RowOfParty::of($party->setRelation('logEntries', $party->newCollection()), $terms));
+                    yield RowOfParty::of($party->setRelation('logEntries', $party->newCollection()), $terms);
                 }
             }
             if ($withPrivate) {
