@@ -34,6 +34,29 @@ for (const colorScheme of ['light', 'dark'] as const) {
             await desk.expectAccessible('html', true);
         });
 
+        test('a file that comes in, its lines, and labels', async ({ desk, page }) => {
+            await desk.signIn();
+            await page.goto('/imports');
+            await page.locator('input[type=file]').setInputFiles({
+                name: 'fair.csv', mimeType: 'text/csv', buffer: Buffer.from('First,Last,Email\nEdith,Larkin,\nIda,Bell,nobody\n'),
+            });
+            await expect(page.getByRole('heading', { name: 'What the columns are' })).toBeVisible();
+            await desk.expectAccessible('html', true);
+            await page.getByRole('button', { name: 'Check the lines' }).click();
+            await expect(page.getByRole('heading', { name: 'The lines' })).toBeVisible();
+            await desk.expectAccessible('html', true);
+            await page.getByRole('radio', { name: /^wrong/ }).click();
+            await expect(page.getByRole('textbox', { name: 'Email' })).toBeVisible();
+            await desk.expectAccessible('html', true);
+            await page.goto('/directory');
+            await page.getByRole('button', { name: 'Print' }).click();
+            await page.getByRole('menuitem', { name: 'Labels and envelopes' }).click();
+            await expect(page.getByRole('dialog').getByText('Achterberg')).toBeVisible();
+            await desk.choose(/Sheet/, 'A sheet of our own', page.getByRole('dialog'));
+            await expect(page.getByLabel('Label width, mm')).toBeVisible();
+            await desk.expectAccessible('[role=dialog]', true);
+        });
+
         test('cases and projects: the list, one of them with its parties edited, and a new one', async ({ desk, page }) => {
             await desk.signIn();
             await page.goto('/engagements');
