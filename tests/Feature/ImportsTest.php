@@ -156,6 +156,31 @@ final class ImportsTest extends TestCase
         $this->assertSame([0, 0, 0], [Party::query()->count(), DB::table('documents')->count(), DB::table('bank_details')->count()]);
     }
 
+    public function test_another_sheet_and_a_first_line_that_names_nothing_are_read_when_somebody_says_so(): void
+    {
+        $id = $this->hand("Ottilie Larkin,o@larkin.example\nSilas Wren,s@wren.example\n")->json('id');
+        $columns = $this->getJson("/api/imports/$id/columns")->assertJsonPath('hasHeadings', false)->assertJsonPath('columns.*.heading', ['Column 1', 'Column 2']);
+        $this->assertSame(['', 'email'], $columns->json('columns.*.target'));
+        $this->match($id, ['hasHeadings' => true])->assertJsonPath('state', 'columns')->assertJsonPath('lines', 1);
+        $this->match($id, ['hasHeadings' => false])->assertJsonPath('lines', 2);
+        $this->match($id, ['targets' => ['name', 'email']])->assertJsonPath('state', 'checked')->assertJsonPath('outcomes.0.count', 2);
+        $path = (string) tempnam(sys_get_temp_dir(), 'book');
+        $zip = new \ZipArchive;
+        $zip->open($path, \ZipArchive::OVERWRITE);
+        $cell = fn (string $text) => "<table:table-cell office:value-type=\"string\"><text:p>$text</text:p></table:table-cell>";
+        $sheet = fn (string $name, string ...$texts) => "<table:table table:name=\"$name\">".implode('', array_map(fn (string $text) => "<table:table-row>{$cell($text)}</table:table-row>", $texts)).'</table:table>';
+        $zip->addFromString('mimetype', 'application/vnd.oasis.opendocument.spreadsheet');
+        $zip->setCompressionName('mimetype', \ZipArchive::CM_STORE);
+        $zip->addFromString('content.xml', '<office:document-content xmlns:office="o" xmlns:table="t" xmlns:text="x"><office:body><office:spreadsheet>'.$sheet('Notes', 'Nothing', 'here').$sheet('People', 'Name', 'Ann Bell', 'Tom Ames').'</office:spreadsheet></office:body></office:document-content>');
+        $zip->close();
+        $id = $this->hand((string) file_get_contents($path), 'book.ods')->json('id');
+        unlink($path);
+        $this->getJson("/api/imports/$id/columns")->assertJsonPath('sheets', ['Notes', 'People'])->assertJsonPath('sheet', 'Notes');
+        $this->match($id, ['sheet' => 'People'])->assertJsonPath('state', 'columns')->assertJsonPath('lines', 2);
+        $this->getJson("/api/imports/$id/columns")->assertJsonPath('columns.0.target', 'name')->assertJsonPath('sheet', 'People');
+        $this->match($id)->assertJsonPath('outcomes.0.count', 2);
+    }
+
     public function test_thirty_seven_wrong_lines_of_many_are_all_told_and_given_back_as_a_table(): void
     {
         $file = "Name,Email\n";

@@ -36,8 +36,11 @@ final readonly class DecideImport
     {
         DB::transaction(function () use ($import, $wanted): void {
             $this->mustBeOpen($import);
-            $isOtherSheet = $wanted->sheet !== $import->settings->sheet || $wanted->hasHeadings !== $import->settings->hasHeadings;
-            if ($isOtherSheet && in_array($wanted->sheet, $import->settings->sheets, true) + ($import->settings->sheets === []) === 1) {
+            $kept = $import->settings;
+            if ($wanted->sheet !== $kept->sheet && ! in_array($wanted->sheet, $kept->sheets, true)) {
+                throw ValidationException::withMessages(['sheet' => InterchangeRefused::noSuchSheet()->getMessage()]);
+            }
+            if ($wanted->sheet !== $kept->sheet || $wanted->hasHeadings !== $kept->hasHeadings) {
                 $import->update(['settings' => $wanted, 'state' => ImportState::Reading, 'taken' => 0]);
             } else {
                 $problem = Targets::problem($wanted->targets);

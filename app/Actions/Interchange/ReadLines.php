@@ -37,7 +37,8 @@ final readonly class ReadLines
         $hasHeadings = $settings->hasHeadings;
         foreach (TableFile::rows($settings->format, $path, $settings->sheet) as $line => $cells) {
             if ($columns === []) {
-                $hasHeadings = ! $settings->format->isTable() || ($settings->hasHeadings && GuessColumns::isHeading($cells));
+                // Told by the first line, until somebody says otherwise.
+                $hasHeadings = ! $settings->format->isTable() || ($settings->columns === [] ? GuessColumns::isHeading($cells) : $settings->hasHeadings);
                 $columns = array_map(fn (string $cell, int $at) => ColumnFacts::titled($hasHeadings && $cell !== '' ? mb_strimwidth($cell, 0, 80, '…') : 'Column '.($at + 1)), $cells, array_keys($cells));
                 if ($hasHeadings) {
                     continue;
