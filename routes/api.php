@@ -27,6 +27,7 @@ use App\Http\Controllers\Lists\SavedListsController;
 use App\Http\Controllers\LookAlikes\LookAlikesController;
 use App\Http\Controllers\LookAlikes\SharedLinesController;
 use App\Http\Controllers\Mailing\MailingController;
+use App\Http\Controllers\Mailing\OutboxController;
 use App\Http\Controllers\Meetings\MeetingsController;
 use App\Http\Controllers\Merging\MergesController;
 use App\Http\Controllers\Notes\NotesController;
@@ -133,6 +134,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('documents/{document}/pdf', [PaperController::class, 'pdf'])->whereNumber('document');
     Route::get('documents/{document}/ubl', [PaperController::class, 'ubl'])->whereNumber('document');
     Route::get('meetings/{meeting}', [MeetingsController::class, 'show'])->whereNumber('meeting');
+    Route::get('messages', [OutboxController::class, 'index']);
     Route::get('messages/{message}', [PaperController::class, 'message'])->whereNumber('message');
     Route::get('payments', [PaymentsController::class, 'index']);
     Route::get('payments/{payment}', [PaymentsController::class, 'show'])->whereNumber('payment');
@@ -251,6 +253,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::put('payments/{payment}/engagement', [PaymentsController::class, 'forEngagement'])->whereNumber('payment');
         Route::delete('payments/{payment}', [PaymentsController::class, 'void'])->whereNumber('payment');
         Route::delete('allocations/{allocation}', [PaymentsController::class, 'takeBack'])->whereNumber('allocation');
+        Route::post('messages/{message}/again', [OutboxController::class, 'again'])->whereNumber('message');
         Route::post('imports', [ImportsController::class, 'add']);
         Route::prefix('imports/{import}')->whereNumber('import')->group(function (): void {
             Route::put('columns', [ImportsController::class, 'match']);

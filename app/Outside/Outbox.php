@@ -54,4 +54,10 @@ final readonly class Outbox
             'at' => $this->clock->now(),
         ]);
     }
+
+    /** As it left; empty where it is gone. */
+    public function read(Message $message): string
+    {
+        return (string) Storage::get($message->path);
+    }
 }

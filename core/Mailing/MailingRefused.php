@@ -6,7 +6,7 @@ namespace Almanac\Mailing;
 
 use Almanac\Refusal;
 
-/** A sheet that cannot be printed so. */
+/** A sheet that cannot be printed so, or a message that cannot be sent. */
 final class MailingRefused extends Refusal
 {
     public static function unknownSheet(string $key): self
@@ -32,5 +32,10 @@ final class MailingRefused extends Refusal
     public static function tooMany(int $most): self
     {
         return new self('At most '.number_format($most).' labels at once. Narrow the list.');
+    }
+
+    public static function isGone(): self
+    {
+        return new self('What was sent is no longer kept. Send it anew from where it comes.');
     }
 }

@@ -53,6 +53,7 @@ export const router = createBrowserRouter([
                         path: 'ledger/tax-report',
                         lazy: async () => ({ Component: (await import('./screens/ledger/TaxReport')).TaxReport }),
                     },
+                    { path: 'outbox', lazy: async () => ({ Component: (await import('./screens/outbox/Outbox')).Outbox }) },
                     { path: 'imports', lazy: async () => ({ Component: (await import('./screens/imports/Imports')).Imports }) },
                     { path: 'imports/:id', lazy: async () => ({ Component: (await import('./screens/imports/ImportPage')).ImportPage }) },
                     {

@@ -742,6 +742,7 @@ final class RacesTest extends TestCase
             ['/api/documents/{document}/revise', '/api/documents/1/revise', []],
             ['/api/documents/{document}/next', '/api/documents/1/next', ['kind' => 'order', 'isConfirmed' => false]],
             ['/api/documents/{document}/send', '/api/documents/2/send', ['to' => 'a@b.example', 'text' => '']],
+            ['/api/messages/{message}/again', '/api/messages/1/again', []],
             ['/api/documents/{document}/write-off', '/api/documents/4/write-off', ['reason' => 'small', 'amount' => '1']],
             ['/api/documents/{document}/allocations', '/api/documents/3/allocations', $use],
             ['/api/payments/{payment}/allocations', '/api/payments/1/allocations', $use],

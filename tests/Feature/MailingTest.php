@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Almanac\Access\Role;
 use Almanac\Mailing\LabelSheet;
+use App\Models\Message;
 use App\Models\Party;
+use Illuminate\Support\Facades\Storage;
 use Tests\TestCase;
 
 /** A list on paper: labels and envelopes, measured in the file; an address book; phones. */
@@ -86,6 +89,29 @@ final class MailingTest extends TestCase
             $this->assertStringStartsWith('%PDF', (string) $answer->getContent());
             $this->assertStringContainsString($asked === '?phones=1' ? 'Phone-list.pdf' : 'Address-book.pdf', (string) $answer->headers->get('Content-Disposition'));
         }
+    }
+
+    public function test_what_was_sent_is_found_again_and_sent_once_more_as_it_was(): void
+    {
+        Storage::fake('local');
+        $client = $this->addCompany('Penhallow Observatory', ['isClient' => true]);
+        $invoice = $this->issued($client, 'invoice', '12.50');
+        $this->getJson('/api/messages')->assertOk()->assertJsonPath('total', 0);
+        $this->postJson("/api/documents/$invoice->id/send", ['to' => 'a@penhallow.example, b@penhallow.example', 'text' => 'As agreed.'])->assertOk();
+        $first = $this->getJson('/api/messages?q=PENHALLOW')->assertJsonPath('total', 1)
+            ->assertJsonPath('messages.0.to', 'a@penhallow.example, b@penhallow.example')->assertJsonPath('messages.0.party.name', 'Penhallow Observatory')->json('messages.0.id');
+        foreach (['nobody', '%', '_'] as $other) {
+            $this->getJson('/api/messages?q='.urlencode($other))->assertJsonPath('total', 0);
+        }
+        $second = $this->postJson("/api/messages/$first/again")->assertCreated()->assertJsonPath('total', 2)->json('messages.0.id');
+        $sent = array_map(fn (mixed $id) => (string) $this->get("/api/messages/$id")->assertOk()->getContent(), [$first, $second]);
+        $own = fn (string $text) => preg_replace('/^(Date|Message-ID): .*$/mi', '', $text);
+        $this->assertSame($own($sent[0]), $own($sent[1]), 'the same but for what is a message’s own');
+        $this->assertSame(2, count(array_unique(array_map(fn (string $text) => preg_match('/^Message-ID: (.*)$/mi', $text, $found) === 1 ? $found[1] : '', $sent))));
+        $this->assertSame(1, $client->logEntries()->where('text', 'like', 'Sent again: %')->count());
+        Storage::delete(Message::query()->whereKey($first)->firstOrFail()->path);
+        $this->postJson("/api/messages/$first/again")->assertStatus(422)->assertJsonPath('detail', 'What was sent is no longer kept. Send it anew from where it comes.');
+        $this->actingAs($this->user(Role::Reader))->postJson("/api/messages/$second/again")->assertForbidden();
     }
 
     private function living(string $given, string $family, string $street): Party

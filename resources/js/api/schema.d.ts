@@ -2344,6 +2344,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/messages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was sent by email, the newest first */
+        get: operations["readOutbox"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages/{message}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Send a message once more, as it was */
+        post: operations["sendAgain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/meetings/{meeting}": {
         parameters: {
             query?: never;
@@ -6151,6 +6185,13 @@ export interface components {
             /** @description The day it was owed, and ages from. */
             asOf: string;
         };
+        /** @description A page of the outbox. */
+        Outbox: {
+            messages: components["schemas"]["SentMessage"][];
+            total: number;
+            page: number;
+            pages: number;
+        };
         OutcomeInput: {
             outcome: string;
             /** @description That has been seen. */
@@ -6707,6 +6748,18 @@ export interface components {
             /** @description Addresses, with commas between; empty for where such documents go. */
             to: string;
             text: string;
+        };
+        /** @description A message that was sent. Load its party and its user. */
+        SentMessage: {
+            id: number;
+            /** @description The day and the time, for reading. */
+            at: string;
+            to: string;
+            subject: string;
+            party: components["schemas"]["PartyLink"];
+            /** @description The document that was in it. */
+            documentId: number | null;
+            by: string;
         };
         /** @description Who is signed in, and to which office. */
         Session: {
@@ -12900,6 +12953,69 @@ export interface operations {
                 };
                 content: {
                     "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readOutbox: {
+        parameters: {
+            query?: {
+                q?: string;
+                page?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Outbox"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sendAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                message: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Outbox"];
                 };
             };
             /** @description Refused */

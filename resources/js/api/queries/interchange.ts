@@ -72,6 +72,16 @@ export function mailingQuery(query: MailingWanted) {
     });
 }
 
+/** What was sent by email, the newest first. */
+export function outboxQuery(q: string, page: number) {
+    return queryOptions({
+        queryKey: ['outbox', q, page],
+        queryFn: ({ signal }) => ask(api.GET('/api/messages', { params: { query: { page, ...q === '' ? {} : { q } } }, signal })),
+        placeholderData: keepPreviousData,
+        staleTime: 0,
+    });
+}
+
 /** After a file has changed the book: everything that tells of it. */
 export function forgetImported(): void {
     void forget(['imports'], ['ledger'], ['engagements'], ['records'], ['finding'], ['today'], ['due'], ['upkeep'], ['lists']);

@@ -35,6 +35,7 @@ export function Ledger() {
                     {showsPayments ? <strong>Payments</strong> : <Link to="/ledger?what=payments">Payments</Link>}
                     <ButtonLink href="/ledger/tax-report">Tax report</ButtonLink>
                     <ButtonLink href="/imports">Import a file</ButtonLink>
+                    <ButtonLink href="/outbox">Outbox</ButtonLink>
                 </Row>
                 <Filters key={search.get('q') ?? ''} wanted={wanted} set={set} showsPayments={showsPayments} />
                 {showsPayments ? (
