@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Almanac\Access\Role;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Laravel\Sanctum\Contracts\HasAbilities;
 use Laravel\Sanctum\HasApiTokens;
 
 /**
@@ -57,5 +58,14 @@ final class User extends Authenticatable
     public function sendsFrom(): string
     {
         return filter_var($this->email, FILTER_VALIDATE_EMAIL) !== false ? $this->email : self::NO_REPLY;
+    }
+
+    /** Whether they came by the password, or with a token that opens all that they may do. */
+    public function mayUseAll(): bool
+    {
+        /** @var HasAbilities|null $token */
+        $token = $this->currentAccessToken();
+
+        return $token === null || $token->can('*');
     }
 }

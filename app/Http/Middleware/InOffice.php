@@ -19,6 +19,10 @@ final class InOffice
         if ($user instanceof User && $user->isRetired()) {
             throw new AuthenticationException;
         }
+        // What was made for a phone opens its address books, and nothing else.
+        if ($user instanceof User && ! $user->mayUseAll()) {
+            throw new AuthenticationException;
+        }
 
         return $next($request);
     }

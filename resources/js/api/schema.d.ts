@@ -5483,6 +5483,8 @@ export interface components {
             id: number;
             /** @description What it is for. */
             name: string;
+            /** @description What it opens, in words. */
+            opens: string;
             /** @description Whose it is. */
             userName: string;
             isMine: boolean;
@@ -7466,6 +7468,11 @@ export interface components {
             password: string;
             /** @description What the token is for. */
             name: string;
+            /**
+             * @description What it opens; all that its owner may do, where nothing is said.
+             * @enum {string}
+             */
+            use?: "scripts" | "cards";
             /** @description For how many days it holds; 90 without it. */
             days?: number;
         };

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Access;
 
+use Almanac\Access\TokenUse;
 use App\Models\Office;
 use App\Models\User;
 use Laravel\Sanctum\PersonalAccessToken;
@@ -18,6 +19,8 @@ final readonly class KeptTokenData
         public int $id,
         #[OA\Property(description: 'What it is for.')]
         public string $name,
+        #[OA\Property(description: 'What it opens, in words.')]
+        public string $opens,
         #[OA\Property(description: 'Whose it is.')]
         public string $userName,
         #[OA\Property]
@@ -38,7 +41,7 @@ final readonly class KeptTokenData
         $owner = $token->tokenable;
 
         return new self(
-            (int) $token->getKey(), $token->name, $owner instanceof User ? $owner->name : '', $token->tokenable_id === $reader->id,
+            (int) $token->getKey(), $token->name, ($token->can('*') ? TokenUse::Scripts : TokenUse::Cards)->title(), $owner instanceof User ? $owner->name : '', $token->tokenable_id === $reader->id,
             $token->created_at === null ? '' : Office::dayOf($token->created_at),
             $token->last_used_at === null ? '' : Office::dayOf($token->last_used_at),
             $token->expires_at === null ? '' : Office::dayOf($token->expires_at),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Access;
 
+use Almanac\Access\TokenUse;
 use App\Actions\Access\KeepAccess;
 use App\Http\Shapes\Input;
 use App\Http\Shapes\Shape;
@@ -17,10 +18,19 @@ final class TokenRequest extends SignInRequest
         return $this->integer('days', self::USUAL_DAYS);
     }
 
+    /** @return list<string> what it may */
+    public function abilities(): array
+    {
+        $use = $this->enum('use', TokenUse::class) ?? TokenUse::Scripts;
+
+        return $use === TokenUse::Scripts ? ['*'] : [$use->value];
+    }
+
     public static function shape(): Shape
     {
         return parent::shape()->and('TokenInput', [
             'name' => Input::text(80)->filled()->says('What the token is for.'),
+            'use' => Input::oneOf(TokenUse::class)->optional()->says('What it opens; all that its owner may do, where nothing is said.'),
             'days' => Input::whole(1, KeepAccess::MOST_DAYS)->optional()->says('For how many days it holds; 90 without it.'),
         ]);
     }

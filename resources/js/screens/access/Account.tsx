@@ -14,7 +14,10 @@ import { useSay } from '../../ui/StatusLine';
 import { Table, TableScroll } from '../../ui/Table';
 import { FieldRow, Heading, Mark, Notice, Quiet, Small, Stack, Title } from '../../ui/Text';
 
-/** What somebody gets in by: the password, and tokens for scripts. */
+/** For how long a phone is let in. */
+const MOST_DAYS = 365;
+
+/** What somebody gets in by: the password, and tokens for scripts and phones. */
 export function Account() {
     useTitle('Your account');
     const { userName, role } = useSession();
@@ -32,6 +35,15 @@ export function Account() {
                     {tokens.length === 0 && <Quiet>No tokens. A script signs in with one instead of a password.</Quiet>}
                     {tokens.length > 0 && <Tokens tokens={tokens} />}
                     <NewToken />
+                </Stack>
+                <Stack as="section" aria-label="On your phone" $stretch>
+                    <Heading>On your phone, in your mail program</Heading>
+                    <p>
+                        The book, and each saved list, can be read there as an address book (CardDAV). Add an account with the
+                        address <strong>{window.location.origin}/dav/</strong>, your email, and an app password made here.
+                        It opens the address books and nothing else; what is private is not in them, and nothing can be changed from there.
+                    </p>
+                    <NewToken use="cards" />
                 </Stack>
             </Stack>
         </Sheet>
@@ -98,6 +110,7 @@ function Tokens({ tokens }: { tokens: Schemas['KeptToken'][] }) {
                 <thead>
                     <tr>
                         <th>For</th>
+                        <th>Opens</th>
                         <th>Whose</th>
                         <th>Made</th>
                         <th>Last used</th>
@@ -109,6 +122,7 @@ function Tokens({ tokens }: { tokens: Schemas['KeptToken'][] }) {
                     {tokens.map((token) => (
                         <tr key={token.id}>
                             <td><strong>{token.name}</strong></td>
+                            <td>{token.opens}</td>
                             <td>{token.isMine ? 'yours' : token.userName}</td>
                             <td className="tight">{token.madeText}</td>
                             <td className="tight">{token.usedText || <Small>never</Small>}</td>
@@ -128,7 +142,8 @@ function Tokens({ tokens }: { tokens: Schemas['KeptToken'][] }) {
     );
 }
 
-function NewToken() {
+function NewToken({ use = 'scripts' }: { use?: 'scripts' | 'cards' }) {
+    const isCard = use === 'cards';
     const { userEmail } = useSession();
     const blank = { name: '', password: '' };
     const [draft, setDraft] = useState(blank);
@@ -136,18 +151,18 @@ function NewToken() {
     const { run, problems, message } = useSaving();
     return (
         <Form
-            aria-label="New token"
+            aria-label={isCard ? 'New app password' : 'New token'}
             onSubmit={() => void run(async () => {
-                const { token } = await ask(api.POST('/api/tokens', { body: { ...draft, email: userEmail ?? '' } }));
+                const { token } = await ask(api.POST('/api/tokens', { body: { ...draft, use, email: userEmail ?? '', ...isCard ? { days: MOST_DAYS } : {} } }));
                 setMade(token);
                 setDraft(blank);
                 await forget(tokensQuery.queryKey);
             })}
         >
-            {made !== undefined && <Field label="The new token, shown only now" isReadOnly autoFocus value={made} />}
+            {made !== undefined && <Field label={isCard ? 'The app password, shown only now' : 'The new token, shown only now'} isReadOnly autoFocus value={made} />}
             <FieldRow>
                 <Field
-                    label="What it is for"
+                    label={isCard ? 'For which phone or program' : 'What it is for'}
                     width="phrase"
                     value={draft.name}
                     onChange={(name) => setDraft({ ...draft, name })}
@@ -164,7 +179,7 @@ function NewToken() {
                 />
             </FieldRow>
             {message !== undefined && <Notice tone="stop" title="Not made">{message}</Notice>}
-            <MainButton type="submit">Make a token for 90 days</MainButton>
+            <MainButton type="submit">{isCard ? 'Make an app password for a year' : 'Make a token for 90 days'}</MainButton>
         </Form>
     );
 }
