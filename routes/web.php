@@ -6,6 +6,7 @@ use App\Http\Controllers\CardDav\CardDavController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\Reminders\RemindersController;
 use App\Http\Middleware\CardPassword;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Support\Facades\Route;
 
@@ -13,7 +14,7 @@ use Illuminate\Support\Facades\Route;
 Route::get('/calendar/{secret}.ics', [RemindersController::class, 'feed'])->where('secret', '[A-Za-z0-9]{40}')->middleware('throttle:60,1');
 
 // For phones and mail programs, with a password of their own; RFC 6764, 5 for where they look first.
-Route::match(['GET', 'PROPFIND'], '/.well-known/carddav', fn () => redirect('/dav/', 301))->withoutMiddleware('web');
+Route::match(['GET', 'PROPFIND'], '/.well-known/carddav', fn () => new RedirectResponse('/dav/', 301))->withoutMiddleware('web');
 Route::prefix('dav')->withoutMiddleware('web')->middleware(['throttle:600,1', CardPassword::class, SubstituteBindings::class])->group(function (): void {
     Route::match(['OPTIONS'], '{path?}', [CardDavController::class, 'options'])->where('path', '.*');
     Route::match(['PROPFIND'], '/', [CardDavController::class, 'root']);
