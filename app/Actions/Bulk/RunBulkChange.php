@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Bulk;
 
-use Almanac\Access\Permission;
 use Almanac\Bulk\BulkOutcome;
 use Almanac\Bulk\BulkRefused;
 use Almanac\Bulk\BulkState;
@@ -19,7 +18,6 @@ use App\Models\BulkChangeRecord;
 use App\Models\Party;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
@@ -42,14 +40,11 @@ final readonly class RunBulkChange
     public function handle(BulkChange $change): void
     {
         try {
-            do {
-                $isMore = false;
-                LongWork::step(function () use ($change, &$isMore): void {
-                    $isMore = $this->step($change->refresh());
-                });
-            } while ($isMore);
+            LongWork::steps(fn () => $this->step($change->refresh()));
         } catch (\Throwable $failure) {
-            report($failure);
+            if (! $failure instanceof BulkRefused) {
+                report($failure);
+            }
             $change->refresh()->update([
                 'state' => BulkState::Failed,
                 'failure' => $failure instanceof BulkRefused ? $failure->getMessage() : 'Something went wrong. What is done stays; try again.',
@@ -64,14 +59,7 @@ final readonly class RunBulkChange
         if (! $change->state->isUnderWay()) {
             return false;
         }
-        $by = User::query()->findOrFail($change->user_id);
-        // It is done in their name, and sees what they see.
-        Auth::setUser($by);
-        if ($by->retired_at !== null || ! $by->can(Permission::ChangeRecords->value)) {
-            $change->update(['state' => BulkState::Failed, 'failure' => BulkRefused::mayNot($by->name)->getMessage(), 'ended_at' => now()]);
-
-            return false;
-        }
+        $by = InTheirName::of($change->user_id);
         $isBack = $change->state === BulkState::TakingBack;
         if ($change->state === BulkState::Waiting) {
             $change->update(['state' => BulkState::Running, 'begun_at' => $change->begun_at ?? now()]);

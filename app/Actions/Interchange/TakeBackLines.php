@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Interchange;
 
-use Almanac\Access\Permission;
 use Almanac\Banking\BankState;
 use Almanac\Bulk\BulkRefused;
 use Almanac\Interchange\ImportState;
@@ -12,6 +11,7 @@ use Almanac\Interchange\LineDone;
 use Almanac\Ledger\DocumentState;
 use Almanac\Records\SectionName;
 use App\Actions\Banking\KeepBankDetails;
+use App\Actions\Bulk\InTheirName;
 use App\Actions\Bulk\RunBulkChange;
 use App\Actions\Finding\IndexParties;
 use App\Actions\Ledger\KeepStandings;
@@ -31,7 +31,6 @@ use App\Models\LogEntry;
 use App\Models\Party;
 use App\Models\SectionState;
 use App\Models\User;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 
 /** Takes an import of people and companies back, the last line first: what it added goes, what it changed is as it was. What was changed since stays. */
@@ -53,12 +52,7 @@ final readonly class TakeBackLines
 
     public function handle(Import $import): void
     {
-        do {
-            $isMore = false;
-            LongWork::step(function () use ($import, &$isMore): void {
-                $isMore = $this->step($import->refresh());
-            });
-        } while ($isMore);
+        LongWork::steps(fn () => $this->step($import->refresh()));
     }
 
     /** @return bool whether there is more to do */
@@ -67,11 +61,7 @@ final readonly class TakeBackLines
         if ($import->state !== ImportState::TakingBack) {
             return false;
         }
-        $by = User::query()->findOrFail($import->user_id);
-        Auth::setUser($by);
-        if ($by->retired_at !== null || ! $by->can(Permission::ChangeRecords->value)) {
-            throw BulkRefused::mayNot($by->name);
-        }
+        $by = InTheirName::of($import->user_id);
         $lines = $import->importLines()->reorder('line', 'desc')->whereIn('done', [LineDone::Added, LineDone::Changed])->limit(self::FEW)->get();
         if ($lines->isEmpty()) {
             $import->update(['state' => ImportState::TakenBack]);

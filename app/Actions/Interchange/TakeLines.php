@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Interchange;
 
-use Almanac\Access\Permission;
 use Almanac\Bulk\BulkRefused;
 use Almanac\Interchange\ImportState;
 use Almanac\Interchange\InterchangeRefused;
@@ -12,6 +11,7 @@ use Almanac\Interchange\LineDone;
 use Almanac\Interchange\LineOutcome;
 use Almanac\Interchange\PartyReader;
 use Almanac\Interchange\PartyRow;
+use App\Actions\Bulk\InTheirName;
 use App\Actions\Bulk\RunBulkChange;
 use App\Actions\Finding\IndexParties;
 use App\Actions\Records\ChangeSections;
@@ -27,7 +27,6 @@ use App\Models\ImportLine;
 use App\Models\Party;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -49,12 +48,7 @@ final readonly class TakeLines
 
     public function handle(Import $import): void
     {
-        do {
-            $isMore = false;
-            LongWork::step(function () use ($import, &$isMore): void {
-                $isMore = $this->step($import->refresh());
-            });
-        } while ($isMore);
+        LongWork::steps(fn () => $this->step($import->refresh()));
     }
 
     /** @return bool whether there is more to do */
@@ -63,12 +57,7 @@ final readonly class TakeLines
         if ($import->state !== ImportState::Taking) {
             return false;
         }
-        $by = User::query()->findOrFail($import->user_id);
-        // It is done in their name, and sees what they see.
-        Auth::setUser($by);
-        if ($by->retired_at !== null || ! $by->can(Permission::ChangeRecords->value)) {
-            throw BulkRefused::mayNot($by->name);
-        }
+        $by = InTheirName::of($import->user_id);
         $lines = $import->importLines()->whereIn('outcome', [LineOutcome::New, LineOutcome::Changes])->whereNull('done')->limit(self::FEW)->get();
         if ($lines->isEmpty()) {
             $import->update(['state' => ImportState::Taken, 'last_change_id' => (int) Change::query()->max('id')]);

@@ -1,8 +1,11 @@
 import createClient, { type Middleware } from 'openapi-fetch';
-import type { components, paths } from './schema';
+import type { components, operations, paths } from './schema';
 import { sameSiteToken, sendOnce } from './sendOnce';
 
 export type Schemas = components['schemas'];
+
+/** What is asked of a read, as it stands in its address. */
+export type Asked<T extends keyof operations> = operations[T] extends { parameters: { query?: infer Q } } ? NonNullable<Q> : never;
 export type Problem = Schemas['Problem'];
 
 /** The server answered, and refused. */

@@ -1,5 +1,5 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
-import { api, ask, type Schemas } from '../client';
+import { api, ask, type Asked, type Schemas } from '../client';
 import { forget } from './cache';
 
 const SECOND = 1000;
@@ -49,21 +49,8 @@ export function importLinesQuery(id: number, wanted: LinesWanted, page: number) 
     });
 }
 
-/** Who is written to, and on what sheet. */
-export interface MailingWanted {
-    filter?: string;
-    archived?: string;
-    sort?: string;
-    ids?: string;
-    sheet?: string;
-    own?: string;
-    start?: number;
-    copies?: number;
-    household?: string;
-}
-
 /** What labels or envelopes of a list would be. */
-export function mailingQuery(query: MailingWanted) {
+export function mailingQuery(query: Asked<'readMailing'>) {
     return queryOptions({
         queryKey: ['mailing', query],
         queryFn: ({ signal }) => ask(api.GET('/api/mailing', { params: { query }, signal })),
