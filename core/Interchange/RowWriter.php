@@ -55,17 +55,16 @@ final readonly class RowWriter
     {
         $values = array_filter($row->values, fn (string $value) => $value !== '');
         foreach ([...self::PRIVATE, ...$this->secret] as $key) {
-            $values = isset($values[$key]) ? [$key => $this->masked($values[$key])] + $values : $values;
+            $values = isset($values[$key]) ? [$key => $this->hidden($values[$key])] + $values : $values;
         }
-        $own = array_filter($values, fn (string $key) => str_starts_with($key, 'detail:'), ARRAY_FILTER_USE_KEY);
         $details = [];
-        foreach ($own as $key => $value) {
-            $details[] = ['field' => $this->fields[$key] ?? $key, 'value' => $value];
+        foreach (array_intersect_key($this->fields, $values) as $key => $name) {
+            $details[] = ['field' => $name, 'value' => $values[$key]];
         }
 
         return [
             'kind' => $row->kind->value,
-            'values' => (object) array_diff_key($values, $own),
+            'values' => (object) array_filter($values, fn (string $key) => ! str_starts_with($key, 'detail:'), ARRAY_FILTER_USE_KEY),
             'details' => $details,
             'contactPoints' => $row->points,
             'addresses' => $row->addresses,
@@ -102,7 +101,7 @@ final readonly class RowWriter
         }
         foreach ($this->fields as $key => $name) {
             $value = $row->value($key);
-            $cells[] = [$name, in_array($key, $this->secret, true) ? $this->masked($value) : $value];
+            $cells[] = [$name, in_array($key, $this->secret, true) ? $this->hidden($value) : $value];
         }
 
         return $cells;
@@ -111,7 +110,7 @@ final readonly class RowWriter
     private function plain(string $key, string $value): string|int|float
     {
         return match (true) {
-            in_array($key, self::PRIVATE, true) => $this->masked($value),
+            in_array($key, self::PRIVATE, true) => $this->hidden($value),
             $value !== '' && in_array($key, self::NUMBERS, true) && is_numeric($value) => str_contains($value, '.') ? (float) $value : (int) $value,
             default => $value,
         };
@@ -165,6 +164,13 @@ final readonly class RowWriter
         return $cells;
     }
 
+    /** What would be told by its end as well. */
+    private function hidden(string $value): string
+    {
+        return $value === '' || $this->withPrivate ? $value : '••••';
+    }
+
+    /** A long number is known again by its last four signs, and by no more. */
     private function masked(string $value): string
     {
         return $value === '' || $this->withPrivate ? $value : '•••• '.(mb_strlen($value) > 6 ? mb_substr($value, -4) : '');
