@@ -1,6 +1,6 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { api, ask, type Asked, type Schemas } from '../client';
-import { forget } from './cache';
+import { forget, queryClient } from './cache';
 
 const SECOND = 1000;
 
@@ -67,6 +67,11 @@ export function outboxQuery(q: string, page: number) {
         placeholderData: keepPreviousData,
         staleTime: 0,
     });
+}
+
+/** What is discarded is in no list any more, not even for a moment, though its page is still there. */
+export function dropImport(id: number): void {
+    queryClient.setQueryData(importsQuery.queryKey, (files) => files?.filter((one) => one.id !== id));
 }
 
 /** After a file has changed the book: everything that tells of it. */

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
-import { forget, forgetImported, importQuery, keepAnswer } from '../../api/queries';
+import { dropImport, forget, forgetImported, importQuery, keepAnswer } from '../../api/queries';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { Sheet } from '../../ui/Page';
 import { Progress } from '../../ui/Progress';
@@ -57,7 +57,7 @@ function OneImport({ one }: { one: Import }) {
     const discard = async () => {
         try {
             await ask(api.DELETE('/api/imports/{import}', { params: path }));
-            await forget(['imports']);
+            dropImport(one.id);
             await navigate('/imports');
             say(`${one.name} is discarded. What was imported stays.`);
         } catch (error) {
