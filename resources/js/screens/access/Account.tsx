@@ -12,7 +12,7 @@ import { Form } from '../../ui/Form';
 import { Sheet } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { Table, TableScroll } from '../../ui/Table';
-import { FieldRow, Heading, Mark, Notice, Quiet, Small, Stack, Title } from '../../ui/Text';
+import { FieldRow, Heading, Hidden, Mark, Notice, Quiet, Small, Stack, Title } from '../../ui/Text';
 
 /** For how long a phone is let in. */
 const MOST_DAYS = 365;
@@ -115,7 +115,7 @@ function Tokens({ tokens }: { tokens: Schemas['KeptToken'][] }) {
                         <th>Made</th>
                         <th>Last used</th>
                         <th>Ends</th>
-                        <th aria-label="What can be done" />
+                        <th><Hidden>What can be done</Hidden></th>
                     </tr>
                 </thead>
                 <tbody>

@@ -10,7 +10,7 @@ import { Sheet } from '../../ui/Page';
 import { Pager } from '../../ui/Pager';
 import { useSay } from '../../ui/StatusLine';
 import { Table, TableScroll } from '../../ui/Table';
-import { Empty, Quiet, Row, Stack, Title } from '../../ui/Text';
+import { Empty, Hidden, Quiet, Row, Stack, Title } from '../../ui/Text';
 import { AwaitedSheet } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
 
@@ -56,7 +56,7 @@ export function Outbox() {
                 {data.messages.length > 0 && (
                     <TableScroll>
                         <Table>
-                            <thead><tr><th>When</th><th>To</th><th>About</th><th>Record</th><th>By</th><th /></tr></thead>
+                            <thead><tr><th>When</th><th>To</th><th>About</th><th>Record</th><th>By</th><th><Hidden>What can be done</Hidden></th></tr></thead>
                             <tbody>
                                 {data.messages.map(({ id, at, to, subject, party, by }) => (
                                     <tr key={id}>

@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { Refused } from '../../api/client';
 import { mailingQuery } from '../../api/queries';
 import { Button, MainLink } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
@@ -34,6 +35,7 @@ export function LabelsDialog({ asked, onClose }: { asked: Record<string, string>
     };
     const { data, error } = useQuery({ ...mailingQuery(query), placeholderData: keepPreviousData });
     const address = `/api/mailing/pdf?${new URLSearchParams(Object.entries(query).map(([key, value]) => [key, String(value)])).toString()}`;
+    const problem = (field: string) => (error instanceof Refused ? error.fields[field] : undefined);
     const chosen = sheet === '' ? data?.sheet ?? '' : sheet;
     const isEnvelope = chosen === 'no-10' || chosen === 'dl';
     const what = isEnvelope ? 'envelope' : 'label';
@@ -46,7 +48,7 @@ export function LabelsDialog({ asked, onClose }: { asked: Record<string, string>
                         options={[...(data?.sheetsToChoose ?? []).map(({ key, title }) => ({ id: key, name: title })), { id: OWN, name: 'A sheet of our own' }]}
                     />
                     {!isEnvelope && (
-                        <Field label="Start at label" width="mark" inputMode="numeric" value={start} onChange={setStart} problem={numberProblem(start)} />
+                        <Field label="Start at label" width="mark" inputMode="numeric" value={start} onChange={setStart} problem={numberProblem(start) ?? problem('start')} />
                     )}
                     <Field label="Of each" width="mark" inputMode="numeric" value={copies} onChange={setCopies} problem={numberProblem(copies)} />
                 </FieldRow>
@@ -61,7 +63,9 @@ export function LabelsDialog({ asked, onClose }: { asked: Record<string, string>
                     </FieldRow>
                 )}
                 <Tick isSelected={isOnce} onChange={setOnce}>One for all who live at one address</Tick>
-                {error !== null && <Mark tone="stop">{error.message}</Mark>}
+                {error !== null && problem('start') === undefined && (
+                    <Mark tone="stop">{problem('own') ?? problem('sheet') ?? error.message}</Mark>
+                )}
                 {data !== undefined && error === null && (
                     <>
                         <Row>
