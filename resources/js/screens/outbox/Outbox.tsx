@@ -56,7 +56,11 @@ export function Outbox() {
                 {data.messages.length > 0 && (
                     <TableScroll>
                         <Table>
-                            <thead><tr><th>When</th><th>To</th><th>About</th><th>Record</th><th>By</th><th><Hidden>What can be done</Hidden></th></tr></thead>
+                            <thead>
+                                <tr>
+                                    <th>When</th><th>To</th><th>About</th><th>Record</th><th>By</th><th><Hidden>What can be done</Hidden></th>
+                                </tr>
+                            </thead>
                             <tbody>
                                 {data.messages.map(({ id, at, to, subject, party, by }) => (
                                     <tr key={id}>

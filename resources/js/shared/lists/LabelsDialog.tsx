@@ -26,10 +26,11 @@ export function LabelsDialog({ asked, onClose }: { asked: Record<string, string>
     const [start, setStart] = useState('1');
     const [copies, setCopies] = useState('1');
     const [isOnce, setOnce] = useState(true);
+    const isEnvelope = sheet === 'no-10' || sheet === 'dl';
     const query = {
         ...asked,
         ...sheet === OWN ? { own: MEASURES.map(({ key }) => own[key]?.replace(',', '.').trim() ?? '').join(',') } : sheet === '' ? {} : { sheet },
-        ...isNumber(start) ? { start: Number(start) } : {},
+        ...!isEnvelope && isNumber(start) ? { start: Number(start) } : {},
         ...isNumber(copies) ? { copies: Number(copies) } : {},
         ...isOnce ? { household: '1' } : {},
     };
@@ -37,7 +38,6 @@ export function LabelsDialog({ asked, onClose }: { asked: Record<string, string>
     const address = `/api/mailing/pdf?${new URLSearchParams(Object.entries(query).map(([key, value]) => [key, String(value)])).toString()}`;
     const problem = (field: string) => (error instanceof Refused ? error.fields[field] : undefined);
     const chosen = sheet === '' ? data?.sheet ?? '' : sheet;
-    const isEnvelope = chosen === 'no-10' || chosen === 'dl';
     const what = isEnvelope ? 'envelope' : 'label';
     return (
         <Dialog title="Labels and envelopes" onClose={onClose} isWide>
