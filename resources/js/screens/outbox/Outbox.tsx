@@ -58,7 +58,8 @@ export function Outbox() {
                         <Table>
                             <thead>
                                 <tr>
-                                    <th>When</th><th>To</th><th>About</th><th>Record</th><th>By</th><th><Hidden>What can be done</Hidden></th>
+                                    <th>When</th><th>To</th><th>About</th><th>Record</th><th>By</th>
+                                    <th><Hidden>What can be done</Hidden></th>
                                 </tr>
                             </thead>
                             <tbody>
