@@ -33,7 +33,8 @@ test('labels of a list are set up by the keyboard, who gets none is told, and ch
     await page.keyboard.press('Escape');
     await expect(dialog).toBeHidden();
     // Those that were chosen, and nobody else.
-    await page.getByRole('checkbox', { name: /Penhallow Observatory/ }).click();
+    await page.getByRole('button', { name: /^Names in P/ }).click();
+    await page.getByRole('checkbox', { name: 'Choose Penhallow Observatory' }).click();
     await page.getByRole('button', { name: 'Labels', exact: true }).click();
     await expect(dialog.getByRole('status')).toHaveText('1 label on 1 sheet');
     await expect(dialog).toContainText('Penhallow Observatory');

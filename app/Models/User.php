@@ -48,6 +48,12 @@ final class User extends Authenticatable
         return $this->role === Role::Administrator;
     }
 
+    /** Whether long work is theirs to look into and to steer: what they began themselves, or, as an administrator, anybody's. */
+    public function maySteer(Import|BulkChange $work): bool
+    {
+        return $work->user_id === $this->id || $this->isAdministrator();
+    }
+
     /** What is kept of the secret address of somebody's calendar. */
     public static function calendarHash(string $secret): string
     {

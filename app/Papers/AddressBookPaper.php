@@ -38,14 +38,10 @@ final class AddressBookPaper
     public function pdf(Office $office, string $title, iterable $entries, int $columns): string
     {
         $this->columns = $columns;
-        $this->pdf = new NumberedPages(in_array($office->country, ['US', 'CA'], true) ? 'LETTER' : 'A4');
+        $this->pdf = NumberedPages::usual($office, $title);
         $this->fonts = new PaperFonts($this->pdf);
-        $this->pdf->SetTitle($title);
-        $this->pdf->SetCreator('Neat Almanac');
         $this->pdf->SetMargins(self::SIDE, self::TOP, self::SIDE);
         $this->pdf->SetAutoPageBreak(false);
-        $this->pdf->setPrintHeader(false);
-        $this->pdf->setFontSubsetting(true);
         $this->pdf->setCellPaddings(0, 0, 0, 0);
         $this->pdf->foot = fn () => $this->edges($office->name, $title);
         $this->pdf->AddPage();

@@ -40,15 +40,11 @@ final class LabelPaper
      */
     public function pdf(LabelSheet $sheet, array $envelopes, int $start, int $copies, Office $office): string
     {
-        $this->pdf = new NumberedPages([$sheet->pageWidth, $sheet->pageHeight]);
+        $this->pdf = new NumberedPages([$sheet->pageWidth, $sheet->pageHeight], $sheet->isEnvelope ? 'Envelopes' : 'Labels');
         $this->fonts = new PaperFonts($this->pdf);
-        $this->pdf->SetTitle($sheet->isEnvelope ? 'Envelopes' : 'Labels');
-        $this->pdf->SetCreator('Neat Almanac');
         $this->pdf->SetMargins(0, 0, 0);
         $this->pdf->SetAutoPageBreak(false);
-        $this->pdf->setPrintHeader(false);
         $this->pdf->setPrintFooter(false);
-        $this->pdf->setFontSubsetting(true);
         $this->pdf->setCellPaddings(0, 0, 0, 0);
         $this->pdf->SetTextColor(...self::INK);
         $page = -1;

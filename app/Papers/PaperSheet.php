@@ -37,14 +37,10 @@ final class PaperSheet
 
     public function __construct(private readonly Office $office, string $title)
     {
-        $this->pdf = new NumberedPages(in_array($office->country, ['US', 'CA'], true) ? 'LETTER' : 'A4');
+        $this->pdf = NumberedPages::usual($office, $title);
         $this->fonts = new PaperFonts($this->pdf);
-        $this->pdf->SetTitle($title);
-        $this->pdf->SetCreator('Neat Almanac');
         $this->pdf->SetMargins(self::SIDE, self::TOP, self::SIDE);
         $this->pdf->SetAutoPageBreak(true, self::FOOT);
-        $this->pdf->setPrintHeader(false);
-        $this->pdf->setFontSubsetting(true);
         $this->pdf->setCellPaddings(0, 0.6, 0, 0.6);
         $this->pdf->foot = $this->foot(...);
         $this->pdf->AddPage();

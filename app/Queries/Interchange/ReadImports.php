@@ -121,8 +121,9 @@ final readonly class ReadImports
         }
         $parties = Party::query()->with([...RowOfParty::RELATIONS, ...RecordRow::READS])->findMany(array_unique($ids))->keyBy('id')->all();
         $terms = OfficeReading::terms();
+        $own = OfficeReading::fieldNames();
 
-        return array_values($lines->map(function (ImportLine $line) use ($import, $reader, $parties, $terms): ImportLineData {
+        return array_values($lines->map(function (ImportLine $line) use ($import, $reader, $parties, $terms, $own): ImportLineData {
             $cells = array_pad($line->cells(), count($import->settings->columns), '');
             $row = $reader->read($cells)->row;
             $record = $parties[$line->record_id ?? 0] ?? null;
@@ -137,8 +138,8 @@ final readonly class ReadImports
                 $cells,
                 array_map(fn (array $problem) => new ImportCellProblemData($problem[0], $problem[1]), $line->problems),
                 match (true) {
-                    $isOpen && $line->outcome === LineOutcome::Changes && $record !== null => $this->changes($row, RowOfParty::of($record, $terms), $line, $import),
-                    $isOpen && in_array($line->outcome, [LineOutcome::New, LineOutcome::Doubtful], true) => $this->changes($row, new PartyRow($row->kind, []), $line, $import),
+                    $isOpen && $line->outcome === LineOutcome::Changes && $record !== null => $this->changes($row, RowOfParty::of($record, $terms), $line, $import, $terms, $own),
+                    $isOpen && in_array($line->outcome, [LineOutcome::New, LineOutcome::Doubtful], true) => $this->changes($row, new PartyRow($row->kind, []), $line, $import, $terms, $own),
                     default => [],
                 },
                 $record === null ? null : $this->candidate($record, true),
@@ -154,15 +155,18 @@ final readonly class ReadImports
         })->all());
     }
 
-    /** @return list<ImportChangeData> */
-    private function changes(PartyRow $row, PartyRow $kept, ImportLine $line, Import $import): array
+    /**
+     * @param array<string, string> $terms of the office: shorthand by name
+     * @param array<string, string> $own names of its own fields, by what their columns are
+     *
+     * @return list<ImportChangeData>
+     */
+    private function changes(PartyRow $row, PartyRow $kept, ImportLine $line, Import $import, array $terms, array $own): array
     {
         $isKnown = $line->outcome === LineOutcome::Changes;
         $changes = RowChanges::between($kept, $row, $isKnown ? $line->existing ?? $import->settings->existing : OnExisting::TakeOver)->changes ?? [];
         // Of somebody new the name stands above.
         $told = array_filter($changes, fn (RowChange $one) => $isKnown || ! in_array($one->key, self::NAMES, true));
-        $own = OfficeReading::fieldNames();
-        $terms = OfficeReading::terms();
         $words = fn (string $value) => isset($terms[$value]) && $terms[$value] !== $value ? "$value ($terms[$value])" : $value;
 
         return array_values(array_map(fn (RowChange $one) => new ImportChangeData(

@@ -88,6 +88,6 @@ final readonly class BulkChangesController
 
     private function mustBeTheirs(BulkChange $change, User $user): void
     {
-        abort_unless($change->user_id === $user->id || $user->isAdministrator(), 403, 'Only who began it, or an administrator, may do that.');
+        abort_unless($user->maySteer($change), 403, 'Only who began it, or an administrator, may do that.');
     }
 }

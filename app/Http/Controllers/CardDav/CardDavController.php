@@ -51,7 +51,7 @@ final readonly class CardDavController
     /** Whatever would change something. */
     public function refuse(): Response
     {
-        return new Response('<?xml version="1.0" encoding="utf-8"?><d:error xmlns:d="DAV:"><d:need-privileges/></d:error>', 403, ['Content-Type' => 'application/xml; charset=utf-8'] + self::READ);
+        return self::error('need-privileges');
     }
 
     public function root(Request $request): Response
@@ -130,7 +130,7 @@ final readonly class CardDavController
         if ($asked->name === 'sync-collection' && $asked->token !== '') {
             if ($asked->token !== $token) {
                 // What went and what came since then is not kept: the list is compared by its states (RFC 6578, 3.2).
-                return new Response('<?xml version="1.0" encoding="utf-8"?><d:error xmlns:d="DAV:"><d:valid-sync-token/></d:error>', 403, ['Content-Type' => 'application/xml; charset=utf-8'] + self::READ);
+                return self::error('valid-sync-token');
             }
             $ids = [];
         }
@@ -139,8 +139,9 @@ final readonly class CardDavController
         $cards = $asked->wants(DavRequest::ADDRESS_DATA) || $asked->text !== ''
             ? $this->books->cards($there, $asked->version === '4.0' ? ListFormat::VCard4 : ListFormat::VCard3)
             : array_fill_keys($there, null);
+        $text = Fold::text($asked->text);
         foreach ($cards as $id => $card) {
-            if ($asked->text === '' || str_contains(Fold::text((string) $card), Fold::text($asked->text))) {
+            if ($asked->text === '' || str_contains(Fold::text((string) $card), $text)) {
                 $answer->add(self::href($book, $id), self::card($states[$id]) + ($card === null ? [] : [DavRequest::ADDRESS_DATA => $card]), $asked->properties);
             }
         }
@@ -150,7 +151,7 @@ final readonly class CardDavController
             }
         }
 
-        return $this->answer($answer->text($asked->name === 'sync-collection' ? $token : ''));
+        return self::xml($answer->text($asked->name === 'sync-collection' ? $token : ''), 207);
     }
 
     /** @param  \Closure(Multistatus, DavRequest, bool): void  $add */
@@ -164,12 +165,18 @@ final readonly class CardDavController
         $answer = new Multistatus;
         $add($answer, $asked, $request->headers->get('Depth', '0') !== '0');
 
-        return $this->answer($answer->text());
+        return self::xml($answer->text(), 207);
     }
 
-    private function answer(string $xml): Response
+    /** What stood in the way, by its name in the standards. */
+    private static function error(string $condition): Response
     {
-        return new Response($xml, 207, ['Content-Type' => 'application/xml; charset=utf-8'] + self::READ);
+        return self::xml('<?xml version="1.0" encoding="utf-8"?><d:error xmlns:d="DAV:"><d:'.$condition.'/></d:error>', 403);
+    }
+
+    private static function xml(string $xml, int $status): Response
+    {
+        return new Response($xml, $status, ['Content-Type' => 'application/xml; charset=utf-8'] + self::READ);
     }
 
     /** @return array<string, string|list<string>|list<array{string, string}>> */

@@ -191,6 +191,6 @@ final readonly class ImportsController
     /** What is in a file may be private. */
     private function mustBeTheirs(Import $import, User $user): void
     {
-        abort_unless($import->user_id === $user->id || $user->isAdministrator(), 403, 'Only who handed the file in, or an administrator, may do that.');
+        abort_unless($user->maySteer($import), 403, 'Only who handed the file in, or an administrator, may do that.');
     }
 }

@@ -59,7 +59,7 @@ final readonly class BulkChangeData
     public static function of(BulkChange $change, array $counts, User $reader): self
     {
         $of = fn (BulkOutcome $outcome) => $counts[$outcome->value] ?? 0;
-        $isTheirs = $change->user_id === $reader->id || $reader->isAdministrator();
+        $isTheirs = $reader->maySteer($change);
 
         return new self(
             $change->id,

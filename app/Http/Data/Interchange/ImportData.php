@@ -79,7 +79,7 @@ final readonly class ImportData
      */
     public static function of(Import $import, array $outcomes, array $results, User $reader): self
     {
-        $isTheirs = $import->user_id === $reader->id || $reader->isAdministrator();
+        $isTheirs = $reader->maySteer($import);
         $takes = array_sum(array_map(fn (LineOutcome $one) => $one->isTaken() ? $outcomes[$one->value] ?? 0 : 0, LineOutcome::cases()));
         $done = array_sum($results);
         $found = $import->isOfRecords() ? $takes : $import->found;
