@@ -13,6 +13,7 @@ export default defineConfig({
     expect: { timeout: 45_000 },
     reporter: [['list']],
     use: {
+        actionTimeout: 60_000,
         timezoneId: 'America/New_York',
         viewport: { width: 1280, height: 800 },
         launchOptions: CHROMIUM,

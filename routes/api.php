@@ -26,6 +26,8 @@ use App\Http\Controllers\Lists\ListWordsController;
 use App\Http\Controllers\Lists\SavedListsController;
 use App\Http\Controllers\LookAlikes\LookAlikesController;
 use App\Http\Controllers\LookAlikes\SharedLinesController;
+use App\Http\Controllers\Mailing\LettersController;
+use App\Http\Controllers\Mailing\LetterTemplatesController;
 use App\Http\Controllers\Mailing\MailingController;
 use App\Http\Controllers\Mailing\OutboxController;
 use App\Http\Controllers\Meetings\MeetingsController;
@@ -145,6 +147,11 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('imports', [ImportsController::class, 'index']);
     Route::get('mailing', [MailingController::class, 'show']);
     Route::get('mailing/pdf', [MailingController::class, 'pdf']);
+    Route::get('letter-templates', [LetterTemplatesController::class, 'index']);
+    Route::get('letter-fields', [LetterTemplatesController::class, 'fields']);
+    Route::get('letters', [LettersController::class, 'index']);
+    Route::get('letters/{run}', [LettersController::class, 'show'])->whereNumber('run');
+    Route::get('letters/{run}/file', [LettersController::class, 'file'])->whereNumber('run');
     Route::get('address-book/pdf', [MailingController::class, 'book']);
     Route::get('imports/template', [ImportsController::class, 'template']);
     Route::prefix('imports/{import}')->whereNumber('import')->group(function (): void {
@@ -253,6 +260,15 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::put('payments/{payment}/engagement', [PaymentsController::class, 'forEngagement'])->whereNumber('payment');
         Route::delete('payments/{payment}', [PaymentsController::class, 'void'])->whereNumber('payment');
         Route::delete('allocations/{allocation}', [PaymentsController::class, 'takeBack'])->whereNumber('allocation');
+        Route::post('letter-templates', [LetterTemplatesController::class, 'add']);
+        Route::put('letter-templates/{template}', [LetterTemplatesController::class, 'change'])->whereNumber('template');
+        Route::delete('letter-templates/{template}', [LetterTemplatesController::class, 'remove'])->whereNumber('template');
+        Route::post('letters/to', [LettersController::class, 'to'])->withoutMiddleware(OneAct::class);
+        Route::post('letters/preview', [LettersController::class, 'preview'])->withoutMiddleware(OneAct::class);
+        Route::post('letters', [LettersController::class, 'add']);
+        Route::delete('letters/{run}', [LettersController::class, 'forget'])->whereNumber('run');
+        Route::post('letters/{run}/stop', [LettersController::class, 'stop'])->whereNumber('run');
+        Route::post('letters/{run}/go-on', [LettersController::class, 'goOn'])->whereNumber('run');
         Route::post('messages/{message}/again', [OutboxController::class, 'again'])->whereNumber('message');
         Route::post('imports', [ImportsController::class, 'add']);
         Route::prefix('imports/{import}')->whereNumber('import')->group(function (): void {

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Almanac\Calendar\Day;
 use Almanac\Finding\Fold;
+use Almanac\Mailing\OptOut;
 use Almanac\Names\Addressing;
 use Almanac\Names\CompanyName;
 use Almanac\Names\PersonName;
@@ -50,6 +51,8 @@ use Illuminate\Database\Eloquent\Collection;
  * @property string $source
  * @property string $language ISO 639, as letters are written in
  * @property int|null $grade 1 to 5; it never leaves the office
+ * @property Day|null $no_letters_on since when they want no letters
+ * @property string $no_letters_how how they said so
  * @property Day|null $form_on when form W-9 came in
  * @property string $form_by who signed it
  * @property int|null $form_file_id
@@ -117,6 +120,8 @@ final class Party extends SubjectModel
         'source' => '',
         'language' => '',
         'grade' => null,
+        'no_letters_on' => null,
+        'no_letters_how' => '',
         'form_on' => null,
         'form_by' => '',
         'form_file_id' => null,
@@ -139,6 +144,7 @@ final class Party extends SubjectModel
             'deceased_on' => DayCast::class,
             'born_on' => 'encrypted',
             'archived_on' => DayCast::class,
+            'no_letters_on' => DayCast::class,
             'form_on' => DayCast::class,
             'report_choice' => ReportChoice::class,
             'is_attorney' => 'boolean',
@@ -148,6 +154,12 @@ final class Party extends SubjectModel
     public static function subjectKind(): SubjectKind
     {
         return SubjectKind::Party;
+    }
+
+    /** That they want no letters; null where they take them. */
+    public function optOut(): ?OptOut
+    {
+        return $this->no_letters_on === null ? null : OptOut::of($this->no_letters_on, $this->no_letters_how);
     }
 
     public function isPerson(): bool

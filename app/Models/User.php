@@ -49,7 +49,7 @@ final class User extends Authenticatable
     }
 
     /** Whether long work is theirs to look into and to steer: what they began themselves, or, as an administrator, anybody's. */
-    public function maySteer(Import|BulkChange $work): bool
+    public function maySteer(Import|BulkChange|LetterRun $work): bool
     {
         return $work->user_id === $this->id || $this->isAdministrator();
     }

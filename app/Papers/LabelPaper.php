@@ -7,6 +7,7 @@ namespace App\Papers;
 use Almanac\Addresses\Formatter;
 use Almanac\Addresses\PostalAddress;
 use Almanac\Addresses\Recipient;
+use Almanac\Mailing\Envelope;
 use Almanac\Mailing\LabelSheet;
 use App\Models\Office;
 
@@ -32,7 +33,7 @@ final class LabelPaper
     private PaperFonts $fonts;
 
     /**
-     * @param list<list<string>> $envelopes the lines of each
+     * @param list<Envelope> $envelopes
      * @param int $start the label of the first sheet at which it begins, from nought
      * @param int $copies of each
      *
@@ -49,7 +50,7 @@ final class LabelPaper
         $this->pdf->SetTextColor(...self::INK);
         $page = -1;
         $at = $start;
-        foreach ($envelopes as $lines) {
+        foreach ($envelopes as $envelope) {
             for ($copy = 0; $copy < $copies; $copy++) {
                 [$onPage, $left, $top] = $sheet->place($at++);
                 if ($onPage !== $page) {
@@ -57,7 +58,7 @@ final class LabelPaper
                     $this->pdf->AddPage();
                     $this->from($sheet, $office);
                 }
-                $this->write($lines, $left, $top, $sheet->width, $sheet->height, ! $sheet->isEnvelope);
+                $this->write($envelope->lines, $left, $top, $sheet->width, $sheet->height, ! $sheet->isEnvelope);
             }
         }
         if ($page < 0) {

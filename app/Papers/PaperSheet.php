@@ -43,6 +43,13 @@ final class PaperSheet
         $this->pdf->SetAutoPageBreak(true, self::FOOT);
         $this->pdf->setCellPaddings(0, 0.6, 0, 0.6);
         $this->pdf->foot = $this->foot(...);
+        $this->begin();
+    }
+
+    /** What follows is a paper of its own: a new page, with its head, numbered from one. */
+    public function begin(): void
+    {
+        $this->pdf->startPageGroup();
         $this->pdf->AddPage();
         $this->head();
     }
@@ -55,7 +62,7 @@ final class PaperSheet
         $this->font(self::TEXT, 8);
         $reach = implode('  ·  ', array_filter([$this->office->name, $this->office->phone, $this->office->email]));
         $this->pdf->Cell($this->width() - 20, 5, $reach, 0, 0, 'L');
-        $this->pdf->Cell(0, 5, 'Page '.$this->pdf->getAliasNumPage().' of '.$this->pdf->getAliasNbPages(), 0, 0, 'L');
+        $this->pdf->Cell(0, 5, 'Page '.$this->pdf->getPageNumGroupAlias().' of '.$this->pdf->getPageGroupAlias(), 0, 0, 'L');
     }
 
     /** @param  list<string>  $lines */

@@ -23,7 +23,7 @@ final readonly class SectionParts
         ],
         'classification' => [
             'owner' => ['ownerId'], 'accountManager' => ['accountManagerId'], 'buyer' => ['buyerId'], 'source' => ['source'],
-            'language' => ['language'], 'grade' => ['grade'],
+            'language' => ['language'], 'grade' => ['grade'], 'noLetters' => ['noLettersOn', 'noLettersHow'],
         ],
         'client-terms' => ['terms' => ['listedId', 'shorthand']],
         'vendor-terms' => ['terms' => ['listedId', 'shorthand']],

@@ -70,6 +70,8 @@ return new class extends Migration
             $table->foreignId('buyer_id')->nullable()->index()->constrained('users');
             $table->string('source')->default('');
             $table->string('language', 8)->default('');
+            $table->date('no_letters_on')->nullable();
+            $table->string('no_letters_how')->default('');
             $table->unsignedTinyInteger('grade')->nullable();
 
             // The form W-9, and whether what they are paid is reported.

@@ -136,7 +136,7 @@ return new class extends Migration
                 $table->unsignedBigInteger($colleague)->nullable();
             }
             // The last day of what may have happened on many.
-            foreach (['archived_on', 'form_on', 'last_on', 'billed_on', 'bill_on', 'paid_on', 'received_on', 'reminder_on'] as $day) {
+            foreach (['archived_on', 'form_on', 'no_letters_on', 'last_on', 'billed_on', 'bill_on', 'paid_on', 'received_on', 'reminder_on'] as $day) {
                 $table->date($day)->nullable();
             }
             // What it was that happened last.

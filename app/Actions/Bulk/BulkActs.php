@@ -57,6 +57,7 @@ final readonly class BulkActs
         private UndoSave $undo,
         private ChangeSections $change,
         private Clock $clock,
+        private ClassificationSection $classification,
         private DetailsSection $details,
         private FieldReaders $readers,
         private ArchiveParty $archive,
@@ -122,11 +123,11 @@ final readonly class BulkActs
         $edit = $this->edit(
             "$title: ".($words === '' ? ($shown === '' ? 'nothing' : $shown) : $words),
             $this->equal($field, $shown),
-            new ClassificationSection,
+            $this->classification,
             fn (array $state) => [...$state, $key => $value],
         );
 
-        return new ColumnEdit($edit, ClassificationSection::COLUMNS[$key], $value, $this->change, $this->index, $this->clock);
+        return new ColumnEdit($edit, $this->classification, ClassificationSection::COLUMNS[$key], $value, $this->change, $this->index, $this->clock);
     }
 
     /** @param  list<string>  $names */
@@ -145,7 +146,7 @@ final readonly class BulkActs
         return $this->edit(
             $title.(count($names) === 1 ? ' ' : 's ').implode(', ', $names),
             Condition::of($field, $isAdded ? Operator::AllOf : Operator::NoneOf, ...array_map(Value::choice(...), $names)),
-            new ClassificationSection,
+            $this->classification,
             function (array $state) use ($key, $names, $isAdded): array {
                 /** @var list<string> $held */
                 $held = $state[$key];

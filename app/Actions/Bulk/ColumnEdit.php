@@ -22,6 +22,7 @@ final readonly class ColumnEdit implements BulkActOnMany
     /** @param  SectionEdit  $one  the same, done to one record as if somebody had saved it there */
     public function __construct(
         private SectionEdit $one,
+        private ClassificationSection $section,
         private string $column,
         private int|string|null $value,
         private ChangeSections $change,
@@ -61,7 +62,7 @@ final readonly class ColumnEdit implements BulkActOnMany
         $archived = $others->filter(fn (Party $party) => $party->isArchived());
         $changed = $others->diff($archived);
         $states = $this->change->ofEach(
-            array_values($changed->map(fn (Party $party) => SectionOf::party(new ClassificationSection, $party))->all()),
+            array_values($changed->map(fn (Party $party) => SectionOf::party($this->section, $party))->all()),
             $by,
             fn () => $this->write($changed),
         );

@@ -14,17 +14,22 @@ use App\Models\ListItem;
 use App\Models\Party;
 use App\Models\PartyCode;
 use App\Models\User;
+use App\Time\TypedDates;
 use App\Validation\FieldProblems;
 use Illuminate\Database\Eloquent\Collection;
 use Symfony\Component\Intl\Languages;
 
 /** What somebody is to the office: types, tags, who looks after them, where they came from. */
-final class ClassificationSection implements Section
+final readonly class ClassificationSection implements Section
 {
     private const COLLEAGUES = ['ownerId' => 'owner_id', 'accountManagerId' => 'account_manager_id', 'buyerId' => 'buyer_id'];
 
     /** What stands in a column of the record as it is, by what it is called in the state. */
     public const COLUMNS = self::COLLEAGUES + ['source' => 'source', 'language' => 'language'];
+
+    public function __construct(private TypedDates $dates)
+    {
+    }
 
     public function name(): SectionName
     {
@@ -47,6 +52,7 @@ final class ClassificationSection implements Section
             'source' => new LoggedFact('Came from', $party->source),
             'language' => new LoggedFact('Language', $party->language === '' ? '' : Languages::getName($party->language, 'en')),
             'grade' => new LoggedFact('Grade', (string) $party->grade),
+            'noLetters' => new LoggedFact('Letters', $party->optOut()?->toText() ?? ''),
         ];
         foreach ($party->codes as $code) {
             $facts['code:'.$code->id] = new LoggedFact(ucfirst($code->system), $code->value);
@@ -61,6 +67,7 @@ final class ClassificationSection implements Section
             'types' => $party->listed(OfficeList::Types), 'tags' => $party->listed(OfficeList::Tags),
             ...array_map(fn (string $column) => $party->getAttribute($column), self::COLLEAGUES),
             'source' => $party->source, 'language' => $party->language, 'grade' => $party->grade,
+            'noLettersOn' => $party->no_letters_on?->toIso() ?? '', 'noLettersHow' => $party->no_letters_how,
             'codes' => array_values($party->codes->map(fn (PartyCode $code) => $code->only('id', 'system', 'value'))->all()),
         ];
     }
@@ -70,7 +77,8 @@ final class ClassificationSection implements Section
         /**
          * @var array{
          *     types: list<string>, tags: list<string>, ownerId: int|null, accountManagerId: int|null, buyerId: int|null,
-         *     source: string, language: string, grade: int|null, codes: list<array{id: int, system: string, value: string}>,
+         *     source: string, language: string, grade: int|null, noLettersOn: string, noLettersHow: string,
+         *     codes: list<array{id: int, system: string, value: string}>,
          * } $state
          */
         $items = [];
@@ -84,7 +92,10 @@ final class ClassificationSection implements Section
             $then->setAttribute($column, $state[$field]);
             $then->unsetRelation(substr($field, 0, -strlen('Id')));
         }
-        $then->fill(['source' => $state['source'], 'language' => $state['language'], 'grade' => $state['grade']])->setRelations([
+        $then->fill([
+            'source' => $state['source'], 'language' => $state['language'], 'grade' => $state['grade'],
+            'no_letters_on' => Past::day($state['noLettersOn']), 'no_letters_how' => $state['noLettersHow'],
+        ])->setRelations([
             'listItems' => new Collection($items),
             'codes' => new Collection(array_map(fn (array $row) => new PartyCode($row), $state['codes'])),
         ] + $then->getRelations());
@@ -125,6 +136,7 @@ final class ClassificationSection implements Section
         $party->language = $input['language'];
         $party->source = $problems->at('source', fn () => NamePart::tidy($input['source'])) ?? '';
         $party->grade = $input['grade'] === null ? null : $problems->at('grade', fn () => Grade::of($input['grade']));
+        $this->readLetters($party, $input, $problems);
         $codes = $this->codes($party, $input['codes'], $isRestored, $problems);
         $problems->throwIfAny();
 
@@ -134,6 +146,24 @@ final class ClassificationSection implements Section
         foreach ($codes as $code) {
             $code->save();
         }
+    }
+
+    /** @param  array<string, mixed>  $input  without it, it stays as it is */
+    private function readLetters(Party $party, array $input, FieldProblems $problems): void
+    {
+        if (! array_key_exists('noLettersOn', $input)) {
+            return;
+        }
+        /** @var array{noLettersOn: string, noLettersHow: string} $input */
+        $since = $this->dates->day($input['noLettersOn'], 'noLettersOn', $problems);
+        $how = $problems->at('noLettersHow', fn () => NamePart::tidy($input['noLettersHow'])) ?? '';
+        if ($since?->isAfter($this->dates->today())) {
+            $problems->add('noLettersOn', 'That day is still to come. Check the year.');
+        }
+        if ($since === null && $how !== '') {
+            $problems->add('noLettersOn', 'Type the day they said so.');
+        }
+        $party->fill(['no_letters_on' => $since, 'no_letters_how' => $how]);
     }
 
     /**

@@ -51,6 +51,7 @@ final class KeptValues
             'number' => $party->number,
             'archived_on' => $party->archived_on?->toIso(),
             'form_on' => $party->form_on?->toIso(),
+            'no_letters_on' => $party->no_letters_on?->toIso(),
             'added_at' => $party->created_at?->toDateTimeString(),
             'grade' => $party->grade,
             'is_deceased' => $party->is_deceased,

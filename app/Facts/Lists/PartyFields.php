@@ -47,6 +47,7 @@ final class PartyFields
                 new Column('v.language'),
             )->chosenFrom(fn () => array_values(Languages::getNames('en'))),
             self::ofColumn('grade', 'Grade', FieldType::Number, 'grade'),
+            self::ofColumn('no-letters-on', 'Wants no letters since', FieldType::Day, 'no_letters_on'),
             self::ofColumn('form-on', 'Form W-9 came in on', FieldType::Day, 'form_on'),
             self::colleague('owner', 'Owner', 'owner_id', fn (Party $party) => $party->owner?->name, ['owner']),
             self::colleague('account-manager', 'Account manager', 'account_manager_id', fn (Party $party) => $party->accountManager?->name, ['accountManager']),

@@ -10,19 +10,19 @@ use Almanac\Terms\Side;
 use App\Facts\Ledger\DocumentFigures;
 use App\Facts\Ledger\LedgerFilter;
 use App\Facts\Ledger\PartyBooks;
+use App\Facts\Mailing\AddressLetters;
 use App\Models\Document;
 use App\Models\Office;
 use App\Models\Party;
 use App\Papers\ReminderSheet;
 use App\Papers\StatementPaper;
-use App\Queries\Records\ReadLetter;
 use App\Time\Clock;
 use Illuminate\Validation\ValidationException;
 
 /** Writes the letter that reminds of what is late. */
 final readonly class WriteReminder
 {
-    public function __construct(private Clock $clock, private ReadLetter $letters)
+    public function __construct(private Clock $clock, private AddressLetters $letters)
     {
     }
 

@@ -35,6 +35,9 @@ final class ReadClassification
             $party->language,
             $party->language === '' ? '' : Languages::getName($party->language, 'en'),
             $party->grade,
+            $party->no_letters_on?->toText() ?? '',
+            $party->no_letters_how,
+            $party->optOut()?->toText() ?? '',
             array_values($party->codes->map(fn (PartyCode $code) => CodeData::of($code))->all()),
         );
     }

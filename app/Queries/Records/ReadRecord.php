@@ -13,6 +13,7 @@ use Almanac\Readiness\Readiness;
 use Almanac\Records\SectionName;
 use Almanac\Terms\Side;
 use App\Facts\Lists\SearchedFields;
+use App\Facts\Mailing\AddressLetters;
 use App\Facts\Readiness\RecordFacts;
 use App\Facts\Records\SectionVersions;
 use App\Facts\Relations\RelationNames;
@@ -25,6 +26,7 @@ use App\Http\Data\Records\AddressesData;
 use App\Http\Data\Records\ArchiveData;
 use App\Http\Data\Records\ChangeData;
 use App\Http\Data\Records\IdentityData;
+use App\Http\Data\Records\LetterData;
 use App\Http\Data\Records\LocalTimeData;
 use App\Http\Data\Records\PartyRowData;
 use App\Http\Data\Records\PositionsData;
@@ -77,7 +79,7 @@ final readonly class ReadRecord
         private ReadBank $bank,
         private ReadClassification $classification,
         private ReadDetails $details,
-        private ReadLetter $letters,
+        private AddressLetters $letters,
         private ReadHistory $history,
     ) {
     }
@@ -125,7 +127,7 @@ final readonly class ReadRecord
             array_values($party->files()->with('user', 'party', 'engagement')->get()->map(fn (File $file) => FileData::of($file, $today))->all()),
             $this->reminders($party),
             array_map(ReadinessData::of(...), Readiness::of(RecordFacts::of($party, $today))),
-            $letter,
+            LetterData::of($letter),
             $this->lastChange($party),
             $this->history->added($party),
             $this->history->last($party),

@@ -2293,6 +2293,180 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/letter-templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The templates of letters */
+        get: operations["listLetterTemplates"];
+        put?: never;
+        /** Keep a template of a letter */
+        post: operations["addLetterTemplate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/letter-fields": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The fields that a letter may have */
+        get: operations["listLetterFields"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/letter-templates/{template}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a template of a letter */
+        put: operations["changeLetterTemplate"];
+        post?: never;
+        /** Remove a template; its letters stay */
+        delete: operations["removeLetterTemplate"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/letters/to": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whom letters would go to, and who would be left out */
+        post: operations["seeWhomLettersGoTo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/letters/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How the letter to those that are chosen would read */
+        post: operations["previewLetter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/letters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The letters to many, the latest first */
+        get: operations["listLetterRuns"];
+        put?: never;
+        /** Write a letter to those that are chosen, behind the screen */
+        post: operations["writeLetters"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/letters/{run}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A letter to many, and what came of it for each record */
+        get: operations["readLetterRun"];
+        put?: never;
+        post?: never;
+        /** Forget its file and its list; the logs and the outbox keep what they have */
+        delete: operations["forgetLetters"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/letters/{run}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The letters on paper */
+        get: operations["readLettersFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/letters/{run}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Stop it; what is written stays written */
+        post: operations["stopLetters"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/letters/{run}/go-on": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Go on with what is left of it */
+        post: operations["goOnWithLetters"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mailing": {
         parameters: {
             query?: never;
@@ -4173,6 +4347,12 @@ export interface components {
             languageName: string;
             /** @description 1 to 5, the best; it never leaves the office. */
             grade: number | null;
+            /** @description Since when they want no letters, for typing; empty where they take them. */
+            noLettersOn: string;
+            /** @description How they said so. */
+            noLettersHow: string;
+            /** @description Both, for reading. */
+            noLettersText: string;
             codes: components["schemas"]["Code"][];
         };
         ClassificationInput: {
@@ -4191,6 +4371,10 @@ export interface components {
             language: string;
             /** @description 1 to 5. */
             grade: number | null;
+            /** @description Since when they want no letters; empty where they take them. With it goes the next; without it they stay as they are. */
+            noLettersOn?: string;
+            /** @description How they said so, such as "by phone". */
+            noLettersHow?: string;
             codes: components["schemas"]["CodeInput"][];
         };
         /** @description A way in which nothing may be paid now, and why. */
@@ -5060,6 +5244,11 @@ export interface components {
             /** @description Keys of fields with commas between them. */
             columns?: string;
         };
+        /** @description Who gets one letter. */
+        Envelope: {
+            ids: number[];
+            names: string;
+        };
         FieldValueInput: {
             fieldId: number;
             /** @description As somebody types it, several choices on a line each; null leaves it as it is. */
@@ -5580,6 +5769,113 @@ export interface components {
             /** @description How it begins; null for somebody who has died and has nobody to stand in. */
             salutation: string | null;
             also: components["schemas"]["PartyLink"] | null;
+        };
+        /** @description A field that a letter may have. */
+        LetterField: {
+            /** @description What stands between the braces. */
+            name: string;
+            /** @description What it is. */
+            title: string;
+        };
+        LetterInput: {
+            chosen: components["schemas"]["ChosenInput"];
+            /** @enum {string} */
+            way: "paper" | "papers" | "email";
+            /** @description One for all who live at one address. */
+            isOnceAHousehold: boolean;
+            /** @description With fields between braces. */
+            subject: string;
+            /** @description With fields between braces, such as {greeting}. */
+            body: string;
+            /** @description Of the letter; empty for today. */
+            day: string;
+            /** @description The case or project that it speaks of. */
+            engagementId: number | null;
+        };
+        /** @description What came of a letter for one record. */
+        LetterOfRun: {
+            /** @description Of the record. */
+            id: number;
+            name: string;
+            /** @enum {string} */
+            outcome: "waiting" | "written" | "left-out";
+            /** @description The outcome in words. */
+            outcomeText: string;
+            /** @description Why they were left out, or where it went by email. */
+            note: string;
+        };
+        /** @description A letter to many: how far it is, and what came of it. Load its user. */
+        LetterRun: {
+            id: number;
+            /** @description What it is about. */
+            title: string;
+            /** @enum {string} */
+            way: "paper" | "papers" | "email";
+            /** @description The way in words. */
+            wayText: string;
+            /** @enum {string} */
+            state: "waiting" | "writing" | "done" | "stopped" | "failed";
+            /** @description The state in words. */
+            stateText: string;
+            by: string;
+            /** @description The day it was asked for, for reading. */
+            day: string;
+            /** @description How many records were chosen. */
+            total: number;
+            /** @description How many of them have an outcome. */
+            done: number;
+            /** @description How many letters are written; some go to several records. */
+            letters: number;
+            leftOut: number;
+            /** @description Why it came to nothing; empty while it has not. */
+            failure: string;
+            isUnderWay: boolean;
+            /** @description Whether there is a file of it. */
+            hasFile: boolean;
+            mayGoOn: boolean;
+        };
+        /** @description A letter to many, with what came of it for each record. */
+        LetterRunPage: {
+            run: components["schemas"]["LetterRun"];
+            /** @description Who was left out first. */
+            letters: components["schemas"]["LetterOfRun"][];
+        };
+        /** @description A letter that the office writes again and again. Load its user. */
+        LetterTemplate: {
+            id: number;
+            name: string;
+            subject: string;
+            body: string;
+            version: number;
+            /** @description Who saved it last. */
+            by: string;
+        };
+        LetterTemplateInput: {
+            name: string;
+            /** @description With fields between braces, such as {name}. */
+            subject: string;
+            /** @description With fields between braces, such as {greeting}. */
+            body: string;
+            /** @description That has been seen; 0 of a new one. */
+            version: number;
+        };
+        /** @description Whom letters would go to. */
+        LettersTo: {
+            /** @description How many letters there would be. */
+            letters: number;
+            /** @description The first of them. */
+            envelopes: components["schemas"]["Envelope"][];
+            /** @description The first of those who cannot or must not be written to. */
+            leftOut: components["schemas"]["LeftOut"][];
+            /** @description All of them. */
+            leftOutCount: number;
+        };
+        LettersToInput: {
+            chosen: components["schemas"]["ChosenInput"];
+            /** @enum {string} */
+            way: "paper" | "papers" | "email";
+            /** @description One for all who live at one address. */
+            isOnceAHousehold: boolean;
         };
         /** @description One of those behind a shared line. */
         LineHolder: {
@@ -7214,6 +7510,9 @@ export interface components {
             /** @description Warnings such as a missing number. */
             missing: string[];
         };
+        TemplateVersionInput: {
+            version: number;
+        };
         /** @description What terms that are being typed mean so far, or what is missing. */
         TermsAnswer: {
             preview: components["schemas"]["TermsPreview"] | null;
@@ -7423,6 +7722,11 @@ export interface components {
                 code: "owner" | "account-manager" | "buyer" | "add-types" | "take-types" | "add-tags" | "take-tags" | "source" | "language" | "terms" | "side-field" | "detail" | "archive" | "restore" | "delete" | "reminder" | "log-entry" | "engagement";
                 name: string;
             }[];
+            letterWays: {
+                /** @enum {string} */
+                code: "paper" | "papers" | "email";
+                name: string;
+            }[];
         };
         /** @description What needs doing, for whoever asks. */
         Today: {
@@ -7545,6 +7849,17 @@ export interface components {
             password: string;
             /** @description Of a user who is there. */
             isRetired?: boolean;
+        };
+        /** @description A letter as its reader gets it. */
+        WrittenLetter: {
+            /** @description As on the envelope. */
+            address: string[];
+            /** @description Where it goes by email. */
+            to: string[];
+            subject: string;
+            body: string;
+            /** @description For reading. */
+            day: string;
         };
     };
     responses: never;
@@ -12849,6 +13164,452 @@ export interface operations {
                 };
                 content: {
                     "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listLetterTemplates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LetterTemplate"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addLetterTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["LetterTemplateInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LetterTemplate"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listLetterFields: {
+        parameters: {
+            query?: {
+                engagement?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LetterField"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeLetterTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                template: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["LetterTemplateInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LetterTemplate"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeLetterTemplate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                template: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["TemplateVersionInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LetterTemplate"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    seeWhomLettersGoTo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["LettersToInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LettersTo"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    previewLetter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["LetterInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenLetter"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listLetterRuns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LetterRun"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    writeLetters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["LetterInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LetterRunPage"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readLetterRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LetterRunPage"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    forgetLetters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LetterRun"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readLettersFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    stopLetters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LetterRunPage"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    goOnWithLetters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                run: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LetterRunPage"];
                 };
             };
             /** @description Refused */

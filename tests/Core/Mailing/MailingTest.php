@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Mailing;
 
 use Almanac\Mailing\Addressee;
+use Almanac\Mailing\Envelope;
 use Almanac\Mailing\LabelSheet;
 use Almanac\Mailing\Mailing;
 use Almanac\Mailing\MailingRefused;
@@ -64,10 +65,10 @@ final class MailingTest extends TestCase
             $person(4, 'Silas', 'Wren', 'q'), $person(5, 'Ida', 'Bell', 'q'), $person(6, 'Tom', 'Ames', ''), $person(7, 'Ann', 'Ames', ''),
             new Addressee(8, 'Copper Ltd', ['Copper Ltd', ...$home]), new Addressee(9, 'Gone, A', [], 'has died'), new Addressee(10, 'Lost, B', [], 'no address'),
         ];
-        $names = fn (bool $once): array => array_map(fn (array $lines) => implode(' / ', array_diff($lines, $home)), Mailing::to($list, $once)->envelopes);
+        $names = fn (bool $once): array => array_map(fn (Envelope $one) => implode(' / ', array_diff($one->lines, $home)), Mailing::to($list, $once)->envelopes);
         $this->assertSame(['Edith Larkin and / Walter Larkin', 'Ottilie Larkin', 'Silas Wren', 'Ida Bell', 'Tom Ames', 'Ann Ames', 'Copper Ltd'], $names(false));
         $this->assertSame(['The Larkin household', 'Silas Wren / Ida Bell', 'Tom Ames', 'Ann Ames', 'Copper Ltd'], $names(true));
-        $this->assertSame(['Edith Larkin and', 'Walter Larkin', ...$home], Mailing::to(array_slice($list, 0, 2), true)->envelopes[0], 'a couple by themselves is a couple');
+        $this->assertSame(['Edith Larkin and', 'Walter Larkin', ...$home], Mailing::to(array_slice($list, 0, 2), true)->envelopes[0]->lines, 'a couple by themselves is a couple');
         $this->assertSame([9 => 'has died', 10 => 'no address'], array_column(Mailing::to($list, true)->leftOut, 'why', 'id'));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data\Mailing;
 
 use Almanac\Mailing\Addressee;
+use Almanac\Mailing\Envelope;
 use Almanac\Mailing\LabelSheet;
 use Almanac\Mailing\Mailing;
 use OpenApi\Attributes as OA;
@@ -48,7 +49,7 @@ final readonly class MailingData
             $sheet->key,
             $labels,
             $sheet->sheets($labels, $start),
-            array_slice($mailing->envelopes, 0, self::EXAMPLES),
+            array_map(fn (Envelope $one) => $one->lines, array_slice($mailing->envelopes, 0, self::EXAMPLES)),
             array_map(fn (Addressee $one) => new LeftOutData($one->id, $one->name, $one->why), array_slice($mailing->leftOut, 0, self::SHOWN)),
             count($mailing->leftOut),
             array_values(array_map(fn (LabelSheet $one) => new LabelSheetData($one->key, $one->title, $one->count()), LabelSheet::all())),

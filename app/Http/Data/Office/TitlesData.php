@@ -28,6 +28,7 @@ use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\ListedState;
 use Almanac\Ledger\TaxTreatment;
 use Almanac\Lists\ListView;
+use Almanac\Mailing\LetterWay;
 use Almanac\Names\TogetherAs;
 use Almanac\Reach\ContactUse;
 use Almanac\Records\LogKind;
@@ -75,6 +76,7 @@ final readonly class TitlesData
      * @param list<NamedCodeData> $decisions
      * @param list<NamedCodeData> $degrees
      * @param list<NamedCodeData> $bulkKinds
+     * @param list<NamedCodeData> $letterWays
      */
     private function __construct(
         #[OA\Property(items: new TitledCodes(AddressUse::class))] public array $addressUses,
@@ -110,6 +112,7 @@ final readonly class TitlesData
         #[OA\Property(items: new TitledCodes(Decision::class))] public array $decisions,
         #[OA\Property(items: new TitledCodes(Degree::class))] public array $degrees,
         #[OA\Property(items: new TitledCodes(BulkKind::class))] public array $bulkKinds,
+        #[OA\Property(items: new TitledCodes(LetterWay::class))] public array $letterWays,
     ) {
     }
 
@@ -149,6 +152,7 @@ final readonly class TitlesData
             NamedCodeData::titled(Decision::cases()),
             NamedCodeData::titled(Degree::cases()),
             NamedCodeData::titled(BulkKind::cases()),
+            NamedCodeData::titled(LetterWay::cases()),
         );
     }
 }

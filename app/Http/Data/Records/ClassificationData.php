@@ -36,6 +36,12 @@ final readonly class ClassificationData
         public string $languageName,
         #[OA\Property(description: '1 to 5, the best; it never leaves the office.', nullable: true)]
         public ?int $grade,
+        #[OA\Property(description: 'Since when they want no letters, for typing; empty where they take them.')]
+        public string $noLettersOn,
+        #[OA\Property(description: 'How they said so.')]
+        public string $noLettersHow,
+        #[OA\Property(description: 'Both, for reading.')]
+        public string $noLettersText,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Code'))]
         public array $codes,
     ) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Records;
 
+use Almanac\Addresses\Formatter;
+use App\Facts\Mailing\AddressedLetter;
 use OpenApi\Attributes as OA;
 
 /** How a letter is addressed today. */
@@ -11,7 +13,7 @@ use OpenApi\Attributes as OA;
 final readonly class LetterData
 {
     /** @param  list<string>  $envelope */
-    public function __construct(
+    private function __construct(
         #[OA\Property(description: 'What stands on the envelope; empty without an address.', items: new OA\Items(type: 'string'))]
         public array $envelope,
         #[OA\Property(description: 'Whether the lines print whole on a label.')]
@@ -27,5 +29,15 @@ final readonly class LetterData
         ]
         public ?PartyLinkData $also,
     ) {
+    }
+
+    public static function of(AddressedLetter $letter): self
+    {
+        return new self(
+            $letter->envelope,
+            Formatter::fits($letter->envelope),
+            $letter->salutation,
+            $letter->also === null ? null : PartyLinkData::of($letter->also),
+        );
     }
 }

@@ -6,7 +6,7 @@ namespace App\Http\Requests\Bulk;
 
 use Almanac\Bulk\BulkKind;
 use Almanac\Terms\Side;
-use App\Facts\Lists\Chosen;
+use App\Http\Requests\Lists\ChoosesRecords;
 use App\Http\Requests\ShapedRequest;
 use App\Http\Shapes\Input;
 use App\Http\Shapes\Shape;
@@ -14,17 +14,12 @@ use App\Http\Shapes\Shape;
 /** What is to be done to which records. */
 final class BulkRequest extends ShapedRequest
 {
-    private const MOST = 20000;
+    use ChoosesRecords;
 
     public static function shape(): Shape
     {
         return Shape::named('BulkInput', [
-            'chosen' => Input::of(Shape::named('ChosenInput', [
-                'isAll' => Input::flag()->says('All that the list asks for, but for the numbers that are given.'),
-                'filter' => Input::text(10000)->says('The sentence of the list.'),
-                'withArchived' => Input::flag(),
-                'ids' => Input::listOf(Input::id(), self::MOST)->says('The records that are chosen; of all of a list those that are not.'),
-            ])),
+            'chosen' => self::chosenOnes(),
             'change' => Input::of(Shape::named('BulkChangeInput', [
                 'kind' => Input::oneOf(BulkKind::class),
                 'values' => Input::listOf(Input::text(5000), 100)->says('What it is to be; none for nothing.'),
@@ -37,15 +32,6 @@ final class BulkRequest extends ShapedRequest
                 'roleId' => Input::id()->optional(),
             ])),
         ]);
-    }
-
-    public function chosen(): Chosen
-    {
-        /** @var array{chosen: array{isAll: bool, filter: string|null, withArchived: bool, ids: list<int>}} $input */
-        $input = $this->validated();
-        ['isAll' => $isAll, 'filter' => $filter, 'withArchived' => $withArchived, 'ids' => $ids] = $input['chosen'];
-
-        return new Chosen($isAll, $filter ?? '', $withArchived, $ids);
     }
 
     /**

@@ -39,7 +39,7 @@ export function ClassificationSection({ record }: { record: RecordData }) {
 }
 
 function factsOf({ classification }: RecordData): [string, React.ReactNode][] {
-    const { types, tags, owner, accountManager, buyer, source, languageName, grade, codes } = classification;
+    const { types, tags, owner, accountManager, buyer, source, languageName, grade, noLettersText, codes } = classification;
     const facts: [string, React.ReactNode][] = [
         ['Types', types.join(', ')],
         ['Tags', tags.length > 0 && <Chips>{tags.map((tag) => <li key={tag}>{tag}</li>)}</Chips>],
@@ -48,6 +48,7 @@ function factsOf({ classification }: RecordData): [string, React.ReactNode][] {
         ['Buyer', inherited(buyer)],
         ['Came from', source],
         ['Language', languageName],
+        ['Letters', noLettersText],
         ['Grade', grade !== null && <>{grade} of 5 <Small>stays in the office</Small></>],
         ...codes.map(({ system, value }): [string, string] => [system.charAt(0).toUpperCase() + system.slice(1), value]),
     ];
@@ -160,6 +161,22 @@ function Fields({ record, draft, problems, onChange }: FieldsProps) {
                     value={String(draft.grade ?? 0)}
                     onChange={(id) => set({ grade: Number(id) || null })}
                     problem={problems.grade}
+                />
+            </FieldRow>
+            <FieldRow>
+                <Field
+                    label="Wants no letters since"
+                    width="word"
+                    value={draft.noLettersOn ?? ''}
+                    onChange={(noLettersOn) => set({ noLettersOn })}
+                    problem={problems.noLettersOn}
+                />
+                <Field
+                    label="How they said so"
+                    width="name"
+                    value={draft.noLettersHow ?? ''}
+                    onChange={(noLettersHow) => set({ noLettersHow })}
+                    problem={problems.noLettersHow}
                 />
             </FieldRow>
             <Codes rows={draft.codes} problems={problems} onChange={(codes) => set({ codes })} />

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Queries\Records;
+namespace App\Facts\Mailing;
 
 use Almanac\Addresses\AddressUse as Purpose;
 use Almanac\Addresses\Formatter;
@@ -12,16 +12,15 @@ use Almanac\Names\Addressing;
 use Almanac\Names\Couple;
 use Almanac\Names\TogetherAs;
 use App\Facts\Readiness\RecordFacts;
-use App\Http\Data\Records\LetterData;
-use App\Http\Data\Records\PartyLinkData;
 use App\Models\AddressUse;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\Position;
 use App\Models\Relation;
+use Illuminate\Support\Collection;
 
-/** Reads how a letter to a party is addressed: alone, with a spouse, or, for somebody who has died, to who stands in. */
-final readonly class ReadLetter
+/** How a letter to a party is addressed: alone, with a spouse, or, for somebody who has died, to who stands in. */
+final readonly class AddressLetters
 {
     /** @var \WeakMap<Party, array{Relation|null}> asked once for all the addresses of a record */
     private \WeakMap $spouses;
@@ -31,30 +30,24 @@ final readonly class ReadLetter
         $this->spouses = new \WeakMap;
     }
 
-    public function handle(Party $party, Day $today): LetterData
+    public function handle(Party $party, Day $today): AddressedLetter
     {
         $standIn = $party->is_deceased ? RecordFacts::standIn($party, $today)?->otherThan($party) : null;
         $use = $party->addressFor(Purpose::Postal, $today);
         $spouse = $use === null ? $this->spouse($party, $today) : $this->spouseAt($party, $use, $today);
-        $envelope = match (true) {
-            $standIn !== null => $this->toStandIn($party, $standIn, $today),
-            $use !== null => $this->envelope($party, $use, $today),
-            default => [],
-        };
 
-        return new LetterData(
-            $envelope,
-            Formatter::fits($envelope),
+        return new AddressedLetter(
+            match (true) {
+                $standIn !== null => $this->toStandIn($party, $standIn, $today),
+                $use !== null => $this->envelope($party, $use, $today),
+                default => [],
+            },
             match (true) {
                 $standIn !== null => $this->salutation($standIn),
                 $spouse !== null => $this->couple($party, $spouse)->salutation(),
                 default => $this->salutation($party),
             },
-            match (true) {
-                $standIn !== null => PartyLinkData::of($standIn),
-                $spouse !== null => PartyLinkData::of($spouse->otherThan($party)),
-                default => null,
-            },
+            $standIn ?? $spouse?->otherThan($party),
         );
     }
 
@@ -110,12 +103,21 @@ final readonly class ReadLetter
         if (! $party->isPerson() || $party->is_deceased) {
             return null;
         }
-        $this->spouses[$party] ??= [Relation::of($party)->with('from', 'to')
-            ->where('together', '!=', TogetherAs::Alone)->get()
+        $this->spouses[$party] ??= [$this->together($party)
             ->first(fn (Relation $relation) => $relation->period()->includes($today)
                 && ! $relation->otherThan($party)->is_deceased && ! $relation->otherThan($party)->isArchived())];
 
         return $this->spouses[$party][0];
+    }
+
+    /** @return Collection<int, Relation> with whom they are written to together, at one time or another */
+    private function together(Party $party): Collection
+    {
+        if ($party->relationLoaded('relationsFrom') && $party->relationLoaded('relationsTo')) {
+            return $party->relations()->filter(fn (Relation $relation) => $relation->together !== TogetherAs::Alone)->values();
+        }
+
+        return Relation::of($party)->with('from', 'to')->where('together', '!=', TogetherAs::Alone)->get();
     }
 
     private function couple(Party $party, Relation $relation): Couple

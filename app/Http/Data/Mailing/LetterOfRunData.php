@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Data\Mailing;
+
+use Almanac\Mailing\LetterOutcome;
+use App\Models\Letter;
+use OpenApi\Attributes as OA;
+
+/** What came of a letter for one record. */
+#[OA\Schema(schema: 'LetterOfRun')]
+final readonly class LetterOfRunData
+{
+    private function __construct(
+        #[OA\Property(description: 'Of the record.')]
+        public int $id,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property(enum: LetterOutcome::class)]
+        public string $outcome,
+        #[OA\Property(description: 'The outcome in words.')]
+        public string $outcomeText,
+        #[OA\Property(description: 'Why they were left out, or where it went by email.')]
+        public string $note,
+    ) {
+    }
+
+    public static function of(Letter $letter): self
+    {
+        $note = match (true) {
+            $letter->why !== '' => $letter->why,
+            $letter->outcome === LetterOutcome::Written && $letter->content === null => 'together with the one above',
+            default => implode(', ', $letter->content['to'] ?? []),
+        };
+
+        return new self($letter->record_id, $letter->name, $letter->outcome->value, $letter->outcome->title(), $note);
+    }
+}
