@@ -21,6 +21,7 @@ final class EngagementReferences
             Reference::owned('engagement_links', 'to_id', AtUniqueKey::Goes),
             Reference::owned('engagement_users', 'engagement_id', AtUniqueKey::Goes),
             Reference::owned('conflict_searches', 'engagement_id'),
+            Reference::owned('letter_runs', 'engagement_id'),
             Reference::derived('engagement_words', 'rowid'),
         ];
     }

@@ -54,6 +54,11 @@ export const router = createBrowserRouter([
                         lazy: async () => ({ Component: (await import('./screens/ledger/TaxReport')).TaxReport }),
                     },
                     { path: 'outbox', lazy: async () => ({ Component: (await import('./screens/outbox/Outbox')).Outbox }) },
+                    { path: 'letters', lazy: async () => ({ Component: (await import('./screens/letters/Letters')).Letters }) },
+                    {
+                        path: 'letters/:id',
+                        lazy: async () => ({ Component: (await import('./screens/letters/LetterRunPage')).LetterRunPage }),
+                    },
                     { path: 'imports', lazy: async () => ({ Component: (await import('./screens/imports/Imports')).Imports }) },
                     { path: 'imports/:id', lazy: async () => ({ Component: (await import('./screens/imports/ImportPage')).ImportPage }) },
                     {
@@ -96,6 +101,14 @@ export const router = createBrowserRouter([
                             {
                                 path: 'upkeep/merges/:merge/apart',
                                 lazy: async () => ({ Component: (await import('./screens/merging/ApartPage')).ApartPage }),
+                            },
+                            {
+                                path: 'letters/write',
+                                lazy: async () => ({ Component: (await import('./screens/letters/WriteLetter')).WriteLetter }),
+                            },
+                            {
+                                path: 'letters/templates/:id',
+                                lazy: async () => ({ Component: (await import('./screens/letters/TemplatePage')).TemplatePage }),
                             },
                             {
                                 path: 'engagements/begin',

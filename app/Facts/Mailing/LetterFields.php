@@ -33,7 +33,7 @@ final class LetterFields
         'greeting' => 'How the letter begins: Dear Mr. Wren:',
         'address' => 'The address, as on an envelope',
         'file as' => 'The name as it is filed: Wren, Edmund',
-        'name' => 'The name as one says it: Edmund Wren',
+        'name' => 'The name as one says it: Mr. Edmund Wren',
         'first name' => 'Of a person',
         'family name' => 'Of a person',
         'date' => 'The day of the letter',

@@ -344,6 +344,9 @@ final class DemoNeighbours
         'torvald' => ['Interests' => 'horology', 'Likes to be called' => 'not at all'],
     ];
 
+    /** Who wants no letters: since how many days, and how they said so. */
+    public const NO_LETTERS = ['auctions' => [61, 'by phone'], 'society' => [20, 'on the back of our last one']];
+
     public const BIRTH_DATES = ['amos-son' => '2 Jul 1970', 'philippa' => '30 Aug 1955'];
 
     /** From whom, kind, days back, what, the price, account; under which number of theirs, where it is a bill. All of it is paid. */

@@ -80,6 +80,7 @@ final class DemoOffice
         private readonly DemoPapers $papers,
         private readonly DemoEngagements $engagements,
         private readonly DemoLists $lists,
+        private readonly DemoLetters $letters,
         private readonly KeepSharedLines $lines,
         private readonly CompareChanged $compare,
         private readonly ScanBook $scan,
@@ -157,6 +158,7 @@ final class DemoOffice
         $this->engagements->seed($this->parties, $users);
         $this->archive->archive($this->parties['crane'], 'sold its cranes and closed', $administrator);
         $this->lists->seed($users);
+        $this->letters->seed($administrator);
         $this->lines->name(LineKind::Phone, '+18025550190', 'Larkin household', $administrator);
         $this->compare->handle();
         $this->scan->handle(LookAlikeScan::query()->create(['user_id' => $administrator->id]));
@@ -270,6 +272,8 @@ final class DemoOffice
                 'source' => $source,
                 'language' => $language,
                 'grade' => $grade,
+                'noLettersOn' => $this->daysAgo(DemoNeighbours::NO_LETTERS[$key][0] ?? null),
+                'noLettersHow' => DemoNeighbours::NO_LETTERS[$key][1] ?? '',
                 'ownerId' => $id($owner),
                 'accountManagerId' => $id($manager),
                 'buyerId' => $id($buyer),

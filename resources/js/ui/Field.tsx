@@ -52,16 +52,18 @@ interface Props extends Omit<TextFieldProps, 'children' | 'isInvalid'> {
     /** Several lines. */
     lines?: number;
     inputRef?: Ref<HTMLInputElement>;
+    /** Of several lines. */
+    areaRef?: Ref<HTMLTextAreaElement>;
 }
 
 /** One line or a few lines of text, with what is wrong said beneath it. */
-export function Field({ label, problem, hint, placeholder, width, lines, inputRef, ...props }: Props) {
+export function Field({ label, problem, hint, placeholder, width, lines, inputRef, areaRef, ...props }: Props) {
     return (
         <Root {...props} isInvalid={problem !== undefined} validationBehavior="aria" {...(width === undefined ? {} : { $width: width })}>
             {label !== '' && <FieldLabel>{label}</FieldLabel>}
             {lines === undefined
                 ? <StyledInput ref={inputRef} placeholder={placeholder} />
-                : <StyledArea rows={lines} placeholder={placeholder} />}
+                : <StyledArea ref={areaRef} rows={lines} placeholder={placeholder} />}
             {hint !== undefined && problem === undefined && <Hint slot="description">{hint}</Hint>}
             <Problem>{problem}</Problem>
         </Root>

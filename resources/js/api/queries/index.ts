@@ -13,3 +13,4 @@ export * from './bulk';
 export * from './lookAlikes';
 export * from './merging';
 export * from './interchange';
+export * from './letters';

@@ -202,7 +202,10 @@ export function Directory() {
                                 <QuietButton onPress={() => choosing.all(true)}>{`Choose all ${count.toLocaleString('en')}`}</QuietButton>
                             )}
                             {!input.isAll && chosen <= MOST_LABELLED && (
-                                <QuietButton onPress={() => setLabelling(true)}>Labels</QuietButton>
+                                <>
+                                    <QuietButton onPress={() => setLabelling(true)}>Labels</QuietButton>
+                                    <QuietButton onPress={() => void navigate(`/letters/write?ids=${input.ids.join(',')}`)}>Letters</QuietButton>
+                                </>
                             )}
                             <QuietButton onPress={clear}>Choose none</QuietButton>
                             <Small>Space chooses, Shift reaches, Ctrl+A all</Small>

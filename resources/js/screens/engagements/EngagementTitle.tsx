@@ -111,6 +111,9 @@ function Life({ engagement, kindName }: { engagement: EngagementData; kindName: 
     const { row } = engagement;
     const path = { engagement: row.id };
     const close = () => setAsked(undefined);
+    // Where letters go, as the parties say; else to all of them.
+    const mailed = engagement.parties.filter(({ isMailed }) => isMailed);
+    const readers = [...new Set((mailed.length > 0 ? mailed : engagement.parties).map(({ party }) => party.id))];
     return (
         <>
             <Menu
@@ -118,6 +121,11 @@ function Life({ engagement, kindName }: { engagement: EngagementData; kindName: 
                 items={[
                     { id: 'conflicts', name: 'Search for conflicts', onChoose: () => void navigate(`/conflicts?engagement=${row.id}`) },
                     { id: 'meet', name: 'Arrange a meeting …', onChoose: () => void navigate(`/engagements/${row.id}/meet`) },
+                    ...readers.length === 0 ? [] : [{
+                        id: 'letters',
+                        name: 'Write a letter …',
+                        onChoose: () => void navigate(`/letters/write?engagement=${row.id}&ids=${readers.join(',')}`),
+                    }],
                     { id: 'as-of', name: 'As it was on a day …', onChoose: () => void navigate(`/engagements/${row.id}/as-of`) },
                     { id: 'archive', name: `Archive this ${kindName} …`, onChoose: () => setAsked('archive') },
                     { id: 'delete', name: `Delete this ${kindName} …`, onChoose: () => setAsked('delete') },

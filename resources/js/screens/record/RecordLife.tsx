@@ -63,6 +63,7 @@ export function RecordLife({ record }: { record: RecordData }) {
                 items={[
                     { id: 'caution', name: 'Add a caution …', onChoose: () => setAsked('caution') },
                     { id: 'meet', name: 'Arrange a meeting …', onChoose: () => void navigate(`/records/${record.party.id}/meet`) },
+                    { id: 'letter', name: 'Write a letter …', onChoose: () => void navigate(`/letters/write?ids=${record.party.id}`) },
                     { id: 'as-of', name: 'As it was on a day …', onChoose: () => void navigate(`/records/${record.party.id}/as-of`) },
                     { id: 'card', name: 'Save as a contact card', onChoose: () => window.location.assign(`/api/parties/${record.party.id}/card`) },
                     { id: 'archive', name: `Archive this ${what} …`, onChoose: () => setAsked('archive') },

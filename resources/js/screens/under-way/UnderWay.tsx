@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
-import { bulkChangesQuery, bulkRecordsQuery, forget, importsQuery, jobsQuery, lastScanQuery } from '../../api/queries';
+import { bulkChangesQuery, bulkRecordsQuery, forget, importsQuery, jobsQuery, lastScanQuery, letterRunsQuery } from '../../api/queries';
 import { Button, QuietButton } from '../../ui/Button';
 import { Sheet } from '../../ui/Page';
 import { Progress } from '../../ui/Progress';
@@ -19,6 +19,7 @@ export function UnderWay() {
     const { data: changes, error, refetch } = useQuery(bulkChangesQuery);
     const { data: imports = [] } = useQuery(importsQuery);
     const { data: jobs = [] } = useQuery(jobsQuery);
+    const { data: letters = [] } = useQuery(letterRunsQuery);
     const { data: scans = [] } = useQuery(lastScanQuery);
     const isScanning = scans.some(({ isUnderWay: is }) => is);
     useTitle('Under way');
@@ -35,16 +36,17 @@ export function UnderWay() {
         return <AwaitedSheet what="What is under way" error={error} retry={() => void refetch()} />;
     }
     const reading = imports.filter(({ isUnderWay }) => isUnderWay);
+    const writing = letters.filter(({ isUnderWay }) => isUnderWay);
     const making = jobs.filter(({ state }) => state === 'running');
     return (
         <Sheet id="sheet" tabIndex={-1}>
             <Stack $gap="large" $stretch>
                 <Title>Under way</Title>
-                {changes.length === 0 && reading.length === 0 && making.length === 0 && !isScanning && (
+                {changes.length === 0 && reading.length === 0 && making.length === 0 && writing.length === 0 && !isScanning && (
                     <Empty>
                         <p>
                             What takes longer than a moment is done here, behind the screen: changes to many records, files that are read
-                            in, long statements, going through the book for look-alikes. Nothing is under way now.
+                            in, letters, long statements, going through the book for look-alikes. Nothing is under way now.
                         </p>
                     </Empty>
                 )}
@@ -53,6 +55,9 @@ export function UnderWay() {
                 )}
                 {reading.map((one) => (
                     <Row key={`import-${one.id}`}><span>{one.name}, {one.stateText}</span><Link to={`/imports/${one.id}`}>See it</Link></Row>
+                ))}
+                {writing.map((one) => (
+                    <Row key={`letters-${one.id}`}><span>Letters: {one.title}</span><Link to={`/letters/${one.id}`}>See it</Link></Row>
                 ))}
                 {making.map((one) => (
                     <Row key={`job-${one.id}`}><span>A statement on paper</span><Link to={`/records/${one.partyId}`}>See it</Link></Row>

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Schemas } from '../../api/client';
 import { keepAnswer, savedListsQuery, type ListOf } from '../../api/queries';
+import { useSession } from '../../api/session';
 import { useSaving } from '../../api/useSaving';
 import { LabelsDialog } from './LabelsDialog';
 import { addressOf, choicesOf, isAsKept, PLACE_OF } from './listAddress';
@@ -30,6 +31,7 @@ export function ListTools({ of, isCounted = false, search, onOpen }: Props) {
     const { data: lists = [] } = useQuery(saved);
     const [dialog, setDialog] = useState<'add' | 'change'>();
     const [isLabelling, setLabelling] = useState(false);
+    const { mayChangeRecords } = useSession();
     const say = useSay();
     const list = lists.find(({ key }) => key === search.get('list'));
     const body = ({ name, isShared }: { name: string; isShared: boolean }) => ({
@@ -98,6 +100,7 @@ export function ListTools({ of, isCounted = false, search, onOpen }: Props) {
             {of === 'parties' && !isCounted && <Menu label="Print" items={[
                 { id: 'list', name: 'This list', onChoose: () => setTimeout(() => window.print()) },
                 { id: 'labels', name: 'Labels and envelopes', onChoose: () => setLabelling(true) },
+                ...mayChangeRecords ? [{ id: 'letters', name: 'Letters', onChoose: () => onOpen(lettersTo(search)) }] : [],
                 { id: 'book', name: 'Address book (PDF)', onChoose: () => window.location.assign(`/api/address-book/pdf?${askedOf(search).toString()}`) },
                 { id: 'phones', name: 'Phone list (PDF)', onChoose: () => window.location.assign(`/api/address-book/pdf?phones=1&${askedOf(search).toString()}`) },
             ]} />}
@@ -113,6 +116,11 @@ export function ListTools({ of, isCounted = false, search, onOpen }: Props) {
             )}
         </>
     );
+}
+
+/** Where a letter to all of the list is written. */
+function lettersTo(search: URLSearchParams): string {
+    return `/letters/write?${new URLSearchParams({ filter: search.get('filter') ?? '', archived: search.get('archived') ?? '' }).toString()}`;
 }
 
 /** As what a list is saved. */

@@ -9,7 +9,9 @@ export const classificationSpec: SectionSpec<ClassificationDraft> = {
     name: 'classification',
     title: () => 'Classification',
     version: (record) => record.classification.version,
-    draft: ({ classification: { types, tags, owner, accountManager, buyer, source, language, grade, noLettersOn, noLettersHow, codes } }) => ({
+    draft: ({
+        classification: { types, tags, owner, accountManager, buyer, source, language, grade, noLettersOn, noLettersHow, codes },
+    }) => ({
         types, tags, source, language, grade, noLettersOn, noLettersHow,
         ownerId: owner.own?.id ?? null,
         accountManagerId: accountManager.own?.id ?? null,
