@@ -1,0 +1,110 @@
+import { readFile } from 'node:fs/promises';
+import { expect, test } from './desk';
+
+test('a template is written by the keyboard, a field that does not exist is told, and clients get a letter on paper', async ({ desk, page }) => {
+    await desk.signIn();
+    await page.goto('/letters');
+    await page.getByRole('link', { name: 'Add a template' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel('Name of the template')).toBeFocused();
+    await page.keyboard.type('Bells');
+    await page.keyboard.press('Tab');
+    await page.keyboard.type('About your bells');
+    await page.keyboard.press('Tab');
+    const body = page.getByLabel('What it says');
+    await expect(body).toBeFocused();
+    await page.keyboard.press('Control+End');
+    await page.keyboard.type('They ring at noon, {frist name}. ');
+    await page.keyboard.press('Control+Enter');
+    await expect(page.getByText('There is no field “frist name” (line 3). Is “first name” meant?')).toBeVisible();
+    await body.fill('{greeting}\n\nThey ring at noon. ');
+    await page.keyboard.press('Control+End');
+    await page.getByRole('combobox', { name: 'Put in a field' }).fill('my name');
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Enter');
+    await expect(body).toHaveValue('{greeting}\n\nThey ring at noon. {my name}');
+    await expect(body).toBeFocused();
+    await desk.expectAccessible();
+    await page.keyboard.press('Control+Enter');
+    await expect(page.getByText('“Bells” saved.')).toBeVisible();
+
+    await page.goto('/directory?filter=clients%20tagged%20bells');
+    await page.getByRole('button', { name: 'Print' }).click();
+    await page.getByRole('menuitem', { name: 'Letters' }).click();
+    await desk.choose(/Template/, 'Bells');
+    const paper = page.getByRole('article', { name: 'How it reads' });
+    await expect(paper).toContainText('They ring at noon. Maud Ferris');
+    const first = (await paper.textContent()) ?? '';
+    await page.getByRole('button', { name: 'The next letter' }).click();
+    await expect(paper).not.toHaveText(first);
+    await desk.expectAccessible();
+    await page.getByRole('button', { name: /^Write \d+ letters$/ }).click();
+    await expect(page.getByRole('heading', { name: 'About your bells' })).toBeVisible();
+    const saving = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'Save as PDF' }).click();
+    const file = await saving;
+    expect(file.suggestedFilename()).toBe('Letters.pdf');
+    expect((await readFile(await file.path())).subarray(0, 5).toString()).toBe('%PDF-');
+    await expect(page.getByText('done', { exact: true })).toBeVisible();
+    await desk.expectAccessible();
+    // Each has it in its log.
+    await page.getByRole('row', { name: /written/ }).first().getByRole('link').click();
+    await expect(page.getByText('Letter: About your bells.')).toBeVisible();
+});
+
+test('an email to many leaves out who wants none, asks before it goes, and stands in the outbox', async ({ desk, page }) => {
+    await desk.signIn();
+    await desk.open('larkin, edith');
+    await desk.edit('Classification');
+    const section = desk.section('Classification');
+    await section.getByLabel('How they said so').fill('by phone');
+    await page.keyboard.press('Control+Enter');
+    await expect(section.getByText('Type the day they said so.')).toBeVisible();
+    await section.getByLabel('Wants no letters since').fill('yesterday');
+    await page.keyboard.press('Control+Enter');
+    await expect(section.getByText('wants no letters since 23 Nov 2026, by phone')).toBeVisible();
+
+    await page.goto('/directory?filter=people');
+    await page.getByRole('button', { name: 'Print' }).click();
+    await page.getByRole('menuitem', { name: 'Letters' }).click();
+    await desk.choose(/^on paper/, 'by email');
+    await expect(page.getByRole('region', { name: 'Who is left out' })).toContainText('wants no letters since 23 Nov 2026, by phone');
+    await page.getByLabel('What it says').fill('{greeting}\nWe move.');
+    await page.getByLabel('Subject').fill('We move');
+    // What is typed is not lost without asking.
+    await page.getByRole('link', { name: 'Templates, and letters so far' }).click();
+    await page.getByRole('button', { name: /Stay/ }).click();
+    await expect(page.getByLabel('Subject')).toHaveValue('We move');
+    await desk.choose(/Template/, 'How we stand');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByLabel('Subject')).toHaveValue('We move');
+    await page.getByLabel('Subject').focus();
+    await page.keyboard.press('Control+Enter');
+    const dialog = page.getByRole('dialog', { name: /^Send \d+ letters by email\?$/ });
+    await expect(dialog).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(dialog).toBeHidden();
+    await page.keyboard.press('Control+Enter');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('link', { name: 'See the outbox' })).toBeVisible();
+    await page.getByRole('link', { name: 'See the outbox' }).click();
+    await expect(page.getByRole('row', { name: /We move/ }).first()).toBeVisible();
+});
+
+test('a case is written about from its own page, and one record from its', async ({ desk, page }) => {
+    await desk.signIn();
+    await page.goto('/engagements');
+    await page.getByRole('grid').getByRole('link').first().click();
+    await page.getByRole('button', { name: 'More' }).click();
+    await page.getByRole('menuitem', { name: 'Write a letter …' }).click();
+    await desk.choose(/Template/, 'How the work goes');
+    await expect(page.getByRole('article', { name: 'How it reads' })).toContainText(/The work on .+ is now: .+\./);
+    await desk.open('penhallow observatory');
+    await page.getByRole('button', { name: 'More' }).first().click();
+    await page.getByRole('menuitem', { name: 'Write a letter …' }).click();
+    await desk.choose(/Template/, 'How the work goes');
+    await expect(page.getByText(/There is no field “case: /).first()).toBeVisible();
+    await desk.choose(/Template/, 'Winter visit');
+    await expect(page.getByRole('article', { name: 'How it reads' })).toContainText('Penhallow Observatory');
+    await expect(page.getByRole('button', { name: 'Write 1 letter' })).toBeVisible();
+});
