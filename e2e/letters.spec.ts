@@ -67,7 +67,7 @@ test('an email to many leaves out who wants none, asks before it goes, and stand
     await page.goto('/directory?filter=people');
     await page.getByRole('button', { name: 'Print' }).click();
     await page.getByRole('menuitem', { name: 'Letters' }).click();
-    await desk.choose(/^on paper/, 'by email');
+    await desk.choose(/How$/, 'by email');
     await expect(page.getByRole('region', { name: 'Who is left out' })).toContainText('wants no letters since 23 Nov 2026, by phone');
     await page.getByLabel('What it says').fill('{greeting}\nWe move.');
     await page.getByLabel('Subject').fill('We move');
