@@ -36,6 +36,7 @@ use App\Http\Controllers\Notes\NotesController;
 use App\Http\Controllers\Office\ChoicesController;
 use App\Http\Controllers\Office\ListsController;
 use App\Http\Controllers\Office\LogoController;
+use App\Http\Controllers\Office\MailServerController;
 use App\Http\Controllers\Office\OfficeController;
 use App\Http\Controllers\Office\SheetsController;
 use App\Http\Controllers\Office\TermsController;
@@ -174,6 +175,10 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::post('office/logo', [LogoController::class, 'store']);
         Route::delete('office/logo', [LogoController::class, 'destroy']);
         Route::get('office/everything', [ExportController::class, 'everything']);
+        Route::get('office/mail-server', [MailServerController::class, 'show']);
+        Route::put('office/mail-server', [MailServerController::class, 'save']);
+        Route::delete('office/mail-server', [MailServerController::class, 'forget']);
+        Route::post('office/mail-server/try', [MailServerController::class, 'try']);
         Route::get('acts', [OfficeController::class, 'acts']);
         Route::get('users', [OfficeController::class, 'users']);
         Route::post('users', [OfficeController::class, 'add']);

@@ -18,6 +18,7 @@ use App\Models\Import;
 use App\Models\LedgerAccount;
 use App\Models\ListedTerms;
 use App\Models\ListItem;
+use App\Models\MailServer;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\Payment;
@@ -36,6 +37,7 @@ final class ActLog
     /** What is told in full, and what it is called. */
     private const KINDS = [
         Office::class => 'office',
+        MailServer::class => 'mail server',
         User::class => 'user',
         ListedTerms::class => 'terms',
         ListItem::class => 'list',
@@ -179,7 +181,7 @@ final class ActLog
         if ($model instanceof Document || $model instanceof Payment) {
             return $model instanceof Document ? $model->title() : $model->amount()->toText();
         }
-        foreach (['display_name', 'kept_name', 'name', 'masked', 'currency'] as $attribute) {
+        foreach (['display_name', 'kept_name', 'name', 'masked', 'currency', 'host'] as $attribute) {
             $value = $model->getAttributes()[$attribute] ?? null;
             if (is_string($value) && $value !== '') {
                 return mb_strimwidth($value, 0, self::LONGEST, '…');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Almanac\Mailing\MessageState;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -18,6 +19,8 @@ use Illuminate\Support\Carbon;
  * @property string $path
  * @property int $user_id
  * @property Carbon $at
+ * @property MessageState $state
+ * @property string $failure why it was not sent
  * @property-read Party $party
  * @property-read User $user
  */
@@ -27,9 +30,11 @@ final class Message extends Model
 
     protected $guarded = [];
 
+    protected $attributes = ['state' => 'kept', 'failure' => ''];
+
     protected function casts(): array
     {
-        return ['at' => 'datetime'];
+        return ['at' => 'datetime', 'state' => MessageState::class];
     }
 
     /** @return BelongsTo<Party, $this> */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Outside;
 
+use Almanac\Mailing\MessageState;
+use App\Background\SendMessage;
+use App\Models\MailServer;
 use App\Models\Message;
 use App\Models\Party;
 use App\Models\User;
@@ -11,11 +14,12 @@ use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
+use Symfony\Component\Mime\Address;
 use Symfony\Component\Mime\Email;
 
 /**
- * Where messages leave the office: a stand-in for a mail server. A message goes into it with what is kept of it, or not
- * at all.
+ * Where messages leave the office: by its mail server, where it has one; else they are kept here only. A message goes into
+ * it with what is kept of it, or not at all.
  */
 final readonly class Outbox
 {
@@ -30,7 +34,10 @@ final readonly class Outbox
      */
     public function begin(array $to, string $subject, User $by): Email
     {
-        return (new Email())->from($by->sendsFrom())->to(...$to)->subject($subject)->date($this->clock->now());
+        $email = (new Email())->to(...$to)->subject($subject)->date($this->clock->now());
+        $sender = MailServer::current()->sender ?? '';
+
+        return $sender === '' ? $email->from($by->sendsFrom()) : $email->from(new Address($sender, $by->name))->replyTo($by->sendsFrom());
     }
 
     /**
@@ -44,7 +51,8 @@ final readonly class Outbox
         $path = 'outbox/'.Str::uuid().'.eml';
         DB::afterRollBack(fn () => Storage::delete($path));
         Storage::put($path, $message);
-        Message::query()->create([
+        $server = MailServer::current();
+        $kept = Message::query()->create([
             'party_id' => $party->id,
             'document_id' => $documentId,
             'to' => implode(', ', $to),
@@ -52,7 +60,11 @@ final readonly class Outbox
             'path' => $path,
             'user_id' => $by->id,
             'at' => $this->clock->now(),
+            'state' => $server === null ? MessageState::Kept : MessageState::Waiting,
         ]);
+        if ($server !== null) {
+            SendMessage::dispatch($kept->id)->afterCommit();
+        }
     }
 
     /** As it left; empty where it is gone. */

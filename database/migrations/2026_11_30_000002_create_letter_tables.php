@@ -10,6 +10,22 @@ return new class extends Migration
 {
     public function up(): void
     {
+        Schema::create('mail_servers', function (Blueprint $table): void {
+            $table->id();
+            $table->string('host');
+            $table->unsignedInteger('port');
+            $table->string('security', 10);
+            $table->string('user_name')->default('');
+            // Encrypted.
+            $table->text('password');
+            $table->string('sender')->default('');
+            $table->unsignedInteger('version')->default(0);
+            $table->timestamps();
+        });
+        Schema::table('messages', function (Blueprint $table): void {
+            $table->string('state', 10)->default('kept')->index();
+            $table->string('failure')->default('');
+        });
         Schema::create('letter_templates', function (Blueprint $table): void {
             $table->id();
             $table->string('name')->unique();

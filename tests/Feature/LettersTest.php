@@ -133,7 +133,7 @@ final class LettersTest extends TestCase
         }
         $id = $this->postJson('/api/letters', ['chosen' => $this->all()] + $this->letter())->assertCreated()->assertJsonPath('run.state', 'waiting')->json('run.id');
         Queue::assertPushed(WriteLettersOfRun::class, 1);
-        $run = LetterRun::query()->findOrFail($id);
+        $run = LetterRun::query()->sole();
         $write = $this->app->make(WriteLetters::class);
         $steps = 0;
         LogEntry::created(function () use (&$steps): void {

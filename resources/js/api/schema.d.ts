@@ -2982,6 +2982,42 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/mail-server": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The mail server that the office sends by */
+        get: operations["readMailServer"];
+        /** Send by a mail server */
+        put: operations["saveMailServer"];
+        post?: never;
+        /** Keep what is sent here only */
+        delete: operations["forgetMailServer"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/mail-server/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Send a message to oneself by it */
+        post: operations["tryMailServer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/office": {
         parameters: {
             query?: never;
@@ -6111,6 +6147,37 @@ export interface components {
             /** @description By which it became one with the other. */
             mergeId: number;
         };
+        /** @description The mail server that the office sends by; its password is never told. */
+        MailServer: {
+            /** @description Whether there is one; else what is sent is kept here only. */
+            isSet: boolean;
+            host: string;
+            port: number;
+            /** @enum {string} */
+            security: "tls" | "starttls" | "none";
+            userName: string;
+            /** @description Whether a password is kept. */
+            hasPassword: boolean;
+            sender: string;
+            version: number;
+        };
+        MailServerInput: {
+            host: string;
+            port: number;
+            /** @enum {string} */
+            security: "tls" | "starttls" | "none";
+            /** @description Empty where the server asks for none. */
+            userName: string;
+            /** @description Null leaves it as it is. */
+            password: string | null;
+            /** @description The address that all is sent from; empty for that of whoever sends. */
+            sender: string;
+            /** @description That has been seen; 0 where there is none. */
+            version: number;
+        };
+        MailServerVersionInput: {
+            version: number;
+        };
         /** @description What labels or envelopes of a list would be. */
         Mailing: {
             /** @description The key of the sheet. */
@@ -7058,6 +7125,10 @@ export interface components {
             /** @description The document that was in it. */
             documentId: number | null;
             by: string;
+            /** @enum {string} */
+            state: "kept" | "waiting" | "sending" | "sent" | "failed";
+            /** @description The state in words, with why it was not sent. */
+            stateText: string;
         };
         /** @description Who is signed in, and to which office. */
         Session: {
@@ -7725,6 +7796,11 @@ export interface components {
             letterWays: {
                 /** @enum {string} */
                 code: "paper" | "papers" | "email";
+                name: string;
+            }[];
+            mailSecurities: {
+                /** @enum {string} */
+                code: "tls" | "starttls" | "none";
                 name: string;
             }[];
         };
@@ -14717,6 +14793,130 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Office"];
+                };
+            };
+        };
+    };
+    readMailServer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MailServer"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveMailServer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["MailServerInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MailServer"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    forgetMailServer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["MailServerVersionInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MailServer"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tryMailServer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": unknown;
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

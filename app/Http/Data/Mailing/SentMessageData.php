@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Mailing;
 
+use Almanac\Mailing\MessageState;
 use App\Http\Data\Records\PartyLinkData;
 use App\Models\Message;
 use App\Time\Clock;
@@ -28,6 +29,10 @@ final readonly class SentMessageData
         public ?int $documentId,
         #[OA\Property]
         public string $by,
+        #[OA\Property(enum: MessageState::class)]
+        public string $state,
+        #[OA\Property(description: 'The state in words, with why it was not sent.')]
+        public string $stateText,
     ) {
     }
 
@@ -41,6 +46,8 @@ final readonly class SentMessageData
             PartyLinkData::of($message->party),
             $message->document_id,
             $message->user->name,
+            $message->state->value,
+            $message->state->title().($message->failure === '' ? '' : ": $message->failure"),
         );
     }
 }

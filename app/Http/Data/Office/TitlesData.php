@@ -29,6 +29,7 @@ use Almanac\Ledger\ListedState;
 use Almanac\Ledger\TaxTreatment;
 use Almanac\Lists\ListView;
 use Almanac\Mailing\LetterWay;
+use Almanac\Mailing\MailSecurity;
 use Almanac\Names\TogetherAs;
 use Almanac\Reach\ContactUse;
 use Almanac\Records\LogKind;
@@ -77,6 +78,7 @@ final readonly class TitlesData
      * @param list<NamedCodeData> $degrees
      * @param list<NamedCodeData> $bulkKinds
      * @param list<NamedCodeData> $letterWays
+     * @param list<NamedCodeData> $mailSecurities
      */
     private function __construct(
         #[OA\Property(items: new TitledCodes(AddressUse::class))] public array $addressUses,
@@ -113,6 +115,7 @@ final readonly class TitlesData
         #[OA\Property(items: new TitledCodes(Degree::class))] public array $degrees,
         #[OA\Property(items: new TitledCodes(BulkKind::class))] public array $bulkKinds,
         #[OA\Property(items: new TitledCodes(LetterWay::class))] public array $letterWays,
+        #[OA\Property(items: new TitledCodes(MailSecurity::class))] public array $mailSecurities,
     ) {
     }
 
@@ -153,6 +156,7 @@ final readonly class TitlesData
             NamedCodeData::titled(Degree::cases()),
             NamedCodeData::titled(BulkKind::cases()),
             NamedCodeData::titled(LetterWay::cases()),
+            NamedCodeData::titled(MailSecurity::cases()),
         );
     }
 }

@@ -66,6 +66,8 @@ export function outboxQuery(q: string, page: number) {
         queryFn: ({ signal }) => ask(api.GET('/api/messages', { params: { query: { page, ...q === '' ? {} : { q } } }, signal })),
         placeholderData: keepPreviousData,
         staleTime: 0,
+        // What is on its way is somewhere else in a moment.
+        refetchInterval: ({ state }) => (state.data?.messages.some((one) => one.state === 'waiting' || one.state === 'sending') === true ? SECOND : false),
     });
 }
 

@@ -67,3 +67,9 @@ export function previewQuery(terms: string, documentDate: string) {
 export function forgetChoices(): void {
     void forget(['choices'], ['books'], ['records'], ['finding'], ['today'], ['due'], ['upkeep'], ['ledger']);
 }
+
+/** The mail server that the office sends by. */
+export const mailServerQuery = queryOptions({
+    queryKey: ['office', 'mail-server'],
+    queryFn: () => ask(api.GET('/api/office/mail-server')),
+});

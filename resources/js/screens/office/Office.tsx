@@ -1,5 +1,5 @@
 import {
-    booksQuery, countriesQuery, engagementKindsQuery, keepAnswer, listsQuery, officeQuery, sessionQuery, sheetsQuery,
+    booksQuery, countriesQuery, engagementKindsQuery, keepAnswer, listsQuery, mailServerQuery, officeQuery, sessionQuery, sheetsQuery,
     termsQuery, usersQuery,
 } from '../../api/queries';
 import { useAllRead } from '../../api/useAllRead';
@@ -12,6 +12,7 @@ import { BooksSettings } from './Books';
 import { EngagementKinds } from './EngagementKinds';
 import { Lists } from './Lists';
 import { LogoForm } from './LogoForm';
+import { MailServer } from './MailServerForm';
 import { OfficeForm } from './OfficeForm';
 import { Sheets } from './Sheets';
 import { TermsList } from './TermsList';
@@ -21,6 +22,7 @@ import { Users } from './Users';
 export function Office() {
     const { isRead, error, retry } = useAllRead(
         officeQuery, countriesQuery, usersQuery, termsQuery, booksQuery, listsQuery, sheetsQuery, engagementKindsQuery,
+        mailServerQuery,
     );
     useTitle('Office');
 
@@ -37,6 +39,7 @@ export function Office() {
                 </Row>
                 <OfficeForm onSaved={(saved) => keepAnswer(sessionQuery.queryKey, saved)} />
                 <LogoForm />
+                <MailServer />
                 <Users />
                 <TermsList />
                 <BooksSettings />

@@ -10,7 +10,7 @@ import { Sheet } from '../../ui/Page';
 import { Pager } from '../../ui/Pager';
 import { useSay } from '../../ui/StatusLine';
 import { Table, TableScroll } from '../../ui/Table';
-import { Empty, Hidden, Quiet, Row, Stack, Title } from '../../ui/Text';
+import { Empty, Hidden, Mark, Quiet, Row, Stack, Title } from '../../ui/Text';
 import { AwaitedSheet } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
 
@@ -50,7 +50,7 @@ export function Outbox() {
                 )}
                 {data.messages.length === 0 && (
                     <Empty>
-                        <p>{typed === '' ? 'Nothing was sent yet. Documents, reminders and invitations that you send stand here.' : 'Nothing like that was sent.'}</p>
+                        <p>{typed === '' ? 'Nothing was sent yet. Documents, letters and invitations that you send stand here.' : 'Nothing like that was sent.'}</p>
                     </Empty>
                 )}
                 {data.messages.length > 0 && (
@@ -58,18 +58,19 @@ export function Outbox() {
                         <Table>
                             <thead>
                                 <tr>
-                                    <th>When</th><th>To</th><th>About</th><th>Record</th><th>By</th>
+                                    <th>When</th><th>To</th><th>About</th><th>Record</th><th>By</th><th>How far</th>
                                     <th><Hidden>What can be done</Hidden></th>
                                 </tr>
                             </thead>
                             <tbody>
-                                {data.messages.map(({ id, at, to, subject, party, by }) => (
+                                {data.messages.map(({ id, at, to, subject, party, by, state, stateText }) => (
                                     <tr key={id}>
                                         <td>{at}</td>
                                         <td className="words">{to}</td>
                                         <td className="words"><a href={`/api/messages/${id}`} target="_blank" rel="noreferrer">{subject}</a></td>
                                         <td className="words"><Link className="name" to={`/records/${party.id}`}>{party.name}</Link></td>
                                         <td>{by}</td>
+                                        <td className="words">{state === 'failed' ? <Mark tone="stop">{stateText}</Mark> : stateText}</td>
                                         <td>
                                             {mayChangeRecords && (
                                                 <QuietButton aria-label={`Send again: ${subject}, to ${to}`} onPress={() => again(id, to)}>Send again</QuietButton>
