@@ -12,6 +12,9 @@ return [
     /* Where the places of the ZIP codes lie, a file for each first two figures; made when the front end is built. */
     'zips' => env('ALMANAC_ZIPS', public_path('build/zips')),
 
+    /* Where the stand-in of an address book elsewhere is served beside the demo office; empty for none. */
+    'book_elsewhere' => env('ALMANAC_BOOK_ELSEWHERE', ''),
+
     /* Sign-in attempts allowed per minute for one email from one address. */
     'sign_in_attempts' => (int) env('ALMANAC_SIGN_IN_ATTEMPTS', 5),
 ];

@@ -154,6 +154,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::get('letters/{run}', [LettersController::class, 'show'])->whereNumber('run');
     Route::get('letters/{run}/file', [LettersController::class, 'file'])->whereNumber('run');
     Route::get('address-book/pdf', [MailingController::class, 'book']);
+    Route::get('imports/places', [ImportsController::class, 'places']);
     Route::get('imports/template', [ImportsController::class, 'template']);
     Route::prefix('imports/{import}')->whereNumber('import')->group(function (): void {
         Route::get('', [ImportsController::class, 'show']);
@@ -275,6 +276,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::post('letters/{run}/stop', [LettersController::class, 'stop'])->whereNumber('run');
         Route::post('letters/{run}/go-on', [LettersController::class, 'goOn'])->whereNumber('run');
         Route::post('messages/{message}/again', [OutboxController::class, 'again'])->whereNumber('message');
+        Route::post('imports/elsewhere', [ImportsController::class, 'fetch']);
         Route::post('imports', [ImportsController::class, 'add']);
         Route::prefix('imports/{import}')->whereNumber('import')->group(function (): void {
             Route::put('columns', [ImportsController::class, 'match']);

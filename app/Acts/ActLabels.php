@@ -23,6 +23,7 @@ final class ActLabels
         'warn_after' => 'Warn after, days',
         'ageing_by' => 'Ageing by',
         'how_to_pay' => 'How to pay us',
+        'card_places' => 'Address books elsewhere',
         'clerks_make_one' => 'Clerks make records one',
         'logo_path' => 'Logo',
         'host' => 'Mail server',

@@ -20,6 +20,10 @@ final class DemoCommand extends Command
         if (! Office::query()->exists()) {
             DB::transaction(fn () => $demo->seed());
         }
+        $elsewhere = (string) config('almanac.book_elsewhere');
+        if ($elsewhere !== '') {
+            Office::query()->sole()->update(['card_places' => $elsewhere]);
+        }
         $this->line('Sign in to the demo office, Orrery & Vane, with the password '.DemoOffice::PASSWORD);
         foreach (DemoOffice::USERS as [$name, $email, $role]) {
             $this->line(sprintf('  %-30s %s, %s', $email, $name, $role->value));

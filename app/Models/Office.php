@@ -29,6 +29,7 @@ use Carbon\CarbonImmutable;
  * @property bool|null $keeps_us_holidays null for as the country does
  * @property bool|null $month_first whether 3/4 means March 4; null for as the country does
  * @property bool|null $decimal_comma whether 12,50 is twelve and a half; null for as the country does
+ * @property string $card_places where address books elsewhere may be read, one place on a line
  * @property bool $clerks_make_one whether clerks make records one, rather than propose it
  * @property string $time_zone of the IANA database; empty for that of its address
  * @property string $phone
@@ -60,6 +61,7 @@ final class Office extends Model
         'late_per_month',
         'keeps_us_holidays',
         'clerks_make_one',
+        'card_places',
     ];
 
     protected $attributes = [
@@ -79,6 +81,7 @@ final class Office extends Model
         'late_per_month' => false,
         'keeps_us_holidays' => null,
         'clerks_make_one' => false,
+        'card_places' => '',
     ];
 
     protected function casts(): array

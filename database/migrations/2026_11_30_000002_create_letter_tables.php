@@ -22,6 +22,9 @@ return new class extends Migration
             $table->unsignedInteger('version')->default(0);
             $table->timestamps();
         });
+        Schema::table('offices', function (Blueprint $table): void {
+            $table->text('card_places')->default('');
+        });
         Schema::table('messages', function (Blueprint $table): void {
             $table->string('state', 10)->default('kept')->index();
             $table->string('failure')->default('');

@@ -21,6 +21,8 @@ use Tests\TestCase;
 /** Files of people and companies: read, matched, taken in, taken back. */
 final class ImportsTest extends TestCase
 {
+    use TakesImports;
+
     private const TABLE = "Customer,First Name,Last Name,Mobile,Work Phone,E-mail,Street,City,State,Zip,Type,Tags,Terms,Customer or vendor,Notes\n"
         ."Tern Hill Timber,Ottilie,Larkin,802-555-0143,802 555 0170,ottilie@larkin.example,14 Canal Street,Brattleboro,Vermont,05301,,sawmill,net 30,vendor,Rings before noon\n"
         ."Tern Hill Timber,Ambrose,Teel,802-555-0144,,ambrose@ternhill.example,,,,,,,,,\n"
@@ -261,38 +263,6 @@ final class ImportsTest extends TestCase
     private function say(int $id, int $line, array $said): TestResponse
     {
         return $this->putJson("/api/imports/$id/lines/$line", $said + ['cells' => [], 'decision' => null, 'recordId' => null, 'existing' => null]);
-    }
-
-    /**
-     * @param array<string, mixed> $changes
-     *
-     * @return TestResponse<Response>
-     */
-    private function match(int $id, array $changes = []): TestResponse
-    {
-        $columns = $this->getJson("/api/imports/$id/columns")->assertOk();
-
-        $this->putJson("/api/imports/$id/columns", $changes + [
-            'sheet' => $columns->json('sheet'), 'hasHeadings' => $columns->json('hasHeadings'), 'targets' => $columns->json('columns.*.target'),
-            'isMonthFirst' => $columns->json('isMonthFirst'), 'decimalSign' => $columns->json('decimalSign'), 'existing' => $columns->json('existing'),
-            'takesNewWords' => $columns->json('takesNewWords'), 'kind' => $columns->json('kind'), 'roles' => $columns->json('roles'),
-        ])->assertOk();
-
-        return $this->read($id);
-    }
-
-    /** @return TestResponse<Response> */
-    private function act(int $id, string $what): TestResponse
-    {
-        $this->postJson("/api/imports/$id/$what")->assertOk();
-
-        return $this->read($id);
-    }
-
-    /** @return TestResponse<Response> as it is once the work is done, which follows the request */
-    private function read(int $id): TestResponse
-    {
-        return $this->getJson("/api/imports/$id")->assertOk();
     }
 
     /** @return TestResponse<Response> */

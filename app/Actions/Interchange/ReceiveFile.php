@@ -35,9 +35,29 @@ final readonly class ReceiveFile
         $isOfDocuments = $kind === FileKind::Ubl || ($kind->isTable() && $this->hasDocuments($kind, $file->getPathname()));
         $path = 'imports/'.Str::uuid();
         Storage::putFileAs('imports', $file, basename($path));
+
+        return $this->received($kind, $isOfDocuments, $path, $file->getClientOriginalName(), $by);
+    }
+
+    /**
+     * What was fetched from elsewhere.
+     *
+     * @throws InterchangeRefused when it is none that can be read
+     */
+    public function content(string $content, string $name, User $by): Import
+    {
+        $kind = FileKind::of(substr($content, 0, self::HEAD));
+        $path = 'imports/'.Str::uuid();
+        Storage::put($path, $content);
+
+        return $this->received($kind, false, $path, $name, $by);
+    }
+
+    private function received(FileKind $kind, bool $isOfDocuments, string $path, string $name, User $by): Import
+    {
         $office = Office::current();
         $import = Import::query()->create([
-            'name' => mb_substr(mb_scrub($file->getClientOriginalName()), 0, 200),
+            'name' => mb_substr(mb_scrub($name), 0, 200),
             'path' => $path,
             'of' => $isOfDocuments ? Import::DOCUMENTS : Import::RECORDS,
             'state' => $isOfDocuments ? ImportState::Checking : ImportState::Reading,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Office;
 
+use Almanac\CardDav\DavAddress;
 use App\Models\Office;
 use App\Validation\FieldProblems;
 use Illuminate\Support\Once;
@@ -16,6 +17,7 @@ final class SaveOffice
      * @param array{
      *     name: string, country: string, lines: string, locality: string, region: string, postcode: string,
      *     monthFirst: bool, decimalComma: bool|null, timeZone: string, phone: string, email: string, howToPay: string, clerksMakeOne?: bool,
+     *     cardPlaces?: string|null,
      * } $input
      *
      * @throws ValidationException when the address cannot be
@@ -36,9 +38,11 @@ final class SaveOffice
         ]);
         $hasAddress = trim($input['lines'].$input['locality'].$input['postcode']) !== '';
         $problems = new FieldProblems;
+        $places = $problems->at('cardPlaces', fn () => DavAddress::places($input['cardPlaces'] ?? $office->card_places));
         $postal = $hasAddress ? $problems->postal($input) : null;
         $problems->throwIfAny();
         $office->fill([
+            'card_places' => implode("\n", $places ?? []),
             'lines' => implode("\n", $postal->lines ?? []),
             'locality' => $postal->locality ?? '',
             'region' => $postal->region ?? '',

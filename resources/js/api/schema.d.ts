@@ -1074,6 +1074,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/imports/elsewhere": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Fetch the contacts of an address book elsewhere (CardDAV) */
+        post: operations["fetchAddressBook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where address books elsewhere may be read */
+        get: operations["listBookPlaces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/imports/template": {
         parameters: {
             query?: never;
@@ -4141,6 +4175,18 @@ export interface components {
             holder: string;
             bankName: string;
         };
+        BookElsewhereInput: {
+            /** @description At a place that the office allows. */
+            address: string;
+            name: string;
+            /** @description It is not kept. */
+            password: string;
+        };
+        /** @description Where address books elsewhere may be read. */
+        BookPlaces: {
+            /** @description Scheme, host and port of each. */
+            places: string[];
+        };
         /** @description What the office has set for its books: rates, accounts, cost centres, currencies, and how it counts. */
         Books: {
             /** @description Of the office: ISO 4217. */
@@ -6499,6 +6545,8 @@ export interface components {
             howToPay: string;
             /** @description Whether clerks make records one, rather than propose it. */
             clerksMakeOne: boolean;
+            /** @description Where address books elsewhere may be read, one place on a line. */
+            cardPlaces: string;
             /** @description Where the picture of its logo is read; null for none. */
             logo: string | null;
             /** @description Time zones to choose from. */
@@ -6524,6 +6572,8 @@ export interface components {
             email: string;
             /** @description Whether clerks make records one, rather than propose it. */
             clerksMakeOne?: boolean;
+            /** @description Where address books elsewhere may be read, one place on a line, such as https://contacts.example.com. */
+            cardPlaces?: string;
             /** @description What papers say of how to pay the office: its bank, its account. */
             howToPay: string;
         };
@@ -10475,6 +10525,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Import"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    fetchAddressBook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["BookElsewhereInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Import"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listBookPlaces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookPlaces"];
                 };
             };
             /** @description Refused */

@@ -4,19 +4,23 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Interchange;
 
+use Almanac\CardDav\DavAddress;
 use Almanac\Interchange\LineDone;
 use Almanac\Interchange\LineOutcome;
 use Almanac\Interchange\ListFormat;
 use Almanac\Interchange\OnExisting;
 use App\Actions\Interchange\DecideImport;
+use App\Actions\Interchange\FetchBook;
 use App\Actions\Interchange\ReceiveFile;
 use App\Actions\Interchange\RunImport;
+use App\Http\Data\Interchange\BookPlacesData;
 use App\Http\Data\Interchange\ImportColumnsData;
 use App\Http\FileAnswer;
 use App\Http\OpenApi\Adds;
 use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
+use App\Http\Requests\Interchange\BookElsewhereRequest;
 use App\Http\Requests\Interchange\DecideLinesRequest;
 use App\Http\Requests\Interchange\ImportColumnsRequest;
 use App\Http\Requests\Interchange\ImportLineRequest;
@@ -24,6 +28,7 @@ use App\Http\Requests\Interchange\ImportLinesQuery;
 use App\Http\Requests\Interchange\ImportRequest;
 use App\Http\Requests\Interchange\TemplateQuery;
 use App\Models\Import;
+use App\Models\Office;
 use App\Models\User;
 use App\Queries\Interchange\ReadImports;
 use App\Queries\Interchange\WriteTemplate;
@@ -70,6 +75,18 @@ final readonly class ImportsController
     public function add(ImportRequest $request, ReceiveFile $receive, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->read->one($receive->handle($request->upload(), $user), $user), 201);
+    }
+
+    #[Adds('imports/elsewhere', 'fetchAddressBook', 'Fetch the contacts of an address book elsewhere (CardDAV)', 'BookElsewhereInput', 'Import', 'Interchange')]
+    public function fetch(BookElsewhereRequest $request, FetchBook $fetch, #[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse($this->read->one($fetch->handle($request->book(), $user), $user), 201);
+    }
+
+    #[Reads('imports/places', 'listBookPlaces', 'Where address books elsewhere may be read', 'BookPlaces', 'Interchange')]
+    public function places(): JsonResponse
+    {
+        return new JsonResponse(new BookPlacesData(DavAddress::places(Office::current()->card_places)));
     }
 
     #[Reads('imports/template', 'importTemplate', 'A table of people and companies to fill in', '', 'Interchange', TemplateQuery::class)]

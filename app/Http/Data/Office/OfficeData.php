@@ -41,6 +41,8 @@ final readonly class OfficeData
         public string $howToPay,
         #[OA\Property(description: 'Whether clerks make records one, rather than propose it.')]
         public bool $clerksMakeOne,
+        #[OA\Property(description: 'Where address books elsewhere may be read, one place on a line.')]
+        public string $cardPlaces,
         #[OA\Property(description: 'Where the picture of its logo is read; null for none.', nullable: true)]
         public ?string $logo,
         #[OA\Property(description: 'Time zones to choose from.', items: new OA\Items(type: 'string'))]
@@ -67,6 +69,7 @@ final readonly class OfficeData
             $office->email,
             (string) $office->how_to_pay,
             $office->clerks_make_one,
+            $office->card_places,
             $office->logo_path === null ? null : '/api/office/logo?'.substr(basename($office->logo_path), 0, 12),
             \DateTimeZone::listIdentifiers(),
             $office->currency(),

@@ -27,6 +27,7 @@ final class OfficeRequest extends ShapedRequest
             'phone' => Input::text(100),
             'email' => Input::text(254),
             'clerksMakeOne' => Input::flag()->optional()->says('Whether clerks make records one, rather than propose it.'),
+            'cardPlaces' => Input::text(4000)->optional()->says('Where address books elsewhere may be read, one place on a line, such as https://contacts.example.com.'),
             'howToPay' => Input::text()->says('What papers say of how to pay the office: its bank, its account.'),
         ]);
     }

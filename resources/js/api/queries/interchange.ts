@@ -17,6 +17,13 @@ export const importsQuery = queryOptions({
     refetchInterval: ({ state }) => (state.data?.some(isBusy) === true ? SECOND : false),
 });
 
+/** Where address books elsewhere may be read. */
+export const bookPlacesQuery = queryOptions({
+    queryKey: ['imports', 'places'],
+    queryFn: () => ask(api.GET('/api/imports/places')),
+    staleTime: 0,
+});
+
 export function importQuery(id: number) {
     return queryOptions({
         queryKey: ['imports', id],

@@ -11,6 +11,7 @@ import { Table, TableScroll } from '../../ui/Table';
 import { Heading, Mark, Notice, Row, Small, Stack, Title } from '../../ui/Text';
 import { Unread } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
+import { Elsewhere } from './Elsewhere';
 
 /** Where files come in, and those that have. */
 export function Imports() {
@@ -60,6 +61,7 @@ export function Imports() {
                     <a href="/api/imports/template?format=xlsx">as a spreadsheet</a>, <a href="/api/imports/template?format=csv">as CSV</a>,{' '}
                     <a href="/api/imports/template?format=ods">as ODS</a>.
                 </Small>
+                {mayChangeRecords && <Elsewhere />}
                 {error !== null && <Unread what="The files" error={error} retry={() => void refetch()} />}
                 {data !== undefined && data.length > 0 && <Files files={data} />}
             </Stack>

@@ -142,6 +142,15 @@ function OneForm({ office, onSaved }: { office: Office; onSaved: (session: Sessi
                     problem={problems.timeZone}
                 />
             </FieldRow>
+            <Field
+                label="Where address books elsewhere may be read (CardDAV): one address per line"
+                lines={2}
+                width="full"
+                placeholder="https://contacts.example.com"
+                value={draft.cardPlaces}
+                onChange={(cardPlaces) => set({ cardPlaces })}
+                problem={problems.cardPlaces}
+            />
             <Tick isSelected={draft.clerksMakeOne} onChange={(clerksMakeOne) => set({ clerksMakeOne })}>
                 Clerks may make records one, and take them apart; else they propose it
             </Tick>

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Interchange;
+
+use Almanac\CardDav\DavAddress;
+use Almanac\Interchange\InterchangeRefused;
+use App\Models\Import;
+use App\Models\Office;
+use App\Models\User;
+use App\Outside\BookElsewhere;
+use App\Validation\FieldProblems;
+use Illuminate\Validation\ValidationException;
+
+/** Fetches the contacts of an address book elsewhere, as if somebody had handed them in as a file. What it takes to sign in there is not kept. */
+final readonly class FetchBook
+{
+    public function __construct(private ReceiveFile $receive)
+    {
+    }
+
+    /**
+     * @param array{address: string, name: string, password: string} $input
+     *
+     * @throws ValidationException when it is not allowed, is none, or cannot be read
+     * @throws InterchangeRefused when what it has are no contacts
+     */
+    public function handle(array $input, User $by): Import
+    {
+        $problems = new FieldProblems;
+        $book = new BookElsewhere(DavAddress::places(Office::current()->card_places), $input['name'], $input['password']);
+        $read = $problems->at('address', function () use ($input, $book): array {
+            $address = DavAddress::fromTyped($input['address']);
+
+            return [$book->read($address), (string) preg_replace('#^https?://#', '', $address->place)];
+        });
+        $problems->throwIfAny();
+        [$cards, $name] = $read ?? ['', ''];
+
+        return $this->receive->content($cards, $name, $by);
+    }
+}
