@@ -93,7 +93,7 @@ final readonly class ReadLetters
         return new LetterRunPageData(
             LetterRunData::of($run, $this->counts($run->id)[$run->id] ?? []),
             array_values($run->letters()->reorder()->orderByRaw('outcome = ? desc', [LetterOutcome::LeftOut->value])->orderBy('rank')->get()
-                ->map(fn (Letter $letter) => LetterOfRunData::of($letter))->all()),
+                ->map(fn (Letter $letter) => LetterOfRunData::of($letter, $run->way))->all()),
         );
     }
 

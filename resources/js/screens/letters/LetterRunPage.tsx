@@ -78,7 +78,7 @@ export function LetterRunPage() {
                 </Row>
                 <TableScroll>
                     <Table>
-                        <thead><tr><th>Record</th><th>What came of it</th><th>More</th></tr></thead>
+                        <thead><tr><th>Record</th><th>What came of it</th><th>Where to, or why not</th></tr></thead>
                         <tbody>
                             {letters.map(({ id: record, name, outcome, outcomeText, note }) => (
                                 <tr key={record}>

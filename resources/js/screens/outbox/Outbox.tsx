@@ -41,6 +41,7 @@ export function Outbox() {
                 <Row>
                     <Title>Outbox</Title>
                     <Quiet aria-live="polite">{data.total === 1 ? '1 message' : `${data.total.toLocaleString('en')} messages`}</Quiet>
+                    <Link to="/letters">Letters</Link>
                 </Row>
                 {(data.total > 0 || typed !== '') && (
                     <Field
