@@ -89,10 +89,21 @@ test('pictures', async ({ desk, page }) => {
     await expect(page.getByRole('dialog').getByText('Achterberg')).toBeVisible();
     await shoot('labels');
     await page.keyboard.press('Escape');
+    await page.goto('/directory?filter=clients%20tagged%20bells');
+    await page.getByRole('button', { name: 'Print' }).click();
+    await page.getByRole('menuitem', { name: 'Letters' }).click();
+    await desk.choose(/Template/, 'Winter visit');
+    await expect(page.getByRole('article', { name: 'How it reads' })).toContainText('before the frost');
+    await shoot('letter');
+    await desk.choose(/How$/, 'by email');
+    await page.getByRole('button', { name: /^Send/ }).click();
+    await page.getByRole('dialog').getByRole('button', { name: /^Send/ }).click();
+    await page.getByRole('link', { name: 'See the outbox' }).click();
+    await expect(page.getByRole('row', { name: /before the frost/ }).first()).toBeVisible();
+    await shoot('outbox');
 
     await page.goto('/engagements');
     await expect(page.getByRole('row', { name: /Orrery for the entrance hall/ })).toBeVisible();
-    await shoot('engagements');
     await page.getByRole('link', { name: /Flooded barometer/ }).click();
     await expect(desk.section('Documents').getByRole('row').nth(1)).toBeVisible();
     await shoot('case');
@@ -104,9 +115,4 @@ test('pictures', async ({ desk, page }) => {
     await page.goto('/office');
     await expect(page.getByRole('row', { name: /Jonas Pike/ })).toBeVisible();
     await shoot('office');
-
-    await page.emulateMedia({ colorScheme: 'dark' });
-    await page.goto('/records/9');
-    await expect(desk.section('When we pay them')).toContainText('is due');
-    await shoot('by-lamp');
 });
