@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Tests\Attack;
 
 use Almanac\Access\Role;
+use Almanac\Calendar\Day;
 use Almanac\Interchange\ImportState;
+use Almanac\Mailing\LettersState;
 use App\Console\ImportCommand;
 use App\Models\Allocation;
 use App\Models\BankDetail;
@@ -14,6 +16,7 @@ use App\Models\Engagement;
 use App\Models\Import;
 use App\Models\ImportSettings;
 use App\Models\LedgerAccount;
+use App\Models\LetterRun;
 use App\Models\Party;
 use App\Models\Payment;
 use App\Models\Position;
@@ -78,6 +81,11 @@ final class RacesTest extends TestCase
             '/api/look-alikes',
             '/api/bulk-changes/preview',
             '/api/merges/preview',
+            '/api/letters/to',
+            '/api/letters/preview',
+            // They ask a server elsewhere first.
+            '/api/imports/elsewhere',
+            '/api/office/mail-server/try',
             '/api/terms/preview',
             '/api/parties/{id}/document-preview',
             '/api/parties/{id}/payment-preview',
@@ -125,6 +133,23 @@ final class RacesTest extends TestCase
         $this->assertSame([201 => 1, 422 => 7], $both('/api/merges/propose', $this->twice('Una')));
     }
 
+    public function test_of_several_who_keep_one_template_or_go_on_with_one_letter_one_does(): void
+    {
+        $this->seedOffice();
+        $posts = array_column($this->letterPosts(), null, 0);
+        $both = fn (string $of, array $input = []) => $this->sorted(array_count_values(array_column(
+            $this->atOnce(array_map(fn () => ['POST', $posts[$of][1], $input + $posts[$of][2], bin2hex(random_bytes(8))], range(1, 8))),
+            0,
+        )));
+        $this->assertSame([201 => 1, 422 => 7], $both('/api/letter-templates'));
+        $this->assertSame(1, DB::table('letter_templates')->count());
+        $this->assertSame([200 => 1, 422 => 7], $both('/api/letters/{run}/go-on'));
+        $server = ['host' => 'mail.example', 'port' => 465, 'security' => 'tls', 'userName' => '', 'password' => null, 'sender' => '', 'version' => 0];
+        $saved = $this->atOnce(array_map(fn () => ['PUT', '/api/office/mail-server', $server, bin2hex(random_bytes(8))], range(1, 8)));
+        $this->assertSame([200 => 1, 409 => 7], $this->sorted(array_count_values(array_column($saved, 0))));
+        $this->assertSame(1, DB::table('mail_servers')->count());
+    }
+
     /**
      * Somebody who is in the book twice, as somebody asks for it who has just looked.
      *
@@ -165,6 +190,26 @@ final class RacesTest extends TestCase
             ['/api/imports/{import}/decide', "/api/imports/$checked/decide", ['outcome' => 'doubtful', 'decision' => 'out']],
             ['/api/imports/{import}/stop', "/api/imports/$taking/stop", []],
             ['/api/imports/{import}/take-back', "/api/imports/$taken/take-back", []],
+        ];
+    }
+
+    /** @return list<array{string, string, array<string, mixed>}> */
+    private function letterPosts(): array
+    {
+        $letter = [
+            'chosen' => ['isAll' => false, 'filter' => '', 'withArchived' => false, 'ids' => [1]], 'way' => 'paper', 'isOnceAHousehold' => false,
+            'subject' => 'News', 'body' => 'News.', 'day' => '', 'engagementId' => null,
+        ];
+        $of = fn (LettersState $state): int => LetterRun::query()->create([
+            'user_id' => $this->administrator->id, 'subject' => 'News', 'body' => 'News.', 'way' => 'paper', 'is_once_a_household' => false,
+            'dated_on' => Day::of(2026, 11, 24), 'state' => $state,
+        ])->id;
+
+        return [
+            ['/api/letter-templates', '/api/letter-templates', ['name' => 'News', 'subject' => '', 'body' => '{greeting}', 'version' => 0]],
+            ['/api/letters', '/api/letters', $letter],
+            ['/api/letters/{run}/stop', "/api/letters/{$of(LettersState::Waiting)}/stop", []],
+            ['/api/letters/{run}/go-on', "/api/letters/{$of(LettersState::Stopped)}/go-on", []],
         ];
     }
 
@@ -625,7 +670,7 @@ final class RacesTest extends TestCase
             ['/api/look-alikes/later', '/api/look-alikes/later', ['pairIds' => [202]]],
             ['/api/look-alikes/open-again', '/api/look-alikes/open-again', ['pairIds' => [203]]],
             ['/api/shared-lines', '/api/shared-lines', ['kind' => 'phone', 'value' => '+18025550199', 'name' => 'Front desk']],
-            ...$this->mergePosts(), ...$this->importPosts(),
+            ...$this->mergePosts(), ...$this->importPosts(), ...$this->letterPosts(),
             ['/api/tokens', '/api/tokens', ['email' => 'maud@orreryvane.example', 'password' => self::PASSWORD, 'name' => 'N']],
             ['/api/calendar', '/api/calendar', []],
             ...$this->engagementPosts(),

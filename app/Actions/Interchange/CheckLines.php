@@ -21,7 +21,6 @@ use App\Facts\Interchange\MatchRows;
 use App\Facts\Interchange\OfficeReading;
 use App\Facts\Interchange\RowMatch;
 use App\Facts\Interchange\RowOfParty;
-use App\Facts\LookAlikes\PartyLikeness;
 use App\Models\Import;
 use App\Models\ImportLine;
 use App\Models\Party;
@@ -92,7 +91,7 @@ final class CheckLines
             $read[$line->line] = $reader->read($line->cells());
         }
         $rows = array_filter(array_map(fn (ReadLine $one) => $one->row, $read));
-        $alike = $this->alike($rows);
+        $alike = MatchRows::alike($rows);
         $matches = MatchRows::of($rows, $alike);
         $kept = $this->recordsOf($lines, $matches);
         $terms = OfficeReading::terms();
@@ -149,21 +148,6 @@ final class CheckLines
     }
 
     /**
-     * @param array<int, PartyRow> $rows by line
-     *
-     * @return array<int, Likeness>
-     */
-    private function alike(array $rows): array
-    {
-        $names = array_merge([], ...array_map(fn (PartyRow $row) => array_column($row->positions, 'company'), array_values($rows)));
-        $companies = MatchRows::companies($names);
-
-        return array_map(fn (PartyRow $row) => PartyLikeness::ofRow($row, array_values(array_filter(
-            array_map(fn (array $held) => $companies[MatchRows::sortKey($held['company'])] ?? 0, $row->positions),
-        ))), $rows);
-    }
-
-    /**
      * @param Collection<int, ImportLine> $lines
      * @param array<int, RowMatch> $matches
      *
@@ -199,10 +183,11 @@ final class CheckLines
         $least = $one->kind === PartyKind::Person ? 2 : 1;
         $counts = array_filter(array_count_values($before), fn (int $shared) => $shared >= $least);
         arsort($counts);
-        foreach ($import->importLines()->whereIn('line', array_slice(array_keys($counts), 0, self::TWINS))->get() as $other) {
-            $row = $reader->read($other->cells())->row;
-            if ($row !== null && Comparison::of($one, PartyLikeness::ofRow($row, []))->verdict === Verdict::Same) {
-                return $other->line;
+        $others = $counts === [] ? [] : $import->importLines()->whereIn('line', array_slice(array_keys($counts), 0, self::TWINS))->get()
+            ->mapWithKeys(fn (ImportLine $other): array => [$other->line => $reader->read($other->cells())->row])->all();
+        foreach (MatchRows::alike(array_filter($others)) as $before => $other) {
+            if (Comparison::of($one, $other)->verdict === Verdict::Same) {
+                return $before;
             }
         }
 

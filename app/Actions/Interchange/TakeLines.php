@@ -20,7 +20,7 @@ use App\Actions\Records\SectionOf;
 use App\Database\LongWork;
 use App\Facts\Interchange\MatchRows;
 use App\Facts\Interchange\OfficeReading;
-use App\Facts\LookAlikes\PartyLikeness;
+use App\Facts\Interchange\RowMatch;
 use App\Models\Change;
 use App\Models\Import;
 use App\Models\ImportLine;
@@ -106,9 +106,8 @@ final readonly class TakeLines
     {
         $asked = $lines->filter(fn (ImportLine $line) => $line->outcome === LineOutcome::New && $line->decision === null)->pluck('line')->all();
         $rows = array_intersect_key($rows, array_flip($asked));
-        $alike = array_map(fn (PartyRow $row) => PartyLikeness::ofRow($row, []), $rows);
 
-        return array_map(fn ($match) => $match->recordId, MatchRows::of($rows, $alike));
+        return array_map(fn (RowMatch $match) => $match->recordId, MatchRows::of($rows, MatchRows::alike($rows)));
     }
 
     /** @return array<string, mixed> what came of it */

@@ -71,6 +71,22 @@ final class MatchRows
     }
 
     /**
+     * What is compared of each, with the companies of the book at which they are.
+     *
+     * @param array<int, PartyRow> $rows by line
+     *
+     * @return array<int, Likeness> by line
+     */
+    public static function alike(array $rows): array
+    {
+        $companies = self::companies(array_merge([], ...array_map(fn (PartyRow $row) => array_column($row->positions, 'company'), array_values($rows))));
+
+        return array_map(fn (PartyRow $row) => PartyLikeness::ofRow($row, array_values(array_filter(
+            array_map(fn (array $held) => $companies[self::sortKey($held['company'])] ?? 0, $row->positions),
+        ))), $rows);
+    }
+
+    /**
      * @param array<int, Likeness> $kept by record
      * @param \Closure(Likeness, Likeness): Comparison $compare
      */
