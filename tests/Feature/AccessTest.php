@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Almanac\Access\Role;
+use Almanac\Calendar\Day;
+use Almanac\Mailing\LettersState;
 use App\Models\Import;
 use App\Models\Job;
+use App\Models\LetterRun;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\SharedLine;
@@ -58,6 +61,7 @@ final class AccessTest extends TestCase
         'GET api/office/logo',
         'GET api/acts',
         'GET api/office/everything',
+        'GET api/office/mail-server',
         'GET api/lists',
         'GET api/sheets',
         'GET api/terms',
@@ -247,6 +251,11 @@ final class AccessTest extends TestCase
             'input' => ['side' => 'client', 'currency' => 'USD', 'from' => '', 'to' => ''],
             'state' => Job::READY,
             'path' => 'jobs/1.pdf',
+        ]);
+        Storage::put('letters/1.pdf', '%PDF');
+        LetterRun::query()->create([
+            'user_id' => $reader->id, 'subject' => 'News', 'body' => 'News.', 'way' => 'paper', 'is_once_a_household' => false,
+            'dated_on' => Day::of(2026, 11, 24), 'state' => LettersState::Done, 'path' => 'letters/1.pdf',
         ]);
         $checked = 0;
         foreach ($this->routes() as $route => [$method, $uri]) {

@@ -89,6 +89,8 @@ final class OneActTest extends TestCase
             'POST api/parties/{party}/payment-preview',
             'POST api/bulk-changes/preview',
             'POST api/merges/preview',
+            'POST api/letters/to',
+            'POST api/letters/preview',
             // How somebody looks at a list, and what they had open, are nobody else's concern.
             'PUT api/long-lists/{list}/look',
             'PUT api/parties/{party}/opened',

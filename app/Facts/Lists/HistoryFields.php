@@ -92,7 +92,7 @@ final class HistoryFields
                 fn (Party $party, Day $today) => Value::yesNo($party->cautions->contains(
                     fn (Caution $caution) => $caution->value()->period->includes($today),
                 )),
-                new Later(fn (Day $today) => new Column(self::cautioned($today)), fn () => self::cautioned(null)),
+                new Later(fn (Day $today) => new Column(self::cautioned($today)), fn () => self::cautioned((new Clock)->today())),
                 ['cautions'],
             ),
         ];
@@ -120,9 +120,9 @@ final class HistoryFields
         );
     }
 
-    private static function cautioned(?Day $today): string
+    private static function cautioned(Day $today): string
     {
-        $day = $today === null ? "date('now')" : "'{$today->toIso()}'";
+        $day = "'{$today->toIso()}'";
 
         return "(v.party_id in (select subject_id from cautions where (since is null or since <= $day) and (until is null or until >= $day)))";
     }
