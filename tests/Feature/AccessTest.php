@@ -10,6 +10,7 @@ use Almanac\Mailing\LettersState;
 use App\Models\Import;
 use App\Models\Job;
 use App\Models\LetterRun;
+use App\Models\LetterTemplate;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\SharedLine;
@@ -252,6 +253,7 @@ final class AccessTest extends TestCase
             'state' => Job::READY,
             'path' => 'jobs/1.pdf',
         ]);
+        LetterTemplate::query()->create(['name' => 'News', 'body' => 'News.', 'user_id' => 1]);
         Storage::put('letters/1.pdf', '%PDF');
         LetterRun::query()->create([
             'user_id' => $reader->id, 'subject' => 'News', 'body' => 'News.', 'way' => 'paper', 'is_once_a_household' => false,
