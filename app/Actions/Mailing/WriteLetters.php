@@ -83,10 +83,12 @@ final readonly class WriteLetters
         if ($shared === []) {
             return false;
         }
-        $groups = $waiting()->whereIn('shared_by', $shared)->get()->groupBy('shared_by');
+        $letters = $waiting()->whereIn('shared_by', $shared)->get();
+        // Who may be written to is asked again: a moment has gone by.
+        $known = $this->read($run, $letters);
         $writer = LetterWriter::of($run->subject, $run->body, $run->engagement, $run->dated_on, $by);
-        foreach ($groups as $group) {
-            $this->write($run, $group, $writer, $by);
+        foreach ($letters->groupBy('shared_by') as $group) {
+            $this->write($run, $group, $known, $writer, $by);
         }
 
         return true;
@@ -106,11 +108,12 @@ final readonly class WriteLetters
         }
     }
 
-    /** @param  Collection<int, Letter>  $group  all who get one envelope */
-    private function write(LetterRun $run, Collection $group, LetterWriter $writer, User $by): void
+    /**
+     * @param Collection<int, Letter> $group all who get one envelope
+     * @param array<int, Addressee> $known by record
+     */
+    private function write(LetterRun $run, Collection $group, array $known, LetterWriter $writer, User $by): void
     {
-        // Who may be written to is asked again: a moment has gone by.
-        $known = $this->read($run, $group);
         $to = [];
         foreach ($group as $letter) {
             $addressee = $known[$letter->record_id] ?? null;
