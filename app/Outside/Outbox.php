@@ -46,7 +46,7 @@ final readonly class Outbox
      * @param list<string> $to
      * @param string $message as it leaves
      */
-    public function put(Party $party, ?int $documentId, array $to, string $subject, string $message, User $by): void
+    public function put(Party $party, ?int $documentId, array $to, string $subject, string $message, User $by, ?int $engagementId = null): void
     {
         $path = 'outbox/'.Str::uuid().'.eml';
         DB::afterRollBack(fn () => Storage::delete($path));
@@ -55,6 +55,7 @@ final readonly class Outbox
         $kept = Message::query()->create([
             'party_id' => $party->id,
             'document_id' => $documentId,
+            'engagement_id' => $engagementId,
             'to' => implode(', ', $to),
             'subject' => $subject,
             'path' => $path,

@@ -14,6 +14,8 @@ final class EngagementReferences
             Reference::binding('documents', 'engagement_id', 'document or payment', 'documents and payments'),
             Reference::binding('payments', 'engagement_id', 'document or payment', 'documents and payments'),
 
+            Reference::binding('messages', 'engagement_id', 'message', 'messages'),
+
             ...References::ofSubject(),
             Reference::owned('engagement_moves', 'engagement_id'),
             Reference::owned('engagement_parties', 'engagement_id'),

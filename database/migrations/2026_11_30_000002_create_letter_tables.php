@@ -26,6 +26,8 @@ return new class extends Migration
             $table->text('card_places')->default('');
         });
         Schema::table('messages', function (Blueprint $table): void {
+            // The case or project that it speaks of; of a private one it is there only for whom that names.
+            $table->foreignId('engagement_id')->nullable()->index()->constrained()->nullOnDelete();
             $table->string('state', 10)->default('kept')->index();
             $table->string('failure')->default('');
         });

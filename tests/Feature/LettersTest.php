@@ -12,6 +12,7 @@ use App\Models\LetterRun;
 use App\Models\LogEntry;
 use App\Models\Message;
 use App\Models\Party;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Tests\TestCase;
@@ -173,6 +174,26 @@ final class LettersTest extends TestCase
         $this->getJson('/api/letters')->assertOk()->assertJsonCount(0);
         $this->actingAs($this->user(Role::Reader));
         $this->postJson('/api/letters', $letter)->assertForbidden();
+    }
+
+    public function test_of_a_private_case_only_whom_it_names_reads_what_was_written(): void
+    {
+        $client = $this->living('Ada', 'Client', '1 Row');
+        $this->saveSection($client, 'reach', ['contactPoints' => [$this->contact('email', 'ada@client.example', ['label' => 'home'])]])->assertOk();
+        $me = Auth::id();
+        $case = $this->begin('project', 'At work', 'Hidden clock', ['isPrivate' => true, 'readerIds' => [$me]]);
+        $letter = ['chosen' => $this->those($client), 'way' => 'email', 'subject' => '{case: title}', 'engagementId' => $case->id] + $this->letter();
+        $id = $this->postJson('/api/letters', $letter)->assertCreated()->json('run.id');
+        $this->getJson('/api/messages')->assertJsonPath('total', 1)->assertJsonPath('messages.0.subject', 'Hidden clock');
+        $this->assertSame([$case->id], LogEntry::query()->pluck('subject_id')->all(), 'only its own log tells');
+        $other = $this->user(Role::Administrator);
+        $this->actingAs($other)->getJson('/api/messages')->assertJsonPath('total', 0);
+        $this->getJson('/api/messages/1')->assertNotFound();
+        $this->postJson('/api/messages/1/again')->assertNotFound();
+        $this->getJson("/api/letters/$id")->assertNotFound();
+        $this->getJson('/api/letters')->assertJsonCount(0);
+        $this->assertStringNotContainsString('Hidden clock', (string) $this->getJson("/api/parties/$client->id/stream")->assertOk()->getContent());
+        $this->postJson('/api/letters', $letter)->assertUnprocessable()->assertJsonPath('errors.0.field', 'engagementId');
     }
 
     /** @return array{Party, Party} who live together and are written to together */

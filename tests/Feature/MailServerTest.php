@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use Almanac\Access\Role;
 use Almanac\Mailing\MessageState;
+use App\Actions\Interchange\PackEverything;
 use App\Actions\Mailing\DeliverMessage;
 use App\Background\SendMessage;
 use App\Models\Act;
@@ -17,6 +18,7 @@ use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Tests\TestCase;
+use ZipArchive;
 
 /** What is sent goes out by the mail server of the office, where it has one, once. */
 final class MailServerTest extends TestCase
@@ -66,13 +68,19 @@ final class MailServerTest extends TestCase
         $this->send($invoice, 'nobody@penhallow.example');
         $this->getJson('/api/messages')->assertJsonPath('messages.0.state', 'failed')
             ->assertJsonPath('messages.0.stateText', fn (string $told) => str_starts_with($told, 'not sent: ') && str_contains($told, 'nobody of that name here'));
-        $this->putJson('/api/office/mail-server', $this->server(['userName' => 'office', 'password' => 'guessed', 'version' => 1]))->assertOk();
+        $this->putJson('/api/office/mail-server', $this->server(['sender' => 'books@orreryvane.example', 'userName' => 'office', 'password' => 'guessed', 'version' => 1]))->assertOk();
         $this->postJson('/api/office/mail-server/try')->assertUnprocessable()->assertJsonPath('errors.0.field', 'host');
         $server->signal(9);
         $log = json_encode(Act::query()->get(), JSON_THROW_ON_ERROR);
         $this->assertStringContainsString('Sends from', $log);
         $this->assertStringNotContainsString('secret', $log);
         $this->assertStringNotContainsString('secret', (string) json_encode(DB::table('mail_servers')->get()), 'encrypted at rest');
+        $path = $this->app->make(PackEverything::class)->handle($this->user(Role::Administrator));
+        $archive = new ZipArchive;
+        $archive->open($path);
+        $this->assertStringContainsString('books@orreryvane.example', (string) $archive->getFromName('tables/messages.jsonl').$archive->getFromName('tables/mail_servers.jsonl'));
+        $this->assertStringNotContainsString('guessed', (string) $archive->getFromName('tables/mail_servers.jsonl'), 'what opens doors is not in the archive');
+        unlink($path);
     }
 
     public function test_what_was_on_its_way_when_the_worker_died_is_not_sent_twice(): void

@@ -25,7 +25,7 @@ final readonly class PackEverything
     private const ASIDE = '/^(sqlite_|search_|look_alike_(keys|due|counts|weights)|mention_words|engagement_words|document_sums|idempotency_keys|queued_work|migrations|personal_access_tokens|import_|vault_tokens|record_edits)/';
 
     /** What opens doors. */
-    private const KEYS = ['users' => ['password', 'remember_token', 'calendar_hash'], 'imports' => ['settings', 'path'], 'files' => ['sha256'], 'tax_numbers' => ['fingerprint'], 'bank_details' => ['fingerprint']];
+    private const KEYS = ['users' => ['password', 'remember_token', 'calendar_hash'], 'imports' => ['settings', 'path'], 'files' => ['sha256'], 'mail_servers' => ['password'], 'letter_runs' => ['path'], 'tax_numbers' => ['fingerprint'], 'bank_details' => ['fingerprint']];
 
     private const CHUNK = 500;
 

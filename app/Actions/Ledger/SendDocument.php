@@ -8,6 +8,7 @@ use Almanac\Ledger\DocumentAct;
 use Almanac\Ledger\LedgerRefused;
 use Almanac\Reach\ContactUse;
 use Almanac\Reach\EmailAddress;
+use Almanac\Records\LogKind;
 use Almanac\Terms\Side;
 use App\Actions\Notes\WriteLogEntry;
 use App\Facts\Records\Recipients;
@@ -62,19 +63,7 @@ final readonly class SendDocument
             $this->outbox->put($document->party, $document->id, $addresses, $subject, $message, $by);
             $document->update(['sent_at' => $this->clock->now()]);
             $this->note->handle($document, 'sent to '.implode(', ', $addresses), $by);
-            if (! $document->party->isArchived()) {
-                $this->log->write(
-                    $document->party,
-                    [
-                        'kind' => 'email',
-                        'day' => '',
-                        'withPartyId' => null,
-                        'text' => 'Sent '.$document->title().' to '.implode(', ', $addresses).'.',
-                        'isPinned' => false,
-                    ],
-                    $by,
-                );
-            }
+            $this->log->sent($document->party, null, LogKind::Email, 'Sent '.$document->title().' to '.implode(', ', $addresses).'.', $by);
         });
     }
 

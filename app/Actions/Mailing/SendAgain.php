@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Mailing;
 
 use Almanac\Mailing\MailingRefused;
+use Almanac\Records\LogKind;
 use App\Actions\Notes\WriteLogEntry;
 use App\Models\Message;
 use App\Models\User;
@@ -34,14 +35,8 @@ final readonly class SendAgain
             1,
         ) ?? $content;
         DB::transaction(function () use ($message, $content, $by): void {
-            $this->outbox->put($message->party, $message->document_id, explode(', ', $message->to), $message->subject, $content, $by);
-            if (! $message->party->isArchived()) {
-                $this->log->write(
-                    $message->party,
-                    ['kind' => 'email', 'day' => '', 'withPartyId' => null, 'text' => "Sent again: $message->subject, to $message->to.", 'isPinned' => false],
-                    $by,
-                );
-            }
+            $this->outbox->put($message->party, $message->document_id, explode(', ', $message->to), $message->subject, $content, $by, $message->engagement_id);
+            $this->log->sent($message->party, $message->engagement, LogKind::Email, "Sent again: $message->subject, to $message->to.", $by);
         });
     }
 }

@@ -9,6 +9,7 @@ use Almanac\Mailing\Addressee;
 use Almanac\Mailing\Envelope;
 use Almanac\Mailing\LetterOutcome;
 use Almanac\Mailing\LettersState;
+use Almanac\Records\LogKind;
 use Almanac\Refusal;
 use App\Actions\Bulk\InTheirName;
 use App\Actions\Notes\WriteLogEntry;
@@ -127,7 +128,7 @@ final readonly class WriteLetters
             return;
         }
         $written = $writer->write(Envelope::of($to));
-        $why = $run->way->isEmail() ? $this->send($written, Party::query()->findOrFail($to[0]->id), $by) : '';
+        $why = $run->way->isEmail() ? $this->send($run, $written, Party::query()->findOrFail($to[0]->id), $by) : '';
         foreach ($group->whereIn('record_id', array_column($to, 'id'))->values() as $at => $letter) {
             $letter->update($why === ''
                 ? ['outcome' => LetterOutcome::Written, 'content' => $at === 0 ? $written->toKeep() : null]
@@ -139,14 +140,14 @@ final readonly class WriteLetters
     }
 
     /** @return string why it could not be sent; empty where it was */
-    private function send(WrittenLetter $written, Party $party, User $by): string
+    private function send(LetterRun $run, WrittenLetter $written, Party $party, User $by): string
     {
         try {
             $message = $this->outbox->begin($written->to, $written->subject, $by)->text($written->body)->toString();
         } catch (ExceptionInterface) {
             return 'the email is written in a way that email from here cannot reach';
         }
-        $this->outbox->put($party, null, $written->to, $written->subject, $message, $by);
+        $this->outbox->put($party, null, $written->to, $written->subject, $message, $by, $run->engagement_id);
 
         return '';
     }
@@ -154,15 +155,11 @@ final readonly class WriteLetters
     private function note(LetterRun $run, Letter $letter, WrittenLetter $written, User $by): void
     {
         $party = Party::query()->find($letter->record_id);
-        if ($party !== null && ! $party->isArchived()) {
-            $about = $written->subject === '' ? '' : ": $written->subject";
-            $this->log->write($party, [
-                'kind' => $run->way->isEmail() ? 'email' : 'letter',
-                'day' => $run->way->isEmail() ? '' : $run->dated_on->toIso(),
-                'withPartyId' => null,
-                'text' => $run->way->isEmail() ? "Sent$about, to ".implode(', ', $written->to).'.' : "Letter$about.",
-                'isPinned' => false,
-            ], $by);
+        $about = $written->subject === '' ? '' : ": $written->subject";
+        if ($party !== null && $run->way->isEmail()) {
+            $this->log->sent($party, $run->engagement, LogKind::Email, "Sent$about, to ".implode(', ', $written->to).'.', $by);
+        } elseif ($party !== null) {
+            $this->log->sent($party, $run->engagement, LogKind::Letter, "Letter$about.", $by, $run->dated_on);
         }
     }
 

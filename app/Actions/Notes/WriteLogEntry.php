@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\Notes;
 
+use Almanac\Calendar\Day;
 use Almanac\Records\LogKind;
 use Almanac\Records\SectionName;
 use Almanac\Records\Wording;
 use App\Models\Change;
+use App\Models\Engagement;
 use App\Models\LogEntry;
 use App\Models\Party;
 use App\Models\SubjectModel;
@@ -57,6 +59,20 @@ final readonly class WriteLogEntry
 
             return $entry;
         });
+    }
+
+    /**
+     * Notes what was sent to somebody: in the log of their record; about a private case or project only in its own. Nothing
+     * where that is archived.
+     */
+    public function sent(Party $party, ?Engagement $about, LogKind $kind, string $text, User $by, ?Day $day = null): void
+    {
+        $subject = $about?->is_private === true ? $about : $party;
+        if (! $subject->isArchived()) {
+            $this->write($subject, [
+                'kind' => $kind->value, 'day' => $day?->toIso() ?? '', 'withPartyId' => $subject === $party ? null : $party->id, 'text' => $text, 'isPinned' => false,
+            ], $by);
+        }
     }
 
     public function pin(LogEntry $entry, bool $isPinned): void

@@ -216,7 +216,8 @@ final class ReadStream
     private function messages(): Builder
     {
         return $this->subject instanceof Engagement
-            ? Message::query()->whereIn('document_id', Document::query()->select('id')->where('engagement_id', $this->subject->id))
+            ? Message::query()->where(fn (Builder $its) => $its->where('engagement_id', $this->subject->id)
+                ->orWhereIn('document_id', Document::query()->select('id')->where('engagement_id', $this->subject->id)))
             : Message::query()->whereIn('party_id', $this->ids);
     }
 
