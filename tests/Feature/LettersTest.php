@@ -186,6 +186,11 @@ final class LettersTest extends TestCase
         $id = $this->postJson('/api/letters', $letter)->assertCreated()->json('run.id');
         $this->getJson('/api/messages')->assertJsonPath('total', 1)->assertJsonPath('messages.0.subject', 'Hidden clock');
         $this->assertSame([$case->id], LogEntry::query()->pluck('subject_id')->all(), 'only its own log tells');
+        $this->postJson("/api/engagements/$case->id/meetings", [
+            'title' => 'The dial', 'day' => 'today', 'time' => '14', 'minutes' => 60, 'place' => '', 'agenda' => '', 'partyIds' => [$client->id], 'userIds' => [],
+            'documentId' => null, 'isInvited' => true, 'version' => 0,
+        ])->assertCreated();
+        $this->getJson('/api/messages')->assertJsonPath('total', 2);
         $other = $this->user(Role::Administrator);
         $this->actingAs($other)->getJson('/api/messages')->assertJsonPath('total', 0);
         $this->getJson('/api/messages/1')->assertNotFound();
