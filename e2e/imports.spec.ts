@@ -1,3 +1,4 @@
+import { spawn } from 'node:child_process';
 import { readFile } from 'node:fs/promises';
 import { expect, test } from './desk';
 
@@ -114,4 +115,35 @@ test('what cannot be read says so, and a table to fill in and the whole list go 
     await expect(page.getByRole('main')).toContainText('Every column is understood.');
     await page.getByRole('button', { name: 'Check the lines' }).click();
     await expect(page.getByRole('radiogroup', { name: 'Which lines' }).getByRole('radio')).toHaveText([/^the same already \d\d$/]);
+});
+
+test('an administrator allows an address book elsewhere, and its contacts come in as a file does', async ({ desk, page }) => {
+    const place = '127.0.0.1:8459';
+    const book = spawn('php', ['-S', place, 'bin/address-book-elsewhere.php'], { stdio: 'ignore' });
+    try {
+        await desk.signIn();
+        await page.goto('/imports');
+        await page.getByRole('link', { name: 'Office' }).last().click();
+        await page.getByLabel(/^Where address books elsewhere may be read/).fill(`http://${place}/`);
+        await page.keyboard.press('Control+Enter');
+        await expect(page.getByText('Office saved.')).toBeVisible();
+        await page.goto('/imports');
+        await page.getByRole('button', { name: 'Fetch its contacts' }).focus();
+        await page.keyboard.press('Enter');
+        const form = page.getByRole('form', { name: 'An address book elsewhere' });
+        await expect(form.getByLabel('Address')).toHaveValue(`http://${place}`);
+        await form.getByLabel('Name there').fill('maud');
+        await form.getByLabel('Password there').fill('guessed');
+        await page.keyboard.press('Control+Enter');
+        await expect(page.getByText('It does not take that name and password.')).toBeVisible();
+        await expect(form.getByLabel('Name there')).toHaveValue('maud');
+        await form.getByLabel('Password there').fill('pendulum-1742');
+        await desk.expectAccessible();
+        await page.keyboard.press('Control+Enter');
+        await expect(page.getByRole('heading', { name: 'What the columns are' })).toBeVisible();
+        await page.getByRole('button', { name: 'Check the lines' }).click();
+        await expect(page.getByRole('button', { name: 'Import 40 records' })).toBeVisible();
+    } finally {
+        book.kill();
+    }
 });
