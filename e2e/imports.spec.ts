@@ -131,7 +131,7 @@ test('an administrator allows an address book elsewhere, and its contacts come i
         await page.getByRole('button', { name: 'Fetch its contacts' }).focus();
         await page.keyboard.press('Enter');
         const form = page.getByRole('form', { name: 'An address book elsewhere' });
-        await expect(form.getByLabel('Address')).toHaveValue(`http://${place}`);
+        await expect(form.getByRole('combobox', { name: 'Address' })).toHaveValue(`http://${place}`);
         await form.getByLabel('Name there').fill('maud');
         await form.getByLabel('Password there').fill('guessed');
         await page.keyboard.press('Control+Enter');
