@@ -140,7 +140,7 @@ test('an administrator allows an address book elsewhere, and its contacts come i
         await form.getByLabel('Password there').fill('pendulum-1742');
         await desk.expectAccessible();
         await page.keyboard.press('Control+Enter');
-        await expect(page.getByRole('heading', { name: 'What the columns are' })).toBeVisible();
+        await expect(page.getByRole('heading', { name: 'How it is taken' })).toBeVisible();
         await page.getByRole('button', { name: 'Check the lines' }).click();
         await expect(page.getByRole('button', { name: 'Import 40 records' })).toBeVisible();
     } finally {
