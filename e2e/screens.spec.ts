@@ -57,6 +57,21 @@ for (const colorScheme of ['light', 'dark'] as const) {
             await desk.expectAccessible('[role=dialog]', true);
         });
 
+        test('a letter as it is written, a template, what came of it', async ({ desk, page }) => {
+            await desk.signIn();
+            await page.goto('/letters/write?filter=clients%20tagged%20bells');
+            await desk.choose(/Template/, 'Winter visit');
+            await expect(page.getByRole('article', { name: 'How it reads' })).toContainText('before the frost');
+            await desk.expectAccessible('html', true);
+            await page.getByRole('button', { name: /^Write/ }).click();
+            await expect(page.getByRole('link', { name: 'Save as PDF' })).toBeVisible();
+            await desk.expectAccessible('html', true);
+            await page.goto('/letters');
+            await page.getByRole('link', { name: 'How we stand' }).click();
+            await expect(page.getByLabel('What it says')).toHaveValue(/receivable/);
+            await desk.expectAccessible('html', true);
+        });
+
         test('cases and projects: the list, one of them with its parties edited, and a new one', async ({ desk, page }) => {
             await desk.signIn();
             await page.goto('/engagements');
@@ -124,6 +139,10 @@ for (const [name, viewport] of Object.entries({
             await expect(page.getByText(place === '/office' ? 'jonas@orreryvane.example' : 'Si Wren').first()).toBeAttached();
             expect(await tooWide(), place).toBeLessThanOrEqual(0);
         }
+        await page.goto('/letters/write?filter=clients');
+        await desk.choose(/Template/, 'Winter visit');
+        await expect(page.getByRole('article', { name: 'How it reads' })).toContainText('before the frost');
+        expect(await tooWide(), 'a letter').toBeLessThanOrEqual(0);
         await page.goto('/records/1');
         await expect(desk.section('When we bill them')).toContainText('is due');
         expect(await tooWide()).toBeLessThanOrEqual(0);
