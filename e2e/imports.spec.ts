@@ -147,3 +147,30 @@ test('an administrator allows an address book elsewhere, and its contacts come i
         book.kill();
     }
 });
+
+test('a table of documents in foreign words is said to be one, its columns by hand, and imported', async ({ desk, page }) => {
+    await desk.signIn();
+    await page.goto('/imports');
+    await page.locator('input[type=file]').setInputFiles({
+        name: 'Rechnungen.csv', mimeType: 'text/csv',
+        buffer: Buffer.from('Art;Nummer;Kunde;Datum;Betrag\ninvoice;R-1;Penhallow Observatory;13/11/2026;1.250,50\n'),
+    });
+    await expect(page.getByRole('heading', { name: 'What the columns are' })).toBeVisible();
+    await desk.choose(/What is in it$/, 'documents');
+    for (const [heading, what] of [['Art', 'Kind of document'], ['Nummer', 'Number'], ['Kunde', 'Client or vendor'], ['Datum', 'Date'], ['Betrag', 'Amount']]) {
+        const field = page.getByRole('combobox', { name: `What ${heading} is` });
+        await expect(field).toHaveValue('left out');
+        await field.fill(what ?? '');
+        await page.keyboard.press('ArrowDown');
+        await page.keyboard.press('Enter');
+        await expect(field).toHaveValue(what ?? '');
+    }
+    await desk.choose(/Amounts$/, '1.250,50');
+    await desk.expectAccessible();
+    await page.keyboard.press('Control+Enter');
+    await expect(page.getByText('1 document can be imported')).toBeVisible();
+    await page.getByRole('button', { name: 'Columns and choices' }).click();
+    await page.getByRole('button', { name: 'Back to what was found' }).click();
+    await page.getByRole('button', { name: 'Import 1 document' }).click();
+    await expect(page.getByText('1 imported')).toBeVisible();
+});

@@ -13,13 +13,13 @@ use Almanac\Records\PartyKind;
 use Illuminate\Contracts\Database\Eloquent\Castable;
 use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 
-/** How a file of people and companies is read: what its columns are, how it writes days and amounts, what it does to whom the book has. */
+/** How a file is read: what its columns are, how it writes days and amounts, what it does to whom the book has. */
 final readonly class ImportSettings implements Castable
 {
     /** Columns that hold days, and amounts: the own fields of the office are read as the others are. */
-    public const DAYS = '/^(birth-date|deceased|form-on|balance-on|detail:)/';
+    public const DAYS = '/^(birth-date|deceased|form-on|balance-on|detail:|date$|due$)/';
 
-    public const AMOUNTS = '/^(receivable|payable|client-limit|vendor-limit|detail:)/';
+    public const AMOUNTS = '/^(receivable|payable|client-limit|vendor-limit|detail:|amount$|quantity$)/';
 
     /**
      * @param list<string> $sheets
@@ -60,9 +60,19 @@ final readonly class ImportSettings implements Castable
         return array_values(array_filter($this->columns, fn (int $at) => preg_match($pattern, $this->targets[$at] ?? '') === 1, ARRAY_FILTER_USE_KEY));
     }
 
-    public function headings(): string
+    /** Days and amounts are read as the columns that hold them tell; else as before. */
+    public function asTold(): self
     {
-        return hash('sha256', implode("\n", array_map(fn (ColumnFacts $one) => mb_strtolower(trim($one->heading)), $this->columns)));
+        return $this->with([
+            'isMonthFirst' => ColumnFacts::monthFirst($this->holding(self::DAYS)) ?? $this->isMonthFirst,
+            'sign' => ColumnFacts::sign($this->holding(self::AMOUNTS)) ?? $this->sign,
+        ]);
+    }
+
+    /** @param  string  $of  what is in it: the same headings may name people, or documents */
+    public function headings(string $of): string
+    {
+        return hash('sha256', ($of === Import::RECORDS ? '' : "$of\n").implode("\n", array_map(fn (ColumnFacts $one) => mb_strtolower(trim($one->heading)), $this->columns)));
     }
 
     /** @param  array<string, mixed>  $changes */

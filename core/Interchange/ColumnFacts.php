@@ -38,6 +38,22 @@ final class ColumnFacts
         return new self($heading);
     }
 
+    /**
+     * The columns of a table, by its first line.
+     *
+     * @param list<string> $cells
+     *
+     * @return list<self>
+     */
+    public static function named(array $cells, bool $hasHeadings): array
+    {
+        return array_map(
+            fn (string $cell, int $at) => new self($hasHeadings && $cell !== '' ? mb_strimwidth($cell, 0, 80, '…') : 'Column '.($at + 1)),
+            $cells,
+            array_keys($cells),
+        );
+    }
+
     /** @param  array<string, mixed>  $kept  what toArray() gave */
     public static function kept(array $kept): self
     {

@@ -44,6 +44,12 @@ final class DocumentTable
         'terms' => ['payment terms'],
     ];
 
+    /** What somebody can say that a column is. */
+    private const TITLES = [
+        'kind' => 'Kind of document', 'number' => 'Number', 'party' => 'Client or vendor', 'date' => 'Date', 'amount' => 'Amount', 'due' => 'Due',
+        'currency' => 'Currency', 'tax' => 'Tax, per cent', 'text' => 'What for', 'quantity' => 'Quantity', 'reference' => 'Their reference', 'terms' => 'Payment terms',
+    ];
+
     /** @var array<int, list<array{string, string}>> by line: column and what is wrong */
     private array $problems = [];
 
@@ -54,6 +60,8 @@ final class DocumentTable
     /**
      * @param iterable<int, list<string>> $rows by line; the first names the columns
      * @param string $currency of rows that name none
+     * @param list<string>|null $targets what each column is; null where the first line tells
+     * @param bool $hasHeadings whether the first line names the columns, where that is said besides
      *
      * @return array{
      *     array<int, ReadDocument>, array<int, list<array{string, string}>>,
@@ -61,11 +69,17 @@ final class DocumentTable
      *
      * @throws InterchangeRefused when it is no table, or lacks a column
      */
-    public static function read(iterable $rows, TypedDay $days, string $currency, DecimalSign $sign = DecimalSign::Point): array
-    {
+    public static function read(
+        iterable $rows,
+        TypedDay $days,
+        string $currency,
+        DecimalSign $sign = DecimalSign::Point,
+        ?array $targets = null,
+        bool $hasHeadings = true,
+    ): array {
         $reader = new self($days, $currency, $sign);
 
-        return [$reader->documents($rows), $reader->problems];
+        return [$reader->documents($rows, $targets, $hasHeadings), $reader->problems];
     }
 
     /**
@@ -80,19 +94,59 @@ final class DocumentTable
         return isset($columns['kind'], $columns['number'], $columns['date'], $columns['amount']);
     }
 
+    /** @return array<string, string> what a column can be, with its title */
+    public static function targets(): array
+    {
+        return self::TITLES;
+    }
+
+    /**
+     * @param list<string> $headings
+     *
+     * @return list<string> what each column is; empty where the heading does not tell
+     */
+    public static function guess(array $headings): array
+    {
+        $named = array_flip(self::places($headings));
+
+        return array_map(fn (int $at) => $named[$at] ?? '', array_keys($headings));
+    }
+
+    /**
+     * What is in the way of reading a file so; empty where nothing is.
+     *
+     * @param list<string> $targets
+     */
+    public static function problem(array $targets): string
+    {
+        $said = array_filter($targets, fn (string $one) => $one !== '');
+        $twice = array_keys(array_filter(array_count_values($said), fn (int $times) => $times > 1));
+        $missing = array_diff(self::MUST_HAVE, $said);
+
+        return match (true) {
+            array_diff($said, array_keys(self::TITLES)) !== [] => 'One of the columns is said to be something that is no longer there. Choose again.',
+            $twice !== [] => 'Two columns are said to be “'.self::TITLES[$twice[0]].'”. Leave one of them out.',
+            $missing !== [] => 'Say which column is: '.implode(', ', array_map(fn (string $one) => mb_strtolower(self::TITLES[$one]), $missing)).'.',
+            default => '',
+        };
+    }
+
     /**
      * @param iterable<int, list<string>> $table
+     * @param list<string>|null $targets
      *
      * @return array<int, ReadDocument>
      */
-    private function documents(iterable $table): array
+    private function documents(iterable $table, ?array $targets, bool $hasHeadings): array
     {
-        $columns = null;
+        $columns = $targets === null ? null : array_flip(array_filter($targets, fn (string $one) => $one !== ''));
+        $isFirst = $hasHeadings;
         $groups = [];
         $open = null;
         foreach ($table as $line => $cells) {
-            if ($columns === null) {
-                $columns = self::columns($cells);
+            if ($columns === null || $isFirst) {
+                $columns ??= self::columns($cells);
+                $isFirst = false;
 
                 continue;
             }
@@ -139,13 +193,13 @@ final class DocumentTable
             fn () => Money::zero(mb_strtoupper(($head['currency'] ?? '') === '' ? $this->currency : $head['currency']))->currency,
         );
         if ($date instanceof Day && $due instanceof Day && $due->isBefore($date)) {
-            $this->problem($first, 'due', LedgerRefused::dueBeforeDate($due->toText(), $date->toText()));
+            $this->note($first, 'due', LedgerRefused::dueBeforeDate($due->toText(), $date->toText()));
         }
         $lines = [];
         foreach ($rows as $line => $row) {
             foreach (['date', 'due', 'currency', 'terms'] as $same) {
                 if (($row[$same] ?? '') !== ($head[$same] ?? '')) {
-                    $this->problem($line, $same, InterchangeRefused::differsWithin($same));
+                    $this->note($line, $same, InterchangeRefused::differsWithin($same));
                 }
             }
             $price = $this->at($line, 'amount', fn () => Line::readPrice($row['amount'], $currency ?? $this->currency, $this->sign));
@@ -185,7 +239,7 @@ final class DocumentTable
         );
         $totals = $this->at($first, 'amount', fn () => $document->totals());
         if ($totals?->gross->isNegative() === true) {
-            $this->problem($first, 'amount', LedgerRefused::negativeTotal($totals->gross->toText()));
+            $this->note($first, 'amount', LedgerRefused::negativeTotal($totals->gross->toText()));
         }
         if ($totals === null || $totals->gross->isNegative()) {
             return null;
@@ -254,13 +308,13 @@ final class DocumentTable
         try {
             return $read();
         } catch (Refusal $refusal) {
-            $this->problem($line, $column, $refusal);
+            $this->note($line, $column, $refusal);
 
             return null;
         }
     }
 
-    private function problem(int $line, string $column, Refusal $refusal): void
+    private function note(int $line, string $column, Refusal $refusal): void
     {
         $this->problems[$line][] = [$column, $refusal->getMessage()];
     }

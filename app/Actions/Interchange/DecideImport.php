@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Interchange;
 
+use Almanac\Interchange\DocumentTable;
 use Almanac\Interchange\ImportState;
 use Almanac\Interchange\InterchangeRefused;
 use Almanac\Interchange\LineOutcome;
@@ -19,7 +20,7 @@ use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
-/** What somebody says of a file of people and companies before it is taken: of its columns, of one line, of all lines alike. */
+/** What somebody says of a file before it is taken: of its columns, of one line, of all lines alike. */
 final readonly class DecideImport
 {
     public function __construct(private CheckLines $check, private Clock $clock)
@@ -32,29 +33,51 @@ final readonly class DecideImport
      * @throws InterchangeRefused when it is being taken by now
      * @throws ValidationException when a column is nothing that there is, or no column tells a name
      */
-    public function columns(Import $import, ImportSettings $wanted): void
+    public function columns(Import $import, ImportSettings $wanted, string $of): void
     {
-        DB::transaction(function () use ($import, $wanted): void {
-            $this->mustBeOpen($import);
+        DB::transaction(function () use ($import, $wanted, $of): void {
+            $import->refresh();
+            if (! $import->state->isOpen() || ! ($import->isOfRecords() || $import->settings->format->isTable())) {
+                throw InterchangeRefused::notNow($import->state->title());
+            }
+            if ($of !== $import->of && $import->settings->format->isTable()) {
+                $this->turn($import, $of);
+
+                return;
+            }
             $kept = $import->settings;
             if ($wanted->sheet !== $kept->sheet && ! in_array($wanted->sheet, $kept->sheets, true)) {
                 throw ValidationException::withMessages(['sheet' => InterchangeRefused::noSuchSheet()->getMessage()]);
             }
             if ($wanted->sheet !== $kept->sheet || $wanted->hasHeadings !== $kept->hasHeadings) {
-                $import->update(['settings' => $wanted, 'state' => ImportState::Reading, 'taken' => 0]);
+                // What its columns are is read anew.
+                $import->update($import->isOfRecords()
+                    ? ['settings' => $wanted, 'state' => ImportState::Reading, 'taken' => 0]
+                    : ['settings' => $wanted->with(['columns' => [], 'targets' => []]), 'state' => ImportState::Checking, 'taken' => 0]);
             } else {
-                $problem = Targets::problem($wanted->targets);
+                $problem = $import->isOfRecords() ? Targets::problem($wanted->targets) : DocumentTable::problem($wanted->targets);
                 if ($problem !== '' || count($wanted->targets) !== count($import->settings->columns)) {
                     throw ValidationException::withMessages(['targets' => $problem === '' ? 'Say of every column what it is.' : $problem]);
                 }
                 DB::table('import_matchings')->upsert(
-                    [['headings' => $import->settings->headings(), 'targets' => json_encode($wanted->targets), 'used_at' => $this->clock->now()]],
+                    [['headings' => $import->settings->headings($import->of), 'targets' => json_encode($wanted->targets), 'used_at' => $this->clock->now()]],
                     ['headings'],
                 );
                 $import->update(['settings' => $wanted, 'state' => ImportState::Checking, 'taken' => 0]);
             }
             ReadImport::dispatch($import->id);
         });
+    }
+
+    /** It is of something else than it was taken for: it is read from the beginning. */
+    private function turn(Import $import, string $of): void
+    {
+        $import->importLines()->delete();
+        $import->update([
+            'of' => $of, 'settings' => $import->settings->with(['columns' => [], 'targets' => []]), 'lines' => 0, 'taken' => 0, 'found' => 0, 'problems' => [],
+            'problem_count' => 0, 'state' => $of === Import::RECORDS ? ImportState::Reading : ImportState::Checking,
+        ]);
+        ReadImport::dispatch($import->id);
     }
 
     /**

@@ -13,6 +13,7 @@ use Almanac\Interchange\LineOutcome;
 use Almanac\Interchange\TableFile;
 use App\Database\LongWork;
 use App\Facts\Interchange\OfficeReading;
+use App\Facts\Interchange\RememberedColumns;
 use App\Models\Import;
 use App\Models\ImportLine;
 use App\Models\ImportSettings;
@@ -39,7 +40,7 @@ final readonly class ReadLines
             if ($columns === []) {
                 // Told by the first line, until somebody says otherwise.
                 $hasHeadings = ! $settings->format->isTable() || ($settings->columns === [] ? GuessColumns::isHeading($cells) : $settings->hasHeadings);
-                $columns = array_map(fn (string $cell, int $at) => ColumnFacts::titled($hasHeadings && $cell !== '' ? mb_strimwidth($cell, 0, 80, '…') : 'Column '.($at + 1)), $cells, array_keys($cells));
+                $columns = ColumnFacts::named($cells, $hasHeadings);
                 if ($hasHeadings) {
                     continue;
                 }
@@ -85,21 +86,9 @@ final readonly class ReadLines
 
     private function guessed(ImportSettings $settings): ImportSettings
     {
-        $known = $settings->format->isTable() && $settings->hasHeadings
-            ? DB::table('import_matchings')->where('headings', $settings->headings())->value('targets')
-            : null;
-        /** @var list<string>|null $remembered */
-        $remembered = is_string($known) ? json_decode($known, true) : null;
-        $targets = match (true) {
+        return $settings->with(['targets' => match (true) {
             ! $settings->format->isTable() => AddressBook::targets(),
-            $remembered !== null && count($remembered) === count($settings->columns) => $remembered,
-            default => GuessColumns::of($settings->columns, OfficeReading::fieldNames(), OfficeReading::labels()),
-        };
-        $settings = $settings->with(['targets' => $targets]);
-
-        return $settings->with([
-            'isMonthFirst' => ColumnFacts::monthFirst($settings->holding(ImportSettings::DAYS)) ?? $settings->isMonthFirst,
-            'sign' => ColumnFacts::sign($settings->holding(ImportSettings::AMOUNTS)) ?? $settings->sign,
-        ]);
+            default => RememberedColumns::of($settings, Import::RECORDS) ?? GuessColumns::of($settings->columns, OfficeReading::fieldNames(), OfficeReading::labels()),
+        }])->asTold();
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Ledger;
 
+use Almanac\Calendar\TypedDay;
+use Almanac\Interchange\ColumnFacts;
 use Almanac\Interchange\DocumentTable;
 use Almanac\Interchange\FileKind;
 use Almanac\Interchange\ImportState;
@@ -14,10 +16,12 @@ use Almanac\Interchange\UblInvoice;
 use Almanac\Ledger\DocumentState;
 use Almanac\Refusal;
 use App\Database\LongWork;
+use App\Facts\Interchange\RememberedColumns;
 use App\Facts\Ledger\MatchParties;
 use App\Facts\Ledger\Rates;
 use App\Models\Document;
 use App\Models\Import;
+use App\Models\ImportSettings;
 use App\Models\Office;
 use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
@@ -46,6 +50,9 @@ final readonly class ImportDocuments
     public function check(Import $import): void
     {
         try {
+            if ($import->settings->format->isTable() && ! $this->knowsColumns($import)) {
+                return;
+            }
             [$found, $problems] = $this->read($import);
             $import->update([
                 'state' => ImportState::Checked,
@@ -57,6 +64,43 @@ final readonly class ImportDocuments
         } catch (\Throwable $error) {
             $import->update(['state' => ImportState::Failed, 'failure' => $this->reason($error)]);
         }
+    }
+
+    /** Whether it is known what its columns are; else somebody is asked, and what they may be is told. */
+    private function knowsColumns(Import $import): bool
+    {
+        $settings = $import->settings;
+        if ($settings->columns === []) {
+            $settings = $this->guessed($import);
+        }
+        $isKnown = DocumentTable::problem($settings->targets) === '';
+        $import->update(['settings' => $settings] + ($isKnown ? [] : ['state' => ImportState::Columns]));
+
+        return $isKnown;
+    }
+
+    private function guessed(Import $import): ImportSettings
+    {
+        $settings = $import->settings;
+        $path = Storage::path($import->path);
+        $sheets = TableFile::sheets($settings->format, $path);
+        $headings = $columns = [];
+        $lines = 0;
+        foreach (TableFile::rows($settings->format, $path, $settings->sheet) as $cells) {
+            if ($columns === []) {
+                $headings = $settings->hasHeadings ? $cells : [];
+                $columns = ColumnFacts::named($cells, $settings->hasHeadings);
+            }
+            if ($headings === [] || $lines > 0) {
+                array_map(fn (ColumnFacts $column, int $at) => $column->add($cells[$at] ?? ''), $columns, array_keys($columns));
+            }
+            $lines++;
+        }
+        $import->update(['lines' => $lines - ($headings === [] ? 0 : 1)]);
+        $settings = $settings->with(['columns' => $columns, 'sheets' => $sheets, 'sheet' => $settings->sheet === '' ? $sheets[0] ?? '' : $settings->sheet]);
+        $targets = RememberedColumns::of($settings, $import->of) ?? DocumentTable::guess($headings === [] ? array_fill(0, count($columns), '') : $headings);
+
+        return $settings->with(['targets' => $targets])->asTold();
     }
 
     /** Whether somebody may have it taken; from then on it is being taken. */
@@ -179,9 +223,11 @@ final readonly class ImportDocuments
         } else {
             [$documents, $wrong] = DocumentTable::read(
                 TableFile::rows($kind, Storage::path($import->path), $import->settings->sheet),
-                $this->clock->reader($office),
+                TypedDay::reader($this->clock->today(), $import->settings->isMonthFirst),
                 $office->currency(),
-                $office->decimalSign(),
+                $import->settings->sign,
+                $import->settings->targets,
+                $import->settings->hasHeadings,
             );
         }
         $problems = [];

@@ -5630,6 +5630,8 @@ export interface components {
             roles: string[];
         };
         ImportColumnsInput: {
+            /** @description What is in it, where that was taken for something else; it is read from the beginning. */
+            of?: string;
             sheet: string;
             hasHeadings: boolean;
             /** @description What each column is; empty where it is left out. */
@@ -5883,7 +5885,7 @@ export interface components {
             outcome: "waiting" | "written" | "left-out";
             /** @description The outcome in words. */
             outcomeText: string;
-            /** @description Why they were left out, or where it went by email. */
+            /** @description Why they were left out, or where it went. */
             note: string;
         };
         /** @description A letter to many: how far it is, and what came of it. Load its user. */

@@ -108,14 +108,14 @@ final readonly class ImportsController
     {
         $this->mustBeTheirs($import, $user);
 
-        return new JsonResponse(ImportColumnsData::of($import->settings));
+        return new JsonResponse(ImportColumnsData::of($import));
     }
 
     #[Puts('imports/{import}/columns', 'setImportColumns', 'Say what the columns are; the file is checked with that', 'ImportColumnsInput', 'Import', 'Interchange')]
     public function match(Import $import, ImportColumnsRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         $this->mustBeTheirs($import, $user);
-        $this->decide->columns($import, $request->settings($import->settings));
+        $this->decide->columns($import, $request->settings($import->settings), $request->of($import));
 
         return $this->answer($import, $user);
     }

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Data\Interchange;
 
 use Almanac\Interchange\ColumnFacts;
+use Almanac\Interchange\DocumentTable;
 use Almanac\Interchange\OnExisting;
 use Almanac\Money\DecimalSign;
 use Almanac\Records\PartyKind;
 use App\Facts\Interchange\Targets;
+use App\Models\Import;
 use App\Models\ImportSettings;
 use OpenApi\Attributes as OA;
 
@@ -52,8 +54,11 @@ final readonly class ImportColumnsData
     ) {
     }
 
-    public static function of(ImportSettings $settings): self
+    public static function of(Import $import): self
     {
+        $settings = $import->settings;
+        $documents = DocumentTable::targets();
+
         return new self(
             $settings->sheets,
             $settings->sheet,
@@ -64,7 +69,9 @@ final readonly class ImportColumnsData
                 $settings->columns,
                 array_pad($settings->targets, count($settings->columns), ''),
             ),
-            array_map(fn (array $one) => new ImportTargetData($one['target'], $one['title'], $one['group']), Targets::all()),
+            $import->isOfRecords()
+                ? array_map(fn (array $one) => new ImportTargetData($one['target'], $one['title'], $one['group']), Targets::all())
+                : array_map(fn (string $key, string $title) => new ImportTargetData($key, $title, 'Documents'), array_keys($documents), $documents),
             $settings->isMonthFirst,
             ColumnFacts::areAmbiguous($settings->holding(ImportSettings::DAYS)),
             $settings->sign->value,

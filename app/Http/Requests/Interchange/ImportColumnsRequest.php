@@ -12,6 +12,7 @@ use Almanac\Terms\Side;
 use App\Http\Requests\ShapedRequest;
 use App\Http\Shapes\Input;
 use App\Http\Shapes\Shape;
+use App\Models\Import;
 use App\Models\ImportSettings;
 
 /** What the columns of a file are, and how it is to be read. */
@@ -20,6 +21,7 @@ final class ImportColumnsRequest extends ShapedRequest
     public static function shape(): Shape
     {
         return Shape::named('ImportColumnsInput', [
+            'of' => Input::text(20)->optional()->also('in:'.Import::RECORDS.','.Import::DOCUMENTS)->says('What is in it, where that was taken for something else; it is read from the beginning.'),
             'sheet' => Input::text(255),
             'hasHeadings' => Input::flag(),
             'targets' => Input::listOf(Input::text(100), TableFile::MOST_COLUMNS)->says('What each column is; empty where it is left out.'),
@@ -30,6 +32,12 @@ final class ImportColumnsRequest extends ShapedRequest
             'kind' => Input::oneOf(PartyKind::class)->orNull(),
             'roles' => Input::listOf(Input::oneOf(Side::class), 2),
         ]);
+    }
+
+    /** What is in it; as it is where nothing is said. */
+    public function of(Import $import): string
+    {
+        return $this->string('of')->value() === '' ? $import->of : $this->string('of')->value();
     }
 
     public function settings(ImportSettings $kept): ImportSettings

@@ -27,6 +27,7 @@ const KINDS = [
     { id: 'person', name: 'people' },
     { id: 'company', name: 'companies' },
 ] as const;
+const CONTENTS: Option<Schemas['Import']['of']>[] = [{ id: 'records', name: 'people and companies' }, { id: 'documents', name: 'documents' }];
 const DAYS = [{ id: 'month', name: '3/4 is March 4' }, { id: 'day', name: '3/4 is 3 April' }] as const;
 const ROLES: Option<'client' | 'vendor'>[] = [{ id: 'client', name: 'clients' }, { id: 'vendor', name: 'vendors' }];
 const SIGNS: Option<Chosen['decimalSign']>[] = [{ id: '.', name: '1,250.50' }, { id: ',', name: '1.250,50' }];
@@ -63,6 +64,7 @@ function Matching({ one, columns, onDone }: { one: Schemas['Import']; columns: C
         onDone();
     });
     const left = columns.columns.filter(({ filled }, at) => filled > 0 && chosen.targets[at] === '').length;
+    const isOfRecords = one.of === 'records';
     const isOf = (pattern: RegExp) => chosen.targets.some((target) => pattern.test(target));
 
     return (
@@ -77,7 +79,10 @@ function Matching({ one, columns, onDone }: { one: Schemas['Import']; columns: C
                                 {left === 0 ? 'Every column is understood.' : `${left} of ${columns.columns.length} columns are left out.`}
                             </Quiet>
                         </Row>
-                        <ColumnTable columns={columns} chosen={chosen.targets} onChoose={(targets) => set({ targets })} />
+                        <ColumnTable
+                            columns={columns} chosen={chosen.targets} isOfRecords={isOfRecords}
+                            onChoose={(targets) => set({ targets })}
+                        />
                         {saving.problems.targets !== undefined && <Mark tone="stop">{saving.problems.targets}</Mark>}
                         <FieldRow>
                             {columns.sheets.length > 1 && (
@@ -95,21 +100,31 @@ function Matching({ one, columns, onDone }: { one: Schemas['Import']; columns: C
                 <Stack $stretch as="section" aria-labelledby="choices">
                     <Heading id="choices">How it is taken</Heading>
                     <FieldRow>
-                        <ChooseOne
-                            label="Who is in the book already" width="phrase" options={EXISTING} value={chosen.existing}
-                            onChange={(existing) => set({ existing })}
-                        />
-                        <ChooseOne
-                            label="Lines that do not say are" width="name" options={KINDS} value={chosen.kind ?? 'told'}
-                            onChange={(kind) => set({ kind: kind === 'told' ? null : kind })}
-                        />
-                        {isOf(/^(birth-date|deceased|form-on|balance-on|detail)/) && (
+                        {columns.isTable && (
+                            <ChooseOne
+                                label="What is in it" width="name" options={CONTENTS} value={one.of}
+                                onChange={(of) => of !== one.of && void check({ of })}
+                            />
+                        )}
+                        {isOfRecords && (
+                            <ChooseOne
+                                label="Who is in the book already" width="phrase" options={EXISTING} value={chosen.existing}
+                                onChange={(existing) => set({ existing })}
+                            />
+                        )}
+                        {isOfRecords && (
+                            <ChooseOne
+                                label="Lines that do not say are" width="name" options={KINDS} value={chosen.kind ?? 'told'}
+                                onChange={(kind) => set({ kind: kind === 'told' ? null : kind })}
+                            />
+                        )}
+                        {isOf(/^(birth-date|deceased|form-on|balance-on|detail|date$|due$)/) && (
                             <ChooseOne
                                 label="Dates" width="name" options={DAYS} value={chosen.isMonthFirst ? 'month' : 'day'}
                                 onChange={(order) => set({ isMonthFirst: order === 'month' })}
                             />
                         )}
-                        {isOf(/^(receivable|payable|client-limit|vendor-limit|detail)/) && (
+                        {isOf(/^(receivable|payable|client-limit|vendor-limit|detail|amount$|quantity$)/) && (
                             <ChooseOne
                                 label="Amounts" width="word" options={SIGNS} value={chosen.decimalSign}
                                 onChange={(decimalSign) => set({ decimalSign })}
@@ -119,7 +134,7 @@ function Matching({ one, columns, onDone }: { one: Schemas['Import']; columns: C
                     {columns.areDaysAmbiguous && (
                         <Mark tone="look">Its dates could be read either way. Look at one, and say which number is the month.</Mark>
                     )}
-                    <ChooseSeveral label="All of them are" options={ROLES} value={chosen.roles} onChange={(roles) => set({ roles })} />
+                    {isOfRecords && <ChooseSeveral label="All of them are" options={ROLES} value={chosen.roles} onChange={(roles) => set({ roles })} />}
                     {isOf(/^types/) && (
                         <Tick isSelected={chosen.takesNewWords} onChange={(takesNewWords) => set({ takesNewWords })}>
                             Add types that are not in the office’s list
@@ -128,8 +143,8 @@ function Matching({ one, columns, onDone }: { one: Schemas['Import']; columns: C
                 </Stack>
                 {saving.message !== undefined && <Notice tone="stop" title={saving.message} />}
                 <Row $gap="small">
-                    <MainButton type="submit">Check the lines</MainButton>
-                    {one.state === 'checked' && <QuietButton onPress={onDone}>Back to the lines</QuietButton>}
+                    <MainButton type="submit">{isOfRecords ? 'Check the lines' : 'Check the documents'}</MainButton>
+                    {one.state === 'checked' && <QuietButton onPress={onDone}>{isOfRecords ? 'Back to the lines' : 'Back to what was found'}</QuietButton>}
                     <Small>Nothing is imported yet.</Small>
                 </Row>
             </Stack>
@@ -140,12 +155,13 @@ function Matching({ one, columns, onDone }: { one: Schemas['Import']; columns: C
 interface TableProps {
     columns: Columns;
     chosen: string[];
+    isOfRecords: boolean;
     onChoose: (targets: string[]) => void;
 }
 
-function ColumnTable({ columns, chosen, onChoose }: TableProps) {
+function ColumnTable({ columns, chosen, isOfRecords, onChoose }: TableProps) {
     // The same list as long as nothing is other: somebody may be typing into one of the fields.
-    const options = useMemo(() => optionsOf(columns, chosen), [columns, chosen]);
+    const options = useMemo(() => optionsOf(columns, chosen, isOfRecords), [columns, chosen, isOfRecords]);
     return (
         <TableScroll>
             <Table>
@@ -169,7 +185,7 @@ function ColumnTable({ columns, chosen, onChoose }: TableProps) {
     );
 }
 
-function optionsOf(columns: Columns, chosen: string[]): Option[] {
+function optionsOf(columns: Columns, chosen: string[], isOfRecords: boolean): Option[] {
     const titles = new Map(columns.targets.map(({ target, title }) => [target, title]));
     return [
         { id: OUT, name: 'left out' },
@@ -177,7 +193,7 @@ function optionsOf(columns: Columns, chosen: string[]): Option[] {
         // What was understood of a heading, and stands in no list.
         ...chosen.filter((target, at) => target !== '' && !titles.has(target) && chosen.indexOf(target) === at)
             .map((target) => ({ id: target, name: named(target, titles) })),
-        ...columns.columns.map(({ heading }) => ({ id: `code:${heading}`, name: `Number elsewhere, ${heading}` }))
+        ...(isOfRecords ? columns.columns : []).map(({ heading }) => ({ id: `code:${heading}`, name: `Number elsewhere, ${heading}` }))
             .filter(({ id }) => !chosen.includes(id)),
     ];
 }

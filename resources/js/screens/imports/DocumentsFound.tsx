@@ -16,7 +16,7 @@ export function DocumentsFound({ one }: { one: Schemas['Import'] }) {
     return (
         <Stack $gap="small" $stretch>
             <span>
-                {one.found.toLocaleString('en')} documents can be imported{lines > 0 ? ', without the bad lines. ' : '. '}
+                {one.found === 1 ? '1 document' : `${one.found.toLocaleString('en')} documents`} can be imported{lines > 0 ? ', without the bad lines. ' : '. '}
                 {lines > 0 && (
                     <Mark tone="stop">
                         {lines === 1 ? '1 line cannot be read' : `${lines.toLocaleString('en')} lines cannot be read`}

@@ -65,7 +65,7 @@ function OneImport({ one }: { one: Import }) {
         }
     };
     const isOfRecords = one.of === 'records';
-    const showsColumns = isOfRecords && one.isTheirs && (one.state === 'columns' || (one.state === 'checked' && isMatching));
+    const showsColumns = one.isOpen && one.isTheirs && (one.state === 'columns' || isMatching);
     const showsLines = isOfRecords && one.isTheirs && !showsColumns && ['checked', 'stopped', 'taken', 'taken-back'].includes(one.state);
 
     return (
@@ -82,8 +82,8 @@ function OneImport({ one }: { one: Import }) {
                 {one.failure !== '' && <Notice tone="stop" title={one.failure} />}
                 {one.isStuck && <Mark tone="stop">The work was interrupted. Nothing is lost: start it again.</Mark>}
                 <UnderWay one={one} />
-                {showsColumns && <ColumnsStep key={one.state} one={one} onDone={() => setMatching(false)} />}
-                {!isOfRecords && <DocumentsFound one={one} />}
+                {showsColumns && <ColumnsStep key={`${one.of} ${one.state}`} one={one} onDone={() => setMatching(false)} />}
+                {!isOfRecords && !showsColumns && <DocumentsFound one={one} />}
                 {showsLines && <LinesStep one={one} />}
                 {!one.isTheirs && <Quiet>Only {one.by} or an administrator can look into it: what is in a file may be private.</Quiet>}
                 <Row $gap="small">
@@ -91,7 +91,7 @@ function OneImport({ one }: { one: Import }) {
                         <MainButton onPress={() => act('take')}>{takingWords(one)}</MainButton>
                     )}
                     {one.mayStop && <Button onPress={() => act('stop')}>Stop</Button>}
-                    {isOfRecords && one.state === 'checked' && !showsColumns && (
+                    {one.isOpen && one.isTheirs && one.state === 'checked' && !showsColumns && (
                         <Button onPress={() => setMatching(true)}>Columns and choices</Button>
                     )}
                     {one.mayTakeBack && <Button onPress={() => act('take-back')}>Take it back</Button>}
