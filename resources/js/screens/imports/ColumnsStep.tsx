@@ -34,8 +34,9 @@ const SIGNS: Option<Chosen['decimalSign']>[] = [{ id: '.', name: '1,250.50' }, {
 
 /** What the columns of a file are, and how it is read. */
 export function ColumnsStep({ one, onDone }: { one: Schemas['Import']; onDone: () => void }) {
-    const { data, error, refetch } = useQuery(importColumnsQuery(one.id));
-    if (data === undefined) {
+    const { data, error, refetch, isFetchedAfterMount } = useQuery(importColumnsQuery(one.id));
+    // What was known of another sheet, or before it was said what is in it, is not what is asked now.
+    if (data === undefined || !isFetchedAfterMount) {
         return error === null ? <Quiet>Reading its columns …</Quiet> : <Unread what="Its columns" error={error} retry={() => void refetch()} />;
     }
     return <Matching one={one} columns={data} onDone={onDone} />;
