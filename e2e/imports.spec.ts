@@ -157,6 +157,8 @@ test('a table of documents in foreign words is said to be one, its columns by ha
     });
     await expect(page.getByRole('heading', { name: 'What the columns are' })).toBeVisible();
     await desk.choose(/What is in it$/, 'documents');
+    // It is read anew.
+    await expect(page.getByRole('button', { name: 'Check the documents' })).toBeVisible();
     for (const [heading, what] of [['Art', 'Kind of document'], ['Nummer', 'Number'], ['Kunde', 'Client or vendor'], ['Datum', 'Date'], ['Betrag', 'Amount']]) {
         const field = page.getByRole('combobox', { name: `What ${heading} is` });
         await expect(field).toHaveValue('left out');
