@@ -22,6 +22,7 @@ use ZipArchive;
 final class LettersTest extends TestCase
 {
     use BeginsEngagements;
+    use LivesSomewhere;
 
     protected function setUp(): void
     {
@@ -54,6 +55,7 @@ final class LettersTest extends TestCase
     public function test_who_must_not_or_cannot_be_written_to_is_left_out_and_told(): void
     {
         [$edith, $walter] = $this->couple();
+        $this->saveSection($edith, 'reach', ['contactPoints' => [$this->contact('email', 'edith@larkin.example', ['label' => 'home'])]])->assertOk();
         $lost = $this->addPerson('Ida', 'Bell');
         $out = $this->living('Olive', 'Out', '2 Lane');
         $this->saveSection($out, 'classification', $this->classification(['noLettersOn' => '3 May 2026', 'noLettersHow' => 'by phone']))->assertOk();
@@ -80,6 +82,7 @@ final class LettersTest extends TestCase
     public function test_letters_on_paper_are_written_with_a_log_entry_for_each_and_one_for_a_couple(): void
     {
         [$edith, $walter] = $this->couple();
+        $this->saveSection($edith, 'reach', ['contactPoints' => [$this->contact('email', 'edith@larkin.example', ['label' => 'home'])]])->assertOk();
         $ida = $this->living('Ida', 'Bell', '5 Hill Road');
         $body = "{greeting}\n\nWe owe you a word, {first name|friend}. You owe us {receivable|nothing}.\n{our name}, {date}";
         $this->postJson('/api/letters/preview', ['chosen' => $this->those($ida), 'body' => $body] + $this->letter())->assertOk()
@@ -114,6 +117,7 @@ final class LettersTest extends TestCase
     public function test_letters_by_email_go_to_everybody_who_shares_one_and_stand_in_the_outbox(): void
     {
         [$edith, $walter] = $this->couple();
+        $this->saveSection($edith, 'reach', ['contactPoints' => [$this->contact('email', 'edith@larkin.example', ['label' => 'home'])]])->assertOk();
         $this->saveSection($walter, 'reach', ['contactPoints' => [$this->contact('email', 'walter@larkin.example', ['label' => 'home'])]])->assertOk();
         $this->postJson('/api/letters', ['chosen' => $this->all(), 'way' => 'email', 'subject' => ''] + $this->letter())->assertUnprocessable()->assertJsonPath('errors.0.field', 'subject');
         $id = $this->postJson('/api/letters', ['chosen' => $this->all(), 'way' => 'email'] + $this->letter())->assertCreated()->json('run.id');
@@ -199,26 +203,6 @@ final class LettersTest extends TestCase
         $this->getJson('/api/letters')->assertJsonCount(0);
         $this->assertStringNotContainsString('Hidden clock', (string) $this->getJson("/api/parties/$client->id/stream")->assertOk()->getContent());
         $this->postJson('/api/letters', $letter)->assertUnprocessable()->assertJsonPath('errors.0.field', 'engagementId');
-    }
-
-    /** @return array{Party, Party} who live together and are written to together */
-    private function couple(): array
-    {
-        $edith = $this->living('Edith', 'Larkin', '9 Pond Street');
-        $walter = $this->addPerson('Walter', 'Larkin');
-        $this->saveSection($walter, 'addresses', ['addresses' => [['linkedAddressId' => $edith->addressUses()->firstOrFail()->address_id] + $this->address()]])->assertOk();
-        $this->saveSection($edith, 'relations', ['relations' => [['id' => null, 'partyId' => $walter->id, 'kind' => 'spouse', 'listItemId' => null, 'together' => 'names', 'since' => '', 'until' => '']]])->assertOk();
-        $this->saveSection($edith, 'reach', ['contactPoints' => [$this->contact('email', 'edith@larkin.example', ['label' => 'home'])]])->assertOk();
-
-        return [$edith, $walter];
-    }
-
-    private function living(string $given, string $family, string $street): Party
-    {
-        $party = $this->addPerson($given, $family);
-        $this->saveSection($party, 'addresses', ['addresses' => [$this->address(['lines' => $street, 'locality' => 'Newfane', 'region' => 'VT', 'postcode' => '05345'])]])->assertOk();
-
-        return $party->refresh();
     }
 
     /** @return array<string, mixed> */

@@ -7,13 +7,14 @@ namespace Tests\Feature;
 use Almanac\Access\Role;
 use Almanac\Mailing\LabelSheet;
 use App\Models\Message;
-use App\Models\Party;
 use Illuminate\Support\Facades\Storage;
 use Tests\TestCase;
 
 /** A list on paper: labels and envelopes, measured in the file; an address book; phones. */
 final class MailingTest extends TestCase
 {
+    use LivesSomewhere;
+
     /** In which a PDF measures, in millimetres. */
     private const POINT = 25.4 / 72;
 
@@ -25,10 +26,7 @@ final class MailingTest extends TestCase
 
     public function test_the_list_is_addressed_by_the_rules_of_letters_and_who_gets_none_is_told(): void
     {
-        $edith = $this->living('Edith', 'Larkin', '9 Pond Street');
-        $walter = $this->addPerson('Walter', 'Larkin');
-        $this->saveSection($walter, 'addresses', ['addresses' => [['linkedAddressId' => $edith->addressUses()->firstOrFail()->address_id] + $this->address()]])->assertOk();
-        $this->saveSection($edith, 'relations', ['relations' => [['id' => null, 'partyId' => $walter->id, 'kind' => 'spouse', 'listItemId' => null, 'together' => 'names', 'since' => '', 'until' => '']]])->assertOk();
+        $this->couple();
         $gone = $this->living('Silas', 'Wren', '1 Quay');
         $gone->update(['is_deceased' => true]);
         $lost = $this->addPerson('Ida', 'Bell');
@@ -112,14 +110,6 @@ final class MailingTest extends TestCase
         Storage::delete(Message::query()->whereKey($first)->firstOrFail()->path);
         $this->postJson("/api/messages/$first/again")->assertStatus(422)->assertJsonPath('detail', 'What was sent is no longer kept. Send it anew from where it comes.');
         $this->actingAs($this->user(Role::Reader))->postJson("/api/messages/$second/again")->assertForbidden();
-    }
-
-    private function living(string $given, string $family, string $street): Party
-    {
-        $party = $this->addPerson($given, $family);
-        $this->saveSection($party, 'addresses', ['addresses' => [$this->address(['lines' => $street, 'locality' => 'Newfane', 'region' => 'VT', 'postcode' => '05345'])]])->assertOk();
-
-        return $party->refresh();
     }
 
     /** @return array{page: array{float, float}, words: list<array{string, int, float, float, float, float}>} each word with its page and edges, in millimetres */

@@ -6013,9 +6013,6 @@ export interface components {
             /** @description Of an entry that is there. */
             isRetired?: boolean;
         };
-        ListVersionInput: {
-            version: number;
-        };
         /** @description An entry of the office's list of payment terms. */
         ListedTerms: {
             id: number;
@@ -6221,9 +6218,6 @@ export interface components {
             /** @description The address that all is sent from; empty for that of whoever sends. */
             sender: string;
             /** @description That has been seen; 0 where there is none. */
-            version: number;
-        };
-        MailServerVersionInput: {
             version: number;
         };
         /** @description What labels or envelopes of a list would be. */
@@ -7633,9 +7627,6 @@ export interface components {
             /** @description Warnings such as a missing number. */
             missing: string[];
         };
-        TemplateVersionInput: {
-            version: number;
-        };
         /** @description What terms that are being typed mean so far, or what is missing. */
         TermsAnswer: {
             preview: components["schemas"]["TermsPreview"] | null;
@@ -7977,6 +7968,9 @@ export interface components {
             password: string;
             /** @description Of a user who is there. */
             isRetired?: boolean;
+        };
+        VersionInput: {
+            version: number;
         };
         /** @description A letter as its reader gets it. */
         WrittenLetter: {
@@ -12812,7 +12806,7 @@ export interface operations {
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["ListVersionInput"];
+                "application/json": components["schemas"]["VersionInput"];
             };
         };
         responses: {
@@ -13506,7 +13500,7 @@ export interface operations {
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["TemplateVersionInput"];
+                "application/json": components["schemas"]["VersionInput"];
             };
         };
         responses: {
@@ -14982,7 +14976,7 @@ export interface operations {
         };
         requestBody?: {
             content: {
-                "application/json": components["schemas"]["MailServerVersionInput"];
+                "application/json": components["schemas"]["VersionInput"];
             };
         };
         responses: {

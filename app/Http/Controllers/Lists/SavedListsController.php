@@ -11,9 +11,9 @@ use App\Http\OpenApi\Adds;
 use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
-use App\Http\Requests\Lists\ListVersionRequest;
 use App\Http\Requests\Lists\LookRequest;
 use App\Http\Requests\Lists\SavedListRequest;
+use App\Http\Requests\VersionRequest;
 use App\Models\Party;
 use App\Models\SavedList;
 use App\Models\User;
@@ -52,8 +52,8 @@ final readonly class SavedListsController
         return new JsonResponse($this->read->handle($savedList->list, $user));
     }
 
-    #[Removes('saved-lists/{savedList}', 'removeSavedList', 'Remove a list; its records stay', 'ListVersionInput', '[SavedList]', 'Lists')]
-    public function remove(ListVersionRequest $request, SavedList $savedList, #[CurrentUser] User $user): JsonResponse
+    #[Removes('saved-lists/{savedList}', 'removeSavedList', 'Remove a list; its records stay', 'VersionInput', '[SavedList]', 'Lists')]
+    public function remove(VersionRequest $request, SavedList $savedList, #[CurrentUser] User $user): JsonResponse
     {
         $this->mustBeReadable($savedList, $user);
         $this->keep->remove($savedList, $request->version(), $user);

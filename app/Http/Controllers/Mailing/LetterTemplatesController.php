@@ -11,7 +11,7 @@ use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
 use App\Http\Requests\Mailing\LetterFieldsQuery;
 use App\Http\Requests\Mailing\LetterTemplateRequest;
-use App\Http\Requests\Mailing\TemplateVersionRequest;
+use App\Http\Requests\VersionRequest;
 use App\Models\LetterTemplate;
 use App\Models\User;
 use App\Queries\Mailing\ReadLetters;
@@ -53,8 +53,8 @@ final readonly class LetterTemplatesController
         return new JsonResponse($this->read->templates());
     }
 
-    #[Removes('letter-templates/{template}', 'removeLetterTemplate', 'Remove a template; its letters stay', 'TemplateVersionInput', '[LetterTemplate]', 'Mailing')]
-    public function remove(TemplateVersionRequest $request, LetterTemplate $template): JsonResponse
+    #[Removes('letter-templates/{template}', 'removeLetterTemplate', 'Remove a template; its letters stay', 'VersionInput', '[LetterTemplate]', 'Mailing')]
+    public function remove(VersionRequest $request, LetterTemplate $template): JsonResponse
     {
         $this->keep->remove($template, $request->version());
 

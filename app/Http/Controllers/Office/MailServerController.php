@@ -11,7 +11,7 @@ use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
 use App\Http\Requests\Office\MailServerRequest;
-use App\Http\Requests\Office\MailServerVersionRequest;
+use App\Http\Requests\VersionRequest;
 use App\Models\MailServer;
 use App\Models\User;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -37,8 +37,8 @@ final readonly class MailServerController
         return new JsonResponse(MailServerData::of($this->keep->save($request->mailServer(), $request->version())));
     }
 
-    #[Removes('office/mail-server', 'forgetMailServer', 'Keep what is sent here only', 'MailServerVersionInput', 'MailServer', 'Office')]
-    public function forget(MailServerVersionRequest $request): JsonResponse
+    #[Removes('office/mail-server', 'forgetMailServer', 'Keep what is sent here only', 'VersionInput', 'MailServer', 'Office')]
+    public function forget(VersionRequest $request): JsonResponse
     {
         $this->keep->forget($request->version());
 
