@@ -5803,6 +5803,7 @@ export interface components {
             title: string;
             /** @description How many labels it has. */
             labels: number;
+            isEnvelope: boolean;
         };
         LedgerQuery: {
             page?: number;

@@ -17,6 +17,8 @@ final readonly class LabelSheetData
         public string $title,
         #[OA\Property(description: 'How many labels it has.')]
         public int $labels,
+        #[OA\Property]
+        public bool $isEnvelope,
     ) {
     }
 }

@@ -52,7 +52,7 @@ final readonly class MailingData
             array_map(fn (Envelope $one) => $one->lines, array_slice($mailing->envelopes, 0, self::EXAMPLES)),
             array_map(fn (Addressee $one) => new LeftOutData($one->id, $one->name, $one->why), array_slice($mailing->leftOut, 0, self::SHOWN)),
             count($mailing->leftOut),
-            array_values(array_map(fn (LabelSheet $one) => new LabelSheetData($one->key, $one->title, $one->count()), LabelSheet::all())),
+            array_values(array_map(fn (LabelSheet $one) => new LabelSheetData($one->key, $one->title, $one->count(), $one->isEnvelope), LabelSheet::all())),
         );
     }
 }

@@ -26,7 +26,7 @@ export function LabelsDialog({ asked, onClose }: { asked: Record<string, string>
     const [start, setStart] = useState('1');
     const [copies, setCopies] = useState('1');
     const [isOnce, setOnce] = useState(true);
-    const isEnvelope = sheet === 'no-10' || sheet === 'dl';
+    const [isEnvelope, setEnvelope] = useState(false);
     const query = {
         ...asked,
         ...sheet === OWN ? { own: MEASURES.map(({ key }) => own[key]?.replace(',', '.').trim() ?? '').join(',') } : sheet === '' ? {} : { sheet },
@@ -44,7 +44,11 @@ export function LabelsDialog({ asked, onClose }: { asked: Record<string, string>
             <Stack $stretch>
                 <FieldRow>
                     <ChooseOne
-                        label="Sheet" width="line" value={chosen} onChange={setSheet}
+                        label="Sheet" width="line" value={chosen}
+                        onChange={(key) => {
+                            setSheet(key);
+                            setEnvelope(data?.sheetsToChoose.some((one) => one.key === key && one.isEnvelope) === true);
+                        }}
                         options={[...(data?.sheetsToChoose ?? []).map(({ key, title }) => ({ id: key, name: title })), { id: OWN, name: 'A sheet of our own' }]}
                     />
                     {!isEnvelope && (
