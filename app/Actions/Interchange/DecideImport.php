@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Interchange;
 
-use Almanac\Interchange\DocumentTable;
+use Almanac\Interchange\DocumentColumns;
 use Almanac\Interchange\ImportState;
 use Almanac\Interchange\InterchangeRefused;
 use Almanac\Interchange\LineOutcome;
@@ -55,7 +55,7 @@ final readonly class DecideImport
                     ? ['settings' => $wanted, 'state' => ImportState::Reading, 'taken' => 0]
                     : ['settings' => $wanted->with(['columns' => [], 'targets' => []]), 'state' => ImportState::Checking, 'taken' => 0]);
             } else {
-                $problem = $import->isOfRecords() ? Targets::problem($wanted->targets) : DocumentTable::problem($wanted->targets);
+                $problem = $import->isOfRecords() ? Targets::problem($wanted->targets) : DocumentColumns::problem($wanted->targets);
                 if ($problem !== '' || count($wanted->targets) !== count($import->settings->columns)) {
                     throw ValidationException::withMessages(['targets' => $problem === '' ? 'Say of every column what it is.' : $problem]);
                 }

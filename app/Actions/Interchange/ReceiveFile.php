@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Interchange;
 
-use Almanac\Interchange\DocumentTable;
+use Almanac\Interchange\DocumentColumns;
 use Almanac\Interchange\FileKind;
 use Almanac\Interchange\ImportState;
 use Almanac\Interchange\InterchangeRefused;
@@ -73,7 +73,7 @@ final readonly class ReceiveFile
     private function hasDocuments(FileKind $kind, string $path): bool
     {
         foreach (TableFile::rows($kind, $path) as $cells) {
-            return DocumentTable::isNamedBy($cells);
+            return DocumentColumns::isNamedBy($cells);
         }
         throw InterchangeRefused::empty();
     }

@@ -6,6 +6,7 @@ namespace App\Actions\Ledger;
 
 use Almanac\Calendar\TypedDay;
 use Almanac\Interchange\ColumnFacts;
+use Almanac\Interchange\DocumentColumns;
 use Almanac\Interchange\DocumentTable;
 use Almanac\Interchange\FileKind;
 use Almanac\Interchange\ImportState;
@@ -73,7 +74,7 @@ final readonly class ImportDocuments
         if ($settings->columns === []) {
             $settings = $this->guessed($import);
         }
-        $isKnown = DocumentTable::problem($settings->targets) === '';
+        $isKnown = DocumentColumns::problem($settings->targets) === '';
         $import->update(['settings' => $settings] + ($isKnown ? [] : ['state' => ImportState::Columns]));
 
         return $isKnown;
@@ -98,7 +99,7 @@ final readonly class ImportDocuments
         }
         $import->update(['lines' => $lines - ($headings === [] ? 0 : 1)]);
         $settings = $settings->with(['columns' => $columns, 'sheets' => $sheets, 'sheet' => $settings->sheet === '' ? $sheets[0] ?? '' : $settings->sheet]);
-        $targets = RememberedColumns::of($settings, $import->of) ?? DocumentTable::guess($headings === [] ? array_fill(0, count($columns), '') : $headings);
+        $targets = RememberedColumns::of($settings, $import->of) ?? DocumentColumns::guess($headings === [] ? array_fill(0, count($columns), '') : $headings);
 
         return $settings->with(['targets' => $targets])->asTold();
     }

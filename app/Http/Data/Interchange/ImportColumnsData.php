@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data\Interchange;
 
 use Almanac\Interchange\ColumnFacts;
-use Almanac\Interchange\DocumentTable;
+use Almanac\Interchange\DocumentColumns;
 use Almanac\Interchange\OnExisting;
 use Almanac\Money\DecimalSign;
 use Almanac\Records\PartyKind;
@@ -57,7 +57,7 @@ final readonly class ImportColumnsData
     public static function of(Import $import): self
     {
         $settings = $import->settings;
-        $documents = DocumentTable::targets();
+        $documents = DocumentColumns::targets();
 
         return new self(
             $settings->sheets,
