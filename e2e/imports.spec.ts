@@ -118,7 +118,7 @@ test('what cannot be read says so, and a table to fill in and the whole list go 
 });
 
 test('an administrator allows an address book elsewhere, and its contacts come in as a file does', async ({ desk, page }) => {
-    const place = '127.0.0.1:8459';
+    const place = `127.0.0.1:${8441 + test.info().parallelIndex}`;
     const book = spawn('php', ['-S', place, 'bin/address-book-elsewhere.php'], { stdio: 'ignore' });
     try {
         await desk.signIn();
