@@ -107,7 +107,7 @@ final readonly class TakeLines
         $asked = $lines->filter(fn (ImportLine $line) => $line->outcome === LineOutcome::New && $line->decision === null)->pluck('line')->all();
         $rows = array_intersect_key($rows, array_flip($asked));
 
-        return array_map(fn (RowMatch $match) => $match->recordId, MatchRows::of($rows, MatchRows::alike($rows)));
+        return array_map(fn (RowMatch $match) => $match->recordId, MatchRows::of($rows, MatchRows::alike($rows, withCompanies: false)));
     }
 
     /** @return array<string, mixed> what came of it */

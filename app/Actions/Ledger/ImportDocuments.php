@@ -227,7 +227,7 @@ final readonly class ImportDocuments
                 TypedDay::reader($this->clock->today(), $import->settings->isMonthFirst),
                 $office->currency(),
                 $import->settings->sign,
-                $import->settings->targets,
+                $import->settings->targets === [] ? null : $import->settings->targets,
                 $import->settings->hasHeadings,
             );
         }

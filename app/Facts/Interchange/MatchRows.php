@@ -71,15 +71,17 @@ final class MatchRows
     }
 
     /**
-     * What is compared of each, with the companies of the book at which they are.
+     * What is compared of each.
      *
      * @param array<int, PartyRow> $rows by line
+     * @param bool $withCompanies with the companies of the book at which they are; without, where those who are compared come from one file:
+     *                            that they are of one firm makes no two of them one
      *
      * @return array<int, Likeness> by line
      */
-    public static function alike(array $rows): array
+    public static function alike(array $rows, bool $withCompanies = true): array
     {
-        $companies = self::companies(array_merge([], ...array_map(fn (PartyRow $row) => array_column($row->positions, 'company'), array_values($rows))));
+        $companies = ! $withCompanies ? [] : self::companies(array_merge([], ...array_map(fn (PartyRow $row) => array_column($row->positions, 'company'), array_values($rows))));
 
         return array_map(fn (PartyRow $row) => PartyLikeness::ofRow($row, array_values(array_filter(
             array_map(fn (array $held) => $companies[self::sortKey($held['company'])] ?? 0, $row->positions),
