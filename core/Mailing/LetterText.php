@@ -102,6 +102,14 @@ final readonly class LetterText
         return rtrim(implode("\n", $lines));
     }
 
+    /** What it is called in a list: one line, with three dots for what is another for each reader. */
+    public function inShort(): string
+    {
+        $text = $this->filled(array_fill_keys($this->fields(), '…'));
+
+        return preg_replace(['/\s+/u', '/^[\s…,;:\-]+|[\s…,;:\-]+$/u'], [' ', ''], $text) ?? $text;
+    }
+
     /** The name of a field as it is looked up, however it is typed. */
     public static function name(string $typed): string
     {

@@ -189,6 +189,7 @@ final class LettersTest extends TestCase
         $letter = ['chosen' => $this->those($client), 'way' => 'email', 'subject' => '{case: title}', 'engagementId' => $case->id] + $this->letter();
         $id = $this->postJson('/api/letters', $letter)->assertCreated()->json('run.id');
         $this->getJson('/api/messages')->assertJsonPath('total', 1)->assertJsonPath('messages.0.subject', 'Hidden clock');
+        $this->getJson("/api/letters/$id")->assertJsonPath('run.title', 'Hidden clock');
         $this->assertSame([$case->id], LogEntry::query()->pluck('subject_id')->all(), 'only its own log tells');
         $this->postJson("/api/engagements/$case->id/meetings", [
             'title' => 'The dial', 'day' => 'today', 'time' => '14', 'minutes' => 60, 'place' => '', 'agenda' => '', 'partyIds' => [$client->id], 'userIds' => [],

@@ -82,8 +82,9 @@ final readonly class ReadLetters
         $runs = LetterRun::query()->with('user')->when(! $reader->isAdministrator(), fn (Builder $all) => $all->where('user_id', $reader->id))
             ->orderByDesc('id')->limit(self::LATEST)->get()->filter(fn (LetterRun $run) => $run->isReadableBy($reader));
         $counts = $this->counts(...$runs->modelKeys());
+        $examples = $this->examples(...$runs->modelKeys());
 
-        return array_values($runs->map(fn (LetterRun $run) => LetterRunData::of($run, $counts[$run->id] ?? []))->all());
+        return array_values($runs->map(fn (LetterRun $run) => LetterRunData::of($run, $counts[$run->id] ?? [], $examples[$run->id] ?? ''))->all());
     }
 
     public function one(LetterRun $run): LetterRunPageData
@@ -91,10 +92,18 @@ final readonly class ReadLetters
         $run->refresh()->load('user');
 
         return new LetterRunPageData(
-            LetterRunData::of($run, $this->counts($run->id)[$run->id] ?? []),
+            LetterRunData::of($run, $this->counts($run->id)[$run->id] ?? [], $this->examples($run->id)[$run->id] ?? ''),
             array_values($run->letters()->reorder()->orderByRaw('outcome = ? desc', [LetterOutcome::LeftOut->value])->orderBy('rank')->get()
                 ->map(fn (Letter $letter) => LetterOfRunData::of($letter, $run->way))->all()),
         );
+    }
+
+    /** @return array<int, string> the subject of one letter, by run */
+    private function examples(int ...$ids): array
+    {
+        return DB::table('letters')->whereIn('letter_run_id', $ids)->whereNotNull('content')->groupBy('letter_run_id')
+            ->selectRaw("letter_run_id as run, min(json_extract(content, '$.subject')) as subject")->pluck('subject', 'run')
+            ->map(fn (mixed $subject) => is_string($subject) ? $subject : '')->all();
     }
 
     /** @return array<int, array<string, int>> how many have each outcome, and how many letters there are, by run */

@@ -88,6 +88,16 @@ final class LetterTextTest extends TestCase
         }
     }
 
+    public function test_in_a_list_it_is_called_by_what_is_the_same_for_all(): void
+    {
+        foreach ([
+            'Your clock, {name}' => 'Your clock', '{case: number}: {case: title}' => '', "{greeting}\n\nWe  move.\nSoon." => 'We move. Soon.',
+            'Since {date} we are {our name}' => 'Since … we are', '' => '', '{name}: saħħa Ħ' => 'saħħa Ħ',
+        ] as $typed => $words) {
+            $this->assertSame($words, LetterText::of($typed)->inShort());
+        }
+    }
+
     public function test_what_forbids_a_letter_comes_before_what_is_lacking(): void
     {
         $whole = PostalAddress::of('US', '1 Quay', 'Newfane', 'VT', '05345');

@@ -6,6 +6,7 @@ namespace App\Http\Data\Mailing;
 
 use Almanac\Mailing\LetterOutcome;
 use Almanac\Mailing\LettersState;
+use Almanac\Mailing\LetterText;
 use Almanac\Mailing\LetterWay;
 use App\Models\LetterRun;
 use App\Time\Clock;
@@ -53,17 +54,19 @@ final readonly class LetterRunData
     ) {
     }
 
-    /** @param  array<string, int>  $counts  how many have each outcome, and under "letters" how many letters there are */
-    public static function of(LetterRun $run, array $counts): self
+    /**
+     * @param array<string, int> $counts how many have each outcome, and under "letters" how many letters there are
+     * @param string $example the subject of one of them
+     */
+    public static function of(LetterRun $run, array $counts, string $example): self
     {
         $waiting = $counts[LetterOutcome::Waiting->value] ?? 0;
         $leftOut = $counts[LetterOutcome::LeftOut->value] ?? 0;
         $total = $waiting + $leftOut + ($counts[LetterOutcome::Written->value] ?? 0);
-        $words = preg_replace('/\s+/u', ' ', $run->subject === '' ? preg_replace('/\{greeting[^}]*\}/', '', $run->body) ?? '' : $run->subject) ?? '';
 
         return new self(
             $run->id,
-            mb_strimwidth(trim($words), 0, self::TITLE, '…'),
+            mb_strimwidth(self::title($run, $example), 0, self::TITLE, '…'),
             $run->way->value,
             $run->way->title(),
             $run->state->value,
@@ -79,5 +82,17 @@ final readonly class LetterRunData
             $run->path !== null,
             $run->state->mayGoOn(),
         );
+    }
+
+    /** Its subject; where that is nothing but fields, as one of its readers has it; else how it begins. */
+    private static function title(LetterRun $run, string $example): string
+    {
+        foreach ([LetterText::of($run->subject)->inShort(), $example, LetterText::of($run->body)->inShort()] as $words) {
+            if (preg_match('/[\p{L}\p{N}]/u', $words) === 1) {
+                return $words;
+            }
+        }
+
+        return 'Letter';
     }
 }
