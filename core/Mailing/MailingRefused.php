@@ -87,6 +87,11 @@ final class MailingRefused extends Refusal
         return new self("There is no field “{$name}” (line $line).".($meant === '' ? ' Choose one of the list.' : " Is “{$meant}” meant?"));
     }
 
+    public static function caseIsGone(string $name): self
+    {
+        return new self("$name does not see the case or project any more, so it stopped there.");
+    }
+
     public static function notNow(string $state): self
     {
         return new self("It is $state. Load it again.");

@@ -13,6 +13,7 @@ use App\Models\LogEntry;
 use App\Models\Message;
 use App\Models\Party;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Tests\TestCase;
@@ -196,6 +197,14 @@ final class LettersTest extends TestCase
             'documentId' => null, 'isInvited' => true, 'version' => 0,
         ])->assertCreated();
         $this->getJson('/api/messages')->assertJsonPath('total', 2);
+        // Who is no longer named there writes nothing about it.
+        Queue::fake();
+        $late = $this->postJson('/api/letters', $letter)->assertCreated()->json('run.id');
+        DB::table('engagement_users')->where('engagement_id', $case->id)->delete();
+        $this->app->make(WriteLetters::class)->handle(LetterRun::query()->latest('id')->firstOrFail());
+        $this->assertSame('failed', DB::table('letter_runs')->where('id', $late)->value('state'));
+        $this->assertSame(2, DB::table('messages')->count());
+        DB::table('engagement_users')->insert(['engagement_id' => $case->id, 'user_id' => $me]);
         $other = $this->user(Role::Administrator);
         $this->actingAs($other)->getJson('/api/messages')->assertJsonPath('total', 0);
         $this->getJson('/api/messages/1')->assertNotFound();

@@ -9,6 +9,7 @@ use Almanac\Mailing\Addressee;
 use Almanac\Mailing\Envelope;
 use Almanac\Mailing\LetterOutcome;
 use Almanac\Mailing\LettersState;
+use Almanac\Mailing\MailingRefused;
 use Almanac\Records\LogKind;
 use Almanac\Refusal;
 use App\Actions\Bulk\InTheirName;
@@ -72,6 +73,9 @@ final readonly class WriteLetters
             return false;
         }
         $by = InTheirName::of($run->user_id);
+        if ($run->engagement_id !== null && $run->engagement === null) {
+            throw MailingRefused::caseIsGone($by->name);
+        }
         $run->update(['state' => LettersState::Writing]);
         $waiting = fn () => $run->letters()->where('outcome', LetterOutcome::Waiting);
         $unknown = $waiting()->whereNull('shared_by')->limit(self::FEW)->get();
