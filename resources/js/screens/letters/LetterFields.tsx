@@ -42,7 +42,7 @@ export function LetterFields({ draft, onChange, problems, hasEngagement }: Props
             />
             <Field
                 label="What it says"
-                lines={14}
+                lines={11}
                 areaRef={area}
                 value={draft.body}
                 maxLength={20000}
