@@ -47,6 +47,12 @@ final class Import extends Model
         return ['problems' => 'array', 'state' => ImportState::class, 'settings' => ImportSettings::class];
     }
 
+    /** Whether it may still be said what is in it, and what its columns are. */
+    public function isOpen(): bool
+    {
+        return $this->state->isOpen() && ($this->isOfRecords() || $this->settings->format->isTable());
+    }
+
     public function isOfRecords(): bool
     {
         return $this->of === self::RECORDS;

@@ -31,6 +31,12 @@ final class MailServer extends Model
         return ['security' => MailSecurity::class, 'password' => 'encrypted'];
     }
 
+    /** The address that a message of somebody's leaves from. */
+    public function sendsFor(User $user): string
+    {
+        return $this->sender === '' ? $user->sendsFrom() : $this->sender;
+    }
+
     public static function current(): ?self
     {
         return self::query()->first();

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Almanac\Addresses\Formatter;
+use Almanac\Addresses\PostalAddress;
+use Almanac\Addresses\Recipient;
 use Almanac\Calendar\OfficeZone;
+use Almanac\CardDav\DavAddress;
 use Almanac\Ledger\AgeingBy;
 use Almanac\Money\DecimalSign;
 use Almanac\Money\Percent;
@@ -108,6 +112,22 @@ final class Office extends Model
         static $known = [];
 
         return $known[$this->country] ??= self::currencyIn($this->country);
+    }
+
+    /** @return list<string> where address books elsewhere may be read */
+    public function bookPlaces(): array
+    {
+        return DavAddress::places($this->card_places);
+    }
+
+    /** @return list<string> as it stands on an envelope; none where it has no address */
+    public function envelope(): array
+    {
+        return $this->locality === '' ? [] : Formatter::onEnvelope(
+            PostalAddress::of($this->country, $this->lines, $this->locality, $this->region, $this->postcode),
+            Recipient::organisation($this->name),
+            $this->country,
+        );
     }
 
     /** The currency that is typed, or the office's own where none is. */

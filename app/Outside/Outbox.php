@@ -51,7 +51,7 @@ final readonly class Outbox
         $path = 'outbox/'.Str::uuid().'.eml';
         DB::afterRollBack(fn () => Storage::delete($path));
         Storage::put($path, $message);
-        $server = MailServer::current();
+        $isSent = MailServer::query()->exists();
         $kept = Message::query()->create([
             'party_id' => $party->id,
             'document_id' => $documentId,
@@ -61,9 +61,9 @@ final readonly class Outbox
             'path' => $path,
             'user_id' => $by->id,
             'at' => $this->clock->now(),
-            'state' => $server === null ? MessageState::Kept : MessageState::Waiting,
+            'state' => $isSent ? MessageState::Waiting : MessageState::Kept,
         ]);
-        if ($server !== null) {
+        if ($isSent) {
             SendMessage::dispatch($kept->id)->afterCommit();
         }
     }

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Papers;
 
 use Almanac\Addresses\Formatter;
-use Almanac\Addresses\PostalAddress;
-use Almanac\Addresses\Recipient;
 use Almanac\Mailing\Envelope;
 use Almanac\Mailing\LabelSheet;
 use App\Models\Office;
@@ -71,13 +69,8 @@ final class LabelPaper
     /** Who sends it, on an envelope. */
     private function from(LabelSheet $sheet, Office $office): void
     {
-        if ($sheet->isEnvelope && $office->locality !== '') {
-            $lines = Formatter::onEnvelope(
-                PostalAddress::of($office->country, $office->lines, $office->locality, $office->region, $office->postcode),
-                Recipient::organisation($office->name),
-                $office->country,
-            );
-            $this->write($lines, 8, 6, 70, 26, false, 8.5);
+        if ($sheet->isEnvelope && $office->envelope() !== []) {
+            $this->write($office->envelope(), 8, 6, 70, 26, false, 8.5);
         }
     }
 

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\Papers;
 
-use Almanac\Addresses\Formatter;
-use Almanac\Addresses\PostalAddress;
-use Almanac\Addresses\Recipient;
 use App\Models\Office;
 use Illuminate\Support\Facades\Storage;
 
@@ -204,25 +201,13 @@ final class PaperSheet
         $this->ink(self::INK);
         $this->pdf->Cell(0, 7, $this->office->name, 0, 1, 'R');
         $this->ink(self::QUIET);
-        foreach ([...$this->officeLines(), $this->office->phone, $this->office->email] as $line) {
+        foreach ([...array_slice($this->office->envelope(), 1), $this->office->phone, $this->office->email] as $line) {
             if ($line !== '') {
                 $this->font(self::TEXT, 9, $line);
                 $this->pdf->Cell(0, 4.4, $line, 0, 1, 'R');
             }
         }
         $this->pdf->SetY(max($this->pdf->GetY(), $top + 20) + 6);
-    }
-
-    /** @return list<string> */
-    private function officeLines(): array
-    {
-        $office = $this->office;
-
-        return $office->locality === '' ? [] : array_slice(Formatter::onEnvelope(
-            PostalAddress::of($office->country, $office->lines, $office->locality, $office->region, $office->postcode),
-            Recipient::organisation($office->name),
-            $office->country,
-        ), 1);
     }
 
     private function width(): float

@@ -21,6 +21,14 @@ final readonly class Mailing
     {
     }
 
+    /** @throws MailingRefused when nobody is chosen, or more than can be written to at once */
+    public static function mustBeWritable(int $records): void
+    {
+        if ($records === 0 || $records > self::MOST_LETTERS) {
+            throw $records === 0 ? MailingRefused::nobody() : MailingRefused::tooManyLetters(self::MOST_LETTERS);
+        }
+    }
+
     /** @param  iterable<Addressee>  $addressees  in the order of the list */
     public static function to(iterable $addressees, bool $onceAHousehold): self
     {

@@ -11,7 +11,6 @@ use Almanac\Bulk\BulkState;
 use App\Background\WorkOnBulkChange;
 use App\Facts\Lists\Chosen;
 use App\Facts\Lists\PartyList;
-use App\Facts\Lists\Wanted;
 use App\Models\BulkChange;
 use App\Models\User;
 use App\Time\Clock;
@@ -47,7 +46,7 @@ final readonly class BeginBulkChange
                 'chosen' => 0,
                 'created_at' => $this->clock->now(),
             ]);
-            $list = new PartyList($this->clock, new Wanted($chosen->sentence, withArchived: $chosen->withArchived), $by);
+            $list = new PartyList($this->clock, $chosen->wanted(), $by);
             $rows = $list->chosen($chosen)
                 ->selectRaw('? as bulk_change_id, v.party_id as record_id, parties.display_name as name', [$change->id])
                 ->selectRaw('row_number() over (order by v.collated, v.party_id) as rank, ? as outcome', [BulkOutcome::Waiting->value])

@@ -9,7 +9,6 @@ use App\Database\DryRun;
 use App\Database\Ids;
 use App\Facts\Lists\Chosen;
 use App\Facts\Lists\PartyList;
-use App\Facts\Lists\Wanted;
 use App\Models\Change;
 use App\Models\Party;
 use App\Models\User;
@@ -41,7 +40,7 @@ final readonly class TryBulkChange
     {
         return DryRun::of(function () use ($chosen, $input, $by): TriedBulkChange {
             $act = $this->acts->of($input);
-            $list = new PartyList($this->clock, new Wanted($chosen->sentence, withArchived: $chosen->withArchived), $by);
+            $list = new PartyList($this->clock, $chosen->wanted(), $by);
             $rows = fn (): Builder => $list->chosen($chosen);
             $total = $rows()->count();
             if ($total === 0) {

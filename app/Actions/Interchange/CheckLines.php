@@ -185,9 +185,9 @@ final class CheckLines
         arsort($counts);
         $others = $counts === [] ? [] : $import->importLines()->whereIn('line', array_slice(array_keys($counts), 0, self::TWINS))->get()
             ->mapWithKeys(fn (ImportLine $other): array => [$other->line => $reader->read($other->cells())->row])->all();
-        foreach (MatchRows::alike(array_filter($others), withCompanies: false) as $before => $other) {
+        foreach (MatchRows::alike(array_filter($others), withCompanies: false) as $earlier => $other) {
             if (Comparison::of($one, $other)->verdict === Verdict::Same) {
-                return $before;
+                return $earlier;
             }
         }
 

@@ -36,8 +36,7 @@ final readonly class DecideImport
     public function columns(Import $import, ImportSettings $wanted, string $of): void
     {
         DB::transaction(function () use ($import, $wanted, $of): void {
-            $import->refresh();
-            if (! $import->state->isOpen() || ! ($import->isOfRecords() || $import->settings->format->isTable())) {
+            if (! $import->refresh()->isOpen()) {
                 throw InterchangeRefused::notNow($import->state->title());
             }
             if ($of !== $import->of && $import->settings->format->isTable()) {

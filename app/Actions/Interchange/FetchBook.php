@@ -29,7 +29,7 @@ final readonly class FetchBook
     public function handle(array $input, User $by): Import
     {
         $problems = new FieldProblems;
-        $book = new BookElsewhere(DavAddress::places(Office::current()->card_places), $input['name'], $input['password']);
+        $book = new BookElsewhere(Office::current()->bookPlaces(), $input['name'], $input['password']);
         $read = $problems->at('address', function () use ($input, $book): array {
             $address = DavAddress::fromTyped($input['address']);
 

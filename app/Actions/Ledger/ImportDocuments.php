@@ -70,12 +70,13 @@ final readonly class ImportDocuments
     /** Whether it is known what its columns are; else somebody is asked, and what they may be is told. */
     private function knowsColumns(Import $import): bool
     {
-        $settings = $import->settings;
-        if ($settings->columns === []) {
-            $settings = $this->guessed($import);
+        if ($import->settings->columns === []) {
+            $import->update(['settings' => $this->guessed($import)]);
         }
-        $isKnown = DocumentColumns::problem($settings->targets) === '';
-        $import->update(['settings' => $settings] + ($isKnown ? [] : ['state' => ImportState::Columns]));
+        $isKnown = DocumentColumns::problem($import->settings->targets) === '';
+        if (! $isKnown) {
+            $import->update(['state' => ImportState::Columns]);
+        }
 
         return $isKnown;
     }
@@ -89,15 +90,19 @@ final readonly class ImportDocuments
         $lines = 0;
         foreach (TableFile::rows($settings->format, $path, $settings->sheet) as $cells) {
             if ($columns === []) {
-                $headings = $settings->hasHeadings ? $cells : [];
                 $columns = ColumnFacts::named($cells, $settings->hasHeadings);
+                if ($settings->hasHeadings) {
+                    $headings = $cells;
+
+                    continue;
+                }
             }
-            if ($headings === [] || $lines > 0) {
-                array_map(fn (ColumnFacts $column, int $at) => $column->add($cells[$at] ?? ''), $columns, array_keys($columns));
+            foreach ($columns as $at => $column) {
+                $column->add($cells[$at] ?? '');
             }
             $lines++;
         }
-        $import->update(['lines' => $lines - ($headings === [] ? 0 : 1)]);
+        $import->update(['lines' => $lines]);
         $settings = $settings->with(['columns' => $columns, 'sheets' => $sheets, 'sheet' => $settings->sheet === '' ? $sheets[0] ?? '' : $settings->sheet]);
         $targets = RememberedColumns::of($settings, $import->of) ?? DocumentColumns::guess($headings === [] ? array_fill(0, count($columns), '') : $headings);
 

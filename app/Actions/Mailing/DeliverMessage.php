@@ -36,7 +36,7 @@ final readonly class DeliverMessage
 
                 return;
             }
-            $this->way->send($server, $server->sender === '' ? $message->user->sendsFrom() : $server->sender, explode(', ', $message->to), $content);
+            $this->way->send($server, $server->sendsFor($message->user), explode(', ', $message->to), $content);
             $this->end($message, MessageState::Sent);
         } catch (TransportExceptionInterface|ExceptionInterface $why) {
             $this->end($message, MessageState::Failed, mb_strimwidth(preg_replace('/\s+/', ' ', $why->getMessage()) ?? '', 0, 200, '…'));

@@ -85,7 +85,7 @@ final readonly class KeepMailServer
     public function try(User $by): void
     {
         $server = MailServer::current() ?? throw ValidationException::withMessages(['host' => 'Save a mail server first.']);
-        $from = $server->sender === '' ? $by->sendsFrom() : $server->sender;
+        $from = $server->sendsFor($by);
         try {
             $message = (new Email)->from($from)->to($by->email)->subject('Neat Almanac can send')->date($this->clock->now())
                 ->text("This message came by $server->host. What the office sends goes that way from now on.");

@@ -13,8 +13,7 @@ use Almanac\Mailing\MailingRefused;
 use App\Background\WriteLettersOfRun;
 use App\Facts\Lists\Chosen;
 use App\Facts\Lists\PartyList;
-use App\Facts\Lists\Wanted;
-use App\Facts\Mailing\LetterWriter;
+use App\Facts\Mailing\TypedLetter;
 use App\Models\Engagement;
 use App\Models\LetterRun;
 use App\Models\User;
@@ -43,37 +42,32 @@ final readonly class RunLetters
     {
         return DB::transaction(function () use ($chosen, $input, $by): LetterRun {
             $problems = new FieldProblems;
-            $day = $this->dates->day($input['day'], 'day', $problems) ?? $this->clock->today();
-            $engagement = $input['engagementId'] === null ? null : Engagement::query()->find($input['engagementId']);
-            if ($input['engagementId'] !== null && $engagement === null) {
+            if ($input['engagementId'] !== null && Engagement::query()->whereKey($input['engagementId'])->doesntExist()) {
                 $problems->add('engagementId', 'That case or project is no longer there.');
             }
-            $problems->at('body', fn () => LetterWriter::of($input['subject'], $input['body'], $engagement, $day, $by));
+            $typed = TypedLetter::read($input, $this->dates, $problems, $by);
             if ($input['way'] === LetterWay::Email->value && trim($input['subject']) === '') {
                 $problems->add('subject', 'An email needs a subject.');
             }
             $problems->throwIfAny();
             $run = LetterRun::query()->create([
                 'user_id' => $by->id,
-                'engagement_id' => $engagement?->id,
+                'engagement_id' => $typed->engagement?->id,
                 'subject' => trim($input['subject']),
                 'body' => rtrim($input['body']),
                 'way' => LetterWay::from($input['way']),
                 'is_once_a_household' => $input['isOnceAHousehold'],
-                'dated_on' => $day,
+                'dated_on' => $typed->day,
                 'state' => LettersState::Waiting,
                 'created_at' => $this->clock->now(),
             ]);
-            $list = new PartyList($this->clock, new Wanted($chosen->sentence, withArchived: $chosen->withArchived), $by);
+            $list = new PartyList($this->clock, $chosen->wanted(), $by);
             $rows = $list->chosen($chosen)
                 ->selectRaw('? as letter_run_id, v.party_id as record_id, parties.file_as as name', [$run->id])
                 ->selectRaw('row_number() over (order by v.collated, v.party_id) as rank, ? as outcome', [LetterOutcome::Waiting->value])
                 ->join('parties', 'parties.id', '=', 'v.party_id')
                 ->limit(Mailing::MOST_LETTERS + 1);
-            $total = DB::table('letters')->insertUsing(['letter_run_id', 'record_id', 'name', 'rank', 'outcome'], $rows);
-            if ($total === 0 || $total > Mailing::MOST_LETTERS) {
-                throw $total === 0 ? MailingRefused::nobody() : MailingRefused::tooManyLetters(Mailing::MOST_LETTERS);
-            }
+            Mailing::mustBeWritable(DB::table('letters')->insertUsing(['letter_run_id', 'record_id', 'name', 'rank', 'outcome'], $rows));
             WriteLettersOfRun::dispatch($run->id);
 
             return $run;

@@ -91,9 +91,10 @@ final readonly class WriteLetters
         $letters = $waiting()->whereIn('shared_by', $shared)->get();
         // Who may be written to is asked again: a moment has gone by.
         $known = $this->read($run, $letters);
+        $parties = Party::query()->findMany($letters->pluck('record_id'))->keyBy('id')->all();
         $writer = LetterWriter::of($run->subject, $run->body, $run->engagement, $run->dated_on, $by);
         foreach ($letters->groupBy('shared_by') as $group) {
-            $this->write($run, $group, $known, $writer, $by);
+            $this->write($run, $group, $known, $parties, $writer, $by);
         }
 
         return true;
@@ -104,41 +105,48 @@ final readonly class WriteLetters
     {
         $known = $this->read($run, $letters);
         foreach ($letters as $letter) {
-            $addressee = $known[$letter->record_id] ?? null;
-            $letter->update(
-                $addressee === null || $addressee->why !== ''
-                ? ['outcome' => LetterOutcome::LeftOut, 'why' => self::why($addressee)]
-                : ['shared_by' => $addressee->sharedBy($run->is_once_a_household)],
-            );
+            $addressee = $this->reachable($letter, $known);
+            if ($addressee !== null) {
+                $letter->update(['shared_by' => $addressee->sharedBy($run->is_once_a_household)]);
+            }
         }
+    }
+
+    /**
+     * Who cannot be written to is left out.
+     *
+     * @param array<int, Addressee> $known by record
+     */
+    private function reachable(Letter $letter, array $known): ?Addressee
+    {
+        $addressee = $known[$letter->record_id] ?? null;
+        if ($addressee !== null && $addressee->why === '') {
+            return $addressee;
+        }
+        $letter->update(['outcome' => LetterOutcome::LeftOut, 'why' => mb_strimwidth($addressee->why ?? BulkRefused::isGone()->getMessage(), 0, 250, '…')]);
+
+        return null;
     }
 
     /**
      * @param Collection<int, Letter> $group all who get one envelope
      * @param array<int, Addressee> $known by record
+     * @param array<int, Party> $parties by record
      */
-    private function write(LetterRun $run, Collection $group, array $known, LetterWriter $writer, User $by): void
+    private function write(LetterRun $run, Collection $group, array $known, array $parties, LetterWriter $writer, User $by): void
     {
-        $to = [];
-        foreach ($group as $letter) {
-            $addressee = $known[$letter->record_id] ?? null;
-            if ($addressee === null || $addressee->why !== '') {
-                $letter->update(['outcome' => LetterOutcome::LeftOut, 'why' => self::why($addressee)]);
-            } else {
-                $to[] = $addressee;
-            }
-        }
+        $to = array_values(array_filter($group->map(fn (Letter $letter) => $this->reachable($letter, $known))->all()));
         if ($to === []) {
             return;
         }
-        $written = $writer->write(Envelope::of($to));
-        $why = $run->way->isEmail() ? $this->send($run, $written, Party::query()->findOrFail($to[0]->id), $by) : '';
+        $written = $writer->write(Envelope::of($to), $parties[$to[0]->id]);
+        $why = $run->way->isEmail() ? $this->send($run, $written, $parties[$to[0]->id], $by) : '';
         foreach ($group->whereIn('record_id', array_column($to, 'id'))->values() as $at => $letter) {
             $letter->update($why === ''
                 ? ['outcome' => LetterOutcome::Written, 'content' => $at === 0 ? $written->toKeep() : null]
                 : ['outcome' => LetterOutcome::LeftOut, 'why' => $why]);
             if ($why === '') {
-                $this->note($run, $letter, $written, $by);
+                $this->note($run, $parties[$letter->record_id], $written, $by);
             }
         }
     }
@@ -156,13 +164,12 @@ final readonly class WriteLetters
         return '';
     }
 
-    private function note(LetterRun $run, Letter $letter, WrittenLetter $written, User $by): void
+    private function note(LetterRun $run, Party $party, WrittenLetter $written, User $by): void
     {
-        $party = Party::query()->find($letter->record_id);
         $about = $written->subject === '' ? '' : ": $written->subject";
-        if ($party !== null && $run->way->isEmail()) {
+        if ($run->way->isEmail()) {
             $this->log->sent($party, $run->engagement, LogKind::Email, "Sent$about, to ".implode(', ', $written->to).'.', $by);
-        } elseif ($party !== null) {
+        } else {
             $this->log->sent($party, $run->engagement, LogKind::Letter, "Letter$about.", $by, $run->dated_on);
         }
     }
@@ -175,11 +182,6 @@ final readonly class WriteLetters
     private function read(LetterRun $run, Collection $letters): array
     {
         return array_column(iterator_to_array($this->addressees->of($letters->pluck('record_id'), $run->way), false), null, 'id');
-    }
-
-    private static function why(?Addressee $addressee): string
-    {
-        return mb_strimwidth($addressee->why ?? BulkRefused::isGone()->getMessage(), 0, 250, '…');
     }
 
     /** The paper takes long: nobody waits for it. */

@@ -14,4 +14,10 @@ final readonly class Chosen
     public function __construct(public bool $isAll, public string $sentence, public bool $withArchived, public array $ids)
     {
     }
+
+    /** The list that they are chosen from. */
+    public function wanted(): Wanted
+    {
+        return new Wanted($this->sentence, withArchived: $this->withArchived);
+    }
 }

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\Facts\Mailing;
 
-use Almanac\Addresses\Formatter;
-use Almanac\Addresses\PostalAddress;
-use Almanac\Addresses\Recipient;
 use Almanac\Calendar\Day;
 use Almanac\Lists\Value;
 use Almanac\Mailing\Envelope;
@@ -76,7 +73,7 @@ final class LetterFields
             'family name' => $party->isPerson() ? $party->family : '',
             'date' => $day->toText(),
             'our name' => $office->name,
-            'our address' => implode("\n", self::ofOffice($office)),
+            'our address' => implode("\n", $office->envelope()),
             'our phone' => $office->phone,
             'our email' => $office->email,
             'my name' => $by->name,
@@ -111,15 +108,5 @@ final class LetterFields
     private static function text(Value $value): string
     {
         return $value->held === false ? '' : $value->toText();
-    }
-
-    /** @return list<string> */
-    private static function ofOffice(Office $office): array
-    {
-        return $office->locality === '' ? [] : Formatter::onEnvelope(
-            PostalAddress::of($office->country, $office->lines, $office->locality, $office->region, $office->postcode),
-            Recipient::organisation($office->name),
-            $office->country,
-        );
     }
 }

@@ -41,11 +41,11 @@ final readonly class LetterWriter
         return new self($texts[0], $texts[1], $engagement, $day, $by);
     }
 
-    public function write(Envelope $envelope): WrittenLetter
+    /** @param  Party  $first  the first of those who get it, whose fields it has */
+    public function write(Envelope $envelope, Party $first): WrittenLetter
     {
-        $party = Party::query()->findOrFail($envelope->to[0]->id);
         $asked = [...$this->subject->fields(), ...$this->body->fields()];
-        $values = LetterFields::values($asked, $party, $envelope, $this->engagement, $this->day, $this->by);
+        $values = LetterFields::values($asked, $first, $envelope, $this->engagement, $this->day, $this->by);
 
         return new WrittenLetter(
             $envelope->lines,

@@ -11,7 +11,6 @@ use Almanac\Mailing\MailingRefused;
 use App\Database\Ids;
 use App\Facts\Lists\Chosen;
 use App\Facts\Lists\PartyList;
-use App\Facts\Lists\Wanted;
 use App\Facts\Mailing\Addressees;
 use App\Facts\Mailing\LetterFields;
 use App\Facts\Mailing\LetterWriter;
@@ -24,6 +23,7 @@ use App\Http\Data\Mailing\LetterTemplateData;
 use App\Models\Letter;
 use App\Models\LetterRun;
 use App\Models\LetterTemplate;
+use App\Models\Party;
 use App\Models\User;
 use App\Time\Clock;
 use Illuminate\Database\Eloquent\Builder;
@@ -55,11 +55,9 @@ final readonly class ReadLetters
     /** @throws MailingRefused when nobody is chosen, or more than a thousand are */
     public function to(Chosen $chosen, LetterWay $way, bool $onceAHousehold, User $reader): Mailing
     {
-        $list = new PartyList($this->clock, new Wanted($chosen->sentence, withArchived: $chosen->withArchived), $reader);
+        $list = new PartyList($this->clock, $chosen->wanted(), $reader);
         $ids = Ids::of($list->chosen($chosen)->orderBy('v.collated')->orderBy('v.party_id')->limit(Mailing::MOST_LETTERS + 1)->pluck('v.party_id'));
-        if ($ids === [] || count($ids) > Mailing::MOST_LETTERS) {
-            throw $ids === [] ? MailingRefused::nobody() : MailingRefused::tooManyLetters(Mailing::MOST_LETTERS);
-        }
+        Mailing::mustBeWritable(count($ids));
 
         return Mailing::to($this->addressees->of($ids, $way), $onceAHousehold);
     }
@@ -73,7 +71,7 @@ final readonly class ReadLetters
     {
         $envelope = $this->to($chosen, $way, $onceAHousehold, $reader)->envelopes[0] ?? throw MailingRefused::allLeftOut();
 
-        return $writer->write($envelope);
+        return $writer->write($envelope, Party::query()->findOrFail($envelope->to[0]->id));
     }
 
     /** @return list<LetterRunData> the latest first */

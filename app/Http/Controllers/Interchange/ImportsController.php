@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Interchange;
 
-use Almanac\CardDav\DavAddress;
 use Almanac\Interchange\LineDone;
 use Almanac\Interchange\LineOutcome;
 use Almanac\Interchange\ListFormat;
@@ -86,7 +85,7 @@ final readonly class ImportsController
     #[Reads('imports/places', 'listBookPlaces', 'Where address books elsewhere may be read', 'BookPlaces', 'Interchange')]
     public function places(): JsonResponse
     {
-        return new JsonResponse(new BookPlacesData(DavAddress::places(Office::current()->card_places)));
+        return new JsonResponse(new BookPlacesData(Office::current()->bookPlaces()));
     }
 
     #[Reads('imports/template', 'importTemplate', 'A table of people and companies to fill in', '', 'Interchange', TemplateQuery::class)]

@@ -6,7 +6,7 @@ namespace App\Http\Controllers\Mailing;
 
 use Almanac\Mailing\MailingRefused;
 use App\Actions\Mailing\RunLetters;
-use App\Facts\Mailing\LetterWriter;
+use App\Facts\Mailing\TypedLetter;
 use App\Http\Data\Mailing\LettersToData;
 use App\Http\Data\Mailing\WrittenLetterData;
 use App\Http\FileAnswer;
@@ -15,7 +15,6 @@ use App\Http\OpenApi\Reads;
 use App\Http\OpenApi\Removes;
 use App\Http\Requests\Mailing\LetterRequest;
 use App\Http\Requests\Mailing\LettersToRequest;
-use App\Models\Engagement;
 use App\Models\LetterRun;
 use App\Models\User;
 use App\Queries\Mailing\ReadLetters;
@@ -45,13 +44,11 @@ final readonly class LettersController
     {
         $letter = $request->letter();
         $problems = new FieldProblems;
-        $day = $dates->day($letter['day'], 'day', $problems) ?? $dates->today();
-        $engagement = $letter['engagementId'] === null ? null : Engagement::query()->find($letter['engagementId']);
-        $writer = $problems->at('body', fn () => LetterWriter::of($letter['subject'], $letter['body'], $engagement, $day, $user));
+        $typed = TypedLetter::read($letter, $dates, $problems, $user);
         $problems->throwIfAny();
-        $written = $this->read->written($request->chosen(), $request->way(), $letter['isOnceAHousehold'], $writer ?? throw MailingRefused::empty(), $user);
+        $written = $this->read->written($request->chosen(), $request->way(), $letter['isOnceAHousehold'], $typed->writer ?? throw MailingRefused::empty(), $user);
 
-        return new JsonResponse(WrittenLetterData::of($written, $day));
+        return new JsonResponse(WrittenLetterData::of($written, $typed->day));
     }
 
     #[Adds('letters', 'writeLetters', 'Write a letter to those that are chosen, behind the screen', 'LetterInput', 'LetterRunPage', 'Mailing')]

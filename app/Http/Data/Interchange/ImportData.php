@@ -104,7 +104,7 @@ final readonly class ImportData
             $import->isStuck(),
             $isTheirs,
             $import->state->isUnderWay(),
-            $import->state->isOpen() && ($import->isOfRecords() || $import->settings->format->isTable()),
+            $import->isOpen(),
             $isTheirs && $import->state->mayBeTaken() && $found - ($import->isOfRecords() ? $done : 0) > 0,
             $isTheirs && $import->isOfRecords() && $import->state === ImportState::Taking,
             $isTheirs && $import->isOfRecords() && $import->state->mayBeTakenBack() && ($results[LineDone::Added->value] ?? 0) + ($results[LineDone::Changed->value] ?? 0) > 0,

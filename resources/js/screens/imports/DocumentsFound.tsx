@@ -1,4 +1,5 @@
 import type { Schemas } from '../../api/client';
+import { count } from '../../shared/count';
 import { Table, TableScroll } from '../../ui/Table';
 import { Mark, Small, Stack } from '../../ui/Text';
 
@@ -16,7 +17,7 @@ export function DocumentsFound({ one }: { one: Schemas['Import'] }) {
     return (
         <Stack $gap="small" $stretch>
             <span>
-                {one.found === 1 ? '1 document' : `${one.found.toLocaleString('en')} documents`} can be imported{lines > 0 ? ', without the bad lines. ' : '. '}
+                {count(one.found, 'document')} can be imported{lines > 0 ? ', without the bad lines. ' : '. '}
                 {lines > 0 && (
                     <Mark tone="stop">
                         {lines === 1 ? '1 line cannot be read' : `${lines.toLocaleString('en')} lines cannot be read`}

@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, ask } from '../../api/client';
 import { forget, keepAnswer, letterRunQuery, letterRunsQuery } from '../../api/queries';
+import { count } from '../../shared/count';
 import { Button, MainLink, QuietButton } from '../../ui/Button';
 import { Sheet } from '../../ui/Page';
 import { Progress } from '../../ui/Progress';
@@ -65,7 +66,7 @@ export function LetterRunPage() {
                 {run.isUnderWay && <Progress label={run.title} done={run.done} of={run.total} />}
                 {run.failure !== '' && <Notice tone="stop" title="It stopped there">{run.failure}</Notice>}
                 <Row>
-                    <strong>{run.letters === 1 ? '1 letter' : `${run.letters.toLocaleString('en')} letters`}</strong>
+                    <strong>{count(run.letters, 'letter')}</strong>
                     {run.leftOut > 0 && <Mark tone="look">{`${run.leftOut.toLocaleString('en')} left out`}</Mark>}
                     {run.way === 'email' && run.state === 'done' && <Link to="/outbox">See the outbox</Link>}
                 </Row>

@@ -4,6 +4,8 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../../api/client';
 import { engagementQuery, forget, letterRunQuery, letterTemplatesQuery, lettersToQuery } from '../../api/queries';
 import { useSaving } from '../../api/useSaving';
+import { count } from '../../shared/count';
+import { LeftOut } from '../../shared/LeftOut';
 import { useTitles } from '../../shared/titles';
 import { Button, MainButton, QuietButton } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
@@ -12,7 +14,6 @@ import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
 import { Foot, Sheet } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
-import { Table, TableScroll } from '../../ui/Table';
 import { Empty, FieldRow, Half, Mark, Notice, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { useTitle } from '../../ui/useTitle';
 import { LetterFields, type LetterDraft } from './LetterFields';
@@ -162,7 +163,7 @@ function Write({ chosen, engagementId }: { chosen: Chosen; engagementId: number 
                             </Stack>
                         </Half>
                     </FieldRow>
-                    {to !== undefined && to.leftOut.length > 0 && <LeftOut people={to.leftOut} all={to.leftOutCount} />}
+                    {to !== undefined && to.leftOut.length > 0 && <LeftOut label="Who is left out" people={to.leftOut} all={to.leftOutCount} />}
                     {message !== undefined && <Notice tone="stop" title="Not written">{message}</Notice>}
                     <Foot aria-label="What would be written">
                         <strong role="status">{error === null ? letters : ''}</strong>
@@ -186,27 +187,4 @@ function Write({ chosen, engagementId }: { chosen: Chosen; engagementId: number 
             )}
         </Sheet>
     );
-}
-
-function LeftOut({ people, all }: { people: Schemas['LeftOut'][]; all: number }) {
-    return (
-        <TableScroll $short role="region" aria-label="Who is left out">
-            <Table>
-                <thead><tr><th>Who is left out</th><th>Why</th></tr></thead>
-                <tbody>
-                    {people.map(({ id, name, why }) => (
-                        <tr key={id}>
-                            <td className="words"><Link className="name" to={`/records/${id}`}>{name}</Link></td>
-                            <td className="words">{why}</td>
-                        </tr>
-                    ))}
-                    {all > people.length && <tr><td colSpan={2}><Quiet>and {(all - people.length).toLocaleString('en')} more</Quiet></td></tr>}
-                </tbody>
-            </Table>
-        </TableScroll>
-    );
-}
-
-function count(many: number, what: string): string {
-    return `${many.toLocaleString('en')} ${many === 1 ? what : `${what}s`}`;
 }

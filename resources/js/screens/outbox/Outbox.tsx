@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { api, ask } from '../../api/client';
 import { forget, outboxQuery } from '../../api/queries';
 import { useSession } from '../../api/session';
+import { count } from '../../shared/count';
 import { QuietButton } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Sheet } from '../../ui/Page';
@@ -40,7 +41,7 @@ export function Outbox() {
             <Stack $stretch>
                 <Row>
                     <Title>Outbox</Title>
-                    <Quiet aria-live="polite">{data.total === 1 ? '1 message' : `${data.total.toLocaleString('en')} messages`}</Quiet>
+                    <Quiet aria-live="polite">{count(data.total, 'message')}</Quiet>
                     <Link to="/letters">Letters</Link>
                 </Row>
                 {(data.total > 0 || typed !== '') && (

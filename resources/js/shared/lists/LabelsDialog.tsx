@@ -1,13 +1,13 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { Refused } from '../../api/client';
 import { mailingQuery } from '../../api/queries';
+import { count } from '../count';
+import { LeftOut } from '../LeftOut';
 import { Button, MainLink } from '../../ui/Button';
 import { ChooseOne, Tick } from '../../ui/Choose';
 import { Dialog, DialogButtons } from '../../ui/Dialog';
 import { Field } from '../../ui/Field';
-import { TableScroll, Table } from '../../ui/Table';
 import { FieldRow, Mark, Paragraphs, Quiet, Row, Small, Stack } from '../../ui/Text';
 
 const OWN = 'own';
@@ -81,21 +81,7 @@ export function LabelsDialog({ asked, onClose }: { asked: Record<string, string>
                         <Row>
                             {data.examples.map((lines, at) => <Paragraphs key={at}><Small>{lines.join('\n')}</Small></Paragraphs>)}
                         </Row>
-                        {data.leftOut.length > 0 && (
-                            <TableScroll $short role="region" aria-label="Who gets none">
-                                <Table>
-                                    <thead><tr><th>Who gets none</th><th>Why</th></tr></thead>
-                                    <tbody>
-                                        {data.leftOut.map(({ id, name, why }) => (
-                                            <tr key={id}>
-                                                <td className="words"><Link className="name" to={`/records/${id}`}>{name}</Link></td>
-                                                <td>{why}</td>
-                                            </tr>
-                                        ))}
-                                    </tbody>
-                                </Table>
-                            </TableScroll>
-                        )}
+                        {data.leftOut.length > 0 && <LeftOut label="Who gets none" people={data.leftOut} />}
                     </>
                 )}
                 <DialogButtons>
@@ -107,10 +93,6 @@ export function LabelsDialog({ asked, onClose }: { asked: Record<string, string>
             </Stack>
         </Dialog>
     );
-}
-
-function count(many: number, what: string): string {
-    return `${many.toLocaleString('en')} ${many === 1 ? what : `${what}s`}`;
 }
 
 function isNumber(text: string): boolean {
