@@ -20,6 +20,7 @@ test('a template is written by the keyboard, a field that does not exist is told
     await body.fill('{greeting}\n\nThey ring at noon. ');
     await page.keyboard.press('Control+End');
     await page.getByRole('combobox', { name: 'Put in a field' }).fill('my name');
+    await expect(page.getByRole('option')).toHaveText(['my name (Who writes)']);
     await page.keyboard.press('ArrowDown');
     await page.keyboard.press('Enter');
     await expect(body).toHaveValue('{greeting}\n\nThey ring at noon. {my name}');
