@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test as base, type Locator, type Page, type Request } from '@playwright/test';
+import { expect, test as base, type Locator, type Page, type Request, type Route } from '@playwright/test';
 import { cookiesOf, FIRST_PORT, PASSWORD, startServer, type OfficeServer, type Seed } from './servers';
 
 export { PASSWORD };
@@ -87,6 +87,26 @@ export class Desk {
 
     private drawn(): Promise<void> {
         return this.page.evaluate(() => new Promise<void>((drawn) => requestAnimationFrame(() => requestAnimationFrame(() => drawn()))));
+    }
+
+    /**
+     * The session is over, as after a night. What asks meanwhile waits until what is on its way has come: no
+     * answer brings the session back.
+     */
+    async sessionEnds(): Promise<void> {
+        const held = new Set<Request>();
+        let letGo = () => {};
+        const over = new Promise<void>((done) => (letGo = done));
+        const hold = async (route: Route) => {
+            held.add(route.request());
+            await over;
+            await route.continue();
+        };
+        await this.page.route('**/*', hold);
+        await expect.poll(() => [...this.underWay].filter((request) => !held.has(request)).length, { intervals: [10] }).toBe(0);
+        await this.page.context().clearCookies();
+        letGo();
+        await this.page.unroute('**/*', hold);
     }
 
     section(title: string): Locator {

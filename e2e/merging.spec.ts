@@ -163,7 +163,7 @@ test('a refusal says where it is cleared; a clerk proposes, and an approver does
     await says(page, 'Proposed. An approver finds it under Look-alikes.');
     await expect(desk.section('Proposed')).toContainText('proposed by Tobias Reed');
 
-    await page.context().clearCookies();
+    await desk.sessionEnds();
     await desk.signIn('cordelia');
     await page.goto('/upkeep/look-alikes');
     await desk.section('Proposed').getByRole('link', { name: /Ainslie/ }).click();

@@ -1,4 +1,3 @@
-import type { Request } from '@playwright/test';
 import { expect, PASSWORD, test, unique } from './desk';
 
 test.beforeEach(async ({ desk }) => {
@@ -115,16 +114,10 @@ test('while the server is down the text stays, and Retry saves it', async ({ des
 
 test('a session that expired while typing: sign in on the spot, and it is saved', async ({ desk, page }) => {
     await desk.addCompany(unique('Long Lunch'));
-    const pending = new Set<Request>();
-    page.on('request', (request) => pending.add(request));
-    page.on('requestfinished', (request) => pending.delete(request));
-    page.on('requestfailed', (request) => pending.delete(request));
     const known = page.waitForResponse(/\/api\/known\/phones/);
     await page.keyboard.type('802-555-0106');
-    // Who else has the number has been read: no answer on its way can bring the session back.
     await known;
-    await expect.poll(() => pending.size).toBe(0);
-    await page.context().clearCookies();
+    await desk.sessionEnds();
     await page.keyboard.press('Control+Enter');
     const again = page.getByRole('dialog', { name: 'Sign in again' });
     await expect(again).toBeVisible();
@@ -142,10 +135,9 @@ test('a session that expired while reading: sign in on the spot, and read on', a
     await page.getByRole('link', { name: 'Directory' }).click();
     await expect(page.getByRole('heading', { name: 'Directory', level: 1 })).toBeVisible();
     await expect(page.getByRole('main')).toHaveAttribute('aria-busy', 'false');
-    // Once everything has been read, no answer on its way can bring the session back.
     const link = page.getByRole('link', { name: 'Brass Lantern Foundry' });
     await expect(link).toBeVisible();
-    await page.context().clearCookies();
+    await desk.sessionEnds();
     await link.click();
     const again = page.getByRole('dialog', { name: 'Sign in again' });
     await again.getByLabel('Email').fill('maud@orreryvane.example');
