@@ -8,10 +8,12 @@ use Almanac\Access\Permission;
 use App\Actions\Finding\HeldIndex;
 use App\Acts\ActLog;
 use App\Database\ImmediateConnector;
+use App\Database\OfficeConnection;
 use App\Http\Problems\MadeOne;
 use App\Models\FormerRecord;
 use App\Models\Party;
 use App\Models\User;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\Event;
@@ -25,6 +27,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
+        Connection::resolverFor('sqlite', fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config) => new OfficeConnection($pdo, $database, $prefix, $config));
         $this->app->scoped(ActLog::class);
         $this->app->scoped(HeldIndex::class);
     }

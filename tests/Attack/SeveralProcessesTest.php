@@ -201,6 +201,9 @@ final class SeveralProcessesTest extends TestCase
                 $door->leave();
                 // The step at hand, and one that had looked round before somebody came.
                 $this->assertLessThanOrEqual(2, $passed, "the $n. time");
+                $before = DB::table('steps')->count();
+                DB::table('steps')->insert(['step' => 0]);
+                $this->assertLessThanOrEqual(3, DB::table('steps')->count() - $before, "one that writes alone (it counts itself), the $n. time");
             }
             $this->assertTrue(proc_get_status($process)['running'], 'it was at work all the time');
         } finally {
