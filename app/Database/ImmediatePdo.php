@@ -44,6 +44,19 @@ final class ImmediatePdo extends PDO
         return $this->door;
     }
 
+    /**
+     * For a connection that outlives the request: a request that ends within a transaction, by a fault or for
+     * having taken too long, leaves no lock behind.
+     */
+    public function endWithRequest(): void
+    {
+        register_shutdown_function(function (): void {
+            if ($this->isInTransaction) {
+                $this->rollBack();
+            }
+        });
+    }
+
     /** @throws PDOException when somebody else has written for longer than the time that the connection waits */
     public function beginTransaction(): bool
     {
