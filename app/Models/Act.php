@@ -21,6 +21,8 @@ use Illuminate\Support\Carbon;
  */
 final class Act extends Model
 {
+    protected $table = 'acts';
+
     public $timestamps = false;
 
     protected $guarded = [];

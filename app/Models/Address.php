@@ -28,6 +28,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  */
 final class Address extends Model
 {
+    protected $table = 'addresses';
+
     protected $guarded = [];
 
     protected $attributes = ['form' => ''];

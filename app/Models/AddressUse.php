@@ -30,6 +30,8 @@ use Illuminate\Support\Collection;
  */
 final class AddressUse extends Model
 {
+    protected $table = 'address_uses';
+
     protected $guarded = [];
 
     protected $attributes = ['attention' => '', 'care_of' => ''];

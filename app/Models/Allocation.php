@@ -27,6 +27,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Allocation extends Model
 {
+    protected $table = 'allocations';
+
     public const PAYMENT = 'payment';
 
     public const CREDIT = 'credit';

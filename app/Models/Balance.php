@@ -22,6 +22,8 @@ use Brick\Math\BigDecimal;
  */
 final class Balance extends Model
 {
+    protected $table = 'balances';
+
     public $timestamps = false;
 
     protected $primaryKey = 'party_id';

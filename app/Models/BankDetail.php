@@ -41,6 +41,8 @@ use Illuminate\Support\Carbon;
  */
 final class BankDetail extends Model
 {
+    protected $table = 'bank_details';
+
     public const PAYEE = 'payee';
 
     /** What waits for a second person. */

@@ -31,6 +31,8 @@ use Illuminate\Support\Carbon;
  */
 final class BulkChange extends Model
 {
+    protected $table = 'bulk_changes';
+
     protected $guarded = [];
 
     protected $attributes = ['failure' => ''];

@@ -19,6 +19,8 @@ use Almanac\Bulk\BulkOutcome;
  */
 final class BulkChangeRecord extends Model
 {
+    protected $table = 'bulk_change_records';
+
     public $timestamps = false;
 
     public $incrementing = false;

@@ -19,5 +19,7 @@ namespace App\Models;
  */
 final class Card extends Model
 {
+    protected $table = 'cards';
+
     protected $guarded = [];
 }

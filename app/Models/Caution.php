@@ -27,6 +27,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Caution extends Model
 {
+    protected $table = 'cautions';
+
     protected $guarded = [];
 
     protected function casts(): array

@@ -28,6 +28,8 @@ use Illuminate\Support\Carbon;
  */
 final class Change extends Model
 {
+    protected $table = 'changes';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -31,6 +31,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class ConflictFinding extends Model
 {
+    protected $table = 'conflict_findings';
+
     public $timestamps = false;
 
     protected $guarded = [];

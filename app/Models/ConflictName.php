@@ -23,6 +23,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class ConflictName extends Model
 {
+    protected $table = 'conflict_names';
+
     public $timestamps = false;
 
     protected $guarded = [];

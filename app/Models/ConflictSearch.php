@@ -24,6 +24,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class ConflictSearch extends Model
 {
+    protected $table = 'conflict_searches';
+
     public $timestamps = false;
 
     protected $guarded = [];

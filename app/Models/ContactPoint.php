@@ -38,6 +38,8 @@ use Illuminate\Support\Collection;
  */
 final class ContactPoint extends Model
 {
+    protected $table = 'contact_points';
+
     protected $guarded = [];
 
     protected function casts(): array

@@ -14,6 +14,8 @@ namespace App\Models;
  */
 final class CostCentre extends Model
 {
+    protected $table = 'cost_centres';
+
     protected $guarded = [];
 
     protected $attributes = ['is_retired' => false];

@@ -18,6 +18,8 @@ use Brick\Math\BigDecimal;
  */
 final class CurrencyRate extends Model
 {
+    protected $table = 'currency_rates';
+
     protected $guarded = [];
 
     protected function casts(): array

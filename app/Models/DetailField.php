@@ -22,6 +22,8 @@ use Almanac\Readiness\Purpose;
  */
 final class DetailField extends Model
 {
+    protected $table = 'detail_fields';
+
     protected $guarded = [];
 
     protected $attributes = ['options' => '[]', 'help' => '', 'required_for' => null, 'is_retired' => false];

@@ -24,6 +24,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class DetailSheet extends Model
 {
+    protected $table = 'detail_sheets';
+
     protected $guarded = [];
 
     protected $attributes = ['party_kind' => null, 'type_id' => null, 'engagement_kind_id' => null, 'is_retired' => false];

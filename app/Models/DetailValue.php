@@ -19,6 +19,8 @@ use Illuminate\Support\Facades\Crypt;
  */
 final class DetailValue extends Model
 {
+    protected $table = 'detail_values';
+
     protected $guarded = [];
 
     /** @return BelongsTo<DetailField, $this> */

@@ -65,6 +65,8 @@ final class Document extends Model
 {
     use DuesOfDocument;
 
+    protected $table = 'documents';
+
     /** Word for word as the indexes of open documents have it; with values bound to it SQLite would not use them. */
     public const IS_OPEN = "open_minor > 0 and state in ('issued', 'part-paid')";
 

@@ -19,6 +19,8 @@ use App\Models\Values\DayCast;
  */
 final class DocumentDue extends Model
 {
+    protected $table = 'document_dues';
+
     public $timestamps = false;
 
     protected $guarded = [];

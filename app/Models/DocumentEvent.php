@@ -20,6 +20,8 @@ use Illuminate\Support\Carbon;
  */
 final class DocumentEvent extends Model
 {
+    protected $table = 'document_events';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -30,6 +30,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class DocumentLine extends Model
 {
+    protected $table = 'document_lines';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -63,6 +63,8 @@ final class Engagement extends SubjectModel
 {
     use PartsOfEngagement;
 
+    protected $table = 'engagements';
+
     /** Word for word as the indexes of what is going on have it. */
     public const IS_GOING = 'engagements.is_closed = 0 and engagements.archived_on is null';
 

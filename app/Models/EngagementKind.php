@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class EngagementKind extends Model
 {
+    protected $table = 'engagement_kinds';
+
     protected $guarded = [];
 
     protected $attributes = ['is_retired' => false];

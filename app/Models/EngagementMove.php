@@ -25,6 +25,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class EngagementMove extends Model
 {
+    protected $table = 'engagement_moves';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -35,6 +35,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class EngagementParty extends Model
 {
+    protected $table = 'engagement_parties';
+
     public $timestamps = false;
 
     protected $guarded = [];

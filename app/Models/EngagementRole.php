@@ -23,6 +23,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  */
 final class EngagementRole extends Model
 {
+    protected $table = 'engagement_roles';
+
     public $timestamps = false;
 
     protected $guarded = [];

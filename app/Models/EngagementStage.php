@@ -23,6 +23,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class EngagementStage extends Model
 {
+    protected $table = 'engagement_stages';
+
     public $timestamps = false;
 
     protected $guarded = [];

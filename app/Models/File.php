@@ -31,6 +31,8 @@ final class File extends Model
 {
     use OfReadableSubject;
 
+    protected $table = 'files';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -19,6 +19,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class FormerRecord extends Model
 {
+    protected $table = 'former_records';
+
     public $timestamps = false;
 
     public $incrementing = false;

@@ -31,6 +31,8 @@ use Illuminate\Support\Carbon;
  */
 final class Import extends Model
 {
+    protected $table = 'imports';
+
     public const DOCUMENTS = 'documents';
 
     public const RECORDS = 'records';

@@ -27,6 +27,8 @@ use Illuminate\Support\Facades\Crypt;
  */
 final class ImportLine extends Model
 {
+    protected $table = 'import_lines';
+
     public const NEW = 'new';
 
     public const RECORD = 'record';

@@ -23,6 +23,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Job extends Model
 {
+    protected $table = 'jobs';
+
     public const RUNNING = 'running';
 
     public const READY = 'ready';

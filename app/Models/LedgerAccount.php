@@ -17,6 +17,8 @@ use Almanac\Ledger\AccountKind;
  */
 final class LedgerAccount extends Model
 {
+    protected $table = 'ledger_accounts';
+
     protected $guarded = [];
 
     protected $attributes = ['is_retired' => false];

@@ -22,6 +22,8 @@ use Almanac\Mailing\LetterOutcome;
  */
 final class Letter extends Model
 {
+    protected $table = 'letters';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -33,6 +33,8 @@ use Illuminate\Support\Carbon;
  */
 final class LetterRun extends Model
 {
+    protected $table = 'letter_runs';
+
     protected $guarded = [];
 
     protected $attributes = ['failure' => '', 'path' => null];

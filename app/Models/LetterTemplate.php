@@ -19,6 +19,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class LetterTemplate extends Model
 {
+    protected $table = 'letter_templates';
+
     protected $guarded = [];
 
     protected $attributes = ['version' => 0];

@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Builder;
  */
 final class ListItem extends Model
 {
+    protected $table = 'list_items';
+
     protected $guarded = [];
 
     protected $attributes = ['inverse' => '', 'is_retired' => false];

@@ -26,6 +26,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class LogEntry extends Model
 {
+    protected $table = 'log_entries';
+
     protected $guarded = [];
 
     protected function casts(): array

@@ -36,6 +36,8 @@ use Illuminate\Support\Carbon;
  */
 final class LookAlikePair extends Model
 {
+    protected $table = 'look_alike_pairs';
+
     /** Those that wait to be settled, as their index is written. */
     public const TO_SETTLE = "state IN ('open', 'later')";
 

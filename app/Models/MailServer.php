@@ -20,6 +20,8 @@ use Almanac\Mailing\MailSecurity;
  */
 final class MailServer extends Model
 {
+    protected $table = 'mail_servers';
+
     protected $guarded = [];
 
     protected $attributes = ['user_name' => '', 'sender' => '', 'version' => 0];

@@ -42,6 +42,8 @@ final class Meeting extends Model
 {
     use OfReadableSubject;
 
+    protected $table = 'meetings';
+
     protected $guarded = [];
 
     protected $attributes = [

@@ -42,6 +42,8 @@ use Illuminate\Support\Carbon;
  */
 final class Merge extends Model
 {
+    protected $table = 'merges';
+
     protected $guarded = [];
 
     protected $attributes = [

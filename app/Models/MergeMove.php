@@ -16,6 +16,8 @@ namespace App\Models;
  */
 final class MergeMove extends Model
 {
+    protected $table = 'merge_moves';
+
     public $timestamps = false;
 
     protected $guarded = [];

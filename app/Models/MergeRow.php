@@ -16,6 +16,8 @@ namespace App\Models;
  */
 final class MergeRow extends Model
 {
+    protected $table = 'merge_rows';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -14,6 +14,8 @@ namespace App\Models;
  */
 final class MergeSide extends Model
 {
+    protected $table = 'merge_sides';
+
     public $timestamps = false;
 
     public $incrementing = false;

@@ -30,6 +30,8 @@ use Illuminate\Support\Facades\Auth;
  */
 final class Message extends Model
 {
+    protected $table = 'messages';
+
     public $timestamps = false;
 
     protected $guarded = [];

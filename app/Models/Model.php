@@ -9,14 +9,7 @@ use Illuminate\Database\Eloquent\Model as Eloquent;
 /** What all that is kept has in common. */
 abstract class Model extends Eloquent
 {
-    /** @var array<class-string, string> */
-    private static array $tables = [];
-
-    /** Eloquent puts the name of the class into the plural each time that it is asked. */
-    public function getTable(): string
-    {
-        return $this->table ?? self::$tables[static::class] ??= parent::getTable();
-    }
+    use BeginsQuickly;
 
     /**
      * Asked thousands of times a request. The keys, which Eloquent adds to it each time, come from the database as the

@@ -43,6 +43,8 @@ use Carbon\CarbonImmutable;
  */
 final class Office extends Model
 {
+    protected $table = 'offices';
+
     private const MONTH_FIRST = ['US'];
 
     protected $fillable = [

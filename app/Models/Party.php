@@ -93,6 +93,8 @@ final class Party extends SubjectModel
     use BooksOfParty;
     use SectionsOfParty;
 
+    protected $table = 'parties';
+
     protected $guarded = [];
 
     protected $attributes = [

@@ -15,5 +15,7 @@ namespace App\Models;
  */
 final class PartyCode extends Model
 {
+    protected $table = 'party_codes';
+
     protected $guarded = [];
 }

@@ -39,6 +39,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Payment extends Model
 {
+    protected $table = 'payments';
+
     protected $guarded = [];
 
     protected $attributes = ['reference' => '', 'account_number' => '', 'engagement_id' => null, 'is_void' => false, 'void_reason' => ''];

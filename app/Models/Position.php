@@ -26,6 +26,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsToMany;
  */
 final class Position extends Model
 {
+    protected $table = 'positions';
+
     protected $guarded = [];
 
     protected function casts(): array

@@ -19,6 +19,8 @@ use Illuminate\Support\Carbon;
  */
 final class RecordEdit extends Model
 {
+    protected $table = 'record_edits';
+
     /** Seconds; the page says it three times as often. */
     public const LASTS = 90;
 

@@ -16,6 +16,8 @@ use App\Models\Values\DayCast;
  */
 final class RecordUse extends Model
 {
+    protected $table = 'record_uses';
+
     public $timestamps = false;
 
     public $incrementing = false;

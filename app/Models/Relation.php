@@ -29,6 +29,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Relation extends Model
 {
+    protected $table = 'relations';
+
     protected $guarded = [];
 
     protected $attributes = ['together' => TogetherAs::Alone->value];

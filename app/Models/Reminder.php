@@ -33,6 +33,8 @@ final class Reminder extends Model
 {
     use OfReadableSubject;
 
+    protected $table = 'reminders';
+
     protected $guarded = [];
 
     protected $attributes = ['file_id' => null, 'rule' => '', 'done_at' => null];

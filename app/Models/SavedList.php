@@ -29,6 +29,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class SavedList extends Model
 {
+    protected $table = 'saved_lists';
+
     protected $guarded = [];
 
     protected $attributes = ['version' => 0];

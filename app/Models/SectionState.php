@@ -22,6 +22,8 @@ use Illuminate\Support\Carbon;
  */
 final class SectionState extends Model
 {
+    protected $table = 'section_states';
+
     public $timestamps = false;
 
     protected $guarded = [];

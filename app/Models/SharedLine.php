@@ -19,6 +19,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class SharedLine extends Model
 {
+    protected $table = 'shared_lines';
+
     protected $guarded = [];
 
     protected function casts(): array

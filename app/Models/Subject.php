@@ -15,6 +15,8 @@ use Almanac\Records\SubjectKind;
  */
 final class Subject extends Model
 {
+    protected $table = 'subjects';
+
     public $timestamps = false;
 
     protected $guarded = [];

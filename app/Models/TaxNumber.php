@@ -22,6 +22,8 @@ use App\Models\Values\Fingerprint;
  */
 final class TaxNumber extends Model
 {
+    protected $table = 'tax_numbers';
+
     protected $guarded = [];
 
     protected function casts(): array

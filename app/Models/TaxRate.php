@@ -23,6 +23,8 @@ use App\Models\Values\DayCast;
  */
 final class TaxRate extends Model
 {
+    protected $table = 'tax_rates';
+
     protected $guarded = [];
 
     protected $attributes = ['is_retired' => false];

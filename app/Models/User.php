@@ -21,7 +21,10 @@ use Laravel\Sanctum\HasApiTokens;
  */
 final class User extends Authenticatable
 {
+    use BeginsQuickly;
     use HasApiTokens;
+
+    protected $table = 'users';
 
     /** For whoever signs in with an address that only this office knows. */
     private const NO_REPLY = 'office@almanac.invalid';
