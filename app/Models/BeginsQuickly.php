@@ -26,13 +26,13 @@ trait BeginsQuickly
     }
 
     /**
-     * What has been written is heard of; that a row was read, nobody listens to.
+     * What is written is heard of; that a class is used for the first time or that a row was read, nobody listens to.
      *
      * @param string $event
      * @param bool $halt
      */
     protected function fireModelEvent($event, $halt = true): mixed
     {
-        return in_array($event, ['created', 'updated', 'deleted'], true) ? parent::fireModelEvent($event, $halt) : true;
+        return in_array($event, ['booting', 'booted', 'retrieved'], true) ? true : parent::fireModelEvent($event, $halt);
     }
 }

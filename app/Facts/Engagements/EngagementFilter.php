@@ -106,13 +106,15 @@ final readonly class EngagementFilter
      * Those that have words which begin as all of these do.
      *
      * @param Builder<Engagement> $engagements
+     * @param int|null $most so many of those that were added last, where more have them; null for all
      */
-    public static function found(Builder $engagements, ?string $words): void
+    public static function found(Builder $engagements, ?string $words, ?int $most = null): void
     {
         $typed = array_slice(Fold::words($words ?? ''), 0, self::MOST_WORDS);
         if ($typed !== []) {
             $match = implode(' ', array_map(fn (string $word) => "\"$word\"*", $typed));
-            $engagements->whereIn('engagements.id', DB::table('engagement_words')->select('rowid')->whereRaw('engagement_words match ?', [$match]));
+            $having = DB::table('engagement_words')->select('rowid')->whereRaw('engagement_words match ?', [$match]);
+            $engagements->whereIn('engagements.id', $most === null ? $having : $having->orderByDesc('rowid')->limit($most));
         } elseif (trim($words ?? '') !== '') {
             // Signs alone are in nothing.
             $engagements->whereRaw('1 = 0');

@@ -48,6 +48,8 @@ final readonly class ListEngagements
 
     private const MOST_OF_A_RECORD = 200;
 
+    private const LOOKED_AT = 400;
+
     private const MOST_FOUND = 5;
 
     private const LEAST_TYPED = 2;
@@ -118,7 +120,7 @@ final readonly class ListEngagements
     }
 
     /**
-     * Those that have all of the words; the live ones first, the newest first.
+     * Those that have all of the words; the live ones first, the newest first. While a letter or two are in hundreds, the latest are looked at.
      *
      * @return list<EngagementRowData>
      */
@@ -129,7 +131,7 @@ final readonly class ListEngagements
         }
 
         return $this->rows(
-            Engagement::query()->whereNull('archived_on')->tap(fn (Builder $all) => EngagementFilter::found($all, $typed))
+            Engagement::query()->whereNull('archived_on')->tap(fn (Builder $all) => EngagementFilter::found($all, $typed, self::LOOKED_AT))
                 ->orderBy('is_closed')->orderByDesc('begun_on')->orderByDesc('id')->limit(self::MOST_FOUND),
         );
     }

@@ -155,10 +155,13 @@ final readonly class FindRecords
     {
         $match = implode(' ', array_map(fn (string $word) => $this->quote($word).'*', $query->words));
 
-        return $match === '' ? [] : $this->ranked($match, $scope) ?? array_values(array_unique([
-            ...$this->byBeginning($query, $scope),
-            ...$this->ranked("name : ($match)", $scope) ?? $this->ids('search_words', "name : ($match)", $scope),
-            ...$this->ids('search_words', $match, $scope),
+        if ($match === '') {
+            return [];
+        }
+        [$best, $isAll] = $this->ranked($match, $scope);
+
+        return $isAll ? $best : array_values(array_unique([
+            ...$this->byBeginning($query, $scope), ...$this->ranked("name : ($match)", $scope)[0], ...$best,
         ]));
     }
 
@@ -237,7 +240,7 @@ final readonly class FindRecords
         );
         $match = implode(' AND ', $words);
 
-        return $this->ranked($match, $scope) ?? $this->ids('search_words', $match, $scope);
+        return $this->ranked($match, $scope)[0];
     }
 
     /** @return list<string> the words in use that it may be a slip of, the nearest first */
@@ -261,14 +264,14 @@ final readonly class FindRecords
         return array_map(strval(...), array_slice(array_keys($distances), 0, self::MOST_ALIKE));
     }
 
-    /** @return list<int>|null the best first; null when there are too many to rank them all */
-    private function ranked(string $match, FindScope $scope): ?array
+    /** @return array{list<int>, bool} the best first, and whether all were ranked; of too many the first, as they come */
+    private function ranked(string $match, FindScope $scope): array
     {
-        if (count($this->ids('search_words', $match, $scope, limit: self::RANKED + 1)) > self::RANKED) {
-            return null;
-        }
+        $some = $this->ids('search_words', $match, $scope, limit: self::RANKED + 1);
 
-        return $this->ids('search_words', $match, $scope, 'bm25(search_words, '.self::WEIGHTS.')');
+        return count($some) > self::RANKED
+            ? [array_slice($some, 0, self::MOST), false]
+            : [$this->ids('search_words', $match, $scope, 'bm25(search_words, '.self::WEIGHTS.')'), true];
     }
 
     /** @return list<int> */
