@@ -46,6 +46,10 @@ final class BigOffice
 
     private const CHUNK = 1000;
 
+    private const DAYS = 12 * 365;
+
+    private int $records = 0;
+
     /** @var array<string, list<array<string, mixed>>> rows to be written, by table */
     private array $rows = [];
 
@@ -60,6 +64,7 @@ final class BigOffice
 
     public function fill(int $records, string $today): void
     {
+        $this->records = $records;
         mt_srand(17);
         $this->setUp->handle('Bench', 'US', 'Bench', self::EMAIL, self::PASSWORD);
         $day = new \DateTimeImmutable($today);
@@ -103,7 +108,7 @@ final class BigOffice
             ]);
         $this->rows['subjects'][] = ['id' => $id, 'kind' => 'party'];
         $this->rows['parties'][] =
-            ['id' => $id, 'archived_on' => mt_rand(1, 25) === 1 && ! $isStaff ? '2026-01-31' : null, 'created_at' => '2026-01-02 08:00:00'] +
+            ['id' => $id, 'archived_on' => mt_rand(1, 25) === 1 && ! $isStaff ? '2026-01-31' : null, 'created_at' => $this->addedAt($id)] +
             $party->getAttributes();
         $this->reach($id, $isPerson ? "$given.$family" : $company);
         $employer = match (true) {
@@ -128,6 +133,12 @@ final class BigOffice
         for ($n = 0; $n < self::DOCUMENTS_EACH; $n++) {
             $this->document($id, $day);
         }
+    }
+
+    /** One after the other over twelve years: what was added this year is a twelfth of the book. */
+    private function addedAt(int $id): string
+    {
+        return date('Y-m-d 08:00:00', (int) strtotime('2026-11-20') - intdiv(($this->records - $id) * self::DAYS, $this->records) * 86400);
     }
 
     private function reach(int $id, string $name): void

@@ -135,7 +135,7 @@ final class SearchedFields
         );
 
         return [
-            self::ofLine('phone', 'Phone', 'phone', fn (RecordRow $row) => $row->phone)->searched(
+            self::ofLine('phone', 'Phone', 'phone', fn (RecordRow $row) => $row->phone, true)->searched(
                 SearchColumn::Phone,
                 'phone',
                 // As it is dialled at home and from abroad.
@@ -143,7 +143,7 @@ final class SearchedFields
                     $point->display($point->homeRegion()), $point->display(''),
                 ])->all()),
             ),
-            self::ofLine('email', 'Email', 'email', fn (RecordRow $row) => $row->email)->searched(
+            self::ofLine('email', 'Email', 'email', fn (RecordRow $row) => $row->email, true)->searched(
                 SearchColumn::Email,
                 'email',
                 fn (Party $party) => self::texts($points($party, false), fn (ContactPoint $point) => $point->display('')),
@@ -188,7 +188,8 @@ final class SearchedFields
 
                 return $type === FieldType::Choice ? Value::choice($held) : Value::text($held);
             },
-            new Column("v.$key"),
+            // Few regions hold most records: with a plus their index, which tells whether there is such a region, is left alone.
+            new Column(($key === 'region' ? '+' : '')."v.$key"),
             ['addressUses.address'],
         );
 
@@ -258,17 +259,18 @@ final class SearchedFields
      * A text that stands in the record's kept line.
      *
      * @param \Closure(RecordRow): string $of
+     * @param bool $isAsked whether its row tells in a word that there is one
      *
      * @return ListedField<Party>
      */
-    private static function ofLine(string $key, string $title, string $column, \Closure $of): ListedField
+    private static function ofLine(string $key, string $title, string $column, \Closure $of, bool $isAsked = false): ListedField
     {
         return ListedField::of(
             $key,
             $title,
             FieldType::Text,
             fn (Party $party, Day $today) => Value::text($of(RecordRow::of($party, $today))),
-            new Column("v.$column"),
+            new Column("v.$column", known: $isAsked ? "v.has_$column" : ''),
             RecordRow::READS,
         );
     }
