@@ -10,17 +10,20 @@ use App\Models\Change;
 use App\Models\LogEntry;
 use Illuminate\Support\Facades\DB;
 
-/** Gives one record a history of years: entries, and changes of many days. */
+/** Gives one record a history of years, entries and changes of many days; and every third a call, as an office notes them. */
 final class LongHistory
 {
     public const ENTRIES = 5000;
 
     private const CHUNK = 500;
 
+    private const CALL = 'They called about the clock';
+
     /** @return int whose it is: the company of many people */
     public function fill(string $today): int
     {
         $party = 1;
+        $this->calls($today);
         if (Change::query()->where('subject_id', $party)->count() >= self::ENTRIES) {
             return $party;
         }
@@ -36,6 +39,26 @@ final class LongHistory
         DB::statement('ANALYZE');
 
         return $party;
+    }
+
+    private function calls(string $today): void
+    {
+        if (LogEntry::query()->where('kind', LogKind::Call)->where('text', self::CALL)->exists()) {
+            return;
+        }
+        DB::transaction(function () use ($today): void {
+            DB::insert(
+                'insert into log_entries (subject_id, kind, happened_on, text, user_id)'
+                ." select id, ?, date(?, '-' || (id % 900) || ' days'), ?, 1 from parties where id % 3 = 0",
+                [LogKind::Call->value, $today, self::CALL],
+            );
+            DB::insert(
+                'insert into changes (subject_id, section, label, "from", "to", user_id, at, log_entry_id)'
+                ." select subject_id, 'log', 'Log entry', '', '', 1, happened_on || ' 15:00:00', id from log_entries where text = ?",
+                [self::CALL],
+            );
+        });
+        DB::statement('ANALYZE');
     }
 
     private function one(int $party, string $day, int $n): void

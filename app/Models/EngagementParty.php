@@ -77,7 +77,7 @@ final class EngagementParty extends Model
     {
         $shares = [];
         foreach ($payers as $one) {
-            $shares[] = [$one->party_id, $one->percent() ?? Percent::of(0)];
+            $shares[] = [$one->party_id, $one->percent() ?? Percent::none()];
         }
 
         return PayerShares::of($shares);

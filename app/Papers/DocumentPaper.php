@@ -36,7 +36,7 @@ final readonly class DocumentPaper
                         'Taxed at '.$group->rate->toText(),
                         BigDecimal::one(),
                         BigDecimal::of($group->taxable->toDecimal()),
-                        Percent::of(0),
+                        Percent::none(),
                         $group->rate,
                     ),
                     $totals->groups,
@@ -50,7 +50,7 @@ final readonly class DocumentPaper
                                     BigDecimal::of($line->quantity),
                                     BigDecimal::of($line->price),
                                     Percent::of($line->discount),
-                                    Percent::of(0),
+                                    Percent::none(),
                                 )
                                 : $line->line(),
                         )

@@ -27,8 +27,17 @@ final class DocumentTable
     /** @var array<int, list<array{string, string}>> by line: column and what is wrong */
     private array $problems = [];
 
+    /** @var array<string, Percent> by what was typed: most lines of a file have the same few */
+    private array $percents = [];
+
+    /** @var array<string, Day> by what was typed */
+    private array $typedDays = [];
+
+    private readonly Percent $none;
+
     private function __construct(private readonly TypedDay $days, private readonly string $currency, private readonly DecimalSign $sign)
     {
+        $this->none = Percent::none();
     }
 
     /**
@@ -108,8 +117,8 @@ final class DocumentTable
         $kind = $this->at($first, 'kind', fn () => self::kind($head['kind']));
         $number = $this->at($first, 'number', fn () => Line::readText($head['number']));
         $party = $this->at($first, 'party', fn () => Line::readText($head['party']));
-        $date = $this->at($first, 'date', fn () => $this->days->read($head['date']));
-        $due = ($head['due'] ?? '') === '' ? null : $this->at($first, 'due', fn () => $this->days->read($head['due']));
+        $date = $this->at($first, 'date', fn () => $this->day($head['date']));
+        $due = ($head['due'] ?? '') === '' ? null : $this->at($first, 'due', fn () => $this->day($head['due']));
         $terms =
             trim($head['terms'] ?? '') === '' ? '' : $this->at($first, 'terms', fn () => Shorthand::read($head['terms'])->toShorthand());
         $currency = $this->at(
@@ -132,10 +141,10 @@ final class DocumentTable
                 ($row['quantity'] ?? '') === ''
                     ? BigDecimal::one()
                     : $this->at($line, 'quantity', fn () => Line::readQuantity($row['quantity'], $this->sign));
-            $tax = $this->at($line, 'tax', fn () => Percent::of(($row['tax'] ?? '') === '' ? '0' : $row['tax']));
+            $tax = $this->at($line, 'tax', fn () => $this->percent(($row['tax'] ?? '') === '' ? '0' : $row['tax']));
             $text = ($row['text'] ?? '') === '' ? $head['number'] : $this->at($line, 'text', fn () => Line::readText($row['text'])) ?? '';
             if ($price !== null && $quantity !== null && $tax !== null) {
-                $lines[] = Line::of($text, $quantity, $price, Percent::of(0), $tax);
+                $lines[] = Line::of($text, $quantity, $price, $this->none, $tax);
             }
         }
         if (
@@ -171,6 +180,16 @@ final class DocumentTable
         }
 
         return $document;
+    }
+
+    private function day(string $typed): Day
+    {
+        return $this->typedDays[$typed] ??= $this->days->read($typed);
+    }
+
+    private function percent(string $typed): Percent
+    {
+        return $this->percents[$typed] ??= Percent::of($typed);
     }
 
     private static function kind(string $typed): DocumentKind

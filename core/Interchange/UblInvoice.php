@@ -61,7 +61,7 @@ final class UblInvoice
                     $text('b:AllowanceChargeReason', $element) ?: ($sign > 0 ? 'Charge' : 'Allowance'),
                     BigDecimal::of($sign),
                     Line::readPlain($text('b:Amount', $element)),
-                    Percent::of(0),
+                    Percent::none(),
                     Percent::of($text('a:TaxCategory/b:Percent', $element) ?: '0'),
                 );
             }
@@ -226,8 +226,8 @@ final class UblInvoice
         $fits = $quantity->multipliedBy($price)->toScale(2, RoundingMode::HALF_UP)->isEqualTo($amount);
 
         return $fits
-            ? Line::of($name, $quantity, $price->stripTrailingZeros(), Percent::of(0), $tax)
-            : Line::of($name, BigDecimal::one(), $amount, Percent::of(0), $tax);
+            ? Line::of($name, $quantity, $price->stripTrailingZeros(), Percent::none(), $tax)
+            : Line::of($name, BigDecimal::one(), $amount, Percent::none(), $tax);
     }
 
     private static function mustAddUp(ReadDocument $read, string $said): void

@@ -98,7 +98,7 @@ final readonly class Line
     {
         return Money::rounded(
             $this->quantity->multipliedBy($this->price)
-                ->multipliedBy(BigDecimal::of(100)->minus($this->discount->value))->toBigRational()->dividedBy(100),
+                ->multipliedBy(BigDecimal::of(100)->minus($this->discount->value))->withPointMovedLeft(2),
             $currency,
         )->mustBeEnterable();
     }

@@ -32,15 +32,17 @@ final readonly class Totals
      */
     public static function of(array $lines, TaxTreatment $treatment, string $currency): self
     {
-        $sums = [];
+        $sums = $rates = [];
         foreach ($lines as $line) {
-            $rate = (string) ($treatment === TaxTreatment::None ? 0 : $line->tax);
-            $sums[$rate] = ($sums[$rate] ?? Money::zero($currency))->plus($line->amount($currency));
+            $tax = $treatment === TaxTreatment::None ? Percent::none() : $line->tax;
+            $rate = (string) $tax;
+            $rates[$rate] = $tax;
+            $sums[$rate] = isset($sums[$rate]) ? $sums[$rate]->plus($line->amount($currency)) : $line->amount($currency);
         }
         krsort($sums, SORT_NUMERIC);
         $groups = [];
         foreach ($sums as $rate => $sum) {
-            $groups[] = self::group(Percent::of((string) $rate), $sum, $treatment);
+            $groups[] = self::group($rates[$rate], $sum, $treatment);
         }
         $net = Money::sum(array_map(fn (TaxGroup $group) => $group->taxable, $groups), $currency);
         $tax = Money::sum(array_map(fn (TaxGroup $group) => $group->tax, $groups), $currency);

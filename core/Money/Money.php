@@ -131,7 +131,7 @@ final readonly class Money
      */
     public static function rounded(BigNumber $units, string $currency): self
     {
-        return self::fits($units->toBigRational()->toScale(self::digitsOf($currency), RoundingMode::HALF_UP), $currency);
+        return self::fits($units->toScale(self::digitsOf($currency), RoundingMode::HALF_UP), $currency);
     }
 
     /** Units with as many decimals as the currency has. */

@@ -32,6 +32,11 @@ final readonly class Percent implements \Stringable
         return new self($value->stripTrailingZeros());
     }
 
+    public static function none(): self
+    {
+        return new self(BigDecimal::zero());
+    }
+
     public function isZero(): bool
     {
         return $this->value->isZero();

@@ -39,9 +39,9 @@ final readonly class ImportDocuments
     /** Problems that are kept and shown; the rest are counted. */
     private const MOST_PROBLEMS = 200;
 
-    private const CHUNK = 40;
+    private const CHUNK = 100;
 
-    private const PARTIES = 25;
+    private const PARTIES = 50;
 
     public function __construct(private Clock $clock, private StageDocuments $stage, private KeepStandings $standings)
     {
@@ -255,7 +255,7 @@ final readonly class ImportDocuments
                     'number',
                     "{$document->kind->title()} {$document->number} is in the book already, or twice in the file.",
                 ],
-                $rates->orNull($document->totals()->gross, $document->date) === null => [
+                $document->currency !== $office->currency() && $rates->orNull($document->totals()->gross, $document->date) === null => [
                     'currency',
                     "There is no rate for {$document->currency} on {$document->date->toText()}. Add one under Office, Currencies.",
                 ],

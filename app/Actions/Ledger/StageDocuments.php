@@ -10,12 +10,17 @@ use Almanac\Interchange\ReadDocument;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\DocumentState;
 use Almanac\Ledger\Dues;
+use Almanac\Ledger\Totals;
+use Almanac\Money\Money;
+use Almanac\Terms\PaymentTerms;
 use Almanac\Terms\Shorthand;
+use App\Database\Ids;
 use App\Facts\Ledger\PartyCopy;
 use App\Facts\Terms\SideDefaults;
 use App\Models\Import;
 use App\Models\Office;
 use App\Models\Party;
+use App\Models\Relation;
 use App\Time\Clock;
 use App\Time\OfficeCalendar;
 use Illuminate\Support\Facades\DB;
@@ -27,6 +32,12 @@ final class StageDocuments
 
     /** @var array<string, array{string, string}> details as JSON and terms, by party and side, of the file at hand */
     private array $known = [];
+
+    /** @var array<string, PaymentTerms> by shorthand, of the file at hand */
+    private array $read = [];
+
+    /** @var array<int, true> those of the documents at hand who may have a company above, as keys */
+    private array $tied = [];
 
     public function __construct(private readonly Clock $clock)
     {
@@ -83,6 +94,10 @@ final class StageDocuments
             ->with('addressUses.address', 'taxNumbers', 'clientTerms.listed', 'vendorTerms.listed')
             ->findMany(array_unique(array_column($chunk, 1)))
             ->keyBy('id');
+        $this->tied = [];
+        foreach (Relation::ofAny(Ids::of($parties->keys()))->get(['id', 'from_id', 'to_id', 'list_item_id']) as $relation) {
+            $this->tied[$relation->from_id] = $this->tied[$relation->to_id] = true;
+        }
         $next = (int) DB::table('documents')->max('id') + 1;
         $rows = ['documents' => [], 'document_dues' => [], 'document_lines' => [], 'document_events' => []];
         $now = $this->clock->now();
@@ -92,8 +107,9 @@ final class StageDocuments
                 throw InterchangeRefused::changedMeanwhile($document->kind->title().' '.$document->number);
             }
             $id = $next + $at;
-            $dues = $this->dues($document, $party);
-            $rows['documents'][] = $this->row($document, $party, $dues, $import) + [
+            $totals = $document->totals();
+            $dues = $this->dues($document, $party, $totals->gross);
+            $rows['documents'][] = $this->row($document, $party, $totals, $dues, $import) + [
                 'id' => $id,
                 'created_at' => $now,
                 'updated_at' => $now,
@@ -149,25 +165,23 @@ final class StageDocuments
         }
     }
 
-    private function dues(ReadDocument $document, Party $party): Dues
+    private function dues(ReadDocument $document, Party $party, Money $total): Dues
     {
         $terms = $document->terms === '' ? $this->details($party, $document)[1] : $document->terms;
 
         return Dues::of(
             $document->kind,
-            $document->totals()->gross,
+            $total,
             $document->date,
             $document->due,
-            $terms === '' ? null : Shorthand::read($terms),
+            $terms === '' ? null : $this->read[$terms] ??= Shorthand::read($terms),
             OfficeCalendar::of(Office::current()),
         );
     }
 
     /** @return array<string, mixed> */
-    private function row(ReadDocument $document, Party $party, Dues $dues, Import $import): array
+    private function row(ReadDocument $document, Party $party, Totals $totals, Dues $dues, Import $import): array
     {
-        $totals = $document->totals();
-
         return [
             'party_id' => $party->id,
             'kind' => $document->kind->value,
@@ -202,7 +216,8 @@ final class StageDocuments
 
         return $this->known["{$party->id} {$side->value}"] ??= [
             (string) json_encode(PartyCopy::of($party, $side, $this->clock->today())),
-            SideDefaults::of($party, $side, $this->clock->today())->shorthand(),
+            (isset($this->tied[$party->id]) ? SideDefaults::of($party, $side, $this->clock->today()) : SideDefaults::ofAlone($party, $side))
+                ->shorthand(),
         ];
     }
 }

@@ -301,7 +301,7 @@ final readonly class WriteDocument
                 );
             }
             if ($text !== null && $quantity !== null && $price !== null && $discount !== null) {
-                $line = Line::of($text, $quantity, $price, $discount, $rate?->rate() ?? Percent::of(0));
+                $line = Line::of($text, $quantity, $price, $discount, $rate?->rate() ?? Percent::none());
                 if ($problems->at("lines.$at.price", fn () => $line->amount($currency)) !== null) {
                     $lines[$at] = [$line, $row];
                 }

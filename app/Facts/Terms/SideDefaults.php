@@ -50,6 +50,12 @@ final readonly class SideDefaults
         return new self($side, $party->sideTerms($side), [...$above, [self::OFFICE, self::ofOffice($side)]]);
     }
 
+    /** Of one who is known to have no company above. */
+    public static function ofAlone(Party $party, Side $side): self
+    {
+        return new self($side, $party->sideTerms($side), [[self::OFFICE, self::ofOffice($side)]]);
+    }
+
     /** The office's own defaults. */
     public static function ofOffice(Side $side): SideTerms
     {
