@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use Almanac\Access\Role;
 use App\Facts\Lists\ListedField;
 use App\Facts\Lists\PartyFields;
+use App\Facts\Lists\PartyList;
 use App\Models\SavedList;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -154,5 +155,11 @@ final class ListsTest extends TestCase
             ->getJson('/api/parties?'.http_build_query(['filter' => "case or project include \"$private->number\""]))->assertOk()->json('total');
         $this->assertGreaterThan(0, $count('cordelia@orreryvane.example'));
         $this->assertSame(0, $count('maud@orreryvane.example'));
+    }
+
+    public function test_the_index_of_what_is_asked_most_has_the_columns_that_are_counted_along_it(): void
+    {
+        $columns = array_column(DB::select('pragma index_info(record_values_told)'), 'name');
+        $this->assertSame($columns, PartyList::TOLD);
     }
 }

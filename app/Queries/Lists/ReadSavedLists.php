@@ -78,7 +78,7 @@ final readonly class ReadSavedLists
     }
 
     /**
-     * The first ones each by the index that it has, the others in one walk over all records.
+     * Each by the index that has what it asks.
      *
      * @param list<PartyList> $lists
      *
@@ -87,21 +87,12 @@ final readonly class ReadSavedLists
     private function counts(array $lists): array
     {
         [$selects, $bindings] = [[], []];
-        $sums = [];
         foreach ($lists as $at => $list) {
-            $asked = $list->asked();
+            $asked = $list->counted();
             array_push($bindings, ...$asked->bindings);
-            if ($at < count(ShippedList::cases())) {
-                $selects[] = "(select count(*) from record_values as v where $asked->sql) as c$at";
-            } else {
-                $sums[] = "total($asked->sql) as c$at";
-            }
+            $selects[] = "(select count(*) from record_values as v where $asked->sql) as c$at";
         }
-        if ($sums !== []) {
-            $selects[] = 'walked.*';
-        }
-        $from = $sums === [] ? '' : ' from (select '.implode(', ', $sums).' from record_values as v) as walked';
-        $row = (array) DB::select('select '.implode(', ', $selects).$from, $bindings)[0];
+        $row = $selects === [] ? [] : (array) DB::select('select '.implode(', ', $selects), $bindings)[0];
 
         return array_map(fn (int $at) => (int) ($row["c$at"] ?? 0), array_keys($lists));
     }
