@@ -10,6 +10,7 @@ use Almanac\Lists\FieldType;
 use Almanac\Lists\Value;
 use Almanac\Records\OfficeList;
 use Almanac\Records\PartyKind;
+use App\Database\Ids;
 use App\Models\Party;
 use App\Models\User;
 use Illuminate\Support\Collection;
@@ -113,10 +114,10 @@ final class PartyFields
      */
     public static function colleague(string $key, string $title, string $column, \Closure $name, array $reads): ListedField
     {
-        // In the order of their names: there are few.
+        // In the order of their names: there are few, asked once for all that tell a colleague.
         $order = 'case v.'.$column;
-        foreach (User::query()->orderByRaw('fold(name)')->pluck('id') as $rank => $id) {
-            $order .= sprintf(' when %d then %d', is_numeric($id) ? $id : 0, $rank);
+        foreach (once(fn () => Ids::of(User::query()->orderByRaw('fold(name)')->pluck('id'))) as $rank => $id) {
+            $order .= sprintf(' when %d then %d', $id, $rank);
         }
 
         return ListedField::of(

@@ -27,7 +27,7 @@ final readonly class PartyList
     public const TOLD = [
         'is_in_use', 'kind', 'is_client', 'is_vendor', 'region', 'receivable_minor', 'payable_minor', 'overdue_minor', 'days_to_pay_tenths',
         'has_tax_number', 'has_bank', 'has_email', 'has_phone', 'country', 'is_over_limit', 'ready_write_to', 'ready_bill', 'ready_pay',
-        'ready_tax_report', 'added_at', 'billed_on', 'paid_on', 'owner_id', 'form_on', 'archived_on', 'collated', 'party_id',
+        'ready_tax_report', 'added_at', 'billed_on', 'paid_on', 'owner_id', 'form_on', 'archived_on', 'place', 'collated', 'party_id',
     ];
 
     public Vocabulary $words;
