@@ -176,10 +176,17 @@ final class BenchCommand extends Command
         $sorts = ['name', 'receivable', 'place', '-added', 'owner,name'];
         $this->row(
             'directory, three conditions, in any order',
-            fn (int $n) => $this->served->get('/api/parties?filter='.rawurlencode($wanted[$n % 4][0]).'&sort='.$sorts[$n % 5].'&page='.($n % 3 + 1)),
-            fn (int $n) => $this->bare("SELECT v.party_id FROM record_values v WHERE v.is_in_use = 1 AND {$wanted[$n % 4][1]} ORDER BY v.collated LIMIT 100"),
+            fn (int $n) => $this->served->get(
+                '/api/parties?filter='.rawurlencode($wanted[$n % 4][0]).'&sort='.$sorts[$n % 5].'&page='.($n % 3 + 1),
+            ),
+            fn (int $n) => $this->bare(
+                "SELECT v.party_id FROM record_values v WHERE v.is_in_use = 1 AND {$wanted[$n % 4][1]} ORDER BY v.collated LIMIT 100",
+            ),
         );
-        $names = ['owing something', 'with something overdue', 'in VT', 'people without a phone', 'tagged museum', 'vendors without bank details', 'not ready to bill'];
+        $names = [
+            'owing something', 'with something overdue', 'in VT', 'people without a phone', 'tagged museum',
+            'vendors without bank details', 'not ready to bill',
+        ];
         foreach ($names as $at => $sentence) {
             SavedList::query()->firstOrCreate(
                 ['user_id' => 1, 'list' => 'parties', 'name' => "Bench $at"],
@@ -194,7 +201,9 @@ final class BenchCommand extends Command
         $typed = 'vendors in VT without a tax number, paid this year, owed more than 500';
         $this->row(
             'what may come next in a sentence',
-            fn (int $n) => $this->served->get('/api/long-lists/parties/suggestions?typed='.rawurlencode(mb_substr($typed, 0, $n * 7 % mb_strlen($typed)))),
+            fn (int $n) => $this->served->get(
+                '/api/long-lists/parties/suggestions?typed='.rawurlencode(mb_substr($typed, 0, $n * 7 % mb_strlen($typed))),
+            ),
             fn () => $this->bare('SELECT * FROM list_items'),
         );
     }
@@ -204,7 +213,9 @@ final class BenchCommand extends Command
     {
         $many = min(10_000, intdiv($this->records, 10));
         $ids = Ids::of(DB::table('record_values')->where('is_in_use', true)->orderBy('party_id')->limit($many)->pluck('party_id'));
-        $others = Ids::of(DB::table('record_values')->where('is_in_use', true)->where('party_id', '>', end($ids))->limit(50)->pluck('party_id'));
+        $others = Ids::of(
+            DB::table('record_values')->where('is_in_use', true)->where('party_id', '>', end($ids))->limit(50)->pluck('party_id'),
+        );
         foreach (['an owner set on' => (int) DB::table('users')->max('id'), 'nobody set on' => null] as $what => $owner) {
             $begun = microtime(true);
             $id = $this->served->sent('POST', '/api/bulk-changes', [
@@ -220,7 +231,9 @@ final class BenchCommand extends Command
             }
             $this->line(sprintf(
                 '%-44s %8.1f s   the longest save of others meanwhile %.0f ms',
-                "$what ".number_format(DB::table('bulk_change_records')->where(['bulk_change_id' => $id, 'outcome' => 'changed'])->count()).' records',
+                "$what ".number_format(
+                    DB::table('bulk_change_records')->where(['bulk_change_id' => $id, 'outcome' => 'changed'])->count(),
+                ).' records',
                 microtime(true) - $begun,
                 $longest,
             ));
@@ -312,12 +325,18 @@ final class BenchCommand extends Command
         $this->row(
             'cases and projects, going on',
             fn (int $n) => $this->served->get('/api/engagements?page='.($n % 5 + 1)),
-            fn (int $n) => $this->bare('SELECT * FROM engagements WHERE is_closed = 0 ORDER BY begun_on DESC LIMIT 50 OFFSET '.($n % 5) * 50),
+            fn (int $n) => $this->bare(
+                'SELECT * FROM engagements WHERE is_closed = 0 ORDER BY begun_on DESC LIMIT 50 OFFSET '.($n % 5) * 50,
+            ),
         );
         $this->row(
             'cases and projects, three filters',
-            fn (int $n) => $this->served->get("/api/engagements?stageId={$stages[$n % count($stages)]}&roleId={$roles[$n % count($roles)]}&ownerId=1"),
-            fn (int $n) => $this->bare("SELECT * FROM engagements WHERE stage_id = {$stages[$n % count($stages)]} AND owner_id = 1 LIMIT 50"),
+            fn (int $n) => $this->served->get(
+                "/api/engagements?stageId={$stages[$n % count($stages)]}&roleId={$roles[$n % count($roles)]}&ownerId=1",
+            ),
+            fn (int $n) => $this->bare(
+                "SELECT * FROM engagements WHERE stage_id = {$stages[$n % count($stages)]} AND owner_id = 1 LIMIT 50",
+            ),
         );
         $this->row(
             'cases and projects of a record',
@@ -451,7 +470,10 @@ final class BenchCommand extends Command
         }
         DB::table('documents')->where('kind', 'invoice')->orderBy('id')->limit(self::MERGED)->update(['party_id' => $gone]);
         app(KeepStandings::class)->refresh($kept, $gone);
-        $input = ['partyIds' => [$kept, $gone], 'keptId' => $kept, 'chosen' => [], 'lines' => [], 'withArchived' => true, 'seen' => '', 'why' => ''];
+        $input = [
+            'partyIds' => [$kept, $gone], 'keptId' => $kept, 'chosen' => [], 'lines' => [], 'withArchived' => true,
+            'seen' => '', 'why' => '',
+        ];
         $times = ['preview' => [], 'made one' => [], 'looked at apart' => [], 'taken apart' => []];
         for ($n = 0; $n < 10; $n++) {
             $preview = $merge = $apart = [];

@@ -66,7 +66,8 @@ final class BigEngagements
             $role = $kind->roles[$rank] ?? $kind->roles->firstOrFail();
             $words[] = "$names[$partyId] $role->name";
             $this->rows['engagement_parties'][] = [
-                'engagement_id' => $id, 'party_id' => $partyId, 'role_id' => $role->id, 'is_mailed' => $rank === 0, 'note' => '', 'rank' => $rank,
+                'engagement_id' => $id, 'party_id' => $partyId, 'role_id' => $role->id, 'is_mailed' => $rank === 0,
+                'note' => '', 'rank' => $rank,
             ];
         }
         $this->rows['subjects'][] = ['id' => $id, 'kind' => 'engagement'];
@@ -78,7 +79,8 @@ final class BigEngagements
         ];
         $this->rows['engagement_words'][] = ['rowid' => $id, 'words' => Fold::text(implode(' ', $words))];
         $this->rows['engagement_moves'][] = [
-            'engagement_id' => $id, 'stage_id' => $stage->id, 'moved_on' => $begun, 'reason' => '', 'user_id' => 1, 'at' => "$begun 08:00:00",
+            'engagement_id' => $id, 'stage_id' => $stage->id, 'moved_on' => $begun, 'reason' => '', 'user_id' => 1,
+            'at' => "$begun 08:00:00",
         ];
     }
 

@@ -20,7 +20,10 @@ use App\Queries\Mailing\ReadMailing;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Queue;
 
-/** Writes what an office gives out in a process of its own: its list as a file, labels, letters; says how long each took and how much memory. */
+/**
+ * Writes what an office gives out in a process of its own: its list as a file, labels, letters; says how long each took
+ * and how much memory.
+ */
 final class GoingOutCommand extends Command
 {
     private const LABELS = 1000;
@@ -46,7 +49,10 @@ final class GoingOutCommand extends Command
             'letters', 'emails' => $this->letters($what === 'emails', $run, $write, $by),
             default => $this->file($list, ListFormat::from($what), $by),
         };
-        $this->line(sprintf('%s: %s in %.1f s, %.0f MB at the most', $what, $told, (hrtime(true) - $start) / 1e9, memory_get_peak_usage(true) / 1048576));
+        $this->line(sprintf(
+            '%s: %s in %.1f s, %.0f MB at the most', $what, $told, (hrtime(true) - $start) / 1e9,
+            memory_get_peak_usage(true) / 1048576,
+        ));
 
         return self::SUCCESS;
     }
@@ -73,18 +79,24 @@ final class GoingOutCommand extends Command
     {
         $chosen = $this->people(self::LETTERS);
         $begun = $run->begin($chosen, [
-            'subject' => 'How we stand', 'body' => self::LETTER, 'way' => $isEmail ? 'email' : 'paper', 'isOnceAHousehold' => false, 'day' => '',
+            'subject' => 'How we stand', 'body' => self::LETTER, 'way' => $isEmail ? 'email' : 'paper',
+            'isOnceAHousehold' => false, 'day' => '',
             'engagementId' => null,
         ], $by);
         $write->handle($begun);
         $done = LetterRun::query()->findOrFail($begun->id);
 
-        return sprintf('%d of %d letters, %s %s', $done->letters()->where('outcome', 'written')->count(), count($chosen->ids), $done->state->value, $done->failure);
+        return sprintf(
+            '%d of %d letters, %s %s', $done->letters()->where('outcome', 'written')->count(), count($chosen->ids),
+            $done->state->value, $done->failure,
+        );
     }
 
     private function people(int $many): Chosen
     {
-        $ids = Party::query()->whereNull('archived_on')->where('is_deceased', false)->whereHas('addressUses')->whereHas('contactPoints', fn ($points) => $points->where('kind', 'email'))
+        $ids = Party::query()
+            ->whereNull('archived_on')->where('is_deceased', false)->whereHas('addressUses')
+            ->whereHas('contactPoints', fn ($points) => $points->where('kind', 'email'))
             ->orderBy('id')->limit($many)->pluck('id')->all();
 
         return new Chosen(false, '', false, array_map(fn (mixed $id) => is_numeric($id) ? (int) $id : 0, array_values($ids)));

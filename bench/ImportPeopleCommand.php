@@ -38,9 +38,13 @@ final class ImportPeopleCommand extends Command
         $read = hrtime(true);
         $run->handle($import->refresh());
         $checked = hrtime(true);
-        $outcomes = DB::table('import_lines')->where('import_id', $import->id)->groupBy('outcome')->selectRaw('outcome, count(*) as n')->pluck('n', 'outcome')->all();
+        $outcomes = DB::table('import_lines')
+            ->where('import_id', $import->id)->groupBy('outcome')->selectRaw('outcome, count(*) as n')
+            ->pluck('n', 'outcome')->all();
         if ($this->option('take') !== null) {
-            DB::table('import_lines')->where('import_id', $import->id)->where('line', '>', (int) $this->option('take'))->update(['outcome' => LineOutcome::LeftOut->value]);
+            DB::table('import_lines')
+                ->where('import_id', $import->id)->where('line', '>', (int) $this->option('take'))
+                ->update(['outcome' => LineOutcome::LeftOut->value]);
         }
         $run->begin($import->refresh());
         $run->handle($import->refresh());
@@ -62,7 +66,9 @@ final class ImportPeopleCommand extends Command
     {
         mt_srand((int) $this->option('seed'));
         $csv = "First name,Last name,Company,Job title,Phone,Mobile,Email,Street,City,State,Zip,Tags,Terms,Customer number\n";
-        $known = DB::table('parties')->join('contact_points', 'contact_points.party_id', '=', 'parties.id')->where('parties.kind', 'person')->where('contact_points.kind', 'email')
+        $known = DB::table('parties')
+            ->join('contact_points', 'contact_points.party_id', '=', 'parties.id')->where('parties.kind', 'person')
+            ->where('contact_points.kind', 'email')
             ->whereNull('archived_on')->inRandomOrder()->limit((int) ($lines / 7))->get(['given', 'family', 'value']);
         $firms = array_map(fn () => Names::companyWord().' '.Names::companyWord().' Imports', range(1, max(1, intdiv($lines, 6))));
         for ($n = 1; $n <= $lines; $n++) {
@@ -71,8 +77,10 @@ final class ImportPeopleCommand extends Command
             $isFirm = $n % 10 === 0 && $old === null;
             $csv .= implode(',', [
                 $isFirm ? '' : $given, $isFirm ? '' : $family, $firms[mt_rand(0, count($firms) - 1)], $isFirm ? '' : 'Clerk',
-                sprintf('802-555-%04d', mt_rand(0, 9999)), $n % 3 === 0 ? sprintf('802-%03d-%04d', mt_rand(200, 999), mt_rand(0, 9999)) : '',
-                $old === null ? mb_strtolower("$given.$family.$n@imported.example") : (string) $old->value, mt_rand(1, 900).' Main Street', 'Brattleboro', 'VT', '05301',
+                sprintf('802-555-%04d', mt_rand(0, 9999)),
+                $n % 3 === 0 ? sprintf('802-%03d-%04d', mt_rand(200, 999), mt_rand(0, 9999)) : '',
+                $old === null ? mb_strtolower("$given.$family.$n@imported.example") : (string) $old->value,
+                mt_rand(1, 900).' Main Street', 'Brattleboro', 'VT', '05301',
                 $n % 5 === 0 ? 'fair' : '', $n % 4 === 0 ? 'net 30' : '', "K$n",
             ])."\n";
         }

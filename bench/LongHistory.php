@@ -64,12 +64,14 @@ final class LongHistory
     private function one(int $party, string $day, int $n): void
     {
         $entry = $n % 3 === 0 ? LogEntry::query()->create([
-            'subject_id' => $party, 'kind' => LogKind::cases()[$n % 5], 'happened_on' => Day::fromIso($day), 'text' => "Entry $n, about the clock",
+            'subject_id' => $party, 'kind' => LogKind::cases()[$n % 5], 'happened_on' => Day::fromIso($day),
+            'text' => "Entry $n, about the clock",
             'user_id' => 1,
         ]) : null;
         Change::query()->create([
             'subject_id' => $party, 'section' => $entry === null ? 'reach' : 'log', 'label' => $entry === null ? 'Phone' : 'Log entry',
-            'from' => '', 'to' => $entry === null ? "number $n" : '', 'user_id' => 1, 'at' => "$day 15:00:00", 'log_entry_id' => $entry?->id,
+            'from' => '', 'to' => $entry === null ? "number $n" : '', 'user_id' => 1, 'at' => "$day 15:00:00",
+            'log_entry_id' => $entry?->id,
         ]);
     }
 }

@@ -27,7 +27,10 @@ return Application::configure(basePath: dirname(__DIR__))
         api: __DIR__.'/../routes/api.php',
     )
     // The bench is no part of what an office installs.
-    ->withCommands([__DIR__.'/../app/Console', ...(class_exists(BenchCommand::class) ? [BenchCommand::class, GoingOutCommand::class, ImportCommand::class, ImportPeopleCommand::class, ScanCommand::class] : [])])
+    ->withCommands([
+        __DIR__.'/../app/Console',
+        ...(class_exists(BenchCommand::class) ? [BenchCommand::class, GoingOutCommand::class, ImportCommand::class, ImportPeopleCommand::class, ScanCommand::class] : []),
+    ])
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->statefulApi();
         // What was left empty stays empty text; null means that nothing was chosen.

@@ -297,27 +297,28 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::post('meetings/{meeting}/call-off', [MeetingsController::class, 'callOff'])->whereNumber('meeting');
         Route::post('parties/{party}/meetings', [MeetingsController::class, 'ofParty'])->whereNumber('party');
         Route::post('engagements/{engagement}/meetings', [MeetingsController::class, 'ofEngagement'])->whereNumber('engagement');
-        Route::prefix('engagements/{engagement}')->whereNumber(['engagement', 'move', 'inRole', 'logEntry'])->scopeBindings()->group(function (): void {
-            Route::delete('/', [EngagementsController::class, 'destroy']);
-            Route::put('archive', [EngagementsController::class, 'archive']);
-            Route::delete('archive', [EngagementsController::class, 'restore']);
-            Route::put('head', [EngagementSectionsController::class, 'head']);
-            Route::put('parties', [EngagementSectionsController::class, 'parties']);
-            Route::put('site', [EngagementSectionsController::class, 'site']);
-            Route::put('links', [EngagementSectionsController::class, 'links']);
-            Route::put('details', [EngagementSectionsController::class, 'details']);
-            Route::post('sections/{section}/undo', [EngagementSectionsController::class, 'undo']);
-            Route::post('sections/{section}/bring-back', [AsOfController::class, 'bringBackOfEngagement']);
-            Route::post('reminders', [EngagementLogController::class, 'remind']);
-            Route::post('files', [EngagementLogController::class, 'file']);
-            Route::post('entries', [EngagementLogController::class, 'write']);
-            Route::put('entries/{logEntry}', [EngagementLogController::class, 'pin']);
-            Route::delete('entries/{logEntry}', [EngagementLogController::class, 'remove']);
-            Route::post('shared-invoice', [EngagementsController::class, 'share']);
-            Route::post('moves', [EngagementSectionsController::class, 'move']);
-            Route::delete('moves/{move}', [EngagementSectionsController::class, 'takeBack']);
-            Route::post('parties/{inRole}/replace', [EngagementSectionsController::class, 'replace']);
-        });
+        Route::prefix('engagements/{engagement}')
+            ->whereNumber(['engagement', 'move', 'inRole', 'logEntry'])->scopeBindings()->group(function (): void {
+                Route::delete('/', [EngagementsController::class, 'destroy']);
+                Route::put('archive', [EngagementsController::class, 'archive']);
+                Route::delete('archive', [EngagementsController::class, 'restore']);
+                Route::put('head', [EngagementSectionsController::class, 'head']);
+                Route::put('parties', [EngagementSectionsController::class, 'parties']);
+                Route::put('site', [EngagementSectionsController::class, 'site']);
+                Route::put('links', [EngagementSectionsController::class, 'links']);
+                Route::put('details', [EngagementSectionsController::class, 'details']);
+                Route::post('sections/{section}/undo', [EngagementSectionsController::class, 'undo']);
+                Route::post('sections/{section}/bring-back', [AsOfController::class, 'bringBackOfEngagement']);
+                Route::post('reminders', [EngagementLogController::class, 'remind']);
+                Route::post('files', [EngagementLogController::class, 'file']);
+                Route::post('entries', [EngagementLogController::class, 'write']);
+                Route::put('entries/{logEntry}', [EngagementLogController::class, 'pin']);
+                Route::delete('entries/{logEntry}', [EngagementLogController::class, 'remove']);
+                Route::post('shared-invoice', [EngagementsController::class, 'share']);
+                Route::post('moves', [EngagementSectionsController::class, 'move']);
+                Route::delete('moves/{move}', [EngagementSectionsController::class, 'takeBack']);
+                Route::post('parties/{inRole}/replace', [EngagementSectionsController::class, 'replace']);
+            });
         Route::prefix('parties/{party}')->whereNumber('party')->scopeBindings()->group(function (): void {
             Route::delete('/', [ArchiveController::class, 'destroy']);
             Route::post('reminders', [RemindersController::class, 'add']);

@@ -15,16 +15,19 @@ Route::get('/calendar/{secret}.ics', [RemindersController::class, 'feed'])->wher
 
 // For phones and mail programs, with a password of their own; RFC 6764, 5 for where they look first.
 Route::match(['GET', 'PROPFIND'], '/.well-known/carddav', fn () => new RedirectResponse('/dav/', 301))->withoutMiddleware('web');
-Route::prefix('dav')->withoutMiddleware('web')->middleware(['throttle:600,1', CardPassword::class, SubstituteBindings::class])->group(function (): void {
-    Route::match(['OPTIONS'], '{path?}', [CardDavController::class, 'options'])->where('path', '.*');
-    Route::match(['PROPFIND'], '/', [CardDavController::class, 'root']);
-    Route::match(['PROPFIND'], 'me', [CardDavController::class, 'principal']);
-    Route::match(['PROPFIND'], 'books', [CardDavController::class, 'home']);
-    Route::match(['PROPFIND', 'REPORT'], 'books/{book}', [CardDavController::class, 'addressBook'])->where('book', '[a-z]+(-\d+)?');
-    Route::match(['GET', 'HEAD', 'PROPFIND'], 'books/{book}/{id}.vcf', [CardDavController::class, 'one'])->where('book', '[a-z]+(-\d+)?')->whereNumber('id');
-    Route::match(['GET', 'HEAD', 'PROPFIND', 'REPORT'], '{path?}', [CardDavController::class, 'nothing'])->where('path', '.*');
-    Route::match(['PUT', 'DELETE', 'POST', 'PATCH', 'PROPPATCH', 'MKCOL', 'MOVE', 'COPY', 'LOCK'], '{path?}', [CardDavController::class, 'refuse'])->where('path', '.*');
-});
+Route::prefix('dav')
+    ->withoutMiddleware('web')->middleware(['throttle:600,1', CardPassword::class, SubstituteBindings::class])
+    ->group(function (): void {
+        Route::match(['OPTIONS'], '{path?}', [CardDavController::class, 'options'])->where('path', '.*');
+        Route::match(['PROPFIND'], '/', [CardDavController::class, 'root']);
+        Route::match(['PROPFIND'], 'me', [CardDavController::class, 'principal']);
+        Route::match(['PROPFIND'], 'books', [CardDavController::class, 'home']);
+        Route::match(['PROPFIND', 'REPORT'], 'books/{book}', [CardDavController::class, 'addressBook'])->where('book', '[a-z]+(-\d+)?');
+        Route::match(['GET', 'HEAD', 'PROPFIND'], 'books/{book}/{id}.vcf', [CardDavController::class, 'one'])
+            ->where('book', '[a-z]+(-\d+)?')->whereNumber('id');
+        Route::match(['GET', 'HEAD', 'PROPFIND', 'REPORT'], '{path?}', [CardDavController::class, 'nothing'])->where('path', '.*');
+        Route::match(['PUT', 'DELETE', 'POST', 'PATCH', 'PROPPATCH', 'MKCOL', 'MOVE', 'COPY', 'LOCK'], '{path?}', [CardDavController::class, 'refuse'])->where('path', '.*');
+    });
 
 // That of a record that was made one with another is where that is.
 Route::get('/records/{record}/{rest?}', [PageController::class, 'record'])->whereNumber('record')->where('rest', '.*');

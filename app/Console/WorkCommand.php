@@ -27,7 +27,8 @@ final class WorkCommand extends Command
         while (is_dir($home)) {
             if (DB::table('queued_work')->exists()) {
                 Process::path(base_path())->forever()->run([
-                    PHP_BINARY, '-d', 'memory_limit=512M', '-d', 'realpath_cache_size=0', base_path('artisan'), 'queue:work', '--once', '--timeout=0', '--quiet',
+                    PHP_BINARY, '-d', 'memory_limit=512M', '-d', 'realpath_cache_size=0', base_path('artisan'), 'queue:work',
+                    '--once', '--timeout=0', '--quiet',
                 ]);
                 DB::table('queued_work')->update(['reserved_at' => null]);
             } else {

@@ -25,7 +25,9 @@ final class RowJournal
      */
     public static function of(array $tables, \Closure $work): array
     {
-        DB::statement('CREATE TEMP TABLE '.self::JOURNAL.' (id INTEGER PRIMARY KEY, tbl TEXT NOT NULL, key TEXT NOT NULL, row TEXT, UNIQUE (tbl, key))');
+        DB::statement(
+            'CREATE TEMP TABLE '.self::JOURNAL.' (id INTEGER PRIMARY KEY, tbl TEXT NOT NULL, key TEXT NOT NULL, row TEXT, UNIQUE (tbl, key))',
+        );
         foreach ($tables as $table) {
             self::watch($table);
         }
@@ -52,7 +54,9 @@ final class RowJournal
      */
     public static function now(string $table, array $key): ?array
     {
-        $row = DB::table($table)->where(fn (Builder $query) => $query->where($key))->selectRaw(self::object(self::columns($table), '').' as row')->value('row');
+        $row = DB::table($table)
+            ->where(fn (Builder $query) => $query->where($key))
+            ->selectRaw(self::object(self::columns($table), '').' as row')->value('row');
 
         return is_string($row) ? self::read1($row) : null;
     }

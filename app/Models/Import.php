@@ -42,7 +42,10 @@ final class Import extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['problems' => '[]', 'found' => 0, 'taken' => 0, 'problem_count' => 0, 'failure' => '', 'of' => self::DOCUMENTS, 'settings' => '{}', 'lines' => 0];
+    protected $attributes = [
+        'problems' => '[]', 'found' => 0, 'taken' => 0, 'problem_count' => 0, 'failure' => '', 'of' => self::DOCUMENTS,
+        'settings' => '{}', 'lines' => 0,
+    ];
 
     protected function casts(): array
     {

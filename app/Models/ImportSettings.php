@@ -57,7 +57,11 @@ final readonly class ImportSettings implements Castable
      */
     public function holding(string $pattern): array
     {
-        return array_values(array_filter($this->columns, fn (int $at) => preg_match($pattern, $this->targets[$at] ?? '') === 1, ARRAY_FILTER_USE_KEY));
+        return array_values(array_filter(
+            $this->columns,
+            fn (int $at) => preg_match($pattern, $this->targets[$at] ?? '') === 1,
+            ARRAY_FILTER_USE_KEY,
+        ));
     }
 
     /** Days and amounts are read as the columns that hold them tell; else as before. */
@@ -72,7 +76,13 @@ final readonly class ImportSettings implements Castable
     /** @param  string  $of  what is in it: the same headings may name people, or documents */
     public function headings(string $of): string
     {
-        return hash('sha256', ($of === Import::RECORDS ? '' : "$of\n").implode("\n", array_map(fn (ColumnFacts $one) => mb_strtolower(trim($one->heading)), $this->columns)));
+        return hash(
+            'sha256',
+            ($of === Import::RECORDS ? '' : "$of\n").implode(
+                "\n",
+                array_map(fn (ColumnFacts $one) => mb_strtolower(trim($one->heading)), $this->columns),
+            ),
+        );
     }
 
     /** @param  array<string, mixed>  $changes */

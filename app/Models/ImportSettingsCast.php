@@ -23,7 +23,8 @@ final class ImportSettingsCast implements CastsAttributes
     public function get(Model $model, string $key, mixed $value, array $attributes): ImportSettings
     {
         /** @var array{
-         *     format?: string, sheets?: list<string>, sheet?: string, hasHeadings?: bool, columns?: list<array<string, mixed>>, targets?: list<string>,
+         *     format?: string, sheets?: list<string>, sheet?: string, hasHeadings?: bool, columns?: list<array<string,
+         * mixed>>, targets?: list<string>,
          *     isMonthFirst?: bool, sign?: string, existing?: string, takesNewWords?: bool, kind?: string|null, roles?: list<string>,
          * } $kept
          */

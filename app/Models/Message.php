@@ -48,7 +48,12 @@ final class Message extends Model
         self::addGlobalScope('readable', function (Builder $messages): void {
             $reader = Auth::user();
             if ($reader instanceof User) {
-                $messages->where(fn (Builder $some) => $some->whereNull('messages.engagement_id')->orWhereNotIn('messages.engagement_id', Engagement::hiddenFrom($reader)));
+                $messages->where(
+                    fn (Builder $some) => $some->whereNull('messages.engagement_id')->orWhereNotIn(
+                        'messages.engagement_id',
+                        Engagement::hiddenFrom($reader),
+                    ),
+                );
             }
         });
     }

@@ -113,7 +113,8 @@ final class BookElsewhere
         }
         try {
             return Http::withBasicAuth($this->name, $this->password)->withHeaders(['Depth' => $depth])
-                ->withBody($body, 'application/xml; charset=utf-8')->withoutRedirecting()->connectTimeout((int) ceil(min(5, $left)))->timeout((int) ceil($left))
+                ->withBody($body, 'application/xml; charset=utf-8')
+                ->withoutRedirecting()->connectTimeout((int) ceil(min(5, $left)))->timeout((int) ceil($left))
                 ->withOptions(['stream' => true, 'read_timeout' => $left, 'decode_content' => false])
                 ->send($method, $address->toText());
         } catch (ConnectionException|GuzzleException) {

@@ -36,7 +36,10 @@ final class MailWay
             $stream->setTimeout(self::SECONDS);
         }
         try {
-            $transport->send(new RawMessage($message), new Envelope(new Address($from), array_map(fn (string $one) => new Address($one), $to)));
+            $transport->send(
+                new RawMessage($message),
+                new Envelope(new Address($from), array_map(fn (string $one) => new Address($one), $to)),
+            );
         } finally {
             $transport->stop();
         }

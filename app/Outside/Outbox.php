@@ -46,8 +46,15 @@ final readonly class Outbox
      * @param list<string> $to
      * @param string $message as it leaves
      */
-    public function put(Party $party, ?int $documentId, array $to, string $subject, string $message, User $by, ?int $engagementId = null): void
-    {
+    public function put(
+        Party $party,
+        ?int $documentId,
+        array $to,
+        string $subject,
+        string $message,
+        User $by,
+        ?int $engagementId = null,
+    ): void {
         $path = 'outbox/'.Str::uuid().'.eml';
         DB::afterRollBack(fn () => Storage::delete($path));
         Storage::put($path, $message);

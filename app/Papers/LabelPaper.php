@@ -75,12 +75,22 @@ final class LabelPaper
     }
 
     /** @param  list<string>  $lines */
-    private function write(array $lines, float $left, float $top, float $width, float $height, bool $isCentred, float $largest = self::LARGEST): void
-    {
+    private function write(
+        array $lines,
+        float $left,
+        float $top,
+        float $width,
+        float $height,
+        bool $isCentred,
+        float $largest = self::LARGEST,
+    ): void {
         [$wide, $high] = [$width - 2 * self::EDGE, $height - 2 * self::EDGE];
         $size = $largest;
         // As large as all its lines allow; what is still too long at the smallest goes on in the next line.
-        while ($size > self::SMALLEST && (count($lines) * $size * self::LEADING * self::POINT > $high || $this->widest($lines, $size) > $wide)) {
+        while (
+            $size > self::SMALLEST
+            && (count($lines) * $size * self::LEADING * self::POINT > $high || $this->widest($lines, $size) > $wide)
+        ) {
             $size -= 0.5;
         }
         $lines = $this->widest($lines, $size) > $wide ? Formatter::onLabel($lines) : $lines;

@@ -27,7 +27,10 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
-        Connection::resolverFor('sqlite', fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config) => new OfficeConnection($pdo, $database, $prefix, $config));
+        Connection::resolverFor(
+            'sqlite',
+            fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config) => new OfficeConnection($pdo, $database, $prefix, $config),
+        );
         $this->app->scoped(ActLog::class);
         $this->app->scoped(HeldIndex::class);
     }

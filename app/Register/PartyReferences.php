@@ -23,7 +23,10 @@ final class PartyReferences
             Reference::binding('engagement_parties', 'via_id', 'case or project', 'cases and projects', atMerge: AtMerge::Settles),
             Reference::binding('engagement_parties', 'contact_id', 'case or project', 'cases and projects', atMerge: AtMerge::Settles),
 
-            Reference::binding('former_records', 'kept_id', 'record made one with it', 'records made one with it', atMerge: AtMerge::Settles),
+            Reference::binding(
+                'former_records', 'kept_id', 'record made one with it', 'records made one with it',
+                atMerge: AtMerge::Settles,
+            ),
 
             ...References::ofSubject(),
             Reference::owned('former_records', atUniqueKey: AtUniqueKey::Goes, atMerge: AtMerge::Stays),

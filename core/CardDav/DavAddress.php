@@ -97,6 +97,7 @@ final readonly class DavAddress
 
     private static function isHost(string $host): bool
     {
-        return filter_var(trim($host, '[]'), FILTER_VALIDATE_IP) !== false || filter_var($host, FILTER_VALIDATE_DOMAIN, FILTER_FLAG_HOSTNAME) !== false;
+        return filter_var(trim($host, '[]'), FILTER_VALIDATE_IP) !== false
+            || filter_var($host, FILTER_VALIDATE_DOMAIN, FILTER_FLAG_HOSTNAME) !== false;
     }
 }

@@ -28,7 +28,11 @@ final readonly class DavAnswer
         $document = new \DOMDocument;
         $isXml = stripos(substr($body, 0, 2000), '<!DOCTYPE') === false && stripos($body, '<!ENTITY') === false
             && trim($body) !== '' && @$document->loadXML($body, LIBXML_NONET | LIBXML_PARSEHUGE);
-        if (! $isXml || $document->documentElement?->localName !== 'multistatus' || $document->documentElement->namespaceURI !== DavRequest::DAV) {
+        if (
+            ! $isXml
+            || $document->documentElement?->localName !== 'multistatus'
+            || $document->documentElement->namespaceURI !== DavRequest::DAV
+        ) {
             throw DavRefused::notABook();
         }
         $responses = [];
@@ -85,7 +89,9 @@ final readonly class DavAnswer
     {
         foreach ($this->responses as $response) {
             $property = $response->getElementsByTagNameNS($namespace, $name)->item(0);
-            $href = $property instanceof \DOMElement ? trim($property->getElementsByTagNameNS(DavRequest::DAV, 'href')->item(0)->textContent ?? '') : '';
+            $href = $property instanceof \DOMElement
+                ? trim($property->getElementsByTagNameNS(DavRequest::DAV, 'href')->item(0)->textContent ?? '')
+                : '';
             if ($href !== '') {
                 return $href;
             }

@@ -10,13 +10,19 @@ final class AddressBook
     /** What its columns are, by heading: several phones of a label stand in one cell. */
     private const COLUMNS = [
         'Kind' => 'kind', 'Name' => 'name', 'Title before the name' => 'prefix', 'Given name' => 'given', 'Middle name' => 'middle',
-        'Family name' => 'family', 'Suffix' => 'suffix', 'Preferred name' => 'preferred', 'Pronouns' => 'pronouns', 'Birth date' => 'birth-date',
+        'Family name' => 'family', 'Suffix' => 'suffix', 'Preferred name' => 'preferred', 'Pronouns' => 'pronouns',
+        'Birth date' => 'birth-date',
         'Deceased' => 'deceased', 'Company' => 'company', 'Position' => 'job-title', 'Department' => 'department',
-        'Phone' => 'phone', 'Mobile phone' => 'phone:mobile', 'Office phone' => 'phone:office', 'Home phone' => 'phone:home', 'Fax' => 'phone:fax', 'Pager' => 'phone:pager',
-        'Email' => 'email', 'Office email' => 'email:office', 'Home email' => 'email:home', 'Website' => 'website', 'Messaging' => 'handle', 'Profile' => 'profile',
-        'Address' => 'address', 'Street' => 'street', 'City' => 'locality', 'State' => 'region', 'Postcode' => 'postcode', 'Country' => 'country',
-        'Office street' => 'street:office', 'Office city' => 'locality:office', 'Office state' => 'region:office', 'Office postcode' => 'postcode:office', 'Office country' => 'country:office',
-        'Home street' => 'street:home', 'Home city' => 'locality:home', 'Home state' => 'region:home', 'Home postcode' => 'postcode:home', 'Home country' => 'country:home',
+        'Phone' => 'phone', 'Mobile phone' => 'phone:mobile', 'Office phone' => 'phone:office', 'Home phone' => 'phone:home',
+        'Fax' => 'phone:fax', 'Pager' => 'phone:pager',
+        'Email' => 'email', 'Office email' => 'email:office', 'Home email' => 'email:home', 'Website' => 'website',
+        'Messaging' => 'handle', 'Profile' => 'profile',
+        'Address' => 'address', 'Street' => 'street', 'City' => 'locality', 'State' => 'region', 'Postcode' => 'postcode',
+        'Country' => 'country',
+        'Office street' => 'street:office', 'Office city' => 'locality:office', 'Office state' => 'region:office',
+        'Office postcode' => 'postcode:office', 'Office country' => 'country:office',
+        'Home street' => 'street:home', 'Home city' => 'locality:home', 'Home state' => 'region:home',
+        'Home postcode' => 'postcode:home', 'Home country' => 'country:home',
         'Tags' => 'tags', 'Language' => 'language', 'Note' => 'note', 'Unreadable' => self::UNREADABLE,
     ];
 

@@ -21,7 +21,10 @@ final class CardReader
     private const LEFT_OUT = '/^([\w-]+\.)?(PHOTO|LOGO|SOUND|KEY)[;:]/i';
 
     /** What types and labels say, in our words; the first that is found. */
-    private const LABELS = ['cell' => 'mobile', 'mobile' => 'mobile', 'iphone' => 'mobile', 'fax' => 'fax', 'pager' => 'pager', 'work' => 'office', 'office' => 'office', 'home' => 'home'];
+    private const LABELS = [
+        'cell' => 'mobile', 'mobile' => 'mobile', 'iphone' => 'mobile', 'fax' => 'fax', 'pager' => 'pager',
+        'work' => 'office', 'office' => 'office', 'home' => 'home',
+    ];
 
     private const PARTS = ['street', 'locality', 'region', 'postcode', 'country'];
 
@@ -68,7 +71,10 @@ final class CardReader
         }
         foreach (array_values(($cards[0] ?? null) === 'vcard' ? [$cards] : $cards) as $at => $card) {
             $properties = is_array($card) && is_array($card[1] ?? null) ? $card[1] : [];
-            $kept = array_values(array_filter($properties, fn (mixed $one) => is_array($one) && ! in_array($one[0] ?? '', ['photo', 'logo', 'sound', 'key'], true)));
+            $kept = array_values(array_filter(
+                $properties,
+                fn (mixed $one) => is_array($one) && ! in_array($one[0] ?? '', ['photo', 'logo', 'sound', 'key'], true),
+            ));
             $contact = self::contact(fn () => Reader::readJson(['vcard', $kept], Reader::OPTION_FORGIVING));
             if ($contact !== null) {
                 yield $at + 1 => $contact;
@@ -112,7 +118,8 @@ final class CardReader
 
         return [
             'kind' => implode('', $name).$shown === '' && $organisation[0] !== '' ? 'company' : 'person',
-            'name' => $shown, 'family' => $name[0], 'given' => $name[1], 'middle' => $name[2], 'prefix' => $name[3], 'suffix' => str_replace(',', ' ', $name[4]),
+            'name' => $shown, 'family' => $name[0], 'given' => $name[1], 'middle' => $name[2], 'prefix' => $name[3],
+            'suffix' => str_replace(',', ' ', $name[4]),
             'preferred' => explode(',', self::one($card, 'NICKNAME'))[0], 'pronouns' => self::one($card, 'PRONOUNS'),
             'company' => $organisation[0], 'department' => $organisation[1], 'job-title' => self::one($card, 'TITLE'),
             'birth-date' => self::day(self::one($card, 'BDAY')), 'deceased' => self::day(self::one($card, 'DEATHDATE')),
@@ -131,7 +138,9 @@ final class CardReader
                 $label = self::label($card, $property);
                 $value = trim(self::text($property));
                 $value = $key === 'phone' ? str_replace(';ext=', ' x', preg_replace('/^tel:/i', '', $value) ?? $value) : $value;
-                $target = in_array($key, ['phone', 'email'], true) && in_array("$key:$label", AddressBook::targets(), true) ? "$key:$label" : $key;
+                $target = in_array($key, ['phone', 'email'], true) && in_array("$key:$label", AddressBook::targets(), true)
+                    ? "$key:$label"
+                    : $key;
                 if ($value !== '') {
                     $found[$target][] = $value;
                 }

@@ -75,7 +75,8 @@ final class ColumnFacts
         $this->filled++;
         if ($this->filled <= self::ENOUGH) {
             $this->emails += (int) (preg_match('/^\S+@\S+\.\S+$/', $cell) === 1);
-            $this->phones += (int) (preg_match('/^\+?[\d\s().\-\/]{7,}(\s*(x|ext\.?)\s*\d+)?$/i', $cell) === 1 && preg_match('/^(\d{4}-\d\d-\d\d|\d{1,2}[\/.\-]\d{1,2}[\/.\-]\d{2,4})$/', $cell) === 0);
+            $isDay = preg_match('/^(\d{4}-\d\d-\d\d|\d{1,2}[\/.\-]\d{1,2}[\/.\-]\d{2,4})$/', $cell) === 1;
+            $this->phones += (int) (! $isDay && preg_match('/^\+?[\d\s().\-\/]{7,}(\s*(x|ext\.?)\s*\d+)?$/i', $cell) === 1);
             $this->sites += (int) (preg_match('/^(https?:\/\/|www\.)\S+$/i', $cell) === 1);
             $this->prefixes += (int) (preg_match('/^(mr|mrs|ms|miss|mx|dr|prof|rev|herr|frau)\.?$/i', $cell) === 1);
             if (count($this->samples) < self::SAMPLES && ! in_array($cell, $this->samples, true)) {

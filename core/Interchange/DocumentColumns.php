@@ -29,8 +29,10 @@ final class DocumentColumns
 
     /** What somebody can say that a column is. */
     private const TITLES = [
-        'kind' => 'Kind of document', 'number' => 'Number', 'party' => 'Client or vendor', 'date' => 'Date', 'amount' => 'Amount', 'due' => 'Due',
-        'currency' => 'Currency', 'tax' => 'Tax, per cent', 'text' => 'What for', 'quantity' => 'Quantity', 'reference' => 'Their reference', 'terms' => 'Payment terms',
+        'kind' => 'Kind of document', 'number' => 'Number', 'party' => 'Client or vendor', 'date' => 'Date',
+        'amount' => 'Amount', 'due' => 'Due',
+        'currency' => 'Currency', 'tax' => 'Tax, per cent', 'text' => 'What for', 'quantity' => 'Quantity',
+        'reference' => 'Their reference', 'terms' => 'Payment terms',
     ];
 
     /**
@@ -77,7 +79,10 @@ final class DocumentColumns
         return match (true) {
             array_diff($said, array_keys(self::TITLES)) !== [] => 'One of the columns is said to be something that is no longer there. Choose again.',
             $twice !== [] => 'Two columns are said to be “'.self::TITLES[$twice[0]].'”. Leave one of them out.',
-            $missing !== [] => 'Say which column is: '.implode(', ', array_map(fn (string $one) => mb_strtolower(self::TITLES[$one]), $missing)).'.',
+            $missing !== [] => 'Say which column is: '.implode(
+                ', ',
+                array_map(fn (string $one) => mb_strtolower(self::TITLES[$one]), $missing),
+            ).'.',
             default => '',
         };
     }

@@ -12,9 +12,11 @@ final class GuessColumns
 {
     /** Words beside the heading that say which of several it is. */
     private const LABELS = [
-        'mobile' => 'mobile', 'cell' => 'mobile', 'cellular' => 'mobile', 'home' => 'home', 'private' => 'home', 'work' => 'office', 'business' => 'office',
+        'mobile' => 'mobile', 'cell' => 'mobile', 'cellular' => 'mobile', 'home' => 'home', 'private' => 'home',
+        'work' => 'office', 'business' => 'office',
         'office' => 'office', 'fax' => 'fax', 'pager' => 'pager', 'direct' => 'direct', 'assistant' => 'assistant', 'other' => 'other',
-        'billing' => 'billing', 'bill to' => 'billing', 'invoice' => 'billing', 'shipping' => 'delivery', 'ship to' => 'delivery', 'delivery' => 'delivery',
+        'billing' => 'billing', 'bill to' => 'billing', 'invoice' => 'billing', 'shipping' => 'delivery',
+        'ship to' => 'delivery', 'delivery' => 'delivery',
         'mailing' => 'postal', 'postal' => 'postal', 'remit to' => 'remit-to', 'remittance' => 'remit-to', 'ship from' => 'ship-from',
     ];
 
@@ -22,10 +24,16 @@ final class GuessColumns
     private const PHONES = ['mobile', 'fax', 'pager'];
 
     /** Words that say nothing of their own. */
-    private const PLAIN = ['main', 'primary', 'value', 'preferred', 'default', 'contact', 'person', 'customer', 'client', 'vendor', 'supplier', 'their'];
+    private const PLAIN = [
+        'main', 'primary', 'value', 'preferred', 'default', 'contact', 'person', 'customer', 'client', 'vendor',
+        'supplier', 'their',
+    ];
 
     /** Headings of a company, where another column has the name of a person. */
-    private const FIRMS = ['customer', 'customer name', 'client name', 'vendor name', 'supplier', 'supplier name', 'account name', 'name 1'];
+    private const FIRMS = [
+        'customer', 'customer name', 'client name', 'vendor name', 'supplier', 'supplier name', 'account name',
+        'name 1',
+    ];
 
     /** @var array<string, string> keys by every heading that means one */
     private array $known = [];
@@ -175,7 +183,8 @@ final class GuessColumns
         foreach ($targets as $text) {
             $target = Target::of($text);
             $column = $target === null ? null : PartyColumns::all()[$target->key] ?? null;
-            $isPart = $target !== null && in_array($target->key, ['street', 'note', 'tags', 'types', 'phone', 'email', 'website', 'handle', 'profile'], true);
+            $isPart = $target !== null
+                && in_array($target->key, ['street', 'note', 'tags', 'types', 'phone', 'email', 'website', 'handle', 'profile'], true);
             if ($target === null || ($column !== null && ! $isPart && isset($seen[$text]) && ! $column->isSeveral)) {
                 $once[] = '';
 

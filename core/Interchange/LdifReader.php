@@ -13,18 +13,26 @@ namespace Almanac\Interchange;
 final class LdifReader
 {
     private const ATTRIBUTES = [
-        'cn' => 'name', 'displayname' => 'name', 'givenname' => 'given', 'gn' => 'given', 'sn' => 'family', 'surname' => 'family', 'initials' => 'middle', 'personaltitle' => 'prefix',
-        'generationqualifier' => 'suffix', 'o' => 'company', 'organizationname' => 'company', 'company' => 'company', 'ou' => 'department', 'department' => 'department',
-        'departmentnumber' => 'department', 'title' => 'job-title', 'mail' => 'email', 'emailaddress' => 'email', 'rfc822mailbox' => 'email', 'telephonenumber' => 'phone:office',
-        'homephone' => 'phone:home', 'mobile' => 'phone:mobile', 'cellphone' => 'phone:mobile', 'facsimiletelephonenumber' => 'phone:fax', 'fax' => 'phone:fax', 'pager' => 'phone:pager',
-        'pagerphone' => 'phone:pager', 'street' => 'street:office', 'streetaddress' => 'street:office', 'postofficebox' => 'street:office', 'l' => 'locality:office', 'locality' => 'locality:office',
-        'st' => 'region:office', 'postalcode' => 'postcode:office', 'zip' => 'postcode:office', 'c' => 'country:office', 'co' => 'country:office', 'countryname' => 'country:office',
+        'cn' => 'name', 'displayname' => 'name', 'givenname' => 'given', 'gn' => 'given', 'sn' => 'family',
+        'surname' => 'family', 'initials' => 'middle', 'personaltitle' => 'prefix',
+        'generationqualifier' => 'suffix', 'o' => 'company', 'organizationname' => 'company', 'company' => 'company',
+        'ou' => 'department', 'department' => 'department',
+        'departmentnumber' => 'department', 'title' => 'job-title', 'mail' => 'email', 'emailaddress' => 'email',
+        'rfc822mailbox' => 'email', 'telephonenumber' => 'phone:office',
+        'homephone' => 'phone:home', 'mobile' => 'phone:mobile', 'cellphone' => 'phone:mobile',
+        'facsimiletelephonenumber' => 'phone:fax', 'fax' => 'phone:fax', 'pager' => 'phone:pager',
+        'pagerphone' => 'phone:pager', 'street' => 'street:office', 'streetaddress' => 'street:office',
+        'postofficebox' => 'street:office', 'l' => 'locality:office', 'locality' => 'locality:office',
+        'st' => 'region:office', 'postalcode' => 'postcode:office', 'zip' => 'postcode:office', 'c' => 'country:office',
+        'co' => 'country:office', 'countryname' => 'country:office',
         'labeleduri' => 'website', 'description' => 'note', 'info' => 'note', 'preferredlanguage' => 'language',
     ];
 
     private const ENDINGS = [
-        '/homestreet2?$/' => 'street:home', '/homelocalityname$/' => 'locality:home', '/homestate$/' => 'region:home', '/homepostalcode$/' => 'postcode:home', '/homecountryname$/' => 'country:home',
-        '/workstreet2$/' => 'street:office', '/secondemail$/' => 'email', '/(home|work)url$/' => 'website', '/nickname$/' => 'preferred', '/birth(year|month|day)$/' => 'birth',
+        '/homestreet2?$/' => 'street:home', '/homelocalityname$/' => 'locality:home', '/homestate$/' => 'region:home',
+        '/homepostalcode$/' => 'postcode:home', '/homecountryname$/' => 'country:home',
+        '/workstreet2$/' => 'street:office', '/secondemail$/' => 'email', '/(home|work)url$/' => 'website',
+        '/nickname$/' => 'preferred', '/birth(year|month|day)$/' => 'birth',
     ];
 
     /** Of which a contact may have several. */
@@ -90,7 +98,11 @@ final class LdifReader
         $classes = array_map(mb_strtolower(...), $record['objectclass'] ?? []);
         $isAdded = in_array(mb_strtolower($record['changetype'][0] ?? 'add'), ['add', ''], true);
         // Lists of contacts are none, nor are the units that they hang in.
-        if (! isset($record['dn']) || ! $isAdded || array_intersect($classes, ['groupofnames', 'groupofuniquenames', 'organizationalunit', 'dcobject']) !== []) {
+        if (
+            ! isset($record['dn'])
+            || ! $isAdded
+            || array_intersect($classes, ['groupofnames', 'groupofuniquenames', 'organizationalunit', 'dcobject']) !== []
+        ) {
             return;
         }
         $found = [];
@@ -102,8 +114,14 @@ final class LdifReader
             $isSeveral = preg_match(self::SEVERAL[0], $target) === 1;
             $found[$target] = $isSeveral ? [...$found[$target] ?? [], ...$values] : ($found[$target] ?? array_slice($values, 0, 1));
         }
-        $contact = array_filter(array_map(fn (array $values) => trim(implode("\n", array_filter($values, fn (string $one) => trim($one) !== ''))), $found), fn (string $value) => $value !== '');
-        $born = implode('-', array_map(fn (string $part) => sprintf('%02d', (int) ($record["birth$part"][0] ?? 0)), ['year', 'month', 'day']));
+        $contact = array_filter(
+            array_map(fn (array $values) => trim(implode("\n", array_filter($values, fn (string $one) => trim($one) !== ''))), $found),
+            fn (string $value) => $value !== '',
+        );
+        $born = implode(
+            '-',
+            array_map(fn (string $part) => sprintf('%02d', (int) ($record["birth$part"][0] ?? 0)), ['year', 'month', 'day']),
+        );
         $isFirm = in_array('organization', $classes, true) && ! isset($contact['given'], $contact['family']);
         yield $line => $contact + ($isFirm ? ['kind' => 'company', 'name' => $contact['company'] ?? ''] : []) + (preg_match('/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/', $born) === 1 ? ['birth-date' => $born] : []);
     }

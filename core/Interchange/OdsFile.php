@@ -117,7 +117,11 @@ final class OdsFile
                     'text:tab' => "\t",
                     default => '',
                 };
-            } elseif ($isWanted && $paragraphs !== [] && in_array($reader->nodeType, [\XMLReader::TEXT, \XMLReader::CDATA, \XMLReader::SIGNIFICANT_WHITESPACE], true)) {
+            } elseif (
+                $isWanted
+                && $paragraphs !== []
+                && in_array($reader->nodeType, [\XMLReader::TEXT, \XMLReader::CDATA, \XMLReader::SIGNIFICANT_WHITESPACE], true)
+            ) {
                 $paragraphs[count($paragraphs) - 1] .= $reader->value;
             }
         }

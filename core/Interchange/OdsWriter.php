@@ -31,7 +31,13 @@ final class OdsWriter
             fwrite($file, '<?xml version="1.0" encoding="UTF-8"?>'.self::OPENING);
             $style = ' table:style-name="head"';
             foreach ($rows as $row) {
-                fwrite($file, '<table:table-row>'.implode('', array_map(fn (string|int|float $cell) => self::cell($cell, $style), $row)).'</table:table-row>');
+                fwrite(
+                    $file,
+                    '<table:table-row>'.implode(
+                        '',
+                        array_map(fn (string|int|float $cell) => self::cell($cell, $style), $row),
+                    ).'</table:table-row>',
+                );
                 $style = '';
             }
             fwrite($file, self::CLOSING);
@@ -63,6 +69,9 @@ final class OdsWriter
         $escaped = htmlspecialchars(TableWriter::text($cell), ENT_XML1 | ENT_COMPAT, 'UTF-8');
         $spaced = preg_replace_callback('/ {2,}|^ | $/', fn (array $run) => '<text:s text:c="'.strlen($run[0]).'"/>', $escaped) ?? $escaped;
 
-        return "<table:table-cell$style office:value-type=\"string\"><text:p>".implode('</text:p><text:p>', explode("\n", $spaced)).'</text:p></table:table-cell>';
+        return "<table:table-cell$style office:value-type=\"string\"><text:p>".implode(
+            '</text:p><text:p>',
+            explode("\n", $spaced),
+        ).'</text:p></table:table-cell>';
     }
 }

@@ -82,7 +82,11 @@ final class PartyReader
             $this->codes($line),
             $this->taxNumbers($line),
             $this->accounts($line),
-            (string) $line->each('note', fn (int $column, string $text) => $this->at($column, fn () => Wording::paragraphs($text, self::NOTE, '')), "\n"),
+            (string) $line->each(
+                'note',
+                fn (int $column, string $text) => $this->at($column, fn () => Wording::paragraphs($text, self::NOTE, '')),
+                "\n",
+            ),
         );
 
         return new ReadLine($this->problems === [] ? $row : null, self::first($this->problems, array_column($ahead, 0)));
@@ -169,7 +173,10 @@ final class PartyReader
         $whole = $line->cell('name');
         if ($parts['given'] === '' && $parts['family'] === '' && $whole !== null) {
             $read = $this->at($whole[0], fn () => TypedPersonName::read($whole[1])->name);
-            $parts = ($read === null ? [] : PartyColumns::nameParts($read)) + array_filter($parts, fn (string $part) => $part !== '') + $parts;
+            $parts = ($read === null ? [] : PartyColumns::nameParts($read)) + array_filter(
+                $parts,
+                fn (string $part) => $part !== '',
+            ) + $parts;
         } else {
             // The whole name says nothing that its parts do not.
             $this->at($line->column('given', 'family', 'name', 'company'), fn () => PersonName::of($parts['given'], $parts['family']));
@@ -233,7 +240,10 @@ final class PartyReader
     {
         $positions = [];
         foreach ($line->groups(['company', 'job-title', 'department']) as $group) {
-            $part = fn (string $key) => isset($group[$key]) ? (string) $this->at($group[$key][0][0], fn () => NamePart::tidy($group[$key][0][1])) : '';
+            $part = fn (string $key) => isset($group[$key]) ? (string) $this->at(
+                $group[$key][0][0],
+                fn () => NamePart::tidy($group[$key][0][1]),
+            ) : '';
             $position = ['company' => $part('company'), 'title' => $part('job-title'), 'department' => $part('department')];
             // What somebody is, without saying where, is no position.
             if ($position['company'] !== '') {
@@ -292,9 +302,14 @@ final class PartyReader
         $numbers = [];
         foreach (TaxIdKind::cases() as $kind) {
             foreach ($line->several('tax-'.mb_strtolower($kind->value)) as [$column, $text]) {
-                $country = $kind === TaxIdKind::Vat && preg_match('/^\s*([A-Z]{2})/i', $text, $letters) === 1 ? mb_strtoupper($letters[1]) : '';
+                $country = $kind === TaxIdKind::Vat && preg_match('/^\s*([A-Z]{2})/i', $text, $letters) === 1
+                    ? mb_strtoupper($letters[1])
+                    : '';
                 $country = $country === 'EL' ? 'GR' : $country;
-                $number = $this->at($column, fn () => TaxId::of($kind, $kind->needsCountry() && $country === '' ? $this->office->country : $country, $text));
+                $number = $this->at(
+                    $column,
+                    fn () => TaxId::of($kind, $kind->needsCountry() && $country === '' ? $this->office->country : $country, $text),
+                );
                 if ($number !== null) {
                     $numbers[] = ['kind' => $kind->value, 'country' => $number->country, 'value' => $number->value];
                 }
@@ -323,9 +338,13 @@ final class PartyReader
             });
             if ($account !== null) {
                 $accounts[] = [
-                    'kind' => $account->kind->value, 'iban' => $of('iban') === '' ? '' : $account->account, 'bic' => $of('bic'), 'routing' => $of('routing'),
+                    'kind' => $account->kind->value, 'iban' => $of('iban') === '' ? '' : $account->account,
+                    'bic' => $of('bic'), 'routing' => $of('routing'),
                     'sortCode' => $of('sort-code'), 'account' => $of('iban') === '' ? $account->account : '', 'use' => $use->value,
-                    'holder' => (string) $this->at($group['account-holder'][0][0] ?? $column, fn () => NamePart::tidy($of('account-holder'))),
+                    'holder' => (string) $this->at(
+                        $group['account-holder'][0][0] ?? $column,
+                        fn () => NamePart::tidy($of('account-holder')),
+                    ),
                     'bankName' => (string) $this->at($group['bank-name'][0][0] ?? $column, fn () => NamePart::tidy($of('bank-name'))),
                 ] + $empty;
             }

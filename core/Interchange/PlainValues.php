@@ -167,7 +167,10 @@ final readonly class PlainValues
                 return $name;
             }
         }
-        throw InterchangeRefused::unknownWord($text, $this->office->colleagues === [] ? 'the name of a colleague' : 'the name of a colleague, such as '.$this->office->colleagues[0]);
+        throw InterchangeRefused::unknownWord(
+            $text,
+            $this->office->colleagues === [] ? 'the name of a colleague' : 'the name of a colleague, such as '.$this->office->colleagues[0],
+        );
     }
 
     private static function language(string $text): string
@@ -209,6 +212,8 @@ final readonly class PlainValues
 
     private static function number(string $text): int
     {
-        return preg_match('/^#?\s*(\d{1,9})$/', trim($text), $digits) === 1 ? (int) $digits[1] : throw InterchangeRefused::unknownWord($text, 'a whole number');
+        return preg_match('/^#?\s*(\d{1,9})$/', trim($text), $digits) === 1
+            ? (int) $digits[1]
+            : throw InterchangeRefused::unknownWord($text, 'a whole number');
     }
 }

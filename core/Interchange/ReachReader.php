@@ -30,12 +30,17 @@ final readonly class ReachReader
     private const NOUGHTS = ['US', 'DE', 'FR', 'ES', 'IT'];
 
     /** Labels that files write otherwise; RFC 2426, 3.3.1 for the types of phones. */
-    private const LABELS = ['cell' => 'mobile', 'work' => 'office', 'business' => 'office', 'handy' => 'mobile', 'facsimile' => 'fax', 'voice' => '', 'internet' => '', 'pref' => '', 'other' => '', 'main' => ''];
+    private const LABELS = [
+        'cell' => 'mobile', 'work' => 'office', 'business' => 'office', 'handy' => 'mobile', 'facsimile' => 'fax',
+        'voice' => '', 'internet' => '', 'pref' => '', 'other' => '', 'main' => '',
+    ];
 
     /** Of the uses of an address, what files call them. */
     private const USES = [
-        'work' => 'office', 'business' => 'office', 'mailing' => 'postal', 'mail' => 'postal', 'bill to' => 'billing', 'invoice' => 'billing', 'ship to' => 'delivery',
-        'shipping' => 'delivery', 'remit to' => 'remit-to', 'payment' => 'remit-to', 'ship from' => 'ship-from', 'residential' => 'home', 'private' => 'home',
+        'work' => 'office', 'business' => 'office', 'mailing' => 'postal', 'mail' => 'postal', 'bill to' => 'billing',
+        'invoice' => 'billing', 'ship to' => 'delivery',
+        'shipping' => 'delivery', 'remit to' => 'remit-to', 'payment' => 'remit-to', 'ship from' => 'ship-from',
+        'residential' => 'home', 'private' => 'home',
     ];
 
     /** @param  \Closure(int, \Closure): mixed  $at  reads, and notes what is refused at the column */
@@ -184,7 +189,10 @@ final readonly class ReachReader
         foreach (preg_split('/[;,\n]+/', $text) ?: [] as $one) {
             $plain = TargetColumn::plain($one);
             foreach (AddressUse::cases() as $use) {
-                if (in_array($plain, [TargetColumn::plain($use->value), TargetColumn::plain($use->title())], true) || (self::USES[$plain] ?? null) === $use->value) {
+                if (
+                    in_array($plain, [TargetColumn::plain($use->value), TargetColumn::plain($use->title())], true)
+                    || (self::USES[$plain] ?? null) === $use->value
+                ) {
                     $uses[] = $use->value;
                 }
             }

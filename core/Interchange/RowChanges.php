@@ -90,8 +90,15 @@ final class RowChanges
     /** @return list<Postal> */
     private function addresses(): array
     {
-        $form = fn (array $one): string => implode(' ', Fold::words("$one[lines] $one[locality] $one[region] $one[postcode] $one[country]"));
-        $told = fn (array $one): string => str_replace("\n", ', ', implode(', ', array_filter([$one['lines'], $one['locality'], trim("$one[region] $one[postcode]")])));
+        $form = fn (array $one): string => implode(
+            ' ',
+            Fold::words("$one[lines] $one[locality] $one[region] $one[postcode] $one[country]"),
+        );
+        $told = fn (array $one): string => str_replace(
+            "\n",
+            ', ',
+            implode(', ', array_filter([$one['lines'], $one['locality'], trim("$one[region] $one[postcode]")])),
+        );
         $kept = $this->kept->addresses;
         $known = array_map($form, $kept);
         $added = [];
@@ -100,7 +107,10 @@ final class RowChanges
                 continue;
             }
             // For the same use, or where there is one only and nothing else is said.
-            $instead = array_key_first(array_filter($kept, fn (array $one) => $address['uses'] === [] ? count($kept) === 1 : array_intersect($one['uses'], $address['uses']) !== []));
+            $instead = array_key_first(array_filter(
+                $kept,
+                fn (array $one) => $address['uses'] === [] ? count($kept) === 1 : array_intersect($one['uses'], $address['uses']) !== [],
+            ));
             if ($instead !== null && $this->takes) {
                 $this->moved[$instead] = $address;
                 $this->say('address', 'Address', $told($kept[$instead]), $told($address));
@@ -119,7 +129,10 @@ final class RowChanges
         $told = fn (array $one): string => implode(', ', array_filter([$one['title'], $one['department'], $one['company']]));
         $added = [];
         foreach ($this->read->positions as $position) {
-            $at = array_key_first(array_filter($this->kept->positions, fn (array $one) => Fold::text($one['company']) === Fold::text($position['company'])));
+            $at = array_key_first(array_filter(
+                $this->kept->positions,
+                fn (array $one) => Fold::text($one['company']) === Fold::text($position['company']),
+            ));
             if ($at === null) {
                 $added[] = $position;
                 $this->say('company', 'Position', '', $told($position));
@@ -161,7 +174,10 @@ final class RowChanges
     {
         $added = [];
         foreach ($this->read->codes as $code) {
-            $was = array_column(array_filter($this->kept->codes, fn (array $one) => Fold::text($one['system']) === Fold::text($code['system'])), 'value');
+            $was = array_column(
+                array_filter($this->kept->codes, fn (array $one) => Fold::text($one['system']) === Fold::text($code['system'])),
+                'value',
+            );
             if ($was === [] || ($this->takes && ! in_array(Fold::text($code['value']), array_map(Fold::text(...), $was), true))) {
                 $added[] = $code;
                 $this->say('code', ucfirst($code['system']), $was[0] ?? '', $code['value']);
@@ -176,11 +192,20 @@ final class RowChanges
     {
         $added = [];
         foreach ($this->read->taxNumbers as $number) {
-            $was = array_column(array_filter($this->kept->taxNumbers, fn (array $one) => $one['kind'] === $number['kind'] && $one['country'] === $number['country']), 'value');
+            $was = array_column(
+                array_filter(
+                    $this->kept->taxNumbers,
+                    fn (array $one) => $one['kind'] === $number['kind'] && $one['country'] === $number['country'],
+                ),
+                'value',
+            );
             if ($was === [] || ($this->takes && ! in_array($number['value'], $was, true))) {
                 $added[] = $number;
                 // They are private: that there is another is told, and not which.
-                $this->say('tax', TaxIdKind::from($number['kind'])->title(), $was === [] ? '' : self::masked($was[0]), self::masked($number['value']));
+                $this->say(
+                    'tax', TaxIdKind::from($number['kind'])->title(), $was === [] ? '' : self::masked($was[0]),
+                    self::masked($number['value']),
+                );
             }
         }
 

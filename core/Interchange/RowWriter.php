@@ -9,12 +9,16 @@ use Almanac\Records\PartyKind;
 /** Writes records as rows of one table with everything that a table can hold of them: read in again, it changes nothing. */
 final readonly class RowWriter
 {
-    private const ADDRESS = ['street' => 'lines', 'locality' => 'locality', 'region' => 'region', 'postcode' => 'postcode', 'country' => 'country', 'attention' => 'attention', 'care-of' => 'careOf'];
+    private const ADDRESS = [
+        'street' => 'lines', 'locality' => 'locality', 'region' => 'region', 'postcode' => 'postcode',
+        'country' => 'country', 'attention' => 'attention', 'care-of' => 'careOf',
+    ];
 
     private const HELD = ['company' => 'company', 'job-title' => 'title', 'department' => 'department'];
 
     private const ACCOUNT = [
-        'iban' => 'iban', 'bic' => 'bic', 'routing' => 'routing', 'sort-code' => 'sortCode', 'bank-account' => 'account', 'account-use' => 'use', 'account-holder' => 'holder', 'bank-name' => 'bankName',
+        'iban' => 'iban', 'bic' => 'bic', 'routing' => 'routing', 'sort-code' => 'sortCode', 'bank-account' => 'account',
+        'account-use' => 'use', 'account-holder' => 'holder', 'bank-name' => 'bankName',
     ];
 
     /** What is written as a number. */
@@ -30,8 +34,13 @@ final readonly class RowWriter
      * @param list<string> $secret of these, those that only some may see
      * @param bool $withPrivate whether what only some may see is written as it is; else masked
      */
-    public function __construct(private array $most, private array $systems, private array $fields, private array $secret, private bool $withPrivate)
-    {
+    public function __construct(
+        private array $most,
+        private array $systems,
+        private array $fields,
+        private array $secret,
+        private bool $withPrivate,
+    ) {
     }
 
     /** @return list<string> */
@@ -73,22 +82,41 @@ final readonly class RowWriter
             'tags' => $row->tags,
             'codes' => $row->codes,
             'taxNumbers' => array_map(fn (array $one) => ['value' => $this->masked($one['value'])] + $one, $row->taxNumbers),
-            'bankDetails' => array_map(fn (array $one) => ['iban' => $this->masked($one['iban']), 'account' => $this->masked($one['account'])] + $one, $row->accounts),
+            'bankDetails' => array_map(
+                fn (array $one) => ['iban' => $this->masked($one['iban']), 'account' => $this->masked($one['account'])] + $one,
+                $row->accounts,
+            ),
         ];
     }
 
     /** @return list<array{string, string|int|float}> heading and cell of each column */
     private function cells(PartyRow $row): array
     {
-        $values = $row->values + ['kind' => $row->kind->value, 'types' => implode('; ', $row->types), 'tags' => implode('; ', $row->tags), 'note' => ''];
+        $values = $row->values + [
+            'kind' => $row->kind->value, 'types' => implode('; ', $row->types), 'tags' => implode('; ', $row->tags),
+            'note' => '',
+        ];
         $cells = [];
         foreach (PartyColumns::all() as $key => $column) {
             match (true) {
                 in_array($key, ['phone', 'email', 'website', 'handle', 'profile'], true) => array_push($cells, ...$this->points($row, $column)),
-                $key === 'street' => array_push($cells, ...$this->several($row->addresses, self::ADDRESS, $this->most['address'] ?? 0), ...$this->uses($row)),
+                $key === 'street' => array_push(
+                    $cells,
+                    ...$this->several($row->addresses, self::ADDRESS, $this->most['address'] ?? 0),
+                    ...$this->uses($row),
+                ),
                 $key === 'company' => array_push($cells, ...$this->several($row->positions, self::HELD, $this->most['position'] ?? 0)),
-                $key === 'iban' => array_push($cells, ...$this->several($row->accounts, self::ACCOUNT, $this->most['account'] ?? 0, ['iban', 'bank-account'])),
-                $key === 'code' => array_push($cells, ...array_map(fn (string $system) => ["$column->title, $system", self::of($row->codes, 'system', $system)], $this->systems)),
+                $key === 'iban' => array_push(
+                    $cells,
+                    ...$this->several($row->accounts, self::ACCOUNT, $this->most['account'] ?? 0, ['iban', 'bank-account']),
+                ),
+                $key === 'code' => array_push(
+                    $cells,
+                    ...array_map(
+                        fn (string $system) => ["$column->title, $system", self::of($row->codes, 'system', $system)],
+                        $this->systems,
+                    ),
+                ),
                 str_starts_with($key, 'tax-') => $cells[] = [$column->title, $this->masked(implode('; ', array_column(
                     array_filter($row->taxNumbers, fn (array $one) => 'tax-'.mb_strtolower($one['kind']) === $key),
                     'value',
@@ -146,7 +174,10 @@ final readonly class RowWriter
             foreach ($parts as $key => $part) {
                 $value = $of[$at][$part] ?? '';
                 $text = is_string($value) ? $value : '';
-                $cells[] = [self::numbered(PartyColumns::all()[$key]->title, $at), in_array($key, $private, true) ? $this->masked($text) : $text];
+                $cells[] = [
+                    self::numbered(PartyColumns::all()[$key]->title, $at),
+                    in_array($key, $private, true) ? $this->masked($text) : $text,
+                ];
             }
         }
 

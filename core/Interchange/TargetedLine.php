@@ -112,6 +112,12 @@ final readonly class TargetedLine
     /** @param  \Closure(int, string): (string|null)  $read */
     public function each(string $key, \Closure $read, string $between): string
     {
-        return implode($between, array_filter(array_map(fn (array $cell) => (string) $read($cell[0], $cell[2]), $this->of($key)), fn (string $text) => $text !== ''));
+        return implode(
+            $between,
+            array_filter(
+                array_map(fn (array $cell) => (string) $read($cell[0], $cell[2]), $this->of($key)),
+                fn (string $text) => $text !== '',
+            ),
+        );
     }
 }

@@ -89,7 +89,10 @@ final class XlsxFile
         while ($this->archive->next($reader) && $reader->depth > $depth) {
             if ($reader->nodeType === \XMLReader::ELEMENT) {
                 $isWanted = $reader->localName === 'v' || $reader->localName === 't';
-            } elseif ($isWanted && in_array($reader->nodeType, [\XMLReader::TEXT, \XMLReader::CDATA, \XMLReader::SIGNIFICANT_WHITESPACE], true)) {
+            } elseif (
+                $isWanted
+                && in_array($reader->nodeType, [\XMLReader::TEXT, \XMLReader::CDATA, \XMLReader::SIGNIFICANT_WHITESPACE], true)
+            ) {
                 $text .= $reader->value;
             } elseif ($reader->nodeType === \XMLReader::END_ELEMENT) {
                 $isWanted = false;
@@ -170,7 +173,10 @@ final class XlsxFile
                 if ($reader->localName === 'si' && $reader->isEmptyElement) {
                     $this->texts[] = '';
                 }
-            } elseif ($isWanted && in_array($reader->nodeType, [\XMLReader::TEXT, \XMLReader::CDATA, \XMLReader::SIGNIFICANT_WHITESPACE], true)) {
+            } elseif (
+                $isWanted
+                && in_array($reader->nodeType, [\XMLReader::TEXT, \XMLReader::CDATA, \XMLReader::SIGNIFICANT_WHITESPACE], true)
+            ) {
                 $text .= $reader->value;
             } elseif ($isEnd && $reader->localName === 'si') {
                 $this->texts[] = $text;
@@ -196,7 +202,8 @@ final class XlsxFile
             } elseif ($reader->nodeType === \XMLReader::ELEMENT && $reader->localName === 'numFmt') {
                 // What stands in quotes or brackets is shown as it is.
                 $code = preg_replace('/"[^"]*"|\[[^\]]*\]|\\\\./', '', (string) $reader->getAttribute('formatCode')) ?? '';
-                $own[(int) $reader->getAttribute('numFmtId')] = preg_match('/[yd]|(?<!h)m(?!s)/i', $code) === 1 && preg_match('/[#0?]/', $code) === 0;
+                $own[(int) $reader->getAttribute('numFmtId')] = preg_match('/[yd]|(?<!h)m(?!s)/i', $code) === 1
+                    && preg_match('/[#0?]/', $code) === 0;
             } elseif ($isInCells && $reader->nodeType === \XMLReader::ELEMENT && $reader->localName === 'xf') {
                 $format = (int) $reader->getAttribute('numFmtId');
                 $this->styles[] = $own[$format] ?? in_array($format, self::DAYS, true);

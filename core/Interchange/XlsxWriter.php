@@ -66,7 +66,9 @@ final class XlsxWriter
         $xml->startDocument('1.0', 'UTF-8', 'yes');
         $xml->startElement('worksheet');
         $xml->writeAttribute('xmlns', self::MAIN);
-        $xml->writeRaw('<sheetViews><sheetView workbookViewId="0"><pane ySplit="1" topLeftCell="A2" activePane="bottomLeft" state="frozen"/></sheetView></sheetViews>');
+        $xml->writeRaw(
+            '<sheetViews><sheetView workbookViewId="0"><pane ySplit="1" topLeftCell="A2" activePane="bottomLeft" state="frozen"/></sheetView></sheetViews>',
+        );
         $xml->startElement('sheetData');
         $at = 0;
         foreach ($rows as $row) {

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Almanac\Lists;
 
-/** The order of names as dictionaries have it: letters before case and accents, figures by what they count. Source: CLDR root collation, by way of ICU. */
+/**
+ * The order of names as dictionaries have it: letters before case and accents, figures by what they count. Source: CLDR
+ * root collation, by way of ICU.
+ */
 final class Collation
 {
     private static ?\Collator $collator = null;
@@ -19,9 +22,13 @@ final class Collation
     /** Under which letter of the index it stands: its first one, without case and accents; # for what begins with none. */
     public static function letter(string $name): string
     {
-        $first = preg_match('/^[^\p{L}\p{N}]*(\p{L})/u', \Normalizer::normalize($name, \Normalizer::FORM_KD) ?: $name, $part) === 1 ? $part[1] : '';
+        $first = preg_match('/^[^\p{L}\p{N}]*(\p{L})/u', \Normalizer::normalize($name, \Normalizer::FORM_KD) ?: $name, $part) === 1
+            ? $part[1]
+            : '';
 
-        return $first === '' ? '#' : mb_strtoupper(strtr($first, ['ß' => 'S', 'ø' => 'O', 'Ø' => 'O', 'æ' => 'A', 'Æ' => 'A', 'ł' => 'L', 'Ł' => 'L']));
+        return $first === ''
+            ? '#'
+            : mb_strtoupper(strtr($first, ['ß' => 'S', 'ø' => 'O', 'Ø' => 'O', 'æ' => 'A', 'Æ' => 'A', 'ł' => 'L', 'Ł' => 'L']));
     }
 
     private static function collator(): \Collator

@@ -36,9 +36,13 @@ final readonly class OperandReader
         $operands = [];
         $joint = null;
         do {
-            [$operands[], $at] = $this->operand($field, $operator, $at, fn (int $next) => $this->tokens[$next]->is(...array_keys($several)));
+            [$operands[], $at] = $this->operand(
+                $field, $operator, $at, fn (int $next) => $this->tokens[$next]->is(...array_keys($several)),
+            );
             $joint ??= ($this->tokens[$at]->folded ?? '');
-            $isMore = isset($several[$joint], $this->tokens[$at + 1]) && $this->tokens[$at]->is($joint) && ! $this->beginnings->begins($at + 1);
+            $isMore = isset($several[$joint], $this->tokens[$at + 1])
+                && $this->tokens[$at]->is($joint)
+                && ! $this->beginnings->begins($at + 1);
             $at += (int) $isMore;
         } while ($isMore);
 
@@ -72,7 +76,9 @@ final readonly class OperandReader
         $end = $token->isQuoted ? $at + 1 : $this->choiceAt($field, $at) ?? $this->endOf($at, $isEnd);
         $first = $this->tokens[$at];
         $last = $this->tokens[$end - 1];
-        $text = $token->isQuoted ? $token->text : implode(' ', array_map(fn (Token $one) => $one->text, array_slice($this->tokens, $at, $end - $at)));
+        $text = $token->isQuoted
+            ? $token->text
+            : implode(' ', array_map(fn (Token $one) => $one->text, array_slice($this->tokens, $at, $end - $at)));
 
         try {
             return [$this->vocabulary->operands->read($field, $operator, $text), $end];

@@ -66,8 +66,16 @@ final readonly class Span
             $words === 'yesterday' => new self('day', -1, 1),
             $words === 'tomorrow' => new self('day', 1, 1),
             preg_match('/^(last|past|next) (\d{1,4}) days$/', $words, $part) === 1 && (int) $part[2] > 0 && (int) $part[2] <= self::MOST_DAYS => $part[1] === 'next' ? self::nextDays((int) $part[2]) : self::lastDays((int) $part[2]),
-            preg_match('/^(this|last|next) (week|month|quarter|year)$/', $words, $part) === 1 => new self($part[2], ['this' => 0, 'last' => -1, 'next' => 1][$part[1]], 1),
-            preg_match('/^(last|past|next) (\d{1,3}) months$/', $words, $part) === 1 && (int) $part[2] > 1 && (int) $part[2] <= self::MOST_MONTHS => new self('month', $part[1] === 'next' ? 0 : 1 - (int) $part[2], (int) $part[2]),
+            preg_match('/^(this|last|next) (week|month|quarter|year)$/', $words, $part) === 1 => new self(
+                $part[2],
+                ['this' => 0, 'last' => -1, 'next' => 1][$part[1]],
+                1,
+            ),
+            preg_match('/^(last|past|next) (\d{1,3}) months$/', $words, $part) === 1 && (int) $part[2] > 1 && (int) $part[2] <= self::MOST_MONTHS => new self(
+                'month',
+                $part[1] === 'next' ? 0 : 1 - (int) $part[2],
+                (int) $part[2],
+            ),
             preg_match('/^[12]\d{3}$/', $words) === 1 => self::year((int) $words),
             preg_match('/^(\p{L}{3,9})\.? ([12]\d{3})$/u', $words, $part) === 1 && Month::named($part[1]) !== null => self::month((int) $part[2], Month::named($part[1])),
             default => null,

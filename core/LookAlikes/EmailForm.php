@@ -8,7 +8,10 @@ namespace Almanac\LookAlikes;
 final class EmailForm
 {
     /** Before the @ of addresses that are nobody's own. */
-    private const EVERYBODYS = ['info', 'office', 'admin', 'mail', 'contact', 'sales', 'hello', 'accounts', 'billing', 'invoices', 'enquiries', 'service', 'support'];
+    private const EVERYBODYS = [
+        'info', 'office', 'admin', 'mail', 'contact', 'sales', 'hello', 'accounts', 'billing', 'invoices', 'enquiries',
+        'service', 'support',
+    ];
 
     private const SHORTEST_LOCAL = 6;
 

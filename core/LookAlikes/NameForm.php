@@ -22,19 +22,31 @@ final class NameForm
     private const ABBREVIATIONS = [
         'n' => 'north', 's' => 'south', 'e' => 'east', 'w' => 'west',
         'acct' => 'accounting', 'admin' => 'administration', 'agcy' => 'agency', 'amer' => 'american', 'assn' => 'association',
-        'assoc' => 'associates', 'assocs' => 'associates', 'auth' => 'authority', 'auto' => 'automotive', 'bldg' => 'building', 'bldrs' => 'builders',
-        'bros' => 'brothers', 'bur' => 'bureau', 'cath' => 'catholic', 'chem' => 'chemical', 'cmte' => 'committee', 'comm' => 'communications',
+        'assoc' => 'associates', 'assocs' => 'associates', 'auth' => 'authority', 'auto' => 'automotive',
+        'bldg' => 'building', 'bldrs' => 'builders',
+        'bros' => 'brothers', 'bur' => 'bureau', 'cath' => 'catholic', 'chem' => 'chemical', 'cmte' => 'committee',
+        'comm' => 'communications',
         'cons' => 'consulting', 'const' => 'construction', 'constr' => 'construction', 'coop' => 'cooperative', 'ctr' => 'center',
-        'centre' => 'center', 'dept' => 'department', 'dev' => 'development', 'dist' => 'distributors', 'elec' => 'electric', 'eng' => 'engineering',
-        'engr' => 'engineering', 'engrg' => 'engineering', 'ent' => 'enterprises', 'equip' => 'equipment', 'fab' => 'fabrication', 'fdn' => 'foundation',
-        'fdry' => 'foundry', 'fin' => 'financial', 'ft' => 'fort', 'gen' => 'general', 'govt' => 'government', 'grp' => 'group', 'hldgs' => 'holdings',
-        'hosp' => 'hospital', 'ind' => 'industries', 'inds' => 'industries', 'ins' => 'insurance', 'inst' => 'institute', 'instr' => 'instruments',
-        'intl' => 'international', 'inv' => 'investments', 'jr' => 'junior', 'lab' => 'laboratories', 'labs' => 'laboratories', 'lib' => 'library',
-        'mach' => 'machine', 'maint' => 'maintenance', 'med' => 'medical', 'mfg' => 'manufacturing', 'mfrs' => 'manufacturers', 'mgmt' => 'management',
-        'mgt' => 'management', 'mkt' => 'market', 'mktg' => 'marketing', 'mt' => 'mount', 'mus' => 'museum', 'mut' => 'mutual', 'natl' => 'national',
-        'org' => 'organization', 'pharm' => 'pharmacy', 'photo' => 'photography', 'plbg' => 'plumbing', 'prod' => 'products', 'prods' => 'products',
-        'prop' => 'properties', 'props' => 'properties', 'ptg' => 'printing', 'pub' => 'publishing', 'rest' => 'restaurant', 'restn' => 'restoration',
-        'sch' => 'school', 'schl' => 'school', 'sci' => 'scientific', 'serv' => 'services', 'servs' => 'services', 'service' => 'services', 'soc' => 'society',
+        'centre' => 'center', 'dept' => 'department', 'dev' => 'development', 'dist' => 'distributors', 'elec' => 'electric',
+        'eng' => 'engineering',
+        'engr' => 'engineering', 'engrg' => 'engineering', 'ent' => 'enterprises', 'equip' => 'equipment',
+        'fab' => 'fabrication', 'fdn' => 'foundation',
+        'fdry' => 'foundry', 'fin' => 'financial', 'ft' => 'fort', 'gen' => 'general', 'govt' => 'government',
+        'grp' => 'group', 'hldgs' => 'holdings',
+        'hosp' => 'hospital', 'ind' => 'industries', 'inds' => 'industries', 'ins' => 'insurance', 'inst' => 'institute',
+        'instr' => 'instruments',
+        'intl' => 'international', 'inv' => 'investments', 'jr' => 'junior', 'lab' => 'laboratories',
+        'labs' => 'laboratories', 'lib' => 'library',
+        'mach' => 'machine', 'maint' => 'maintenance', 'med' => 'medical', 'mfg' => 'manufacturing',
+        'mfrs' => 'manufacturers', 'mgmt' => 'management',
+        'mgt' => 'management', 'mkt' => 'market', 'mktg' => 'marketing', 'mt' => 'mount', 'mus' => 'museum',
+        'mut' => 'mutual', 'natl' => 'national',
+        'org' => 'organization', 'pharm' => 'pharmacy', 'photo' => 'photography', 'plbg' => 'plumbing', 'prod' => 'products',
+        'prods' => 'products',
+        'prop' => 'properties', 'props' => 'properties', 'ptg' => 'printing', 'pub' => 'publishing', 'rest' => 'restaurant',
+        'restn' => 'restoration',
+        'sch' => 'school', 'schl' => 'school', 'sci' => 'scientific', 'serv' => 'services', 'servs' => 'services',
+        'service' => 'services', 'soc' => 'society',
         'st' => 'saint', 'svc' => 'services', 'svcs' => 'services', 'sys' => 'systems', 'system' => 'systems', 'tech' => 'technologies',
         'technology' => 'technologies', 'tel' => 'telephone', 'transp' => 'transport', 'twp' => 'township', 'univ' => 'university',
         'warehse' => 'warehouse', 'whse' => 'warehouse', 'wks' => 'works',
@@ -132,7 +144,10 @@ final class NameForm
         return mb_strlen($joined) <= 4 ? $joined : implode('', array_map(fn (string $word) => mb_substr($word, 0, 1), $words));
     }
 
-    /** The sound of a word by its consonants (L. Philips, "Hanging on the Metaphone", 1990); of a word in another script its first two signs. */
+    /**
+     * The sound of a word by its consonants (L. Philips, "Hanging on the Metaphone", 1990); of a word in another script
+     * its first two signs.
+     */
     public static function sound(string $word): string
     {
         $sound = preg_match('/^[a-z]+$/', $word) === 1 ? metaphone($word) : '';

@@ -16,7 +16,10 @@ final class PersonSigns
             ? [Sign::GivenSame, Sign::FamilySame]
             : array_filter([self::given($one, $other), self::family($one, $other)]);
 
-        return array_values(array_filter([...$signs, self::middle($one, $other), self::suffix($one->suffix, $other->suffix), self::born($one->born, $other->born)]));
+        return array_values(array_filter([
+            ...$signs, self::middle($one, $other), self::suffix($one->suffix, $other->suffix),
+            self::born($one->born, $other->born),
+        ]));
     }
 
     /** Whether what is the given name of one is the family name of the other, and the other way round. */
@@ -90,7 +93,8 @@ final class PersonSigns
      */
     private static function isPart(array $some, array $all): bool
     {
-        return count($some) < count($all) && array_filter($some, fn (string $word) => strlen($word) > 3 && in_array($word, $all, true)) !== [];
+        return count($some) < count($all)
+            && array_filter($some, fn (string $word) => strlen($word) > 3 && in_array($word, $all, true)) !== [];
     }
 
     /**
@@ -109,7 +113,8 @@ final class PersonSigns
             return null;
         }
 
-        return $a === $b || ((mb_strlen($a) === 1 || mb_strlen($b) === 1 || Spelled::alike($a, $b)) && mb_substr($a, 0, 1) === mb_substr($b, 0, 1))
+        return $a === $b
+            || ((mb_strlen($a) === 1 || mb_strlen($b) === 1 || Spelled::alike($a, $b)) && mb_substr($a, 0, 1) === mb_substr($b, 0, 1))
             ? Sign::MiddleSame
             : Sign::MiddleDiffers;
     }

@@ -37,7 +37,8 @@ final readonly class PlaceForm
     ];
 
     private const DIRECTIONS = [
-        'north' => 'n', 'south' => 's', 'east' => 'e', 'west' => 'w', 'northeast' => 'ne', 'northwest' => 'nw', 'southeast' => 'se', 'southwest' => 'sw',
+        'north' => 'n', 'south' => 's', 'east' => 'e', 'west' => 'w', 'northeast' => 'ne', 'northwest' => 'nw',
+        'southeast' => 'se', 'southwest' => 'sw',
     ];
 
     private const ORDINALS = [
@@ -45,7 +46,10 @@ final readonly class PlaceForm
         'eighth' => '8th', 'ninth' => '9th', 'tenth' => '10th',
     ];
 
-    private const UNITS = ['apartment', 'apt', 'suite', 'ste', 'unit', 'floor', 'fl', 'room', 'rm', 'flat', 'no', 'bldg', 'building', 'lot', 'trlr'];
+    private const UNITS = [
+        'apartment', 'apt', 'suite', 'ste', 'unit', 'floor', 'fl', 'room', 'rm', 'flat', 'no', 'bldg', 'building',
+        'lot', 'trlr',
+    ];
 
     private function __construct(
         public string $postcode,
@@ -71,7 +75,9 @@ final readonly class PlaceForm
 
         return new self(
             // Of the nine figures of a ZIP code the first five: few write the rest.
-            preg_match('/^\d{5}-\d{4}$/', $postcode) === 1 ? substr($postcode, 0, 5) : Fold::text(preg_replace('/\s+/', '', $postcode) ?? ''),
+            preg_match('/^\d{5}-\d{4}$/', $postcode) === 1
+                ? substr($postcode, 0, 5)
+                : Fold::text(preg_replace('/\s+/', '', $postcode) ?? ''),
             Fold::text($locality),
             $number,
             $street,
@@ -87,18 +93,23 @@ final readonly class PlaceForm
     /** The same for one house, however it is written; empty where too little is known. */
     public function key(): string
     {
-        return $this->isKnown() ? ($this->postcode === '' ? $this->locality : $this->postcode)." $this->number ".explode(' ', $this->street)[0] : '';
+        return $this->isKnown()
+            ? ($this->postcode === '' ? $this->locality : $this->postcode)." $this->number ".explode(' ', $this->street)[0]
+            : '';
     }
 
     /** The same for one address, unit and all, however it is written; empty where too little is known. */
     public function form(): string
     {
-        return $this->isKnown() ? ($this->postcode === '' ? $this->locality : $this->postcode)."|$this->number|$this->street|$this->unit" : '';
+        return $this->isKnown()
+            ? ($this->postcode === '' ? $this->locality : $this->postcode)."|$this->number|$this->street|$this->unit"
+            : '';
     }
 
     public function isSameTown(self $other): bool
     {
-        return ($this->postcode !== '' && $this->postcode === $other->postcode) || ($this->locality !== '' && $this->locality === $other->locality);
+        return ($this->postcode !== '' && $this->postcode === $other->postcode)
+            || ($this->locality !== '' && $this->locality === $other->locality);
     }
 
     /** Whether it is the same house, the unit apart. */
@@ -118,7 +129,10 @@ final readonly class PlaceForm
     private static function line(string $line): array
     {
         $words = Fold::words(preg_replace('/(?<=\b\w)\.(?=\w\b)/u', '', $line) ?? $line);
-        if (preg_match('/\b(?:p ?o ?box|post office box|box|postfach)\s*(\d+\w*)/u', implode(' ', $words), $box) === 1 && ! in_array('route', $words, true)) {
+        if (
+            preg_match('/\b(?:p ?o ?box|post office box|box|postfach)\s*(\d+\w*)/u', implode(' ', $words), $box) === 1
+            && ! in_array('route', $words, true)
+        ) {
             return [$box[1], 'box', ''];
         }
         $number = $unit = '';

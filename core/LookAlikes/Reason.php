@@ -63,8 +63,10 @@ enum Reason: string implements Titled
         $has = fn (Sign ...$some) => array_filter($some, fn (Sign $one) => in_array($one, $signs, true)) !== [];
         $bits = ($has(Sign::NameSame) || ($has(Sign::GivenSame) && $has(Sign::FamilySame))) ? self::Name->bit() : 0;
         foreach ([
-            [self::Phone, Sign::PhoneSame], [self::Email, Sign::EmailSame], [self::Place, Sign::PlaceSame], [self::Website, Sign::WebsiteSame],
-            [self::Employer, Sign::EmployerSame], [self::Number, Sign::NumberSame], [self::Tax, Sign::TaxSame], [self::Born, Sign::BornSame],
+            [self::Phone, Sign::PhoneSame], [self::Email, Sign::EmailSame], [self::Place, Sign::PlaceSame],
+            [self::Website, Sign::WebsiteSame],
+            [self::Employer, Sign::EmployerSame], [self::Number, Sign::NumberSame], [self::Tax, Sign::TaxSame],
+            [self::Born, Sign::BornSame],
         ] as [$reason, $sign]) {
             $bits |= $has($sign) ? $reason->bit() : 0;
         }

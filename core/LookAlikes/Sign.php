@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Almanac\LookAlikes;
 
-/** What the comparison of one thing of two records shows. Of what is compared, at most one sign is given; what one of them lacks gives none. */
+/**
+ * What the comparison of one thing of two records shows. Of what is compared, at most one sign is given; what one of
+ * them lacks gives none.
+ */
 enum Sign: string
 {
     case GivenSame = 'given-same';

@@ -33,7 +33,10 @@ final readonly class Envelope
         $families = array_values(array_unique(array_map(fn (Addressee $one) => $one->family, $group)));
         [$names, $greeting] = match (true) {
             count($families) === 1 && $first->family !== '' => self::household($first->family),
-            count($group) <= self::NAMES => [array_map(fn (Addressee $one) => $one->person, $group), self::both($group[0]->greeting, $group[1]->greeting)],
+            count($group) <= self::NAMES => [
+                array_map(fn (Addressee $one) => $one->person, $group),
+                self::both($group[0]->greeting, $group[1]->greeting),
+            ],
             default => self::household(implode(' and ', array_slice($families, 0, 2))),
         };
 
@@ -43,7 +46,10 @@ final readonly class Envelope
     /** @return list<string> where it goes by email: to everybody who gets it and has one, each once */
     public function emails(): array
     {
-        return array_values(array_unique(array_filter(array_map(fn (Addressee $one) => $one->email, $this->to), fn (string $email) => $email !== '')));
+        return array_values(array_unique(array_filter(
+            array_map(fn (Addressee $one) => $one->email, $this->to),
+            fn (string $email) => $email !== '',
+        )));
     }
 
     /** @return array{list<string>, string} */

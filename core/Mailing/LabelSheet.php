@@ -42,8 +42,14 @@ final readonly class LabelSheet
         [$wide, $high] = [8.5 * $in, 11 * $in];
 
         return array_column([
-            new self('letter-30', '30 to a Letter sheet, 2⅝ × 1 in', $wide, $high, 3, 10, 0.1875 * $in, 0.5 * $in, 2.625 * $in, $in, 2.75 * $in, $in),
-            new self('letter-10', '10 to a Letter sheet, 4 × 2 in', $wide, $high, 2, 5, 0.15625 * $in, 0.5 * $in, 4 * $in, 2 * $in, 4.1875 * $in, 2 * $in),
+            new self(
+                'letter-30', '30 to a Letter sheet, 2⅝ × 1 in', $wide, $high, 3, 10, 0.1875 * $in, 0.5 * $in, 2.625 * $in,
+                $in, 2.75 * $in, $in,
+            ),
+            new self(
+                'letter-10', '10 to a Letter sheet, 4 × 2 in', $wide, $high, 2, 5, 0.15625 * $in, 0.5 * $in, 4 * $in,
+                2 * $in, 4.1875 * $in, 2 * $in,
+            ),
             new self('a4-21', '21 to an A4 sheet, 63.5 × 38.1 mm', 210, 297, 3, 7, 7.25, 15.15, 63.5, 38.1, 66.0, 38.1),
             new self('a4-24', '24 to an A4 sheet, 70 × 37 mm', 210, 297, 3, 8, 0, 0.5, 70, 37, 70, 37),
             new self('no-10', 'Envelope No. 10, 9½ × 4⅛ in', 9.5 * $in, 4.125 * $in, 1, 1, 100, 45, 120, 50, 0, 0, true),
@@ -85,7 +91,10 @@ final readonly class LabelSheet
             && $top + $down * $height + ($down - 1) * $gapDown <= $pageHeight + 0.5;
 
         return $isInside
-            ? new self('own', "$across × $down on a sheet of our own", $pageWidth, $pageHeight, $across, $down, $left, $top, $width, $height, $width + $gapAcross, $height + $gapDown)
+            ? new self(
+                'own', "$across × $down on a sheet of our own", $pageWidth, $pageHeight, $across, $down, $left, $top,
+                $width, $height, $width + $gapAcross, $height + $gapDown,
+            )
             : throw MailingRefused::doesNotFit();
     }
 

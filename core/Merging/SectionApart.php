@@ -90,7 +90,9 @@ final readonly class SectionApart
                 } elseif (isset($this->is['singles'][$key])) {
                     $singles[$key] = $this->is['singles'][$key];
                 } elseif (isset($this->is['lines'][$key])) {
-                    $lines[$key] = isset($lines[$key]) ? $this->lineOf($key, $lines[$key], $this->is['lines'][$key]) : $this->is['lines'][$key];
+                    $lines[$key] = isset($lines[$key])
+                        ? $this->lineOf($key, $lines[$key], $this->is['lines'][$key])
+                        : $this->is['lines'][$key];
                 } else {
                     unset($lines[$key]);
                     if (isset($singles[$key])) {

@@ -43,7 +43,10 @@ final readonly class DayOfFollowingMonth implements DueRule
             .TermsWording::shortened($this->day, $this->dueFor($documentDate));
 
         return $this->isPastCutoff($documentDate)
-            ? sprintf('%s is after the cutoff on the %s, so %s', $documentDate->toText(), TermsWording::ordinal((int) $this->cutoff), $target)
+            ? sprintf(
+                '%s is after the cutoff on the %s, so %s', $documentDate->toText(),
+                TermsWording::ordinal((int) $this->cutoff), $target,
+            )
             : $target;
     }
 

@@ -30,7 +30,10 @@ return new class extends Migration
         // Words and numbers that stand in one field of a row, as rows to ask for.
         $this->rows('contact_point_uses', 'contact_points', 'uses', 'contact_point_id', 'use', null);
         $this->rows('address_use_purposes', 'address_uses', 'uses', 'address_use_id', 'purpose', null);
-        $this->rows('document_line_cost_centres', 'document_lines', 'cost_centre_ids', 'document_line_id', 'cost_centre_id', 'cost_centres');
+        $this->rows(
+            'document_line_cost_centres', 'document_lines', 'cost_centre_ids', 'document_line_id', 'cost_centre_id',
+            'cost_centres',
+        );
         foreach (['client_terms', 'vendor_terms'] as $terms) {
             $this->rows("{$terms}_accounts", $terms, 'account_ids', "{$terms}_id", 'account_id', 'ledger_accounts');
             $this->rows("{$terms}_cost_centres", $terms, 'cost_centre_ids', "{$terms}_id", 'cost_centre_id', 'cost_centres');

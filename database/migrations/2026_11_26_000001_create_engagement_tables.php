@@ -103,7 +103,9 @@ return new class extends Migration
             $table->index(['kind_id', 'stage_id']);
         });
         // By what they are found: number, title, parties with their roles, place, details.
-        DB::statement("CREATE VIRTUAL TABLE engagement_words USING fts5(words, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3')");
+        DB::statement(
+            "CREATE VIRTUAL TABLE engagement_words USING fts5(words, tokenize = 'unicode61 remove_diacritics 2', prefix = '1 2 3')",
+        );
         // What is going on, in the orders in which it is asked for; the last has all that the band of stages adds up.
         foreach (
             [

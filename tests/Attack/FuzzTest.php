@@ -90,7 +90,9 @@ final class FuzzTest extends TestCase
         $this->saveSection($company, 'addresses', ['addresses' => [$this->address()]])->assertOk();
         $this->issued($company, 'invoice', '100');
         $this->pay($company, '10', [1 => '10'])->assertCreated();
-        $this->engagementId = $this->begin('case', 'Reported', 'Flood', ['parties' => [$this->inRole($company, $this->roleId('case', 'insured'))]])->id;
+        $this->engagementId = $this->begin(
+            'case', 'Reported', 'Flood', ['parties' => [$this->inRole($company, $this->roleId('case', 'insured'))]],
+        )->id;
     }
 
     /** @param  array<string, mixed>  $operation */

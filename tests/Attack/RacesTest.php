@@ -39,13 +39,15 @@ final class RacesTest extends TestCase
         $this->seedOffice();
         foreach ([101 => 'waiting', 102 => 'stopped', 103 => 'done'] as $id => $state) {
             DB::table('bulk_changes')->insert([
-                'id' => $id, 'user_id' => $this->administrator->id, 'kind' => 'restore', 'title' => 'Restore', 'chosen' => 0, 'state' => $state,
+                'id' => $id, 'user_id' => $this->administrator->id, 'kind' => 'restore', 'title' => 'Restore', 'chosen' => 0,
+                'state' => $state,
                 'input' => '{"kind": "restore", "values": []}',
             ]);
         }
         foreach ([[201, 1, 2, 'open'], [202, 1, 3, 'open'], [203, 2, 3, 'different']] as [$id, $first, $second, $state]) {
             DB::table('look_alike_pairs')->insert([
-                'id' => $id, 'first_id' => $first, 'second_id' => $second, 'verdict' => 'perhaps', 'score' => 1.0, 'signs' => '[]', 'reasons' => 0, 'state' => $state,
+                'id' => $id, 'first_id' => $first, 'second_id' => $second, 'verdict' => 'perhaps', 'score' => 1.0,
+                'signs' => '[]', 'reasons' => 0, 'state' => $state,
             ]);
         }
         DB::table('look_alike_scans')->insert(['id' => 301, 'state' => 'running']);
@@ -103,7 +105,8 @@ final class RacesTest extends TestCase
     {
         $this->seedOffice();
         DB::table('look_alike_pairs')->insert([
-            'id' => 201, 'first_id' => 1, 'second_id' => 2, 'verdict' => 'perhaps', 'score' => 1.0, 'signs' => '[]', 'reasons' => 0, 'state' => 'open',
+            'id' => 201, 'first_id' => 1, 'second_id' => 2, 'verdict' => 'perhaps', 'score' => 1.0, 'signs' => '[]',
+            'reasons' => 0, 'state' => 'open',
         ]);
         $both = fn (string $path, array $input) => array_count_values(array_column(
             $this->atOnce(array_map(fn () => ['POST', $path, $input, bin2hex(random_bytes(8))], range(1, 8))),
@@ -144,7 +147,10 @@ final class RacesTest extends TestCase
         $this->assertSame([201 => 1, 422 => 7], $both('/api/letter-templates'));
         $this->assertSame(1, DB::table('letter_templates')->count());
         $this->assertSame([200 => 1, 422 => 7], $both('/api/letters/{run}/go-on'));
-        $server = ['host' => 'mail.example', 'port' => 465, 'security' => 'tls', 'userName' => '', 'password' => null, 'sender' => '', 'version' => 0];
+        $server = [
+            'host' => 'mail.example', 'port' => 465, 'security' => 'tls', 'userName' => '', 'password' => null,
+            'sender' => '', 'version' => 0,
+        ];
         $saved = $this->atOnce(array_map(fn () => ['PUT', '/api/office/mail-server', $server, bin2hex(random_bytes(8))], range(1, 8)));
         $this->assertSame([200 => 1, 409 => 7], $this->sorted(array_count_values(array_column($saved, 0))));
         $this->assertSame(1, DB::table('mail_servers')->count());
@@ -158,7 +164,10 @@ final class RacesTest extends TestCase
     private function twice(string $given): array
     {
         $ids = [$this->asAdministrator()->addPerson($given, 'Quill')->id, $this->addPerson(substr($given, 0, 1).'.', 'Quill')->id];
-        $input = ['partyIds' => $ids, 'keptId' => $ids[0], 'chosen' => [], 'lines' => [], 'withArchived' => false, 'seen' => '', 'why' => ''];
+        $input = [
+            'partyIds' => $ids, 'keptId' => $ids[0], 'chosen' => [], 'lines' => [], 'withArchived' => false,
+            'seen' => '', 'why' => '',
+        ];
         $seen = $this->postJson('/api/merges/preview', $input)->assertOk()->json('seen');
 
         return ['seen' => $seen] + $input;
@@ -197,7 +206,8 @@ final class RacesTest extends TestCase
     private function letterPosts(): array
     {
         $letter = [
-            'chosen' => ['isAll' => false, 'filter' => '', 'withArchived' => false, 'ids' => [1]], 'way' => 'paper', 'isOnceAHousehold' => false,
+            'chosen' => ['isAll' => false, 'filter' => '', 'withArchived' => false, 'ids' => [1]], 'way' => 'paper',
+            'isOnceAHousehold' => false,
             'subject' => 'News', 'body' => 'News.', 'day' => '', 'engagementId' => null,
         ];
         $of = fn (LettersState $state): int => LetterRun::query()->create([
@@ -457,11 +467,19 @@ final class RacesTest extends TestCase
     public function test_the_same_people_taken_from_two_files_at_once_are_in_the_book_once(): void
     {
         Queue::fake();
-        $file = "First,Last,Company,Email\n".implode('', array_map(fn (int $n) => "Given$n,Family$n,Firm ".($n % 5).",n$n@people.example\n", range(1, 60)));
+        $file = "First,Last,Company,Email\n".implode(
+            '',
+            array_map(fn (int $n) => "Given$n,Family$n,Firm ".($n % 5).",n$n@people.example\n", range(1, 60)),
+        );
         $processes = $imports = [];
         $this->asAdministrator();
         foreach ([1, 2] as $time) {
-            $id = $this->post('/api/imports', ['file' => UploadedFile::fake()->createWithContent("$time.csv", $file)], ['Accept' => 'application/json'])->assertCreated()->json('id');
+            $id = $this->post(
+                '/api/imports',
+                ['file' => UploadedFile::fake()->createWithContent("$time.csv", $file)],
+                ['Accept' => 'application/json'],
+            )
+                ->assertCreated()->json('id');
             $imports[] = $import = Import::query()->whereKey($id)->firstOrFail();
             Artisan::call(ImportCommand::class, ['import' => $id]);
             $import->refresh()->update(['state' => ImportState::Checking]);
@@ -479,8 +497,14 @@ final class RacesTest extends TestCase
             );
         }
         array_map(fn ($process) => is_resource($process) ? proc_close($process) : 1, $processes);
-        $this->assertSame([60, 5], [DB::table('parties')->where('kind', 'person')->count(), DB::table('parties')->where('kind', 'company')->count()]);
-        $this->assertSame([60, 60], [DB::table('import_lines')->where('done', 'added')->count(), DB::table('import_lines')->where('done', 'refused')->count()]);
+        $this->assertSame(
+            [60, 5],
+            [DB::table('parties')->where('kind', 'person')->count(), DB::table('parties')->where('kind', 'company')->count()],
+        );
+        $this->assertSame(
+            [60, 60],
+            [DB::table('import_lines')->where('done', 'added')->count(), DB::table('import_lines')->where('done', 'refused')->count()],
+        );
         $this->assertSame(60, DB::table('positions')->count());
     }
 
@@ -559,7 +583,11 @@ final class RacesTest extends TestCase
         $path = "/api/engagements/{$case->id}";
         $move = ['fromId' => $case->stage_id, 'on' => '', 'reason' => 'x', 'isSure' => false];
         $answers = $this->atOnce(array_map(
-            fn (int $n): array => ['POST', "$path/moves", $move + ['stageId' => $this->stageId('case', $n % 2 === 0 ? 'Under review' : 'Declined')]],
+            fn (int $n): array => [
+                'POST',
+                "$path/moves",
+                $move + ['stageId' => $this->stageId('case', $n % 2 === 0 ? 'Under review' : 'Declined')],
+            ],
             range(1, 10),
         ));
         $this->assertSame([200 => 1, 422 => 9], $this->counted($answers));
@@ -573,9 +601,15 @@ final class RacesTest extends TestCase
         $this->saveSection($ada, 'reach', ['contactPoints' => [$this->contact('email', 'ada@finch.example')]])->assertOk();
         $invited = $this->meeting(['partyIds' => [$ada->id], 'isInvited' => true]);
         $meeting = $this->postJson("$path/meetings", $invited)->assertCreated()->json('id');
-        $this->assertSame([200 => 1, 409 => 19], $this->race(20, 'PUT', "/api/meetings/$meeting", ['time' => '16'] + $invited), 'moved once');
+        $this->assertSame(
+            [200 => 1, 409 => 19],
+            $this->race(20, 'PUT', "/api/meetings/$meeting", ['time' => '16'] + $invited),
+            'moved once',
+        );
         $this->assertSame(2, DB::table('messages')->count(), 'and told once');
-        $begun = ['kindId' => $case->kind_id, 'stageId' => $this->stageId('case', 'Reported'), 'begunOn' => '', 'parties' => []] + $this->headed('Twenty');
+        $begun = [
+            'kindId' => $case->kind_id, 'stageId' => $this->stageId('case', 'Reported'), 'begunOn' => '', 'parties' => [],
+        ] + $this->headed('Twenty');
         $this->assertSame([201 => 20], $this->race(20, 'POST', '/api/engagements', $begun));
         $numbers = Engagement::query()->orderBy('number')->pluck('number')->all();
         $this->assertSame(array_map(fn (int $n) => sprintf('CA2026-%03d', $n), range(1, 21)), $numbers, 'without a gap');
@@ -604,10 +638,14 @@ final class RacesTest extends TestCase
         $this->putJson("/api/engagements/{$case->id}/head", ['version' => 0] + $this->headed('Flood in the cellar'))->assertOk();
         $this->postJson('/api/sheets', [
             'name' => 'Keys', 'partyKind' => null, 'type' => '', 'engagementKindId' => $case->kind_id, 'isRetired' => false,
-            'fields' => [['id' => null, 'name' => 'Alarm', 'kind' => 'secret', 'options' => [], 'help' => '', 'requiredFor' => null, 'isRetired' => false]],
+            'fields' => [[
+                'id' => null, 'name' => 'Alarm', 'kind' => 'secret', 'options' => [], 'help' => '',
+                'requiredFor' => null, 'isRetired' => false,
+            ]],
         ])->assertCreated();
         $field = (int) DB::table('detail_fields')->where('name', 'Alarm')->value('id');
-        $this->putJson("/api/engagements/{$case->id}/details", ['version' => 0, 'values' => [['fieldId' => $field, 'value' => '4815']]])->assertOk();
+        $this->putJson("/api/engagements/{$case->id}/details", ['version' => 0, 'values' => [['fieldId' => $field, 'value' => '4815']]])
+            ->assertOk();
         // What they were before their first save, they were weeks ago.
         DB::table('section_states')->where('version', 0)->update(['at' => '2026-11-01 12:00:00']);
         DB::table('engagements')->update(['created_at' => '2026-11-01 12:00:00']);
@@ -619,20 +657,55 @@ final class RacesTest extends TestCase
         ];
 
         return [
-            ['/api/engagement-kinds', '/api/engagement-kinds', ['name' => 'job', 'plural' => 'jobs', 'sign' => 'JB', 'isRetired' => false, 'stages' => $stages, 'roles' => []]],
-            ['/api/conflict-searches', '/api/conflict-searches', ['engagementId' => $case->id, 'names' => [['name' => 'Brass', 'role' => 'insured']]]],
-            ['/api/engagements', '/api/engagements', ['kindId' => $kind->id, 'stageId' => $case->stage_id, 'begunOn' => '', 'parties' => []] + $this->headed('New')],
-            ["$path/sections/{section}/bring-back", "/api/engagements/{$case->id}/sections/engagement/bring-back", ['day' => '2 Nov 2026', 'version' => 1]],
+            [
+                '/api/engagement-kinds',
+                '/api/engagement-kinds',
+                ['name' => 'job', 'plural' => 'jobs', 'sign' => 'JB', 'isRetired' => false, 'stages' => $stages, 'roles' => []],
+            ],
+            [
+                '/api/conflict-searches',
+                '/api/conflict-searches',
+                ['engagementId' => $case->id, 'names' => [['name' => 'Brass', 'role' => 'insured']]],
+            ],
+            [
+                '/api/engagements',
+                '/api/engagements',
+                ['kindId' => $kind->id, 'stageId' => $case->stage_id, 'begunOn' => '', 'parties' => []] + $this->headed('New'),
+            ],
+            [
+                "$path/sections/{section}/bring-back",
+                "/api/engagements/{$case->id}/sections/engagement/bring-back",
+                ['day' => '2 Nov 2026', 'version' => 1],
+            ],
             ["$path/sections/{section}/undo", "/api/engagements/{$case->id}/sections/engagement/undo", ['version' => 2]],
             ["$path/reveal", "/api/engagements/{$case->id}/reveal", ['fieldId' => $field, 'taxNumberId' => null]],
             ['/api/parties/{id}/meetings', '/api/parties/1/meetings', $this->meeting()],
             ["$path/meetings", "/api/engagements/{$case->id}/meetings", $this->meeting()],
             ['/api/meetings/{meeting}/call-off', '/api/meetings/1/call-off', ['version' => 0]],
             ["$path/shared-invoice", "/api/engagements/{$case->id}/shared-invoice", $this->documentInput('invoice', '100.01')],
-            ["$path/reminders", "/api/engagements/{$case->id}/reminders", ['text' => 'T', 'day' => '', 'time' => '', 'rule' => '', 'userId' => 1]],
-            ["$path/entries", "/api/engagements/{$case->id}/entries", ['kind' => 'note', 'day' => '', 'withPartyId' => null, 'text' => 'N', 'isPinned' => false]],
-            ["$path/moves", "/api/engagements/{$case->id}/moves", ['fromId' => $case->stage_id, 'stageId' => $this->stageId('case', 'Under review'), 'on' => '', 'reason' => '', 'isSure' => false]],
-            ["$path/parties/{inRole}/replace", "/api/engagements/{$case->id}/parties/{$case->parties()->sole()->id}/replace", ['partyId' => 1, 'from' => '']],
+            [
+                "$path/reminders",
+                "/api/engagements/{$case->id}/reminders",
+                ['text' => 'T', 'day' => '', 'time' => '', 'rule' => '', 'userId' => 1],
+            ],
+            [
+                "$path/entries",
+                "/api/engagements/{$case->id}/entries",
+                ['kind' => 'note', 'day' => '', 'withPartyId' => null, 'text' => 'N', 'isPinned' => false],
+            ],
+            [
+                "$path/moves",
+                "/api/engagements/{$case->id}/moves",
+                [
+                    'fromId' => $case->stage_id, 'stageId' => $this->stageId('case', 'Under review'), 'on' => '',
+                    'reason' => '', 'isSure' => false,
+                ],
+            ],
+            [
+                "$path/parties/{inRole}/replace",
+                "/api/engagements/{$case->id}/parties/{$case->parties()->sole()->id}/replace",
+                ['partyId' => 1, 'from' => ''],
+            ],
         ];
     }
 
@@ -723,7 +796,11 @@ final class RacesTest extends TestCase
                 ],
             ],
             ['/api/parties', '/api/parties', ['kind' => 'company', 'name' => 'New', 'isClient' => true, 'isVendor' => false]],
-            ['/api/parties/{id}/sections/{section}/bring-back', '/api/parties/1/sections/reach/bring-back', ['day' => '2 Nov 2026', 'version' => 1]],
+            [
+                '/api/parties/{id}/sections/{section}/bring-back',
+                '/api/parties/1/sections/reach/bring-back',
+                ['day' => '2 Nov 2026', 'version' => 1],
+            ],
             ['/api/parties/{id}/sections/{section}/undo', '/api/parties/1/sections/reach/undo', ['version' => 2]],
             [
                 '/api/parties/{id}/entries',
@@ -774,7 +851,10 @@ final class RacesTest extends TestCase
             [
                 '/api/parties/{id}/payments',
                 '/api/parties/1/payments',
-                ['side' => 'client', 'day' => '', 'amount' => '5', 'currency' => 'USD', 'payBy' => 'cash', 'reference' => '', 'allocations' => []],
+                [
+                    'side' => 'client', 'day' => '', 'amount' => '5', 'currency' => 'USD', 'payBy' => 'cash',
+                    'reference' => '', 'allocations' => [],
+                ],
             ],
             [
                 '/api/parties/{id}/statement',

@@ -64,11 +64,20 @@ final class SeveralProcessesTest extends TestCase
         $ids = [];
         for ($n = 1; $n <= 40; $n++) {
             $ids[] = $this->addPerson('Ada', "Finch $n")->id;
-            $this->saveSection(Party::query()->findOrFail($ids[count($ids) - 1]), 'reach', ['contactPoints' => [$this->contact('phone', sprintf('802 555 0%03d', 100 + $n))]])->assertOk();
+            $this->saveSection(
+                Party::query()->findOrFail($ids[count($ids) - 1]),
+                'reach',
+                ['contactPoints' => [$this->contact('phone', sprintf('802 555 0%03d', 100 + $n))]],
+            )
+                ->assertOk();
         }
         $told = 0;
         for ($n = 1; $n <= 5; $n++) {
-            $process = proc_open([PHP_BINARY, __DIR__.'/merger.php', $this->database, (string) $ids[0]], [1 => ['pipe', 'w'], 2 => STDERR], $pipes);
+            $process = proc_open(
+                [PHP_BINARY, __DIR__.'/merger.php', $this->database, (string) $ids[0]],
+                [1 => ['pipe', 'w'], 2 => STDERR],
+                $pipes,
+            );
             $this->assertIsResource($process);
             $told += fgets($pipes[1]) === "made one\n" ? 1 : 0;
             usleep(random_int(1_000, 80_000));
@@ -92,7 +101,13 @@ final class SeveralProcessesTest extends TestCase
     {
         Queue::fake();
         $file = "First,Last,Company\n".implode('', array_map(fn (int $n) => "Given$n,Family$n,Firm ".($n % 7)."\n", range(1, 200)));
-        $id = $this->asAdministrator()->post('/api/imports', ['file' => UploadedFile::fake()->createWithContent('people.csv', $file)], ['Accept' => 'application/json'])->json('id');
+        $id = $this->asAdministrator()
+            ->post(
+                '/api/imports',
+                ['file' => UploadedFile::fake()->createWithContent('people.csv', $file)],
+                ['Accept' => 'application/json'],
+            )
+            ->json('id');
         $import = Import::query()->whereKey($id)->firstOrFail();
         $run = $this->app->make(RunImport::class);
         $run->handle($import);
@@ -101,7 +116,10 @@ final class SeveralProcessesTest extends TestCase
         $run->begin($import->refresh());
         for ($kill = 0; $kill < 3; $kill++) {
             $before = DB::table('import_lines')->whereNotNull('done')->count();
-            $process = proc_open([PHP_BINARY, base_path('artisan'), 'almanac:import', (string) $import->id], [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes, null, ['DB_DATABASE' => $this->database] + getenv());
+            $process = proc_open(
+                [PHP_BINARY, base_path('artisan'), 'almanac:import', (string) $import->id],
+                [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes, null, ['DB_DATABASE' => $this->database] + getenv(),
+            );
             for ($wait = 0; $wait < 1000 && DB::table('import_lines')->whereNotNull('done')->count() === $before && $before < 200; $wait++) {
                 usleep(5_000);
             }
@@ -118,7 +136,14 @@ final class SeveralProcessesTest extends TestCase
         }
         $this->app->make(RunImport::class)->handle(Import::query()->whereKey($id)->firstOrFail());
         $this->assertSame(ImportState::Taken, $import->refresh()->state);
-        $this->assertSame([200, 7, 200], [DB::table('parties')->where('kind', 'person')->count(), DB::table('parties')->where('kind', 'company')->count(), DB::table('positions')->count()]);
+        $this->assertSame(
+            [200, 7, 200],
+            [
+                DB::table('parties')->where('kind', 'person')->count(),
+                DB::table('parties')->where('kind', 'company')->count(),
+                DB::table('positions')->count(),
+            ],
+        );
     }
 
     public function test_a_killed_import_leaves_all_of_its_file_or_nothing(): void
@@ -203,7 +228,11 @@ final class SeveralProcessesTest extends TestCase
                 $this->assertLessThanOrEqual(2, $passed, "the $n. time");
                 $before = DB::table('steps')->count();
                 DB::table('steps')->insert(['step' => 0]);
-                $this->assertLessThanOrEqual(3, DB::table('steps')->count() - $before, "one that writes alone (it counts itself), the $n. time");
+                $this->assertLessThanOrEqual(
+                    3,
+                    DB::table('steps')->count() - $before,
+                    "one that writes alone (it counts itself), the $n. time",
+                );
             }
             $this->assertTrue(proc_get_status($process)['running'], 'it was at work all the time');
         } finally {

@@ -20,8 +20,10 @@ if ($do === 'fold') {
     DB::table('steps')->insert(['step' => 1]);
     if ($do === 'fail') {
         ini_set('memory_limit', memory_get_usage() + 4_000_000);
-        str_repeat('x', 100_000_000);
+        echo str_repeat('x', 100_000_000);
     }
     set_time_limit(1);
-    while (true);
+    for ($n = 0; $n >= 0; $n = ($n + 1) % 1000) {
+        hash('sha256', (string) $n);
+    }
 }

@@ -54,7 +54,11 @@ final class AccessTest extends TestCase
     ];
 
     /** What some routes have to be told, so that they have an answer. */
-    private const TOLD = ['api/names' => '?typed=Wren', 'api/long-lists/{list}/clause' => '?field=name&operator=has', 'api/parties/{party}/statement' => '?side=client&currency=USD'];
+    private const TOLD = [
+        'api/names' => '?typed=Wren',
+        'api/long-lists/{list}/clause' => '?field=name&operator=has',
+        'api/parties/{party}/statement' => '?side=client&currency=USD',
+    ];
 
     private const FOR_ADMINISTRATORS = [
         'GET api/users',
@@ -221,7 +225,8 @@ final class AccessTest extends TestCase
             'kind' => 'note', 'day' => '', 'withPartyId' => null, 'text' => 'A note', 'isPinned' => true,
         ])->assertCreated()->json('pinned.0.id');
         $this->postJson('/api/parties/1/meetings', [
-            'title' => 'The dial', 'day' => 'today', 'time' => '14', 'minutes' => 60, 'place' => '', 'agenda' => '', 'partyIds' => [], 'userIds' => [],
+            'title' => 'The dial', 'day' => 'today', 'time' => '14', 'minutes' => 60, 'place' => '', 'agenda' => '',
+            'partyIds' => [], 'userIds' => [],
             'documentId' => null, 'isInvited' => false, 'version' => 0,
         ])->assertCreated()->assertJsonPath('id', 1);
         $this->saveSection($company, 'addresses', ['addresses' => [$this->address()]])
@@ -279,7 +284,10 @@ final class AccessTest extends TestCase
     {
         $ids = [$this->addPerson('Ida', 'Quill')->id, $this->addPerson('I.', 'Quill')->id];
         $this->formerId = $ids[1];
-        $input = ['partyIds' => $ids, 'keptId' => $ids[0], 'chosen' => [], 'lines' => [], 'withArchived' => false, 'seen' => '', 'why' => ''];
+        $input = [
+            'partyIds' => $ids, 'keptId' => $ids[0], 'chosen' => [], 'lines' => [], 'withArchived' => false,
+            'seen' => '', 'why' => '',
+        ];
         $seen = $this->postJson('/api/merges/preview', $input)->assertOk()->json('seen');
         $this->postJson('/api/merges', ['seen' => $seen] + $input)->assertCreated()->assertJsonPath('id', 1);
     }
@@ -369,8 +377,14 @@ final class AccessTest extends TestCase
                 $routes["$method {$route->uri()}"] = [
                     $method,
                     '/'.preg_replace(
-                        ['/\{former\}/', '#long-lists/\{list\}#', '/\{list\}/', '#\{engagement\}/entries/\{logEntry\}#', '/\{engagement\}/', '/\{\w+\}/'],
-                        [(string) $this->formerId, 'long-lists/parties', 'tags', "$this->engagementId/entries/$this->entryId", (string) $this->engagementId, '1'],
+                        [
+                            '/\{former\}/', '#long-lists/\{list\}#', '/\{list\}/',
+                            '#\{engagement\}/entries/\{logEntry\}#', '/\{engagement\}/', '/\{\w+\}/',
+                        ],
+                        [
+                            (string) $this->formerId, 'long-lists/parties', 'tags',
+                            "$this->engagementId/entries/$this->entryId", (string) $this->engagementId, '1',
+                        ],
                         $route->uri(),
                     ).(self::TOLD[$route->uri()] ?? ''),
                 ];

@@ -73,7 +73,8 @@ trait BeginsEngagements
         $engagement->refresh()->load('kind');
 
         return $this->postJson("/api/engagements/{$engagement->id}/moves", $more + [
-            'fromId' => $engagement->stage_id, 'stageId' => $this->stageId($engagement->kind->name, $to), 'on' => '', 'reason' => '', 'isSure' => false,
+            'fromId' => $engagement->stage_id, 'stageId' => $this->stageId($engagement->kind->name, $to), 'on' => '',
+            'reason' => '', 'isSure' => false,
         ]);
     }
 }

@@ -38,7 +38,10 @@ final class BulkChangesTest extends TestCase
 
     public function test_it_is_tried_begun_and_taken_back_and_a_later_change_is_kept(): void
     {
-        [$a, $b, $c, $archived] = array_map(fn (string $name) => $this->addCompany($name, ['isClient' => true]), ['Aster', 'Bell', 'Cedar', 'Dahlia']);
+        [$a, $b, $c, $archived] = array_map(
+            fn (string $name) => $this->addCompany($name, ['isClient' => true]),
+            ['Aster', 'Bell', 'Cedar', 'Dahlia'],
+        );
         $this->putJson("/api/parties/$archived->id/archive", ['reason' => 'closed'])->assertOk();
         $this->classify($b, ['tags' => ['museum']]);
         $before = $this->book();
@@ -50,7 +53,9 @@ final class BulkChangesTest extends TestCase
             ->assertJsonPath('examples.*.from', ['', 'museum', ''])
             ->assertJsonPath('examples.1.to', 'museum, parish');
         $this->assertSame($before, $this->book(), 'trying changes nothing');
-        $id = $this->begin($input)->assertJsonPath('0.changed', 3)->assertJsonPath('0.refused', 1)->assertJsonPath('0.state', 'done')->json('0.id');
+        $id = $this->begin($input)
+            ->assertJsonPath('0.changed', 3)->assertJsonPath('0.refused', 1)->assertJsonPath('0.state', 'done')
+            ->json('0.id');
         $this->assertSame([['Museum', 'parish'], ['museum', 'parish'], ['Museum', 'parish']], array_map($this->tags(...), [$a, $b, $c]));
         $this->getJson("/api/bulk-changes/$id/records")->assertJsonPath('0.name', 'Dahlia')
             ->assertJsonPath('0.message', 'This record is archived. Restore it to change it.');
@@ -76,12 +81,18 @@ final class BulkChangesTest extends TestCase
         $engagement = DB::table('engagements')->where('is_private', false)->orderBy('id')->first(['id', 'kind_id']);
         $role = DB::table('engagement_roles')->where('kind_id', $engagement?->kind_id)->whereNull('most')->value('id');
         $kinds = [
-            ['kind' => 'owner', 'userId' => $this->maud->id], ['kind' => 'owner', 'userId' => null], ['kind' => 'account-manager', 'userId' => $this->maud->id],
-            ['kind' => 'buyer', 'userId' => $this->maud->id], ['kind' => 'add-types', 'values' => ['contractor']], ['kind' => 'take-types', 'values' => ['contractor', 'insurer']],
-            ['kind' => 'add-tags', 'values' => ['spring']], ['kind' => 'take-tags', 'values' => ['spring']], ['kind' => 'source', 'values' => ['trade fair']],
-            ['kind' => 'language', 'values' => ['de']], ['kind' => 'terms', 'side' => 'client', 'values' => ['net 7']], ['kind' => 'terms', 'side' => 'vendor', 'values' => []],
-            ['kind' => 'side-field', 'side' => 'client', 'field' => 'delivery', 'values' => ['post']], ['kind' => 'archive', 'values' => ['closed its business']],
-            ['kind' => 'restore'], ['kind' => 'reminder', 'values' => ['Ring them'], 'day' => 'tomorrow'], ['kind' => 'log-entry', 'values' => ['Sent the card']],
+            ['kind' => 'owner', 'userId' => $this->maud->id], ['kind' => 'owner', 'userId' => null],
+            ['kind' => 'account-manager', 'userId' => $this->maud->id],
+            ['kind' => 'buyer', 'userId' => $this->maud->id], ['kind' => 'add-types', 'values' => ['contractor']],
+            ['kind' => 'take-types', 'values' => ['contractor', 'insurer']],
+            ['kind' => 'add-tags', 'values' => ['spring']], ['kind' => 'take-tags', 'values' => ['spring']],
+            ['kind' => 'source', 'values' => ['trade fair']],
+            ['kind' => 'language', 'values' => ['de']], ['kind' => 'terms', 'side' => 'client', 'values' => ['net 7']],
+            ['kind' => 'terms', 'side' => 'vendor', 'values' => []],
+            ['kind' => 'side-field', 'side' => 'client', 'field' => 'delivery', 'values' => ['post']],
+            ['kind' => 'archive', 'values' => ['closed its business']],
+            ['kind' => 'restore'], ['kind' => 'reminder', 'values' => ['Ring them'], 'day' => 'tomorrow'],
+            ['kind' => 'log-entry', 'values' => ['Sent the card']],
             ['kind' => 'engagement', 'engagementId' => $engagement?->id, 'roleId' => $role],
             ...$field === null ? [] : [['kind' => 'detail', 'fieldId' => $field, 'values' => ['by the back door']]],
         ];
@@ -109,8 +120,10 @@ final class BulkChangesTest extends TestCase
         $this->demo();
         $this->actingAs($this->maud = User::query()->where('email', 'maud@orreryvane.example')->firstOrFail());
         $kinds = [
-            ['kind' => 'owner', 'userId' => $this->maud->id], ['kind' => 'owner', 'userId' => null], ['kind' => 'account-manager', 'userId' => $this->maud->id],
-            ['kind' => 'buyer', 'userId' => $this->maud->id], ['kind' => 'source', 'values' => ['Bärenhof fair ']], ['kind' => 'language', 'values' => ['de']],
+            ['kind' => 'owner', 'userId' => $this->maud->id], ['kind' => 'owner', 'userId' => null],
+            ['kind' => 'account-manager', 'userId' => $this->maud->id],
+            ['kind' => 'buyer', 'userId' => $this->maud->id], ['kind' => 'source', 'values' => ['Bärenhof fair ']],
+            ['kind' => 'language', 'values' => ['de']],
         ];
         $outcomes = [];
         foreach ($kinds as $kind) {
@@ -148,7 +161,8 @@ final class BulkChangesTest extends TestCase
         $this->postJson('/api/bulk-changes', $all('archived'))->assertStatus(422);
         $this->assertSame(1, BulkChange::query()->count());
         foreach ([['kind' => 'owner', 'userId' => 9999], ['kind' => 'terms', 'side' => 'client', 'values' => ['whenever']], ['kind' => 'add-tags', 'values' => []], ['kind' => 'archive', 'values' => ['']], ['kind' => 'engagement', 'engagementId' => 9999, 'roleId' => 1]] as $wrong) {
-            $this->postJson('/api/bulk-changes/preview', ['chosen' => $this->those($a), 'change' => $wrong + ['values' => []]])->assertStatus(422);
+            $this->postJson('/api/bulk-changes/preview', ['chosen' => $this->those($a), 'change' => $wrong + ['values' => []]])
+                ->assertStatus(422);
         }
     }
 
@@ -175,7 +189,10 @@ final class BulkChangesTest extends TestCase
     {
         Queue::fake();
         $parties = array_map(fn (int $n) => $this->addCompany("Company $n"), range(1, 20));
-        $id = $this->postJson('/api/bulk-changes', ['chosen' => $this->those(...$parties), 'change' => ['kind' => 'log-entry', 'values' => ['Once']]])
+        $id = $this->postJson(
+            '/api/bulk-changes',
+            ['chosen' => $this->those(...$parties), 'change' => ['kind' => 'log-entry', 'values' => ['Once']]],
+        )
             ->assertCreated()->assertJsonPath('state', 'waiting')->json('id');
         Queue::assertPushed(WorkOnBulkChange::class);
         $change = BulkChange::query()->firstOrFail();
@@ -201,9 +218,17 @@ final class BulkChangesTest extends TestCase
         $clerk = $this->user(Role::Clerk);
         $party = $this->addCompany('Aster');
         $this->actingAs($clerk);
-        $id = $this->postJson('/api/bulk-changes', ['chosen' => $this->those($party), 'change' => ['kind' => 'add-tags', 'values' => ['x']]])->assertCreated()->json('id');
+        $id = $this->postJson(
+            '/api/bulk-changes',
+            ['chosen' => $this->those($party), 'change' => ['kind' => 'add-tags', 'values' => ['x']]],
+        )
+            ->assertCreated()->json('id');
         $this->actingAs($this->maud);
-        $this->putJson("/api/users/$clerk->id", ['name' => $clerk->name, 'email' => $clerk->email, 'role' => 'reader', 'isRetired' => false, 'password' => ''])->assertOk();
+        $this->putJson(
+            "/api/users/$clerk->id",
+            ['name' => $clerk->name, 'email' => $clerk->email, 'role' => 'reader', 'isRetired' => false, 'password' => ''],
+        )
+            ->assertOk();
         $this->assertSame(Role::Reader, $clerk->refresh()->role);
         $this->app->make(RunBulkChange::class)->handle(BulkChange::query()->firstOrFail());
         $this->assertSame([], $this->tags($party));
@@ -245,7 +270,9 @@ final class BulkChangesTest extends TestCase
         ksort($done);
         $kept = $this->book();
         foreach (['changes', 'section_states', 'section_versions'] as $table) {
-            $kept[$table] = DB::table($table)->get()->map(fn (object $row) => array_diff_key((array) $row, ['id' => 0, 'at' => 0]))->sort()->values()->all();
+            $kept[$table] = DB::table($table)
+                ->get()->map(fn (object $row) => array_diff_key((array) $row, ['id' => 0, 'at' => 0]))->sort()->values()
+                ->all();
         }
         DB::rollBack();
 
@@ -255,7 +282,12 @@ final class BulkChangesTest extends TestCase
     /** @return array{isAll: bool, filter: string, withArchived: bool, ids: list<int>} */
     private function those(Party ...$parties): array
     {
-        return ['isAll' => false, 'filter' => '', 'withArchived' => true, 'ids' => array_values(array_map(fn (Party $one) => $one->id, $parties))];
+        return [
+            'isAll' => false,
+            'filter' => '',
+            'withArchived' => true,
+            'ids' => array_values(array_map(fn (Party $one) => $one->id, $parties)),
+        ];
     }
 
     /** @return list<string> */
@@ -269,7 +301,8 @@ final class BulkChangesTest extends TestCase
     /** @param  array<string, mixed>  $more */
     private function classify(Party $party, array $more): void
     {
-        $version = (int) DB::table('section_versions')->where(['subject_id' => $party->id, 'section' => 'classification'])->value('version');
+        $version = (int) DB::table('section_versions')
+            ->where(['subject_id' => $party->id, 'section' => 'classification'])->value('version');
         $this->saveSection($party, 'classification', $more + [
             'types' => [], 'tags' => [], 'ownerId' => null, 'accountManagerId' => null, 'buyerId' => null, 'source' => '', 'language' => '',
             'grade' => null, 'codes' => [],
@@ -288,7 +321,11 @@ final class BulkChangesTest extends TestCase
             $rows = DB::table($table)->get()->map(fn (object $row) => array_diff_key(
                 (array) $row,
                 // What tells of the last save, or is empty where there was no row at all.
-                array_flip(['updated_at', 'created_at', 'changed_at', 'changed_by_id', ...str_starts_with((string) ($row->value ?? ''), 'eyJpdiI6') ? ['value'] : [], ...in_array($table, ['client_terms', 'vendor_terms'], true) ? ['id'] : []]),
+                array_flip([
+                    'updated_at', 'created_at', 'changed_at', 'changed_by_id',
+                    ...str_starts_with((string) ($row->value ?? ''), 'eyJpdiI6') ? ['value'] : [],
+                    ...in_array($table, ['client_terms', 'vendor_terms'], true) ? ['id'] : [],
+                ]),
             ))->filter(fn (array $row) => ! str_ends_with($table, '_terms') || array_filter(array_diff_key($row, ['party_id' => 0])) !== [])
                 ->map(fn (array $row) => serialize($row))->sort()->values()->all();
             $book[$table] = implode("\n", $rows);

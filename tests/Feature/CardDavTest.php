@@ -28,7 +28,12 @@ final class CardDavTest extends TestCase
         parent::setUp();
         $brass = $this->asAdministrator()->addCompany('Brass Lantern Foundry');
         $this->silas = $this->addPerson('Silas', 'Wren', ['companyId' => $brass->id, 'title' => 'Director']);
-        $this->saveSection($this->silas, 'reach', ['contactPoints' => [$this->contact('phone', '802 555 0142'), $this->contact('email', 'silas@wren.example')]])->assertOk();
+        $this->saveSection(
+            $this->silas,
+            'reach',
+            ['contactPoints' => [$this->contact('phone', '802 555 0142'), $this->contact('email', 'silas@wren.example')]],
+        )
+            ->assertOk();
         $this->password = $this->appPassword('maud@orreryvane.example');
         $this->app->make('auth')->forgetGuards();
     }
@@ -44,35 +49,51 @@ final class CardDavTest extends TestCase
         $this->assertSame('HTTP/1.1 404 Not Found', $this->text($root, '//d:propstat[d:prop/d:quota-used-bytes]/d:status'));
         $home = $this->dav('PROPFIND', '/dav/me/', sprintf($find, '<c:addressbook-home-set/>'))->assertStatus(207);
         $this->assertSame('/dav/books/', $this->text($home, '//c:addressbook-home-set/d:href'));
-        $books = $this->dav('PROPFIND', '/dav/books/', sprintf($find, '<d:resourcetype/><d:displayname/><d:sync-token/>'), ['Depth' => '1'])->assertStatus(207);
+        $books = $this->dav('PROPFIND', '/dav/books/', sprintf($find, '<d:resourcetype/><d:displayname/><d:sync-token/>'), ['Depth' => '1'])
+            ->assertStatus(207);
         $this->assertSame(['/dav/books/', '/dav/books/all/'], $this->texts($books, '//d:response/d:href'));
         $this->assertSame(1, count($this->texts($books, '//d:resourcetype/c:addressbook')));
         $listed = $this->dav('PROPFIND', '/dav/books/all/', sprintf($find, '<d:getetag/>'), ['Depth' => '1'])->assertStatus(207);
         $hrefs = array_slice($this->texts($listed, '//d:response/d:href'), 1);
         $this->assertCount(2, $hrefs);
-        $multi = '<c:addressbook-multiget xmlns:d="DAV:" xmlns:c="'.self::CARDS.'"><d:prop><d:getetag/><c:address-data/></d:prop>'.implode('', array_map(fn (string $href) => "<d:href>$href</d:href>", [...$hrefs, '/dav/books/all/999.vcf'])).'</c:addressbook-multiget>';
+        $multi = '<c:addressbook-multiget xmlns:d="DAV:" xmlns:c="'.self::CARDS.'"><d:prop><d:getetag/><c:address-data/></d:prop>'.implode(
+            '',
+            array_map(fn (string $href) => "<d:href>$href</d:href>", [...$hrefs, '/dav/books/all/999.vcf']),
+        ).'</c:addressbook-multiget>';
         $cards = $this->dav('REPORT', '/dav/books/all/', $multi)->assertStatus(207);
         $this->assertSame('/dav/books/all/999.vcf', $this->text($cards, '//d:response[d:status="HTTP/1.1 404 Not Found"]/d:href'));
         $card = $this->text($cards, "//d:response[d:href='/dav/books/all/{$this->silas->id}.vcf']//c:address-data");
         foreach (['VERSION:3.0', 'FN:Silas Wren', 'ORG:Brass Lantern Foundry', '+18025550142', 'silas@wren.example'] as $line) {
             $this->assertStringContainsString($line, $card);
         }
-        $one = $this->dav('GET', "/dav/books/all/{$this->silas->id}.vcf")->assertOk()->assertHeader('Content-Type', 'text/vcard; charset=utf-8');
+        $one = $this->dav('GET', "/dav/books/all/{$this->silas->id}.vcf")
+            ->assertOk()->assertHeader('Content-Type', 'text/vcard; charset=utf-8');
         $this->assertSame($card, trim((string) $one->getContent()));
-        $this->dav('GET', "/dav/books/all/{$this->silas->id}.vcf", '', ['If-None-Match' => (string) $one->headers->get('ETag')])->assertStatus(304);
+        $this->dav('GET', "/dav/books/all/{$this->silas->id}.vcf", '', ['If-None-Match' => (string) $one->headers->get('ETag')])
+            ->assertStatus(304);
         $query = '<c:addressbook-query xmlns:d="DAV:" xmlns:c="'.self::CARDS.'"><d:prop><d:getetag/><c:address-data version="4.0"/></d:prop><c:filter><c:prop-filter name="FN"><c:text-match>lantern</c:text-match></c:prop-filter></c:filter></c:addressbook-query>';
-        $this->assertCount(2, $this->texts($this->dav('REPORT', '/dav/books/all/', $query), '//d:response/d:href'), 'the company, and who works there');
+        $this->assertCount(
+            2,
+            $this->texts($this->dav('REPORT', '/dav/books/all/', $query), '//d:response/d:href'),
+            'the company, and who works there',
+        );
     }
 
     public function test_what_has_changed_is_told_by_states_and_a_former_token_begins_anew(): void
     {
-        $sync = fn (string $token): TestResponse => $this->dav('REPORT', '/dav/books/all/', '<d:sync-collection xmlns:d="DAV:"><d:sync-token>'.$token.'</d:sync-token><d:sync-level>1</d:sync-level><d:prop><d:getetag/></d:prop></d:sync-collection>');
+        $sync = fn (string $token): TestResponse => $this->dav(
+            'REPORT',
+            '/dav/books/all/',
+            '<d:sync-collection xmlns:d="DAV:"><d:sync-token>'.$token.'</d:sync-token><d:sync-level>1</d:sync-level><d:prop><d:getetag/></d:prop></d:sync-collection>',
+        );
         $first = $sync('')->assertStatus(207);
         $token = $this->text($first, '/d:multistatus/d:sync-token');
         $states = array_combine($this->texts($first, '//d:response/d:href'), $this->texts($first, '//d:getetag'));
         $this->assertCount(2, $states);
         $this->assertSame([], $this->texts($sync($token)->assertStatus(207), '//d:response'), 'nothing is other');
-        $this->asAdministrator()->saveSection($this->silas, 'reach', ['contactPoints' => [$this->contact('phone', '802 555 0177')]], 1)->assertOk();
+        $this->asAdministrator()
+            ->saveSection($this->silas, 'reach', ['contactPoints' => [$this->contact('phone', '802 555 0177')]], 1)
+            ->assertOk();
         $this->app->make('auth')->forgetGuards();
         $this->assertStringContainsString('valid-sync-token', (string) $sync($token)->assertForbidden()->getContent());
         $again = $sync('')->assertStatus(207);
@@ -83,12 +104,16 @@ final class CardDavTest extends TestCase
     public function test_a_saved_list_is_a_book_and_nothing_but_the_books_is_opened(): void
     {
         $list = $this->asAdministrator()->postJson('/api/long-lists/parties/saved', [
-            'name' => 'Firms', 'isShared' => false, 'sentence' => 'companies', 'sort' => '', 'columns' => [], 'choices' => '', 'view' => 'table', 'countedBy' => '', 'period' => '',
+            'name' => 'Firms', 'isShared' => false, 'sentence' => 'companies', 'sort' => '', 'columns' => [],
+            'choices' => '', 'view' => 'table', 'countedBy' => '', 'period' => '',
         ])->assertCreated()->json();
         $this->app->make('auth')->forgetGuards();
         $this->assertIsArray($list);
         $id = collect($list)->firstWhere('name', 'Firms')['id'] ?? 0;
-        $this->assertSame(['/dav/books/', '/dav/books/all/', "/dav/books/list-$id/"], $this->texts($this->dav('PROPFIND', '/dav/books/', '', ['Depth' => '1']), '//d:response/d:href'));
+        $this->assertSame(
+            ['/dav/books/', '/dav/books/all/', "/dav/books/list-$id/"],
+            $this->texts($this->dav('PROPFIND', '/dav/books/', '', ['Depth' => '1']), '//d:response/d:href'),
+        );
         $this->assertCount(2, $this->texts($this->dav('PROPFIND', "/dav/books/list-$id/", '', ['Depth' => '1']), '//d:response/d:href'));
         $this->dav('GET', "/dav/books/list-$id/{$this->silas->id}.vcf")->assertNotFound();
         $this->dav('PROPFIND', '/dav/books/list-999/')->assertNotFound();
@@ -123,7 +148,8 @@ final class CardDavTest extends TestCase
 
     private function appPassword(string $email): string
     {
-        $token = $this->postJson('/api/tokens', ['email' => $email, 'password' => self::PASSWORD, 'name' => 'my phone', 'use' => 'cards'])->assertCreated()->json('token');
+        $token = $this->postJson('/api/tokens', ['email' => $email, 'password' => self::PASSWORD, 'name' => 'my phone', 'use' => 'cards'])
+            ->assertCreated()->json('token');
         $this->assertIsString($token);
 
         return $token;
@@ -134,8 +160,14 @@ final class CardDavTest extends TestCase
      *
      * @return TestResponse<Response>
      */
-    private function dav(string $method, string $path, string $body = '', array $headers = [], string $email = 'maud@orreryvane.example', ?string $password = null): TestResponse
-    {
+    private function dav(
+        string $method,
+        string $path,
+        string $body = '',
+        array $headers = [],
+        string $email = 'maud@orreryvane.example',
+        ?string $password = null,
+    ): TestResponse {
         $server = ['PHP_AUTH_USER' => $email, 'PHP_AUTH_PW' => $password ?? $this->password, 'CONTENT_TYPE' => 'application/xml'];
         foreach ($headers as $name => $value) {
             $server['HTTP_'.strtoupper(strtr($name, '-', '_'))] = $value;

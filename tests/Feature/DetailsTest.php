@@ -72,7 +72,10 @@ final class DetailsTest extends TestCase
         $sheet = $this->sheet();
         $party = $this->addPerson('Edith', 'Larkin');
         $this->fill($party, ['Dues' => '120'])->assertOk();
-        $without = array_values(array_filter($sheet['fields'], fn (array $field) => $field['name'] !== 'Dues' && $field['name'] !== 'Safe'));
+        $without = array_values(array_filter(
+            $sheet['fields'],
+            fn (array $field) => $field['name'] !== 'Dues' && $field['name'] !== 'Safe',
+        ));
         $kept = $this->putJson("/api/sheets/{$sheet['id']}", ['fields' => $without] + $sheet)
             ->assertOk()
             ->json('0.fields');

@@ -28,16 +28,23 @@ final class DocumentColumnsTest extends TestCase
     {
         $id = $this->hand(self::GERMAN)->assertJsonPath('of', 'records')->json('id');
         $this->say($id, ['of' => 'documents'])->assertOk();
-        $this->getJson("/api/imports/$id")->assertJsonPath('of', 'documents')->assertJsonPath('state', 'columns')->assertJsonPath('lines', 2)->assertJsonPath('isOpen', true);
-        $columns = $this->getJson("/api/imports/$id/columns")->assertOk()->assertJsonPath('columns.*.heading', ['Art', 'Nummer', 'Kunde', 'Datum', 'Betrag', 'Bemerkung']);
+        $this->getJson("/api/imports/$id")
+            ->assertJsonPath('of', 'documents')->assertJsonPath('state', 'columns')->assertJsonPath('lines', 2)
+            ->assertJsonPath('isOpen', true);
+        $columns = $this->getJson("/api/imports/$id/columns")
+            ->assertOk()
+            ->assertJsonPath('columns.*.heading', ['Art', 'Nummer', 'Kunde', 'Datum', 'Betrag', 'Bemerkung']);
         $this->assertSame('Kind of document', $columns->json('targets.0.title'));
         $this->assertSame(['13/11/2026', '02/11/2026'], $columns->json('columns.3.samples'));
         $this->say($id, ['targets' => ['kind', 'number', 'party', 'date', '', '']])->assertUnprocessable()
             ->assertJsonPath('errors.0.field', 'targets')->assertJsonPath('errors.0.message', 'Say which column is: amount.');
-        $this->say($id, ['targets' => ['kind', 'number', 'party', 'date', 'amount', 'amount']])->assertJsonPath('errors.0.message', 'Two columns are said to be “Amount”. Leave one of them out.');
+        $this->say($id, ['targets' => ['kind', 'number', 'party', 'date', 'amount', 'amount']])
+            ->assertJsonPath('errors.0.message', 'Two columns are said to be “Amount”. Leave one of them out.');
         $this->say($id, ['targets' => ['kind', 'number', 'party', 'date', 'amount', 'phone']])->assertUnprocessable();
-        $this->say($id, ['targets' => ['kind', 'number', 'party', 'date', 'amount', 'text'], 'isMonthFirst' => false, 'decimalSign' => ','])->assertOk();
-        $this->getJson("/api/imports/$id")->assertJsonPath('state', 'checked')->assertJsonPath('found', 2)->assertJsonPath('problemCount', 0);
+        $this->say($id, ['targets' => ['kind', 'number', 'party', 'date', 'amount', 'text'], 'isMonthFirst' => false, 'decimalSign' => ','])
+            ->assertOk();
+        $this->getJson("/api/imports/$id")
+            ->assertJsonPath('state', 'checked')->assertJsonPath('found', 2)->assertJsonPath('problemCount', 0);
         $this->postJson("/api/imports/$id/take")->assertOk();
         $this->assertSame([['R-1', '2026-11-13', 125050], ['R-2', '2026-11-02', 1000]], Document::query()->orderBy('number')->get()
             ->map(fn (Document $one) => [$one->number, $one->dated_on->toIso(), $one->total_minor])->all());
@@ -45,15 +52,18 @@ final class DocumentColumnsTest extends TestCase
         $again = $this->hand(str_replace('R-', 'S-', self::GERMAN))->json('id');
         $this->say($again, ['of' => 'documents'])->assertOk();
         $this->getJson("/api/imports/$again")->assertJsonPath('state', 'checked')->assertJsonPath('found', 2);
-        $this->getJson("/api/imports/$again/columns")->assertJsonPath('columns.*.target', ['kind', 'number', 'party', 'date', 'amount', 'text'])
+        $this->getJson("/api/imports/$again/columns")
+            ->assertJsonPath('columns.*.target', ['kind', 'number', 'party', 'date', 'amount', 'text'])
             ->assertJsonPath('isMonthFirst', false)->assertJsonPath('decimalSign', ',');
         $this->say($again, ['of' => 'records'])->assertOk();
-        $this->getJson("/api/imports/$again")->assertJsonPath('of', 'records')->assertJsonPath('state', 'columns')->assertJsonPath('lines', 2);
+        $this->getJson("/api/imports/$again")
+            ->assertJsonPath('of', 'records')->assertJsonPath('state', 'columns')->assertJsonPath('lines', 2);
     }
 
     public function test_a_column_that_is_missing_is_asked_for_and_one_without_headings_is_read_too(): void
     {
-        $id = $this->hand("Kind,Number,Who,Date,Amount\ninvoice,T-1,Penhallow Observatory,2026-11-02,5\n")->assertJsonPath('of', 'documents')->json('id');
+        $id = $this->hand("Kind,Number,Who,Date,Amount\ninvoice,T-1,Penhallow Observatory,2026-11-02,5\n")
+            ->assertJsonPath('of', 'documents')->json('id');
         $this->getJson("/api/imports/$id")->assertJsonPath('state', 'columns');
         $this->say($id, ['targets' => ['kind', 'number', 'party', 'date', 'amount']])->assertOk();
         $this->getJson("/api/imports/$id")->assertJsonPath('state', 'checked')->assertJsonPath('found', 1);
@@ -71,7 +81,12 @@ final class DocumentColumnsTest extends TestCase
     /** @return TestResponse<Response> */
     private function hand(string $content): TestResponse
     {
-        return $this->post('/api/imports', ['file' => UploadedFile::fake()->createWithContent('invoices.csv', $content)], ['Accept' => 'application/json'])->assertCreated();
+        return $this->post(
+            '/api/imports',
+            ['file' => UploadedFile::fake()->createWithContent('invoices.csv', $content)],
+            ['Accept' => 'application/json'],
+        )
+            ->assertCreated();
     }
 
     /**
@@ -85,7 +100,8 @@ final class DocumentColumnsTest extends TestCase
         $columns = $this->getJson("/api/imports/$id/columns")->assertOk();
 
         return $this->putJson("/api/imports/$id/columns", $said + [
-            'sheet' => $columns->json('sheet'), 'hasHeadings' => $columns->json('hasHeadings'), 'targets' => $columns->json('columns.*.target'),
+            'sheet' => $columns->json('sheet'), 'hasHeadings' => $columns->json('hasHeadings'),
+            'targets' => $columns->json('columns.*.target'),
             'isMonthFirst' => $columns->json('isMonthFirst'), 'decimalSign' => $columns->json('decimalSign'), 'existing' => 'fill',
             'takesNewWords' => false, 'kind' => null, 'roles' => [],
         ]);

@@ -67,7 +67,10 @@ final class DocumentsTest extends TestCase
             ->assertJsonPath('row.state', 'draft')
             ->assertJsonPath('row.number', '')
             ->assertJsonPath('against', ['message' => 'Pays nothing', 'asks' => false]);
-        $this->assertSame([1, 1], [Document::query()->where('state', 'draft')->count(), Document::query()->where('state', 'issued')->count()]);
+        $this->assertSame(
+            [1, 1],
+            [Document::query()->where('state', 'draft')->count(), Document::query()->where('state', 'issued')->count()],
+        );
         $this->postJson($path, ['issues' => 'yes'] + $input)->assertUnprocessable();
         $this->postJson($path, ['date' => 'someday'] + $input)->assertUnprocessable();
         $this->assertSame(2, Document::query()->count());

@@ -35,7 +35,8 @@ final class ExportTest extends TestCase
         $this->demo();
         $this->actingAs($this->user(Role::Reader));
         foreach (['vcard4' => '4.0', 'vcard3' => '3.0'] as $format => $version) {
-            $file = $this->get("/api/parties/export?format=$format&archived=1")->assertOk()->assertHeader('Content-Type', 'text/vcard; charset=UTF-8')->streamedContent();
+            $file = $this->get("/api/parties/export?format=$format&archived=1")
+                ->assertOk()->assertHeader('Content-Type', 'text/vcard; charset=UTF-8')->streamedContent();
             $cards = array_filter(explode("END:VCARD\r\n", $file));
             $this->assertCount(Party::query()->count(), $cards);
             $uids = [];
@@ -59,19 +60,25 @@ final class ExportTest extends TestCase
         $brass = $this->addCompany('Brass; Lantern, Foundry');
         $silas = $this->addPerson('Silas', 'Wren', ['companyId' => $brass->id, 'title' => 'Director']);
         $this->asAdministrator()->saveSection($silas, 'reach', ['contactPoints' => [
-            $this->contact('phone', '802 555 0142 x7', ['label' => 'mobile', 'isPrimary' => true]), $this->contact('email', 'silas@wren.example', ['label' => 'home']),
+            $this->contact('phone', '802 555 0142 x7', ['label' => 'mobile', 'isPrimary' => true]),
+            $this->contact('email', 'silas@wren.example', ['label' => 'home']),
         ]])->assertOk();
         $this->saveSection($silas, 'addresses', ['addresses' => [
-            $this->address(['lines' => "14 Meridian Lane\nApt 2", 'uses' => ['home'], 'isPrimary' => true]), $this->address(['lines' => '3 Dial Street', 'until' => '2020-01-01']),
+            $this->address(['lines' => "14 Meridian Lane\nApt 2", 'uses' => ['home'], 'isPrimary' => true]),
+            $this->address(['lines' => '3 Dial Street', 'until' => '2020-01-01']),
         ]])->assertOk();
         $this->saveSection($silas, 'identity', [
-            'prefix' => 'Mr.', 'given' => 'Silas', 'middle' => 'A.', 'family' => 'Wren', 'suffix' => 'III', 'preferred' => 'Sy', 'pronouns' => '',
+            'prefix' => 'Mr.', 'given' => 'Silas', 'middle' => 'A.', 'family' => 'Wren', 'suffix' => 'III',
+            'preferred' => 'Sy', 'pronouns' => '',
             'postNominals' => 'CPA', 'birthDate' => '1980-01-02', 'isClient' => false, 'isVendor' => false,
         ])->assertOk();
         $card = $this->get("/api/parties/$silas->id/card")->assertOk()->streamedContent();
         $read = Reader::read($card);
         $this->assertInstanceOf(VCard::class, $read);
-        $of = fn (string $name): array => array_map(fn (mixed $one) => $one instanceof Property ? $one->getParts() : [], $read->select($name));
+        $of = fn (string $name): array => array_map(
+            fn (mixed $one) => $one instanceof Property ? $one->getParts() : [],
+            $read->select($name),
+        );
         $this->assertSame([['Wren', 'Silas', 'A.', 'Mr.', 'III,CPA']], $of('N'));
         $this->assertSame([['tel:+18025550142;ext=7']], $of('TEL'));
         $this->assertStringContainsString('TEL;VALUE=uri;TYPE=cell;PREF=1:tel:', $card);
@@ -80,13 +87,22 @@ final class ExportTest extends TestCase
         // What is no longer in force is left out.
         $this->assertSame([['', '', "14 Meridian Lane\nApt 2", 'Brattleboro', 'VT', '05301', 'United States']], $of('ADR'));
         $this->assertStringNotContainsString('1980', $card);
-        $this->assertStringContainsString('TEL;TYPE=cell,PREF:+18025550142 x7', $this->get("/api/parties/$silas->id/card?format=vcard3")->streamedContent());
+        $this->assertStringContainsString(
+            'TEL;TYPE=cell,PREF:+18025550142 x7',
+            $this->get("/api/parties/$silas->id/card?format=vcard3")->streamedContent(),
+        );
     }
 
     public function test_private_values_are_masked_unless_somebody_who_may_asks_for_them_which_is_logged(): void
     {
         $silas = $this->addPerson('Silas', 'Wren');
-        $this->asAdministrator()->saveSection($silas, 'tax-numbers', ['taxNumbers' => [['id' => null, 'kind' => 'SSN', 'country' => '', 'value' => '123-45-6789']]])->assertOk();
+        $this->asAdministrator()
+            ->saveSection(
+                $silas,
+                'tax-numbers',
+                ['taxNumbers' => [['id' => null, 'kind' => 'SSN', 'country' => '', 'value' => '123-45-6789']]],
+            )
+            ->assertOk();
         $silas->refresh()->update(['born_on' => '1960-02-28']);
         foreach (['csv', 'json'] as $format) {
             $masked = $this->get("/api/parties/export?whole=1&format=$format")->assertOk()->streamedContent();
@@ -106,7 +122,8 @@ final class ExportTest extends TestCase
     {
         $this->demo();
         $administrator = User::query()->where('email', 'maud@orreryvane.example')->firstOrFail();
-        $answer = $this->actingAs($administrator)->get('/api/office/everything')->assertOk()->assertHeader('Content-Type', 'application/zip');
+        $answer = $this->actingAs($administrator)
+            ->get('/api/office/everything')->assertOk()->assertHeader('Content-Type', 'application/zip');
         $file = $answer->baseResponse;
         $this->assertInstanceOf(BinaryFileResponse::class, $file);
         $zip = new \ZipArchive;
@@ -123,11 +140,17 @@ final class ExportTest extends TestCase
         foreach (['parties', 'documents', 'changes', 'engagements', 'payments'] as $table) {
             $this->assertSame(DB::table($table)->count(), substr_count((string) $zip->getFromName("tables/$table.jsonl"), "\n"), $table);
         }
-        $this->assertSame(DB::table('files')->count(), count(array_filter(range(0, $zip->numFiles - 1), fn (int $at) => str_starts_with((string) $zip->getNameIndex($at), 'files/'))));
+        $this->assertSame(
+            DB::table('files')->count(),
+            count(array_filter(range(0, $zip->numFiles - 1), fn (int $at) => str_starts_with((string) $zip->getNameIndex($at), 'files/'))),
+        );
         $users = (string) $zip->getFromName('tables/users.jsonl');
         $this->assertStringNotContainsString('password', $users);
         // What is encrypted where it is kept is told here: else it would be lost with the key.
-        $this->assertStringNotContainsString('eyJpdiI6', implode('', array_map(fn (int $at) => (string) $zip->getFromIndex($at), range(0, $zip->numFiles - 1))));
+        $this->assertStringNotContainsString(
+            'eyJpdiI6',
+            implode('', array_map(fn (int $at) => (string) $zip->getFromIndex($at), range(0, $zip->numFiles - 1))),
+        );
         $this->assertSame('took the whole book as an archive', DB::table('acts')->orderByDesc('id')->value('what'));
     }
 

@@ -108,7 +108,10 @@ final class FieldsTest extends TestCase
             $groups = mt_rand(0, 1) === 0 ? [] : [mt_rand(0, 1) === 0 ? Filter::all(...$some()) : Filter::any(...$some())];
             $filter = mt_rand(0, 1) === 0 ? Filter::all(...$some(), ...$groups) : Filter::any(...$some(), ...$groups);
             $holds = $parties->modelKeys();
-            $holds = array_values(array_filter($holds, fn (int $id) => $filter->holds(fn (Field $field) => $values[$field->key][$id], $today)));
+            $holds = array_values(array_filter(
+                $holds,
+                fn (int $id) => $filter->holds(fn (Field $field) => $values[$field->key][$id], $today),
+            ));
             $this->assertEqualsCanonicalizing($holds, $this->asked(ListOf::Records, $filter, $today));
             $hits += (int) ($holds !== [] && count($holds) < $parties->count());
         }
@@ -158,12 +161,15 @@ final class FieldsTest extends TestCase
         $this->asAdministrator();
         foreach ($companies->take(3) as $n => $company) {
             $company->update([
-                'payee_name' => 'Ånsgar’s', 'registration_number' => "HRB $n", 'legal_form' => 'GmbH', 'industry' => 'Bells', 'grade' => $n + 1,
+                'payee_name' => 'Ånsgar’s', 'registration_number' => "HRB $n", 'legal_form' => 'GmbH',
+                'industry' => 'Bells', 'grade' => $n + 1,
                 'form_on' => '2026-11-0'.($n + 1), 'language' => ['de', 'fr', ''][$n], 'source' => 'trade fair',
             ]);
         }
         foreach (['client', 'vendor'] as $side) {
-            DB::table("{$side}_terms")->whereNotNull('party_id')->limit(2)->update(['delivery' => 'post', 'currency' => 'EUR', 'shorthand' => 'net 7']);
+            DB::table("{$side}_terms")
+                ->whereNotNull('party_id')->limit(2)
+                ->update(['delivery' => 'post', 'currency' => 'EUR', 'shorthand' => 'net 7']);
         }
         DB::table('vendor_terms')->whereNotNull('party_id')->limit(3)->update(['pay_by' => 'cheque', 'account_number' => 'OV-7']);
         foreach ($companies->take(2) as $company) {
@@ -178,7 +184,10 @@ final class FieldsTest extends TestCase
     private function everything(ListOf $list): Collection
     {
         DB::table('documents')->whereNotNull('number')->limit(4)->update(['sent_at' => '2026-11-20 12:00:00']);
-        $reads = array_values(array_unique(array_merge([], ...Registers::of($list)->fields()->map(fn (ListedField $one) => $one->reads)->values()->all())));
+        $reads = array_values(array_unique(array_merge(
+            [],
+            ...Registers::of($list)->fields()->map(fn (ListedField $one) => $one->reads)->values()->all(),
+        )));
 
         return match ($list) {
             ListOf::Records => $this->everybody(),
@@ -221,7 +230,10 @@ final class FieldsTest extends TestCase
 
             return;
         }
-        usort($expected, fn (mixed $a, mixed $b) => [$a === null, is_string($a) && is_string($b) ? strcmp($a, $b) : $a <=> $b] <=> [$b === null, 0]);
+        usort(
+            $expected,
+            fn (mixed $a, mixed $b) => [$a === null, is_string($a) && is_string($b) ? strcmp($a, $b) : $a <=> $b] <=> [$b === null, 0],
+        );
         $this->assertEquals($expected, $sorted, "sorted by {$field->field->key}");
     }
 
@@ -238,7 +250,9 @@ final class FieldsTest extends TestCase
 
             return match ($field->type->operand()) {
                 FieldType::Number => Value::number($one instanceof BigDecimal ? $one : mt_rand(0, 40)),
-                FieldType::Amount => Value::amount($one instanceof Money ? $one : Money::ofMinor(mt_rand(0, 500000), ['USD', 'EUR'][mt_rand(0, 1)])),
+                FieldType::Amount => Value::amount(
+                    $one instanceof Money ? $one : Money::ofMinor(mt_rand(0, 500000), ['USD', 'EUR'][mt_rand(0, 1)]),
+                ),
                 FieldType::Day => $isSpan
                     ? Value::span(Span::read($spans[mt_rand(0, count($spans) - 1)]) ?? throw new \LogicException('No span.'))
                     : Value::day($one instanceof Day ? $one : Day::of(2026, mt_rand(1, 12), mt_rand(1, 28))),
@@ -247,7 +261,11 @@ final class FieldsTest extends TestCase
                 FieldType::Place => $operator === Operator::Inside
                     ? Value::box(Box::of(Point::of(mt_rand(20, 42), -mt_rand(80, 120)), Point::of(mt_rand(43, 60), -mt_rand(20, 72))))
                     : Value::near(Near::of(BigDecimal::of(mt_rand(1, 300)), 'km', '05301', Point::of(42.8574, -72.5933))),
-                default => Value::text(is_string($one) ? mb_substr(mb_strtoupper($one), 0, $operator === Operator::Begins || $operator === Operator::Contains ? 4 : null) : 'zz'),
+                default => Value::text(is_string($one) ? mb_substr(
+                    mb_strtoupper($one),
+                    0,
+                    $operator === Operator::Begins || $operator === Operator::Contains ? 4 : null,
+                ) : 'zz'),
             };
         };
         $operands = array_map(fn () => $operand(), $operator->operands() === 0 ? [] : range(1, $operator->operands() ?? mt_rand(1, 3)));
@@ -257,7 +275,11 @@ final class FieldsTest extends TestCase
             if ((is_string($first) && is_string($second) ? strcmp($first, $second) : $first <=> $second) > 0) {
                 $operands = array_reverse($operands);
             }
-            if ($operands[0]->held instanceof Money && $operands[1]->held instanceof Money && $operands[0]->held->currency !== $operands[1]->held->currency) {
+            if (
+                $operands[0]->held instanceof Money
+                && $operands[1]->held instanceof Money
+                && $operands[0]->held->currency !== $operands[1]->held->currency
+            ) {
                 $operands[1] = $operands[0];
             }
         }

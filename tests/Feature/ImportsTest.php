@@ -42,16 +42,21 @@ final class ImportsTest extends TestCase
         $this->read($id)->assertJsonPath('state', 'columns')->assertJsonPath('lines', 4);
         $columns = $this->getJson("/api/imports/$id/columns")->assertOk();
         $this->assertSame(
-            ['company', 'given', 'family', 'phone:mobile', 'phone:office', 'email', 'street', 'locality', 'region', 'postcode', 'types', 'tags', 'client-terms', 'role', 'note'],
+            [
+                'company', 'given', 'family', 'phone:mobile', 'phone:office', 'email', 'street', 'locality', 'region',
+                'postcode', 'types', 'tags', 'client-terms', 'role', 'note',
+            ],
             $columns->json('columns.*.target'),
         );
         $this->match($id)->assertJsonPath('state', 'checked')
             ->assertJsonPath('outcomes.*.outcome', ['new', 'wrong'])->assertJsonPath('outcomes.*.count', [3, 1]);
-        $this->getJson("/api/imports/$id/lines?outcome=wrong")->assertJsonPath('lines.0.line', 5)->assertJsonPath('lines.0.problems.*.column', [3, 5]);
+        $this->getJson("/api/imports/$id/lines?outcome=wrong")
+            ->assertJsonPath('lines.0.line', 5)->assertJsonPath('lines.0.problems.*.column', [3, 5]);
         $this->assertSame($before, $this->counted(), 'checking changes nothing');
         // The wrong line is mended on the spot.
         $this->putJson("/api/imports/$id/lines/5", [
-            'cells' => [['column' => 3, 'text' => '802-555-0188'], ['column' => 5, 'text' => 'bad@line.example']], 'decision' => null, 'recordId' => null, 'existing' => null,
+            'cells' => [['column' => 3, 'text' => '802-555-0188'], ['column' => 5, 'text' => 'bad@line.example']],
+            'decision' => null, 'recordId' => null, 'existing' => null,
         ])->assertOk()->assertJsonPath('outcome', 'new')->assertJsonPath('name', 'Bad Line');
         $this->act($id, 'take')->assertJsonPath('state', 'taken')->assertJsonPath('results.0.count', 4);
         $ottilie = Party::query()->where('family', 'Larkin')->firstOrFail();
@@ -65,7 +70,9 @@ final class ImportsTest extends TestCase
         $this->match($again)->assertJsonPath('outcomes.*.outcome', ['same', 'wrong'])->assertJsonPath('mayTake', false);
         $this->postJson("/api/imports/$again/take")->assertStatus(422);
         // Taken back as one.
-        $this->act($id, 'take-back')->assertJsonPath('state', 'taken-back')->assertJsonPath('results.0.outcome', 'taken-back')->assertJsonPath('results.0.count', 4);
+        $this->act($id, 'take-back')
+            ->assertJsonPath('state', 'taken-back')->assertJsonPath('results.0.outcome', 'taken-back')
+            ->assertJsonPath('results.0.count', 4);
         $this->assertSame($before, $this->counted());
     }
 
@@ -78,9 +85,20 @@ final class ImportsTest extends TestCase
             $file = $this->get("/api/parties/export?{$private}whole=1&format=$format")->assertOk()->streamedContent();
             $id = $this->hand($file, "all.$format")->json('id');
             $this->read($id)->assertJsonPath('failure', '')->assertJsonPath('state', 'columns');
-            $this->assertSame([], array_filter($this->getJson("/api/imports/$id/columns")->json('columns'), fn (array $one) => $one['filled'] > 0 && $one['target'] === ''), 'every column that is written is known again');
+            $this->assertSame(
+                [],
+                array_filter(
+                    $this->getJson("/api/imports/$id/columns")->json('columns'),
+                    fn (array $one) => $one['filled'] > 0 && $one['target'] === '',
+                ),
+                'every column that is written is known again',
+            );
             $outcomes = $this->match($id, ['existing' => 'take-over'])->json('outcomes');
-            $this->assertSame(['same'], array_column($outcomes, 'outcome'), "$format: ".json_encode($this->notTheSame($id), JSON_PRETTY_PRINT));
+            $this->assertSame(
+                ['same'],
+                array_column($outcomes, 'outcome'),
+                "$format: ".json_encode($this->notTheSame($id), JSON_PRETTY_PRINT),
+            );
         }
         // Cards hold less; what they hold is the same.
         foreach (['vcard4', 'vcard3', 'jcard'] as $format) {
@@ -95,7 +113,16 @@ final class ImportsTest extends TestCase
     {
         $wren = $this->addPerson('Silas', 'Wren');
         $this->saveSection($wren, 'reach', ['contactPoints' => [$this->contact('phone', '603-555-0164')]])->assertOk();
-        $this->saveSection($wren, 'classification', ['types' => [], 'tags' => [], 'ownerId' => null, 'accountManagerId' => null, 'buyerId' => null, 'source' => 'fair', 'language' => '', 'grade' => null, 'codes' => [['id' => null, 'system' => 'Guild', 'value' => 'G7']]])->assertOk();
+        $this->saveSection(
+            $wren,
+            'classification',
+            [
+                'types' => [], 'tags' => [], 'ownerId' => null, 'accountManagerId' => null, 'buyerId' => null,
+                'source' => 'fair', 'language' => '', 'grade' => null,
+                'codes' => [['id' => null, 'system' => 'Guild', 'value' => 'G7']],
+            ],
+        )
+            ->assertOk();
         $edith = $this->addPerson('Edith', 'Larkin');
         $gone = $this->addCompany('Closed Mill');
         $this->putJson("/api/parties/$gone->id/archive", ['reason' => 'closed'])->assertOk();
@@ -112,26 +139,39 @@ final class ImportsTest extends TestCase
         $doubtful = $this->getJson("/api/imports/$id/lines?outcome=doubtful")->json('lines');
         $this->assertSame([3, 4, 5, 7], array_column($doubtful, 'line'));
         $this->assertSame(
-            ['It may be somebody who is in the book.', 'Closed Mill is archived. Restore the record, or leave the line out.', 'It may be somebody who is in the book.', 'Line 6 of the file looks the same.'],
+            [
+                'It may be somebody who is in the book.',
+                'Closed Mill is archived. Restore the record, or leave the line out.',
+                'It may be somebody who is in the book.', 'Line 6 of the file looks the same.',
+            ],
             array_column($doubtful, 'message'),
         );
-        $this->assertSame([[$edith->id], [], [$wren->id], []], array_map(fn (array $line) => array_column($line['candidates'], 'id'), $doubtful));
+        $this->assertSame(
+            [[$edith->id], [], [$wren->id], []],
+            array_map(fn (array $line) => array_column($line['candidates'], 'id'), $doubtful),
+        );
         // For one: it is she; she gets what she lacks. For all others: they are left out.
-        $this->say($id, 3, ['decision' => 'record', 'recordId' => $edith->id])->assertJsonPath('outcome', 'changes')->assertJsonPath('changes.*.title', ['Phone', 'Address']);
+        $this->say($id, 3, ['decision' => 'record', 'recordId' => $edith->id])
+            ->assertJsonPath('outcome', 'changes')->assertJsonPath('changes.*.title', ['Phone', 'Address']);
         $this->say($id, 5, ['decision' => 'new'])->assertJsonPath('outcome', 'new');
         $this->say($id, 99, ['decision' => 'new'])->assertStatus(422);
         $this->say($id, 7, ['decision' => 'record', 'recordId' => 99999])->assertStatus(422);
-        $this->postJson("/api/imports/$id/decide", ['outcome' => 'doubtful', 'decision' => 'out'])->assertOk()->assertJsonPath('outcomes.*.outcome', ['new', 'changes', 'same', 'left-out']);
+        $this->postJson("/api/imports/$id/decide", ['outcome' => 'doubtful', 'decision' => 'out'])
+            ->assertOk()->assertJsonPath('outcomes.*.outcome', ['new', 'changes', 'same', 'left-out']);
         // Taking over is said for all: then the source is other too.
-        $this->match($id, ['existing' => 'take-over'])->assertJsonPath('outcomes.*.outcome', ['new', 'changes', 'left-out'])->assertJsonPath('outcomes.1.count', 2);
+        $this->match($id, ['existing' => 'take-over'])
+            ->assertJsonPath('outcomes.*.outcome', ['new', 'changes', 'left-out'])
+            ->assertJsonPath('outcomes.1.count', 2);
         $this->act($id, 'take')->assertJsonPath('results.*.outcome', ['added', 'changed'])->assertJsonPath('results.*.count', [2, 2]);
         $this->assertSame(['letter', '9 Pond Street'], [$wren->refresh()->source, $edith->addressUses()->firstOrFail()->address->lines]);
         // Our number stays with who has it.
         $this->assertNotSame($wren->number, Party::query()->where('family', 'Unlike')->firstOrFail()->number);
         // Somebody changes one of them; the rest is taken back, and that stays.
         $this->saveSection($edith->refresh(), 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0177')]], 1)->assertOk();
-        $this->act($id, 'take-back')->assertJsonPath('results.*.outcome', ['taken-back', 'kept'])->assertJsonPath('results.*.count', [3, 1]);
-        $this->getJson("/api/imports/$id/lines?done=kept")->assertJsonPath('lines.0.message', 'It has been changed since, and keeps the later change.');
+        $this->act($id, 'take-back')
+            ->assertJsonPath('results.*.outcome', ['taken-back', 'kept'])->assertJsonPath('results.*.count', [3, 1]);
+        $this->getJson("/api/imports/$id/lines?done=kept")
+            ->assertJsonPath('lines.0.message', 'It has been changed since, and keeps the later change.');
         $this->assertSame(['fair', '802-555-0177'], [$wren->refresh()->source, $edith->contactPoints()->firstOrFail()->typed]);
         $this->assertSame(0, Party::query()->whereIn('family', ['Unlike', 'Tolliver'])->count());
     }
@@ -147,13 +187,24 @@ final class ImportsTest extends TestCase
         $this->act($id, 'take')->assertJsonPath('results.0.count', 2)->assertJsonPath('failure', '');
         $party = Party::query()->where('company_name', 'Zahnrad GmbH')->firstOrFail();
         $this->assertTrue($party->is_client && $party->is_vendor);
-        $this->assertSame(['12-3456789', 500_000, 'net 15'], [$party->taxNumbers()->firstOrFail()->number()->display(), $party->clientTerms?->limit_minor, $party->vendorTerms?->listed->shorthand ?? $party->vendorTerms?->shorthand]);
+        $this->assertSame(
+            ['12-3456789', 500_000, 'net 15'],
+            [
+                $party->taxNumbers()->firstOrFail()->number()->display(),
+                $party->clientTerms?->limit_minor,
+                $party->vendorTerms?->listed->shorthand ?? $party->vendorTerms?->shorthand,
+            ],
+        );
         $this->assertSame([25_050, 8_000], $party->openings()->orderBy('kind', 'desc')->pluck('total_minor')->all());
         $this->assertSame('2026-10-31', $party->openings()->firstOrFail()->dated_on->toIso());
         $this->assertSame(['on-hold', 'on-hold'], DB::table('bank_details')->pluck('state')->all());
-        $this->assertSame(['Gear cutter', 'Gear cutter'], DB::table('party_list_items')->join('list_items', 'list_items.id', '=', 'list_item_id')->pluck('name')->all());
+        $this->assertSame(
+            ['Gear cutter', 'Gear cutter'],
+            DB::table('party_list_items')->join('list_items', 'list_items.id', '=', 'list_item_id')->pluck('name')->all(),
+        );
         $again = $this->hand($file)->json('id');
-        $this->match($again, ['takesNewWords' => true, 'roles' => ['client', 'vendor'], 'existing' => 'take-over'])->assertJsonPath('outcomes.*.outcome', ['same']);
+        $this->match($again, ['takesNewWords' => true, 'roles' => ['client', 'vendor'], 'existing' => 'take-over'])
+            ->assertJsonPath('outcomes.*.outcome', ['same']);
         $this->act($id, 'take-back')->assertJsonPath('results.*.outcome', ['taken-back']);
         $this->assertSame([0, 0, 0], [Party::query()->count(), DB::table('documents')->count(), DB::table('bank_details')->count()]);
     }
@@ -161,7 +212,8 @@ final class ImportsTest extends TestCase
     public function test_another_sheet_and_a_first_line_that_names_nothing_are_read_when_somebody_says_so(): void
     {
         $id = $this->hand("Ottilie Larkin,o@larkin.example\nSilas Wren,s@wren.example\n")->json('id');
-        $columns = $this->getJson("/api/imports/$id/columns")->assertJsonPath('hasHeadings', false)->assertJsonPath('columns.*.heading', ['Column 1', 'Column 2']);
+        $columns = $this->getJson("/api/imports/$id/columns")
+            ->assertJsonPath('hasHeadings', false)->assertJsonPath('columns.*.heading', ['Column 1', 'Column 2']);
         $this->assertSame(['', 'email'], $columns->json('columns.*.target'));
         $this->match($id, ['hasHeadings' => true])->assertJsonPath('state', 'columns')->assertJsonPath('lines', 1);
         $this->match($id, ['hasHeadings' => false])->assertJsonPath('lines', 2);
@@ -170,10 +222,18 @@ final class ImportsTest extends TestCase
         $zip = new \ZipArchive;
         $zip->open($path, \ZipArchive::OVERWRITE);
         $cell = fn (string $text) => "<table:table-cell office:value-type=\"string\"><text:p>$text</text:p></table:table-cell>";
-        $sheet = fn (string $name, string ...$texts) => "<table:table table:name=\"$name\">".implode('', array_map(fn (string $text) => "<table:table-row>{$cell($text)}</table:table-row>", $texts)).'</table:table>';
+        $sheet = fn (string $name, string ...$texts) => "<table:table table:name=\"$name\">".implode(
+            '',
+            array_map(fn (string $text) => "<table:table-row>{$cell($text)}</table:table-row>", $texts),
+        ).'</table:table>';
         $zip->addFromString('mimetype', 'application/vnd.oasis.opendocument.spreadsheet');
         $zip->setCompressionName('mimetype', \ZipArchive::CM_STORE);
-        $zip->addFromString('content.xml', '<office:document-content xmlns:office="o" xmlns:table="t" xmlns:text="x"><office:body><office:spreadsheet>'.$sheet('Notes', 'Nothing', 'here').$sheet('People', 'Name', 'Ann Bell', 'Tom Ames').'</office:spreadsheet></office:body></office:document-content>');
+        $zip->addFromString(
+            'content.xml',
+            '<office:document-content xmlns:office="o" xmlns:table="t" xmlns:text="x"><office:body><office:spreadsheet>'.$sheet('Notes', 'Nothing', 'here').$sheet(
+                'People', 'Name', 'Ann Bell', 'Tom Ames',
+            ).'</office:spreadsheet></office:body></office:document-content>',
+        );
         $zip->close();
         $id = $this->hand((string) file_get_contents($path), 'book.ods')->json('id');
         unlink($path);
@@ -196,7 +256,10 @@ final class ImportsTest extends TestCase
         $wrong = $this->get("/api/imports/$id/wrong")->assertOk()->streamedContent();
         $rows = array_values(iterator_to_array(CsvTable::rows($wrong)));
         $this->assertSame([38, ['Name', 'Email', 'What is wrong']], [count($rows), $rows[0]]);
-        $this->assertSame(['Firm 13 Ltd', 'nobody', 'Email: “nobody” lacks the @ of an email address. Type it like name@company.example.'], $rows[1]);
+        $this->assertSame(
+            ['Firm 13 Ltd', 'nobody', 'Email: “nobody” lacks the @ of an email address. Type it like name@company.example.'],
+            $rows[1],
+        );
         // Mended, it can be handed in as it is.
         $mended = $this->hand(str_replace('nobody,', 'post@mended.example,', $wrong))->json('id');
         $this->read($mended)->assertJsonPath('lines', 37);
@@ -230,27 +293,37 @@ final class ImportsTest extends TestCase
         $id = $this->hand("Name,Born\nOttilie Larkin,3/4/1971\n")->json('id');
         $base = $this->getJson("/api/imports/$id/columns")->assertJsonPath('areDaysAmbiguous', true);
         $said = fn (array $targets) => $this->putJson("/api/imports/$id/columns", [
-            'sheet' => '', 'hasHeadings' => true, 'targets' => $targets, 'isMonthFirst' => true, 'decimalSign' => '.', 'existing' => 'fill', 'takesNewWords' => false, 'kind' => null, 'roles' => [],
+            'sheet' => '', 'hasHeadings' => true, 'targets' => $targets, 'isMonthFirst' => true, 'decimalSign' => '.',
+            'existing' => 'fill', 'takesNewWords' => false, 'kind' => null, 'roles' => [],
         ])->assertUnprocessable()->json('errors.0.message');
         $this->assertSame($base->json('columns.*.target'), ['name', 'birth-date']);
         $this->assertSame('Say which column has the names: without one nobody can be told from another.', $said(['email', '']));
-        $this->assertSame('One of the columns is said to be something that is no longer there. Choose again.', $said(['name', 'detail:99']));
+        $this->assertSame(
+            'One of the columns is said to be something that is no longer there. Choose again.',
+            $said(['name', 'detail:99']),
+        );
         $this->assertSame('Two columns are said to be “Birth date”. Leave one of them out.', $said(['birth-date', 'birth-date']));
         $this->assertSame('Say of every column what it is.', $said(['name']));
         $this->match($id, ['isMonthFirst' => false]);
         $this->act($id, 'take');
         $this->assertSame('1971-04-03', Party::query()->firstOrFail()->born_on);
         $this->putJson("/api/imports/$id/columns", [])->assertUnprocessable();
-        $this->say($id, 2, ['decision' => 'out'])->assertStatus(422)->assertJsonPath('detail', 'That can’t be done now: the file is imported.');
+        $this->say($id, 2, ['decision' => 'out'])
+            ->assertStatus(422)->assertJsonPath('detail', 'That can’t be done now: the file is imported.');
         $this->actingAs($this->user(Role::Clerk));
         foreach (['columns', 'lines', 'wrong'] as $what) {
             $this->getJson("/api/imports/$id/$what")->assertForbidden();
         }
         $this->postJson("/api/imports/$id/take-back")->assertForbidden();
         $this->getJson('/api/imports')->assertOk()->assertJsonPath('0.isTheirs', false);
-        $this->assertStringNotContainsString('Larkin', (string) json_encode(DB::table('import_lines')->get()), 'what a file says is encrypted');
+        $this->assertStringNotContainsString(
+            'Larkin',
+            (string) json_encode(DB::table('import_lines')->get()),
+            'what a file says is encrypted',
+        );
         foreach (['csv', 'xlsx', 'ods'] as $format) {
-            $own = $this->hand($this->get("/api/imports/template?format=$format")->assertOk()->streamedContent(), "template.$format")->json('id');
+            $own = $this->hand($this->get("/api/imports/template?format=$format")->assertOk()->streamedContent(), "template.$format")
+                ->json('id');
             $this->read($own)->assertJsonPath('state', 'failed')->assertJsonPath('failure', 'There is nothing in the file.');
         }
     }
@@ -262,27 +335,46 @@ final class ImportsTest extends TestCase
      */
     private function say(int $id, int $line, array $said): TestResponse
     {
-        return $this->putJson("/api/imports/$id/lines/$line", $said + ['cells' => [], 'decision' => null, 'recordId' => null, 'existing' => null]);
+        return $this->putJson(
+            "/api/imports/$id/lines/$line",
+            $said + ['cells' => [], 'decision' => null, 'recordId' => null, 'existing' => null],
+        );
     }
 
     /** @return TestResponse<Response> */
     private function hand(string $content, string $name = 'people.csv'): TestResponse
     {
-        return $this->post('/api/imports', ['file' => UploadedFile::fake()->createWithContent($name, $content)], ['Accept' => 'application/json']);
+        return $this->post(
+            '/api/imports',
+            ['file' => UploadedFile::fake()->createWithContent($name, $content)],
+            ['Accept' => 'application/json'],
+        );
     }
 
     /** @return array<mixed> what would be other, and why */
     private function notTheSame(int $id): array
     {
-        $lines = array_merge([], ...array_map(fn (string $of) => $this->getJson("/api/imports/$id/lines?outcome=$of")->json('lines'), ['new', 'changes', 'doubtful', 'wrong']));
+        $lines = array_merge(
+            [],
+            ...array_map(
+                fn (string $of) => $this->getJson("/api/imports/$id/lines?outcome=$of")->json('lines'),
+                ['new', 'changes', 'doubtful', 'wrong'],
+            ),
+        );
 
-        return array_map(fn (array $line) => array_intersect_key($line, array_flip(['outcome', 'name', 'message', 'problems', 'changes', 'candidates'])), $lines);
+        return array_map(
+            fn (array $line) => array_intersect_key($line, array_flip(['outcome', 'name', 'message', 'problems', 'changes', 'candidates'])),
+            $lines,
+        );
     }
 
     /** @return array<string, int> */
     private function counted(): array
     {
-        $tables = ['parties', 'subjects', 'contact_points', 'addresses', 'address_uses', 'positions', 'client_terms', 'vendor_terms', 'log_entries', 'record_lines', 'balances'];
+        $tables = [
+            'parties', 'subjects', 'contact_points', 'addresses', 'address_uses', 'positions', 'client_terms',
+            'vendor_terms', 'log_entries', 'record_lines', 'balances',
+        ];
 
         return array_combine($tables, array_map(fn (string $table) => DB::table($table)->count(), $tables));
     }

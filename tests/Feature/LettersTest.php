@@ -34,9 +34,13 @@ final class LettersTest extends TestCase
 
     public function test_templates_are_kept_and_a_field_that_does_not_exist_is_told_at_its_place(): void
     {
-        $template = ['name' => 'Spring', 'subject' => 'The clocks go forward, {name}', 'body' => "{greeting}\n\nCome by.\n{my name}", 'version' => 0];
+        $template = [
+            'name' => 'Spring', 'subject' => 'The clocks go forward, {name}', 'body' => "{greeting}\n\nCome by.\n{my name}",
+            'version' => 0,
+        ];
         $this->postJson('/api/letter-templates', ['body' => "{greeting}\n{gretting}"] + $template)->assertUnprocessable()
-            ->assertJsonPath('errors.0.field', 'body')->assertJsonPath('errors.0.message', 'There is no field “gretting” (line 2). Is “greeting” meant?');
+            ->assertJsonPath('errors.0.field', 'body')
+            ->assertJsonPath('errors.0.message', 'There is no field “gretting” (line 2). Is “greeting” meant?');
         $this->postJson('/api/letter-templates', ['subject' => '{', 'name' => '', 'body' => ' '] + $template)->assertUnprocessable()
             ->assertJsonPath('errors.*.field', ['name', 'subject', 'body']);
         $id = $this->postJson('/api/letter-templates', $template)->assertCreated()->assertJsonPath('0.name', 'Spring')->json('0.id');
@@ -56,26 +60,41 @@ final class LettersTest extends TestCase
     public function test_who_must_not_or_cannot_be_written_to_is_left_out_and_told(): void
     {
         [$edith, $walter] = $this->couple();
-        $this->saveSection($edith, 'reach', ['contactPoints' => [$this->contact('email', 'edith@larkin.example', ['label' => 'home'])]])->assertOk();
+        $this->saveSection($edith, 'reach', ['contactPoints' => [$this->contact('email', 'edith@larkin.example', ['label' => 'home'])]])
+            ->assertOk();
         $lost = $this->addPerson('Ida', 'Bell');
         $out = $this->living('Olive', 'Out', '2 Lane');
-        $this->saveSection($out, 'classification', $this->classification(['noLettersOn' => '3 May 2026', 'noLettersHow' => 'by phone']))->assertOk();
+        $this->saveSection($out, 'classification', $this->classification(['noLettersOn' => '3 May 2026', 'noLettersHow' => 'by phone']))
+            ->assertOk();
         $stopped = $this->living('Sam', 'Stopped', '3 Lane');
-        $this->postJson("/api/parties/$stopped->id/cautions", ['level' => 'stop', 'use' => 'writing', 'text' => 'they sue us', 'since' => '', 'until' => ''])->assertSuccessful();
+        $this->postJson(
+            "/api/parties/$stopped->id/cautions",
+            ['level' => 'stop', 'use' => 'writing', 'text' => 'they sue us', 'since' => '', 'until' => ''],
+        )
+            ->assertSuccessful();
         $gone = $this->living('Gil', 'Gone', '4 Lane');
         $gone->update(['is_deceased' => true]);
         $to = $this->postJson('/api/letters/to', ['chosen' => $this->all(), 'way' => 'paper', 'isOnceAHousehold' => false])->assertOk()
             ->assertJsonPath('letters', 1)
             ->assertJsonPath('leftOut.*.name', ['Bell, Ida', 'Gone, Gil', 'Out, Olive', 'Stopped, Sam'])
-            ->assertJsonPath('leftOut.*.why', ['no address', 'has died', 'wants no letters since 3 May 2026, by phone', 'stop: they sue us']);
+            ->assertJsonPath(
+                'leftOut.*.why',
+                ['no address', 'has died', 'wants no letters since 3 May 2026, by phone', 'stop: they sue us'],
+            );
         $this->assertSame([$edith->id, $walter->id], $to->json('envelopes.0.ids'));
         $this->postJson('/api/letters/to', ['chosen' => $this->all(), 'way' => 'email', 'isOnceAHousehold' => false])->assertOk()
             ->assertJsonPath('letters', 1)->assertJsonPath('leftOut.0.why', 'no email');
-        $this->postJson('/api/letters/to', ['chosen' => ['isAll' => false, 'ids' => []] + $this->all(), 'way' => 'paper', 'isOnceAHousehold' => false])->assertUnprocessable();
+        $this->postJson(
+            '/api/letters/to',
+            ['chosen' => ['isAll' => false, 'ids' => []] + $this->all(), 'way' => 'paper', 'isOnceAHousehold' => false],
+        )
+            ->assertUnprocessable();
         $this->postJson('/api/letters/preview', ['chosen' => $this->those($out)] + $this->letter())->assertUnprocessable();
-        $this->getJson("/api/parties/$out->id")->assertJsonPath('classification.noLettersText', 'wants no letters since 3 May 2026, by phone');
+        $this->getJson("/api/parties/$out->id")
+            ->assertJsonPath('classification.noLettersText', 'wants no letters since 3 May 2026, by phone');
         foreach ([['noLettersOn' => '', 'noLettersHow' => 'by phone'], ['noLettersOn' => '1 Jan 2030', 'noLettersHow' => '']] as $wrong) {
-            $this->saveSection($lost, 'classification', $this->classification($wrong))->assertUnprocessable()->assertJsonPath('errors.0.field', 'noLettersOn');
+            $this->saveSection($lost, 'classification', $this->classification($wrong))
+                ->assertUnprocessable()->assertJsonPath('errors.0.field', 'noLettersOn');
         }
         $this->getJson('/api/parties?filter='.rawurlencode('wants no letters since is known'))->assertOk();
     }
@@ -83,17 +102,27 @@ final class LettersTest extends TestCase
     public function test_letters_on_paper_are_written_with_a_log_entry_for_each_and_one_for_a_couple(): void
     {
         [$edith, $walter] = $this->couple();
-        $this->saveSection($edith, 'reach', ['contactPoints' => [$this->contact('email', 'edith@larkin.example', ['label' => 'home'])]])->assertOk();
+        $this->saveSection($edith, 'reach', ['contactPoints' => [$this->contact('email', 'edith@larkin.example', ['label' => 'home'])]])
+            ->assertOk();
         $ida = $this->living('Ida', 'Bell', '5 Hill Road');
         $body = "{greeting}\n\nWe owe you a word, {first name|friend}. You owe us {receivable|nothing}.\n{our name}, {date}";
         $this->postJson('/api/letters/preview', ['chosen' => $this->those($ida), 'body' => $body] + $this->letter())->assertOk()
             ->assertJsonPath('address', ['Ida Bell', '5 Hill Road', 'NEWFANE, VT 05345'])
             ->assertJsonPath('day', '3 Dec 2026')
-            ->assertJsonPath('body', fn (string $text) => str_starts_with($text, "Dear Ida Bell:\n\nWe owe you a word, Ida. You owe us nothing.\n") && str_ends_with($text, ', 3 Dec 2026'));
+            ->assertJsonPath(
+                'body',
+                fn (string $text) => str_starts_with(
+                    $text,
+                    "Dear Ida Bell:\n\nWe owe you a word, Ida. You owe us nothing.\n",
+                ) && str_ends_with($text, ', 3 Dec 2026'),
+            );
         $run = $this->postJson('/api/letters', ['chosen' => $this->all(), 'body' => $body] + $this->letter())->assertCreated();
         $id = $run->json('run.id');
-        $this->getJson("/api/letters/$id")->assertOk()->assertJsonPath('run.state', 'done')->assertJsonPath('run.letters', 2)->assertJsonPath('run.total', 3)
-            ->assertJsonPath('letters.*.outcome', ['written', 'written', 'written'])->assertJsonPath('letters.2.note', 'together with the one above');
+        $this->getJson("/api/letters/$id")
+            ->assertOk()->assertJsonPath('run.state', 'done')->assertJsonPath('run.letters', 2)
+            ->assertJsonPath('run.total', 3)
+            ->assertJsonPath('letters.*.outcome', ['written', 'written', 'written'])
+            ->assertJsonPath('letters.2.note', 'together with the one above');
         $pdf = (string) $this->get("/api/letters/$id/file")->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
         $this->assertStringStartsWith('%PDF', $pdf);
         $text = $this->textOf($pdf);
@@ -103,9 +132,13 @@ final class LettersTest extends TestCase
         $this->assertSame(['Letter: News.'], LogEntry::query()->distinct()->pluck('text')->all());
         $this->assertSame('2026-12-03', LogEntry::query()->firstOrFail()->happened_on->toIso());
         $this->assertSame(0, Message::query()->count());
-        $zip = $this->postJson('/api/letters', ['chosen' => $this->all(), 'way' => 'papers'] + $this->letter())->assertCreated()->json('run.id');
+        $zip = $this->postJson('/api/letters', ['chosen' => $this->all(), 'way' => 'papers'] + $this->letter())
+            ->assertCreated()->json('run.id');
         $path = (string) tempnam(sys_get_temp_dir(), 'zip');
-        file_put_contents($path, (string) $this->get("/api/letters/$zip/file")->assertHeader('Content-Type', 'application/zip')->getContent());
+        file_put_contents(
+            $path,
+            (string) $this->get("/api/letters/$zip/file")->assertHeader('Content-Type', 'application/zip')->getContent(),
+        );
         $archive = new ZipArchive;
         $archive->open($path);
         $this->assertSame(['0001-Ida-Bell.pdf', '0002-Edith-Larkin-and.pdf'], [$archive->getNameIndex(0), $archive->getNameIndex(1)]);
@@ -118,10 +151,14 @@ final class LettersTest extends TestCase
     public function test_letters_by_email_go_to_everybody_who_shares_one_and_stand_in_the_outbox(): void
     {
         [$edith, $walter] = $this->couple();
-        $this->saveSection($edith, 'reach', ['contactPoints' => [$this->contact('email', 'edith@larkin.example', ['label' => 'home'])]])->assertOk();
-        $this->saveSection($walter, 'reach', ['contactPoints' => [$this->contact('email', 'walter@larkin.example', ['label' => 'home'])]])->assertOk();
-        $this->postJson('/api/letters', ['chosen' => $this->all(), 'way' => 'email', 'subject' => ''] + $this->letter())->assertUnprocessable()->assertJsonPath('errors.0.field', 'subject');
-        $id = $this->postJson('/api/letters', ['chosen' => $this->all(), 'way' => 'email'] + $this->letter())->assertCreated()->json('run.id');
+        $this->saveSection($edith, 'reach', ['contactPoints' => [$this->contact('email', 'edith@larkin.example', ['label' => 'home'])]])
+            ->assertOk();
+        $this->saveSection($walter, 'reach', ['contactPoints' => [$this->contact('email', 'walter@larkin.example', ['label' => 'home'])]])
+            ->assertOk();
+        $this->postJson('/api/letters', ['chosen' => $this->all(), 'way' => 'email', 'subject' => ''] + $this->letter())
+            ->assertUnprocessable()->assertJsonPath('errors.0.field', 'subject');
+        $id = $this->postJson('/api/letters', ['chosen' => $this->all(), 'way' => 'email'] + $this->letter())
+            ->assertCreated()->json('run.id');
         $this->getJson("/api/letters/$id")->assertJsonPath('run.letters', 1)->assertJsonPath('run.hasFile', false);
         $message = Message::query()->firstOrFail();
         $this->assertSame('edith@larkin.example, walter@larkin.example', $message->to);
@@ -137,7 +174,8 @@ final class LettersTest extends TestCase
         for ($n = 1; $n <= 45; $n++) {
             $this->living('Person', "Number $n", "$n Street");
         }
-        $id = $this->postJson('/api/letters', ['chosen' => $this->all()] + $this->letter())->assertCreated()->assertJsonPath('run.state', 'waiting')->json('run.id');
+        $id = $this->postJson('/api/letters', ['chosen' => $this->all()] + $this->letter())
+            ->assertCreated()->assertJsonPath('run.state', 'waiting')->json('run.id');
         Queue::assertPushed(WriteLettersOfRun::class, 1);
         $run = LetterRun::query()->sole();
         $write = $this->app->make(WriteLetters::class);
@@ -159,7 +197,9 @@ final class LettersTest extends TestCase
         // Since then somebody wants no letters any more.
         Party::query()->where('family', 'Number 40')->update(['no_letters_on' => '2026-11-01']);
         $write->handle($run);
-        $this->getJson("/api/letters/$id")->assertJsonPath('run.state', 'done')->assertJsonPath('run.letters', 44)->assertJsonPath('run.leftOut', 1)->assertJsonPath('letters.0.name', 'Number 40, Person');
+        $this->getJson("/api/letters/$id")
+            ->assertJsonPath('run.state', 'done')->assertJsonPath('run.letters', 44)->assertJsonPath('run.leftOut', 1)
+            ->assertJsonPath('letters.0.name', 'Number 40, Person');
         $this->assertSame(44, LogEntry::query()->count());
         $this->assertSame(44, LogEntry::query()->distinct()->count('subject_id'));
     }
@@ -184,16 +224,21 @@ final class LettersTest extends TestCase
     public function test_of_a_private_case_only_whom_it_names_reads_what_was_written(): void
     {
         $client = $this->living('Ada', 'Client', '1 Row');
-        $this->saveSection($client, 'reach', ['contactPoints' => [$this->contact('email', 'ada@client.example', ['label' => 'home'])]])->assertOk();
+        $this->saveSection($client, 'reach', ['contactPoints' => [$this->contact('email', 'ada@client.example', ['label' => 'home'])]])
+            ->assertOk();
         $me = Auth::id();
         $case = $this->begin('project', 'At work', 'Hidden clock', ['isPrivate' => true, 'readerIds' => [$me]]);
-        $letter = ['chosen' => $this->those($client), 'way' => 'email', 'subject' => '{case: title}', 'engagementId' => $case->id] + $this->letter();
+        $letter = [
+            'chosen' => $this->those($client), 'way' => 'email', 'subject' => '{case: title}',
+            'engagementId' => $case->id,
+        ] + $this->letter();
         $id = $this->postJson('/api/letters', $letter)->assertCreated()->json('run.id');
         $this->getJson('/api/messages')->assertJsonPath('total', 1)->assertJsonPath('messages.0.subject', 'Hidden clock');
         $this->getJson("/api/letters/$id")->assertJsonPath('run.title', 'Hidden clock');
         $this->assertSame([$case->id], LogEntry::query()->pluck('subject_id')->all(), 'only its own log tells');
         $this->postJson("/api/engagements/$case->id/meetings", [
-            'title' => 'The dial', 'day' => 'today', 'time' => '14', 'minutes' => 60, 'place' => '', 'agenda' => '', 'partyIds' => [$client->id], 'userIds' => [],
+            'title' => 'The dial', 'day' => 'today', 'time' => '14', 'minutes' => 60, 'place' => '', 'agenda' => '',
+            'partyIds' => [$client->id], 'userIds' => [],
             'documentId' => null, 'isInvited' => true, 'version' => 0,
         ])->assertCreated();
         $this->getJson('/api/messages')->assertJsonPath('total', 2);
@@ -211,7 +256,10 @@ final class LettersTest extends TestCase
         $this->postJson('/api/messages/1/again')->assertNotFound();
         $this->getJson("/api/letters/$id")->assertNotFound();
         $this->getJson('/api/letters')->assertJsonCount(0);
-        $this->assertStringNotContainsString('Hidden clock', (string) $this->getJson("/api/parties/$client->id/stream")->assertOk()->getContent());
+        $this->assertStringNotContainsString(
+            'Hidden clock',
+            (string) $this->getJson("/api/parties/$client->id/stream")->assertOk()->getContent(),
+        );
         $this->postJson('/api/letters', $letter)->assertUnprocessable()->assertJsonPath('errors.0.field', 'engagementId');
     }
 
@@ -230,7 +278,10 @@ final class LettersTest extends TestCase
     /** @return array<string, mixed> */
     private function letter(): array
     {
-        return ['way' => 'paper', 'isOnceAHousehold' => false, 'subject' => 'News', 'body' => "{greeting}\nNews.", 'day' => '3 dec 2026', 'engagementId' => null];
+        return [
+            'way' => 'paper', 'isOnceAHousehold' => false, 'subject' => 'News', 'body' => "{greeting}\nNews.",
+            'day' => '3 dec 2026', 'engagementId' => null,
+        ];
     }
 
     /**
@@ -241,7 +292,8 @@ final class LettersTest extends TestCase
     private function classification(array $more): array
     {
         return [
-            'types' => [], 'tags' => [], 'ownerId' => null, 'accountManagerId' => null, 'buyerId' => null, 'source' => '', 'language' => '', 'grade' => null,
+            'types' => [], 'tags' => [], 'ownerId' => null, 'accountManagerId' => null, 'buyerId' => null, 'source' => '',
+            'language' => '', 'grade' => null,
             'codes' => [],
         ] + $more;
     }

@@ -16,7 +16,10 @@ use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
 
-/** Lists looked at otherwise than as a table of records: on the map, by what is next, over months; and the lists of the ledger and of cases. */
+/**
+ * Lists looked at otherwise than as a table of records: on the map, by what is next, over months; and the lists of the
+ * ledger and of cases.
+ */
 final class ListViewsTest extends TestCase
 {
     protected function setUp(): void
@@ -55,7 +58,8 @@ final class ListViewsTest extends TestCase
     public function test_what_is_next_comes_first_and_what_is_past_its_day_is_told(): void
     {
         $page = $this->asked('/api/parties', ['view' => 'next-steps']);
-        $page->assertJsonPath('columns.*.key', ['name', 'reminder', 'reminder-text', 'last', 'last-what', 'owner'])->assertJsonPath('sort.0.key', 'reminder');
+        $page->assertJsonPath('columns.*.key', ['name', 'reminder', 'reminder-text', 'last', 'last-what', 'owner'])
+            ->assertJsonPath('sort.0.key', 'reminder');
         $days = DB::table('record_values')->whereIn('party_id', (array) $page->json('rows.*.id'))->pluck('reminder_on', 'party_id');
         $inOrder = array_map(fn (int $id) => $days[$id], (array) $page->json('rows.*.id'));
         $known = array_values(array_filter($inOrder));
@@ -92,7 +96,10 @@ final class ListViewsTest extends TestCase
         $this->assertGreaterThan(0, min($billed, $bills, $received, $paid));
         /** @var list<list<int>> $heights */
         $heights = $months->json('*.heights');
-        $this->assertSame([$billed, $received, $bills, $paid], array_map(fn (int $at) => array_sum(array_column($heights, $at)), [0, 1, 2, 3]));
+        $this->assertSame(
+            [$billed, $received, $bills, $paid],
+            array_map(fn (int $at) => array_sum(array_column($heights, $at)), [0, 1, 2, 3]),
+        );
         $cents = fn (string $sum) => (int) round(100 * (float) ((array) $total)[$sum]['amount']);
         // Archived records are in no list unless they are asked for.
         $this->assertSame([$billed, $received], [$cents('billed'), $cents('received')]);
@@ -103,15 +110,23 @@ final class ListViewsTest extends TestCase
 
     public function test_the_ledger_is_asked_by_a_sentence_and_adds_up_what_it_shows(): void
     {
-        $page = $this->asked('/api/documents', ['filter' => 'invoices, above 500', 'sort' => '-total', 'columns' => 'number,party,total,party-region']);
+        $page = $this->asked(
+            '/api/documents',
+            ['filter' => 'invoices, above 500', 'sort' => '-total', 'columns' => 'number,party,total,party-region'],
+        );
         $page->assertJsonPath('filter.isWhole', true)->assertJsonPath('columns.*.key', ['number', 'party', 'total', 'party-region']);
-        $expected = Document::query()->where(['kind' => 'invoice', 'currency' => 'USD'])->where('total_minor', '>', 50000)->orderBy('total_minor')->get();
+        $expected = Document::query()
+            ->where(['kind' => 'invoice', 'currency' => 'USD'])->where('total_minor', '>', 50000)
+            ->orderBy('total_minor')->get();
         $this->assertSame($expected->count(), $page->json('total'));
         $this->assertSame($expected->first()?->total()->figures(), $page->json('rows.0.total.text'));
         $counted = $expected->filter(fn (Document $one) => in_array($one->state, DocumentState::counted(), true));
         $this->assertSame(number_format($counted->sum('total_minor') / 100, 2), $page->json('sums.0.total.text'));
         // With what is chosen besides.
-        $this->assertLessThan($page->json('total'), $this->asked('/api/documents', ['filter' => 'invoices, above 500', 'state' => 'overdue'])->json('total'));
+        $this->assertLessThan(
+            $page->json('total'),
+            $this->asked('/api/documents', ['filter' => 'invoices, above 500', 'state' => 'overdue'])->json('total'),
+        );
         $this->assertSame(
             $this->asked('/api/documents', ['filter' => 'overdue'])->json('total'),
             $this->asked('/api/documents', ['state' => 'overdue'])->json('total'),
@@ -123,12 +138,14 @@ final class ListViewsTest extends TestCase
     public function test_each_list_keeps_its_own_names_and_columns(): void
     {
         $input = [
-            'name' => 'Late ones', 'sentence' => 'overdue', 'choices' => 'side=client&state=open', 'columns' => [], 'sort' => '', 'view' => 'table',
+            'name' => 'Late ones', 'sentence' => 'overdue', 'choices' => 'side=client&state=open', 'columns' => [],
+            'sort' => '', 'view' => 'table',
             'isShared' => true,
         ];
         $this->postJson('/api/long-lists/documents/saved', $input)->assertCreated()
             ->assertJsonPath('0.name', 'Late ones')->assertJsonPath('0.count', null)->assertJsonPath('0.choices', 'side=client&state=open');
-        $this->postJson('/api/long-lists/engagements/saved', ['sentence' => 'overdue'] + $input)->assertCreated()->assertJsonPath('0.isWhole', false);
+        $this->postJson('/api/long-lists/engagements/saved', ['sentence' => 'overdue'] + $input)
+            ->assertCreated()->assertJsonPath('0.isWhole', false);
         $this->assertNotContains('Late ones', (array) $this->getJson('/api/long-lists/parties/saved')->json('*.name'));
         $this->getJson('/api/long-lists/nonsuch/saved')->assertNotFound();
         $this->putJson('/api/long-lists/documents/look', ['columns' => [['key' => 'open', 'width' => 90]]])->assertNoContent();
@@ -143,8 +160,14 @@ final class ListViewsTest extends TestCase
     {
         $case = Engagement::everyOne()->where('is_private', true)->firstOrFail();
         DB::table('documents')->limit(1)->update(['engagement_id' => $case->id]);
-        $many = fn (string $path, string $filter) => $this->asked($path, ['filter' => $filter, 'state' => $path === '/api/engagements' ? 'all' : ''])->json('total');
-        $this->assertSame([0, 0], [$many('/api/engagements', "number is {$case->number}"), $many('/api/documents', "case or project is {$case->number}")]);
+        $many = fn (string $path, string $filter) => $this->asked(
+            $path,
+            ['filter' => $filter, 'state' => $path === '/api/engagements' ? 'all' : ''],
+        )->json('total');
+        $this->assertSame(
+            [0, 0],
+            [$many('/api/engagements', "number is {$case->number}"), $many('/api/documents', "case or project is {$case->number}")],
+        );
         $this->actingAs($this->colleague('cordelia'));
         $this->assertSame(1, $many('/api/engagements', "number is {$case->number}"));
         $this->assertGreaterThan(0, $many('/api/documents', "case or project is {$case->number}"));

@@ -38,11 +38,14 @@ final class ListsTest extends TestCase
         $this->getJson('/api/parties?page=999')->assertOk()->assertJsonPath('rows', [])->assertJsonPath('total', 1);
         $this->getJson('/api/parties?filter=Clients%3B+in+vt')->assertJsonPath('filter.sentence', 'clients in vt')
             ->assertJsonPath('filter.parts.*.text', ['clients', 'in vt']);
-        $this->getJson('/api/long-lists/parties/suggestions?typed=clients,+tag')->assertOk()->assertJsonPath('0.text', 'tagged ')->assertJsonPath('0.at', 9);
+        $this->getJson('/api/long-lists/parties/suggestions?typed=clients,+tag')
+            ->assertOk()->assertJsonPath('0.text', 'tagged ')->assertJsonPath('0.at', 9);
         $this->getJson('/api/long-lists/parties/suggestions?typed[]=x')->assertOk();
         $clause = fn (array $query) => $this->getJson('/api/long-lists/parties/clause?'.http_build_query($query));
-        $clause(['field' => 'receivable', 'operator' => 'at least', 'values' => '1,000'])->assertOk()->assertJsonPath('text', 'owing at least 1000.00');
-        $clause(['field' => 'distance', 'operator' => 'within', 'values' => '20 mi of 05301'])->assertOk()->assertJsonPath('text', 'within 20 miles of 05301');
+        $clause(['field' => 'receivable', 'operator' => 'at least', 'values' => '1,000'])->assertOk()
+            ->assertJsonPath('text', 'owing at least 1000.00');
+        $clause(['field' => 'distance', 'operator' => 'within', 'values' => '20 mi of 05301'])->assertOk()
+            ->assertJsonPath('text', 'within 20 miles of 05301');
         foreach ([
             ['field' => 'nonsuch', 'operator' => 'is', 'values' => 'x'], ['field' => 'receivable', 'operator' => 'begins', 'values' => '1'],
             ['field' => 'receivable', 'operator' => 'above', 'values' => 'lots'], ['field' => 'receivable', 'operator' => 'above'],
@@ -56,10 +59,16 @@ final class ListsTest extends TestCase
     {
         $this->addCompany('Aster', ['isClient' => true]);
         $this->addCompany('Bell', ['isVendor' => true]);
-        $input = ['name' => ' My clients ', 'sentence' => 'clients', 'columns' => ['name', 'email'], 'sort' => '-name', 'view' => 'table', 'isShared' => false];
+        $input = [
+            'name' => ' My clients ', 'sentence' => 'clients', 'columns' => ['name', 'email'], 'sort' => '-name',
+            'view' => 'table', 'isShared' => false,
+        ];
         $mine = fn () => SavedList::query()->firstOrFail();
-        $of = fn (string $key, string $name) => collect((array) $this->getJson('/api/long-lists/parties/saved')->assertOk()->json())->firstWhere('name', $name)[$key] ?? null;
-        $this->postJson('/api/long-lists/parties/saved', ['name' => ' '] + $input)->assertStatus(422)->assertJsonPath('errors.0.field', 'name');
+        $of = fn (string $key, string $name) => collect(
+            (array) $this->getJson('/api/long-lists/parties/saved')->assertOk()->json(),
+        )->firstWhere('name', $name)[$key] ?? null;
+        $this->postJson('/api/long-lists/parties/saved', ['name' => ' '] + $input)
+            ->assertStatus(422)->assertJsonPath('errors.0.field', 'name');
         $this->postJson('/api/long-lists/parties/saved', $input)->assertCreated();
         $this->postJson('/api/long-lists/parties/saved', $input)->assertStatus(422)->assertJsonPath('errors.0.field', 'name');
         $this->assertSame([1, '-name', true], [$of('count', 'My clients'), $of('sort', 'My clients'), $of('mayChange', 'My clients')]);
@@ -85,7 +94,8 @@ final class ListsTest extends TestCase
         $this->demo();
         $this->actingAs(User::query()->where('email', 'maud@orreryvane.example')->firstOrFail());
         DB::table('saved_lists')->insert(array_map(fn (string $sentence) => [
-            'list' => 'parties', 'user_id' => User::query()->where('email', 'maud@orreryvane.example')->value('id'), 'is_shared' => false, 'name' => $sentence,
+            'list' => 'parties', 'user_id' => User::query()->where('email', 'maud@orreryvane.example')->value('id'),
+            'is_shared' => false, 'name' => $sentence,
             'sentence' => $sentence, 'columns' => '[]', 'sort' => 'nonsuch', 'view' => 'table', 'version' => 0,
         ], ['clients, height of the tower above 3', 'looked after by "Nobody Any More"', 'tagged "long gone"']));
         $lists = collect((array) $this->getJson('/api/long-lists/parties/saved')->assertOk()->json())->keyBy('name');
@@ -99,7 +109,11 @@ final class ListsTest extends TestCase
     public function test_columns_are_kept_for_each_person_and_a_stretch_is_told_by_its_letters_and_numbers(): void
     {
         $ids = array_map(fn (string $name) => $this->addCompany($name)->id, ['Ångström', 'Zebra', 'ärger', '4 Winds', 'Beta']);
-        $this->putJson('/api/long-lists/parties/look', ['columns' => [['key' => 'email', 'width' => 200], ['key' => 'nonsuch', 'width' => null]]])->assertNoContent();
+        $this->putJson(
+            '/api/long-lists/parties/look',
+            ['columns' => [['key' => 'email', 'width' => 200], ['key' => 'nonsuch', 'width' => null]]],
+        )
+            ->assertNoContent();
         $this->getJson('/api/parties')->assertJsonPath('columns.*.key', ['name', 'email'])->assertJsonPath('columns.1.width', 200);
         $this->actingAs($this->user(Role::Reader))->getJson('/api/parties')->assertJsonPath('columns.3.key', 'phone');
         $this->getJson('/api/parties/letters')->assertJsonPath('*.letter', ['#', 'A', 'B', 'Z'])->assertJsonPath('*.at', [0, 1, 3, 4]);
@@ -122,7 +136,8 @@ final class ListsTest extends TestCase
         $checked = 0;
         foreach (PartyFields::all()->filter(fn (ListedField $one) => $one->isListed())->keys() as $key) {
             foreach (['', 'clients or in VT'] as $filter) {
-                $counts = (array) $this->getJson('/api/parties/counts?'.http_build_query(['by' => $key, 'filter' => $filter]))->assertOk()->json();
+                $counts = (array) $this->getJson('/api/parties/counts?'.http_build_query(['by' => $key, 'filter' => $filter]))
+                    ->assertOk()->json();
                 /** @var list<array{count: int, filter: string, receivable: array{amount: string}, billed: array{amount: string}}> $rows */
                 $rows = $counts['rows'];
                 $total = (array) $counts['total'];
@@ -152,7 +167,8 @@ final class ListsTest extends TestCase
         $private = DB::table('engagements')->where('is_private', true)->first();
         $this->assertNotNull($private);
         $count = fn (string $email) => $this->actingAs(User::query()->where('email', $email)->firstOrFail())
-            ->getJson('/api/parties?'.http_build_query(['filter' => "case or project include \"$private->number\""]))->assertOk()->json('total');
+            ->getJson('/api/parties?'.http_build_query(['filter' => "case or project include \"$private->number\""]))
+            ->assertOk()->json('total');
         $this->assertGreaterThan(0, $count('cordelia@orreryvane.example'));
         $this->assertSame(0, $count('maud@orreryvane.example'));
     }

@@ -12,7 +12,12 @@ trait LivesSomewhere
     protected function living(string $given, string $family, string $street): Party
     {
         $party = $this->addPerson($given, $family);
-        $this->saveSection($party, 'addresses', ['addresses' => [$this->address(['lines' => $street, 'locality' => 'Newfane', 'region' => 'VT', 'postcode' => '05345'])]])->assertOk();
+        $this->saveSection(
+            $party,
+            'addresses',
+            ['addresses' => [$this->address(['lines' => $street, 'locality' => 'Newfane', 'region' => 'VT', 'postcode' => '05345'])]],
+        )
+            ->assertOk();
 
         return $party->refresh();
     }
@@ -22,8 +27,21 @@ trait LivesSomewhere
     {
         $edith = $this->living('Edith', 'Larkin', '9 Pond Street');
         $walter = $this->addPerson('Walter', 'Larkin');
-        $this->saveSection($walter, 'addresses', ['addresses' => [['linkedAddressId' => $edith->addressUses()->firstOrFail()->address_id] + $this->address()]])->assertOk();
-        $this->saveSection($edith, 'relations', ['relations' => [['id' => null, 'partyId' => $walter->id, 'kind' => 'spouse', 'listItemId' => null, 'together' => 'names', 'since' => '', 'until' => '']]])->assertOk();
+        $this->saveSection(
+            $walter,
+            'addresses',
+            ['addresses' => [['linkedAddressId' => $edith->addressUses()->firstOrFail()->address_id] + $this->address()]],
+        )
+            ->assertOk();
+        $this->saveSection(
+            $edith,
+            'relations',
+            ['relations' => [[
+                'id' => null, 'partyId' => $walter->id, 'kind' => 'spouse', 'listItemId' => null, 'together' => 'names',
+                'since' => '', 'until' => '',
+            ]]],
+        )
+            ->assertOk();
 
         return [$edith, $walter];
     }

@@ -47,7 +47,8 @@ final class LookAlikesTest extends TestCase
 
         $page = $this->getJson('/api/look-alikes')->assertOk()->assertJsonPath('total', 1)->assertJsonPath('sure', 0)
             ->assertJsonPath('rows.0.records.*.displayName', ['Brass Lantern Foundry LLC', 'Brass Lantern Foundry, Inc.'])
-            ->assertJsonPath('rows.0.reasons', ['same name'])->assertJsonPath('rows.0.addedBy', 'Maud Ferris')->assertJsonPath('scan', null);
+            ->assertJsonPath('rows.0.reasons', ['same name'])
+            ->assertJsonPath('rows.0.addedBy', 'Maud Ferris')->assertJsonPath('scan', null);
         $group = $page->json('rows.0.id');
         $this->assertIsInt($group);
         $pairs = $this->getJson("/api/look-alikes/$group")->assertOk()->assertJsonPath('lines.0.title', 'Name')->json('pairs.*.id');
@@ -57,7 +58,9 @@ final class LookAlikesTest extends TestCase
         $this->getJson('/api/look-alikes/decided')->assertJsonPath('total', 1)
             ->assertJsonPath('rows.0.why', 'Two firms of that name')->assertJsonPath('rows.0.by', 'Maud Ferris');
         // Whoever settles it at the same time is told.
-        $this->settle('different', $pairs)->assertStatus(422)->assertJsonPath('detail', 'Maud Ferris has settled this in the meantime. It stands under “Decided”.');
+        $this->settle('different', $pairs)
+            ->assertStatus(422)
+            ->assertJsonPath('detail', 'Maud Ferris has settled this in the meantime. It stands under “Decided”.');
         $this->settle('open-again', $pairs)->assertNoContent();
         $this->getJson('/api/look-alikes')->assertJsonPath('total', 1);
         $this->settle('later', $pairs)->assertNoContent();
@@ -75,7 +78,8 @@ final class LookAlikesTest extends TestCase
         $this->saveSection($b, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0190')]])->assertOk();
         $this->app->make(CompareChanged::class)->handle();
         $scan = $this->postJson('/api/look-alikes/scan')->assertCreated()->json('id');
-        $this->getJson('/api/look-alikes')->assertJsonPath('total', 0)->assertJsonPath('scan.state', 'done')->assertJsonPath('scan.records', 2);
+        $this->getJson('/api/look-alikes')
+            ->assertJsonPath('total', 0)->assertJsonPath('scan.state', 'done')->assertJsonPath('scan.records', 2);
         $this->assertIsInt($scan);
         // Edith again, by her short name and from another phone; her email says who she is.
         $this->saveSection($a, 'reach', ['contactPoints' => [$this->contact('email', 'edith.larkin@post.example')]], 1)->assertOk();
@@ -103,12 +107,16 @@ final class LookAlikesTest extends TestCase
     public function test_three_that_are_one_are_asked_about_once_and_what_was_decided_stays_decided(): void
     {
         $reach = ['contactPoints' => [$this->contact('phone', '802-555-0190'), $this->contact('email', 'office@larkin.example')]];
-        $parties = array_map(fn (string $name) => $this->addCompany($name), ['Larkin Foundry', 'Larkin Fdry LLC', 'The Larkin Foundry, Inc.']);
+        $parties = array_map(
+            fn (string $name) => $this->addCompany($name),
+            ['Larkin Foundry', 'Larkin Fdry LLC', 'The Larkin Foundry, Inc.'],
+        );
         foreach ($parties as $party) {
             $this->saveSection($party, 'reach', $reach)->assertOk();
         }
         $this->app->make(CompareChanged::class)->handle();
-        $group = $this->getJson('/api/look-alikes')->assertJsonPath('total', 1)->assertJsonPath('sure', 1)->assertJsonCount(3, 'rows.0.records')
+        $group = $this->getJson('/api/look-alikes')
+            ->assertJsonPath('total', 1)->assertJsonPath('sure', 1)->assertJsonCount(3, 'rows.0.records')
             ->assertJsonPath('reasons.*.code', ['name', 'phone', 'email'])->json('rows.0.id');
         $this->getJson('/api/look-alikes?reason=phone')->assertJsonPath('total', 1);
         $this->getJson('/api/look-alikes?reason=website')->assertJsonPath('total', 0);
@@ -137,12 +145,17 @@ final class LookAlikesTest extends TestCase
         foreach ([$edith, $initial, $walter] as $party) {
             $this->saveSection($party, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0190')]])->assertOk();
         }
-        $this->postJson("/api/parties/$walter->id/log", ['kind' => 'call', 'day' => '2026-11-20', 'withPartyId' => null, 'text' => 'Called', 'isPinned' => false]);
+        $this->postJson(
+            "/api/parties/$walter->id/log",
+            ['kind' => 'call', 'day' => '2026-11-20', 'withPartyId' => null, 'text' => 'Called', 'isPinned' => false],
+        );
         $this->app->make(CompareChanged::class)->handle();
-        $group = $this->getJson('/api/look-alikes')->assertJsonPath('total', 1)->assertJsonPath('rows.0.reasons.0', 'same phone')->json('rows.0.id');
+        $group = $this->getJson('/api/look-alikes')
+            ->assertJsonPath('total', 1)->assertJsonPath('rows.0.reasons.0', 'same phone')->json('rows.0.id');
         $this->assertIsInt($group);
         $before = $this->scoreOf($edith, $initial);
-        $line = $this->getJson("/api/look-alikes/$group")->assertJsonPath('shared.0.text', '(802) 555-0190')->assertJsonPath('shared.0.proposed', 'Larkin household')
+        $line = $this->getJson("/api/look-alikes/$group")
+            ->assertJsonPath('shared.0.text', '(802) 555-0190')->assertJsonPath('shared.0.proposed', 'Larkin household')
             ->json('shared.0');
         $this->assertIsArray($line);
         $input = ['kind' => $line['kind'], 'value' => $line['value'], 'name' => ' Larkin  household '];
@@ -150,7 +163,8 @@ final class LookAlikesTest extends TestCase
             $this->postJson('/api/shared-lines', $wrong + $input)->assertUnprocessable();
         }
         $id = $this->postJson('/api/shared-lines', $input)->assertCreated()->assertJsonPath('name', 'Larkin household')->json('id');
-        $this->postJson('/api/shared-lines', $input)->assertUnprocessable()->assertJsonPath('detail', 'It is called “Larkin household” already.');
+        $this->postJson('/api/shared-lines', $input)
+            ->assertUnprocessable()->assertJsonPath('detail', 'It is called “Larkin household” already.');
         $this->assertIsInt($id);
         // The phone says nothing any more; the name still does, and is only for eyes.
         $this->assertLessThan($before - 5, $this->scoreOf($edith, $initial));
@@ -169,14 +183,20 @@ final class LookAlikesTest extends TestCase
     {
         [$edith, $initial] = [$this->addPerson('Edith', 'Larkin'), $this->addPerson('E.', 'Larkin')];
         $this->saveSection($edith, 'addresses', ['addresses' => [$this->address(['lines' => '14 Meridian Street'])]])->assertOk();
-        $this->saveSection($initial, 'addresses', ['addresses' => [$this->address(['lines' => '14 Meridian St.', 'postcode' => '05301-1234'])]])->assertOk();
+        $this->saveSection(
+            $initial,
+            'addresses',
+            ['addresses' => [$this->address(['lines' => '14 Meridian St.', 'postcode' => '05301-1234'])]],
+        )
+            ->assertOk();
         $this->app->make(CompareChanged::class)->handle();
         $before = $this->scoreOf($edith, $initial);
         $group = LookAlikePair::query()->firstOrFail()->group_id;
         $line = $this->getJson("/api/look-alikes/$group")->assertJsonPath('shared.0.kind', 'address')
             ->assertJsonPath('shared.0.text', '14 Meridian Street, Brattleboro, VT 05301')->json('shared.0');
         $this->assertIsArray($line);
-        $id = $this->postJson('/api/shared-lines', ['kind' => 'address', 'value' => $line['value'], 'name' => 'Larkin house'])->assertCreated()
+        $id = $this->postJson('/api/shared-lines', ['kind' => 'address', 'value' => $line['value'], 'name' => 'Larkin house'])
+            ->assertCreated()
             ->assertJsonCount(2, 'holders')->json('id');
         $this->assertIsInt($id);
         $this->assertLessThan($before - 2, $this->scoreOf($edith, $initial));
@@ -205,7 +225,8 @@ final class LookAlikesTest extends TestCase
         // Its worker died in the middle; the next one begins it again.
         $second->update(['state' => 'running', 'done' => 40, 'records' => 7]);
         $this->app->make(ScanBook::class)->handle($second);
-        $this->getJson('/api/look-alikes')->assertJsonPath('scan.state', 'done')->assertJsonPath('scan.records', 1)->assertJsonPath('scan.done', 100);
+        $this->getJson('/api/look-alikes')
+            ->assertJsonPath('scan.state', 'done')->assertJsonPath('scan.records', 1)->assertJsonPath('scan.done', 100);
         // Once a week it is done again by itself.
         $this->app->make(ScanBook::class)->beginAgain();
         $this->assertSame(2, LookAlikeScan::query()->count());
@@ -235,7 +256,9 @@ final class LookAlikesTest extends TestCase
 
     private function scoreOf(Party $one, Party $other): float
     {
-        return (float) LookAlikePair::query()->where(['first_id' => min($one->id, $other->id), 'second_id' => max($one->id, $other->id)])->value('score');
+        return (float) LookAlikePair::query()
+            ->where(['first_id' => min($one->id, $other->id), 'second_id' => max($one->id, $other->id)])
+            ->value('score');
     }
 
     /** @return TestResponse<\Illuminate\Http\Response> */

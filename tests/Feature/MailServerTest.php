@@ -47,14 +47,21 @@ final class MailServerTest extends TestCase
         $this->getJson('/api/office/mail-server')->assertOk()->assertJsonPath('isSet', false)->assertJsonPath('port', 465);
         $this->send($this->invoice());
         Queue::assertNotPushed(SendMessage::class);
-        $this->getJson('/api/messages')->assertJsonPath('messages.0.state', 'kept')->assertJsonPath('messages.0.stateText', 'kept here only');
-        $this->postJson('/api/office/mail-server/try')->assertUnprocessable()->assertJsonPath('errors.0.message', 'Save a mail server first.');
+        $this->getJson('/api/messages')
+            ->assertJsonPath('messages.0.state', 'kept')->assertJsonPath('messages.0.stateText', 'kept here only');
+        $this->postJson('/api/office/mail-server/try')
+            ->assertUnprocessable()->assertJsonPath('errors.0.message', 'Save a mail server first.');
     }
 
     public function test_a_message_goes_out_with_its_sender_and_whom_answers_go_to_and_a_refusal_is_told(): void
     {
-        $server = Process::start([PHP_BINARY, base_path('tests/MadeUp/mail-server.php'), "$this->place/port", "$this->place/said", 'nobody@']);
-        $this->putJson('/api/office/mail-server', $this->server(['sender' => 'books@orreryvane.example', 'userName' => 'office', 'password' => 'secret']))
+        $server = Process::start([
+            PHP_BINARY, base_path('tests/MadeUp/mail-server.php'), "$this->place/port", "$this->place/said", 'nobody@',
+        ]);
+        $this->putJson(
+            '/api/office/mail-server',
+            $this->server(['sender' => 'books@orreryvane.example', 'userName' => 'office', 'password' => 'secret']),
+        )
             ->assertOk()->assertJsonPath('hasPassword', true)->assertJsonMissingPath('password');
         $this->postJson('/api/office/mail-server/try')->assertNoContent();
         $invoice = $this->invoice();
@@ -67,8 +74,15 @@ final class MailServerTest extends TestCase
         $this->assertStringContainsString('Subject: Neat Almanac can send', $said);
         $this->send($invoice, 'nobody@penhallow.example');
         $this->getJson('/api/messages')->assertJsonPath('messages.0.state', 'failed')
-            ->assertJsonPath('messages.0.stateText', fn (string $told) => str_starts_with($told, 'not sent: ') && str_contains($told, 'nobody of that name here'));
-        $this->putJson('/api/office/mail-server', $this->server(['sender' => 'books@orreryvane.example', 'userName' => 'office', 'password' => 'guessed', 'version' => 1]))->assertOk();
+            ->assertJsonPath(
+                'messages.0.stateText',
+                fn (string $told) => str_starts_with($told, 'not sent: ') && str_contains($told, 'nobody of that name here'),
+            );
+        $this->putJson(
+            '/api/office/mail-server',
+            $this->server(['sender' => 'books@orreryvane.example', 'userName' => 'office', 'password' => 'guessed', 'version' => 1]),
+        )
+            ->assertOk();
         $this->postJson('/api/office/mail-server/try')->assertUnprocessable()->assertJsonPath('errors.0.field', 'host');
         $server->signal(9);
         $log = json_encode(Act::query()->get(), JSON_THROW_ON_ERROR);
@@ -78,8 +92,15 @@ final class MailServerTest extends TestCase
         $path = $this->app->make(PackEverything::class)->handle($this->user(Role::Administrator));
         $archive = new ZipArchive;
         $archive->open($path);
-        $this->assertStringContainsString('books@orreryvane.example', (string) $archive->getFromName('tables/messages.jsonl').$archive->getFromName('tables/mail_servers.jsonl'));
-        $this->assertStringNotContainsString('guessed', (string) $archive->getFromName('tables/mail_servers.jsonl'), 'what opens doors is not in the archive');
+        $this->assertStringContainsString(
+            'books@orreryvane.example',
+            (string) $archive->getFromName('tables/messages.jsonl').$archive->getFromName('tables/mail_servers.jsonl'),
+        );
+        $this->assertStringNotContainsString(
+            'guessed',
+            (string) $archive->getFromName('tables/mail_servers.jsonl'),
+            'what opens doors is not in the archive',
+        );
         unlink($path);
     }
 
@@ -109,17 +130,20 @@ final class MailServerTest extends TestCase
     public function test_what_cannot_be_a_server_is_told_at_its_field_and_a_password_goes_to_no_other_server(): void
     {
         foreach ([
-            ['host', ['host' => 'no such host']], ['host', ['host' => '']], ['port', ['port' => 0]], ['port', ['port' => 70000]], ['sender', ['sender' => 'books']],
+            ['host', ['host' => 'no such host']], ['host', ['host' => '']], ['port', ['port' => 0]],
+            ['port', ['port' => 70000]], ['sender', ['sender' => 'books']],
             ['password', ['userName' => 'office']], ['security', ['security' => 'hope']],
         ] as [$field, $wrong]) {
-            $this->putJson('/api/office/mail-server', $wrong + ['host' => 'mail.example', 'port' => 587] + $this->server([]))->assertUnprocessable()->assertJsonPath('errors.0.field', $field);
+            $this->putJson('/api/office/mail-server', $wrong + ['host' => 'mail.example', 'port' => 587] + $this->server([]))
+                ->assertUnprocessable()->assertJsonPath('errors.0.field', $field);
         }
         $input = ['host' => 'mail.example', 'port' => 587, 'userName' => 'office'] + $this->server([]);
         $this->putJson('/api/office/mail-server', ['password' => 'secret'] + $input)->assertOk();
         $this->putJson('/api/office/mail-server', $input)->assertConflict();
         $this->putJson('/api/office/mail-server', ['version' => 1] + $input)->assertOk();
         $this->assertSame('secret', MailServer::query()->sole()->password);
-        $this->putJson('/api/office/mail-server', ['host' => 'other.example', 'version' => 2] + $input)->assertUnprocessable()->assertJsonPath('errors.0.field', 'password');
+        $this->putJson('/api/office/mail-server', ['host' => 'other.example', 'version' => 2] + $input)
+            ->assertUnprocessable()->assertJsonPath('errors.0.field', 'password');
         $this->actingAs($this->user(Role::Approver))->getJson('/api/office/mail-server')->assertForbidden();
         $this->putJson('/api/office/mail-server', $input)->assertForbidden();
     }
@@ -146,7 +170,8 @@ final class MailServerTest extends TestCase
         }
 
         return $more + [
-            'host' => '127.0.0.1', 'port' => is_file("$this->place/port") ? (int) file_get_contents("$this->place/port") : 25, 'security' => 'none',
+            'host' => '127.0.0.1',
+            'port' => is_file("$this->place/port") ? (int) file_get_contents("$this->place/port") : 25, 'security' => 'none',
             'userName' => '', 'password' => null, 'sender' => '', 'version' => 0,
         ];
     }

@@ -64,7 +64,10 @@ final class MeetingsTest extends TestCase
 
         $line = $this->getJson("/api/parties/{$this->silas->id}/stream?show=written")->json('lines.0');
         $this->assertSame(['Meeting: The dial, 14:00, held', $meeting['id']], [$line['text'], $line['opensId']]);
-        $this->assertContains('They agreed to the price, and to May.', array_column($this->getJson("/api/parties/{$this->silas->id}/changes")->json('changes'), 'to'));
+        $this->assertContains(
+            'They agreed to the price, and to May.',
+            array_column($this->getJson("/api/parties/{$this->silas->id}/changes")->json('changes'), 'to'),
+        );
     }
 
     public function test_one_that_is_called_off_is_told_to_all_and_leaves_the_calendar(): void
@@ -119,19 +122,25 @@ final class MeetingsTest extends TestCase
         foreach ([
             [['title' => ' '], 'title'], [['day' => ''], 'day'], [['day' => 'soon'], 'day'], [['time' => '25:00'], 'time'],
             [['minutes' => 4], 'minutes'], [['minutes' => 1441], 'minutes'], [['partyIds' => [999]], 'partyIds.0'],
-            [['partyIds' => [$this->silas->id, $none->id]], 'partyIds.1'], [['userIds' => [999]], 'userIds'], [['documentId' => 999], 'documentId'],
+            [['partyIds' => [$this->silas->id, $none->id]], 'partyIds.1'], [['userIds' => [999]], 'userIds'],
+            [['documentId' => 999], 'documentId'],
             [['title' => str_repeat('x', 201)], 'title'], [['agenda' => str_repeat('x', 5001)], 'agenda'],
         ] as [$input, $field]) {
             $this->arrange($input)->assertStatus(422)->assertJsonPath('errors.0.field', $field);
         }
-        $this->postJson("/api/engagements/$case->id/meetings", $this->meeting(['userIds' => [$clerk->id]]))->assertStatus(422)->assertJsonPath('errors.0.field', 'userIds');
+        $this->postJson("/api/engagements/$case->id/meetings", $this->meeting(['userIds' => [$clerk->id]]))
+            ->assertStatus(422)->assertJsonPath('errors.0.field', 'userIds');
         $this->assertCount(0, $this->sent());
         $this->arrange(['partyIds' => [$none->id], 'isInvited' => false])->assertCreated();
         $this->assertCount(0, $this->sent());
-        $secret = $this->postJson("/api/engagements/$case->id/meetings", $this->meeting(['userIds' => [$this->maud->id]]))->assertCreated()->json('id');
+        $secret = $this->postJson("/api/engagements/$case->id/meetings", $this->meeting(['userIds' => [$this->maud->id]]))
+            ->assertCreated()->json('id');
         $this->assertStringContainsString($case->number, implode(' ', array_column($this->sent(), 'subject')));
         $this->actingAs($clerk)->getJson("/api/meetings/$secret")->assertNotFound();
-        $this->assertNotContains("meeting-$secret", array_column($this->getJson("/api/parties/{$this->silas->id}/stream?show=written")->json('lines'), 'key'));
+        $this->assertNotContains(
+            "meeting-$secret",
+            array_column($this->getJson("/api/parties/{$this->silas->id}/stream?show=written")->json('lines'), 'key'),
+        );
         $this->actingAs($this->user(Role::Reader));
         $this->arrange([])->assertForbidden();
     }
@@ -176,7 +185,10 @@ final class MeetingsTest extends TestCase
      */
     private function moved(array $meeting, array $more, int $version): TestResponse
     {
-        return $this->putJson("/api/meetings/{$meeting['id']}", $this->meeting($more + ['documentId' => $meeting['document']['id'] ?? null, 'version' => $version]));
+        return $this->putJson(
+            "/api/meetings/{$meeting['id']}",
+            $this->meeting($more + ['documentId' => $meeting['document']['id'] ?? null, 'version' => $version]),
+        );
     }
 
     /**

@@ -41,7 +41,10 @@ final class MergePropertyTest extends TestCase
     ];
 
     /** Of what nothing may be lost, and nothing doubled. */
-    private const COUNTED = ['documents', 'payments', 'allocations', 'files', 'log_entries', 'reminders', 'cautions', 'meetings', 'messages', 'cards'];
+    private const COUNTED = [
+        'documents', 'payments', 'allocations', 'files', 'log_entries', 'reminders', 'cautions', 'meetings', 'messages',
+        'cards',
+    ];
 
     protected function setUp(): void
     {
@@ -139,26 +142,45 @@ final class MergePropertyTest extends TestCase
             $has[$change->part] = $change->isNew ? [$ids[mt_rand(0, 1)]] : [[], $ids, [$ids[0]], [$ids[1]]][mt_rand(0, 3)];
         }
         $decisions = new ApartDecisions($belongs, $has);
-        $this->app->make(TakeApart::class)->handle($merge, $decisions, $this->app->make(PlanApart::class)->of($merge, $decisions)->seen, $this->administrator);
+        $this->app->make(TakeApart::class)
+            ->handle($merge, $decisions, $this->app->make(PlanApart::class)->of($merge, $decisions)->seen, $this->administrator);
     }
 
     /** One of the things that happen to a record. */
     private function oneStep(Party $party, int $n): void
     {
-        $version = fn (string $section) => (int) DB::table('section_versions')->where(['subject_id' => $party->id, 'section' => $section])->value('version');
+        $version = fn (string $section) => (int) DB::table('section_versions')->where([
+            'subject_id' => $party->id, 'section' => $section,
+        ])->value('version');
         $section = fn (string $section) => (array) $this->getJson("/api/parties/$party->id")->assertOk()->json($section);
-        $open = Document::query()->where('party_id', $party->id)->open()->where('kind', 'invoice')->where('currency', 'USD')->orderBy('id')->first();
+        $open = Document::query()
+            ->where('party_id', $party->id)->open()->where('kind', 'invoice')->where('currency', 'USD')->orderBy('id')
+            ->first();
         $points = array_map(fn (array $point) => [
-            ...array_intersect_key($point, $this->contact('', '')), 'sameAsId' => $point['sameAs'] === null ? null : $point['sameAsId'] ?? null, 'addressUseId' => null,
+            ...array_intersect_key($point, $this->contact('', '')),
+            'sameAsId' => $point['sameAs'] === null ? null : $point['sameAsId'] ?? null, 'addressUseId' => null,
         ], (array) ($section('reach')['contactPoints'] ?? []));
         match (mt_rand(0, 6)) {
             0 => $this->issued($party, 'invoice', (string) mt_rand(1, 900)),
             1 => $open === null ? null : $this->pay($party, '1', [$open->id => '1'])->assertCreated(),
-            2 => $this->saveSection($party, 'reach', ['contactPoints' => [...$points, $this->contact('email', "n$n@b.example")]], $version('reach'))->assertOk(),
+            2 => $this->saveSection(
+                $party, 'reach', ['contactPoints' => [...$points, $this->contact('email', "n$n@b.example")]],
+                $version('reach'),
+            )->assertOk(),
             3 => $this->saveSection($party, 'reach', ['contactPoints' => array_slice($points, 1)], $version('reach'))->assertOk(),
-            4 => $this->postJson("/api/parties/$party->id/entries", ['kind' => 'note', 'day' => '', 'withPartyId' => null, 'isPinned' => false, 'text' => "N $n"])->assertCreated(),
-            5 => $this->postJson("/api/parties/$party->id/reminders", ['text' => "R $n", 'day' => '1 Dec', 'time' => '', 'rule' => '', 'userId' => $this->administrator->id])->assertCreated(),
-            default => $this->saveSection($party, 'identity', ($party->isPerson() ? ['preferred' => "P$n"] : ['industry' => "I $n"]) + $section('identity'), $version('identity'))->assertOk(),
+            4 => $this->postJson(
+                "/api/parties/$party->id/entries",
+                ['kind' => 'note', 'day' => '', 'withPartyId' => null, 'isPinned' => false, 'text' => "N $n"],
+            )->assertCreated(),
+            5 => $this->postJson(
+                "/api/parties/$party->id/reminders",
+                ['text' => "R $n", 'day' => '1 Dec', 'time' => '', 'rule' => '', 'userId' => $this->administrator->id],
+            )->assertCreated(),
+            default => $this->saveSection(
+                $party, 'identity',
+                ($party->isPerson() ? ['preferred' => "P$n"] : ['industry' => "I $n"]) + $section('identity'),
+                $version('identity'),
+            )->assertOk(),
         };
     }
 
@@ -174,27 +196,41 @@ final class MergePropertyTest extends TestCase
             DB::table('record_uses')->insertOrIgnore($of + $by + ['at' => $at, 'used_on' => '2026-11-20']);
             if (BankDetail::query()->where($of)->doesntExist()) {
                 BankDetail::query()->create($of + $by + [
-                    'kind' => 'us', 'holder' => 'H', 'value' => "$party->id", 'masked' => "•••• $party->id", 'fingerprint' => "f$party->id", 'state' => BankState::Confirmed,
+                    'kind' => 'us', 'holder' => 'H', 'value' => "$party->id", 'masked' => "•••• $party->id",
+                    'fingerprint' => "f$party->id", 'state' => BankState::Confirmed,
                     'decided_by_id' => $this->administrator->id, 'decided_at' => $at,
                 ]);
             }
             $number = new TaxNumber($of + ['rank' => 9]);
             $number->setNumber(TaxId::of(TaxIdKind::Gln, '', '4006381333931'));
             $number->save();
-            DB::table('cards')->insert($of + $by + ['brand' => 'Visa', 'last_four' => '4242', 'expires' => '2029-01', 'token' => "t$party->id"]);
+            DB::table('cards')->insert($of + $by + [
+                'brand' => 'Visa', 'last_four' => '4242', 'expires' => '2029-01', 'token' => "t$party->id",
+            ]);
             $meeting = $this->postJson("/api/parties/$party->id/meetings", [
-                'title' => 'The dial', 'day' => 'today', 'time' => '14', 'minutes' => 60, 'place' => '', 'agenda' => '', 'partyIds' => [$party->id],
+                'title' => 'The dial', 'day' => 'today', 'time' => '14', 'minutes' => 60, 'place' => '', 'agenda' => '',
+                'partyIds' => [$party->id],
                 'userIds' => [], 'documentId' => null, 'isInvited' => false, 'version' => 0,
             ])->assertCreated()->json('id');
             $this->assertIsInt($meeting);
             DB::table('meeting_parties')->insertOrIgnore(['meeting_id' => $meeting, 'party_id' => $party->id]);
-            DB::table('log_entries')->insert($by + ['subject_id' => $party->id, 'kind' => 'call', 'happened_on' => '2026-11-20', 'with_party_id' => $party->id, 'text' => 'T']);
-            DB::table('reminders')->insert($by + ['subject_id' => $party->id, 'by_id' => $this->administrator->id, 'text' => 'T', 'first_on' => '2026-12-01', 'due_on' => '2026-12-01', 'time' => '']);
-            DB::table('files')->insert($by + ['subject_id' => $party->id, 'name' => 'n.txt', 'kind' => 'photo', 'sha256' => str_repeat('a', 64), 'size' => 1, 'media_type' => 'text/plain', 'added_at' => $at]);
+            DB::table('log_entries')->insert($by + [
+                'subject_id' => $party->id, 'kind' => 'call', 'happened_on' => '2026-11-20',
+                'with_party_id' => $party->id, 'text' => 'T',
+            ]);
+            DB::table('reminders')->insert($by + [
+                'subject_id' => $party->id, 'by_id' => $this->administrator->id, 'text' => 'T',
+                'first_on' => '2026-12-01', 'due_on' => '2026-12-01', 'time' => '',
+            ]);
+            DB::table('files')->insert($by + [
+                'subject_id' => $party->id, 'name' => 'n.txt', 'kind' => 'photo', 'sha256' => str_repeat('a', 64),
+                'size' => 1, 'media_type' => 'text/plain', 'added_at' => $at,
+            ]);
             DB::table('cautions')->insert($by + ['subject_id' => $party->id, 'level' => 'note', 'use' => 'any', 'text' => 'T']);
             DB::table('party_codes')->insert($of + ['system' => "portal $party->id", 'value' => '7', 'rank' => 9]);
             DB::table('look_alike_pairs')->insertOrIgnore([
-                'first_id' => min($party->id, 90), 'second_id' => max($party->id, 90), 'verdict' => 'perhaps', 'score' => 1.0, 'signs' => '[]',
+                'first_id' => min($party->id, 90), 'second_id' => max($party->id, 90), 'verdict' => 'perhaps',
+                'score' => 1.0, 'signs' => '[]',
                 'reasons' => 0, 'state' => 'different', 'decided_by_id' => $this->administrator->id, 'decided_at' => $at,
             ]);
         }
@@ -228,7 +264,9 @@ final class MergePropertyTest extends TestCase
     private function assertOneFirstOfEach(array $ids, string $what): void
     {
         foreach (['contact_points' => 'kind', 'address_uses' => "'address'"] as $table => $kind) {
-            $counts = DB::table($table)->whereIn('party_id', $ids)->groupByRaw("party_id, $kind")->selectRaw('sum(is_primary) as firsts')->pluck('firsts')->unique()->all();
+            $counts = DB::table($table)
+                ->whereIn('party_id', $ids)->groupByRaw("party_id, $kind")->selectRaw('sum(is_primary) as firsts')
+                ->pluck('firsts')->unique()->all();
             $this->assertSame([], array_values(array_diff($counts, [1])), "$what: $table");
         }
     }
@@ -275,7 +313,10 @@ final class MergePropertyTest extends TestCase
         );
         $book = [];
         foreach ($this->tables() as $table) {
-            if (in_array($table, [...self::NOT_COMPARED, ...$derived], true) || preg_match('/^(search|mention|engagement_words|queued)/', $table) === 1) {
+            if (
+                in_array($table, [...self::NOT_COMPARED, ...$derived], true)
+                || preg_match('/^(search|mention|engagement_words|queued)/', $table) === 1
+            ) {
                 continue;
             }
             $rows = array_map(fn (\stdClass $row) => json_encode($row, JSON_THROW_ON_ERROR), DB::table($table)->get()->all());

@@ -34,12 +34,18 @@ final class MergesTest extends TestCase
         $this->robert = $this->addPerson('Robert', 'Larkin', ['isClient' => true]);
         $this->bob = $this->addPerson('Bob', 'Larkin', ['isClient' => true]);
         $this->saveSection($this->robert, 'reach', ['contactPoints' => [
-            $this->contact('phone', '(802) 555-0142', ['label' => 'home', 'isPrimary' => true]), $this->contact('email', 'robert@larkin.example'),
+            $this->contact('phone', '(802) 555-0142', ['label' => 'home', 'isPrimary' => true]),
+            $this->contact('email', 'robert@larkin.example'),
         ]])->assertOk();
         $this->saveSection($this->bob, 'reach', ['contactPoints' => [
             $this->contact('phone', '802.555.0142', ['label' => 'cell']), $this->contact('phone', '802 555 0177', ['label' => 'office']),
         ]])->assertOk();
-        $this->saveSection($this->robert, 'addresses', ['addresses' => [$this->address(['lines' => '14 Meridian Lane', 'isPrimary' => true])]])->assertOk();
+        $this->saveSection(
+            $this->robert,
+            'addresses',
+            ['addresses' => [$this->address(['lines' => '14 Meridian Lane', 'isPrimary' => true])]],
+        )
+            ->assertOk();
         $this->saveSection($this->bob, 'addresses', ['addresses' => [
             $this->address(['lines' => '14 Meridian Ln.', 'uses' => ['billing']]), $this->address(['lines' => '3 Dial Street']),
         ]])->assertOk();
@@ -47,9 +53,14 @@ final class MergesTest extends TestCase
 
     public function test_the_preview_says_what_is_proposed_and_why(): void
     {
-        $sides = $this->preview()->assertJsonPath('keptId', $this->robert->id)->assertJsonPath('isPossible', true)->assertJsonPath('mayDo', true)->json();
+        $sides = $this->preview()
+            ->assertJsonPath('keptId', $this->robert->id)->assertJsonPath('isPossible', true)
+            ->assertJsonPath('mayDo', true)->json();
         $given = $this->valueOf($sides, 'identity/given');
-        $this->assertSame(['Robert', 'the fuller name', $this->robert->id, true], [$given['text'], $given['why'], $given['chosenId'], $given['isOpen']]);
+        $this->assertSame(
+            ['Robert', 'the fuller name', $this->robert->id, true],
+            [$given['text'], $given['why'], $given['chosenId'], $given['isOpen']],
+        );
         $this->assertSame('both say so', $this->valueOf($sides, 'identity/family')['why']);
         $this->assertSame(
             [[true, false, 'home'], [false, true, 'cell'], [true, false, 'office'], [true, false, 'office']],
@@ -61,8 +72,13 @@ final class MergesTest extends TestCase
     public function test_two_become_one_and_everything_leads_there(): void
     {
         $invoice = $this->issued($this->bob, 'invoice', '120');
-        $this->postJson("/api/parties/{$this->bob->id}/entries", ['kind' => 'call', 'day' => '', 'withPartyId' => null, 'isPinned' => false, 'text' => 'Asked for the clock'])->assertCreated();
-        $preview = $this->preview(['keptId' => $this->robert->id])->assertJsonPath('carried.0.title', 'Documents')->assertJsonPath('carried.0.ofEach', ['', '1'])->json();
+        $this->postJson(
+            "/api/parties/{$this->bob->id}/entries",
+            ['kind' => 'call', 'day' => '', 'withPartyId' => null, 'isPinned' => false, 'text' => 'Asked for the clock'],
+        )
+            ->assertCreated();
+        $preview = $this->preview(['keptId' => $this->robert->id])
+            ->assertJsonPath('carried.0.title', 'Documents')->assertJsonPath('carried.0.ofEach', ['', '1'])->json();
         $office = $this->linesOf($preview, 'reach')[3]['part'];
         $merge = $this->make([
             'keptId' => $this->robert->id,
@@ -77,12 +93,17 @@ final class MergesTest extends TestCase
             ->assertJsonPath('reach.contactPoints.*.label', ['home', 'office', 'workshop'])
             ->assertJsonPath('reach.contactPoints.*.isPrimary', [false, true, true]);
         $this->assertSame([['billing'], []], $record->json('addresses.addresses.*.uses'));
-        $this->assertContains(['partyId' => $this->bob->id, 'title' => 'Phone', 'text' => '(802) 555-0142, cell, primary'], $merge['struck']);
+        $this->assertContains(
+            ['partyId' => $this->bob->id, 'title' => 'Phone', 'text' => '(802) 555-0142, cell, primary'],
+            $merge['struck'],
+        );
         $this->assertContains(['partyId' => $this->robert->id, 'title' => 'Given name', 'text' => 'Robert'], $merge['struck']);
 
         // By its number in the address, by the page, by its old name and number.
-        $this->getJson("/api/parties/{$this->bob->id}?x=1")->assertStatus(301)->assertHeader('Location', "/api/parties/{$this->robert->id}?x=1");
-        $this->get("/records/{$this->bob->id}/statement")->assertStatus(301)->assertHeader('Location', "/records/{$this->robert->id}/statement");
+        $this->getJson("/api/parties/{$this->bob->id}?x=1")
+            ->assertStatus(301)->assertHeader('Location', "/api/parties/{$this->robert->id}?x=1");
+        $this->get("/records/{$this->bob->id}/statement")
+            ->assertStatus(301)->assertHeader('Location', "/records/{$this->robert->id}/statement");
         $this->saveSection($this->bob, 'reach', ['contactPoints' => []])->assertStatus(410)->assertJsonPath('movedTo', $this->robert->id);
         foreach (['robert larkin', (string) $this->bob->number] as $typed) {
             $this->getJson('/api/find?q='.urlencode($typed))->assertOk()->assertJsonPath('results.0.party.id', $this->robert->id);
@@ -96,10 +117,14 @@ final class MergesTest extends TestCase
         $this->assertIsArray($stream);
         $entry = array_values(array_filter($stream, fn (array $line) => $line['kind'] === 'entry'))[0];
         $this->assertSame("no. {$this->bob->number} Bob Larkin", $entry['from']);
-        $this->assertContains("no. {$this->bob->number} Bob Larkin", array_column(array_filter($stream, fn (array $line) => $line['kind'] === 'changes'), 'from'));
+        $this->assertContains(
+            "no. {$this->bob->number} Bob Larkin",
+            array_column(array_filter($stream, fn (array $line) => $line['kind'] === 'changes'), 'from'),
+        );
 
         $this->getJson("/api/parties/{$this->robert->id}/merges")->assertJsonPath('0.sides.*.name', ['Robert Larkin', 'Bob Larkin']);
-        $former = $this->getJson("/api/merges/{$merge['id']}/former/{$this->bob->id}")->assertOk()->assertJsonPath('side.name', 'Bob Larkin')->json('sections');
+        $former = $this->getJson("/api/merges/{$merge['id']}/former/{$this->bob->id}")
+            ->assertOk()->assertJsonPath('side.name', 'Bob Larkin')->json('sections');
         $this->assertSame(['Name and roles', 'Addresses', 'Reach'], array_column($former, 'title'));
         $this->assertContains(['label' => 'Phone', 'text' => '(802) 555-0142, cell, primary'], $former[2]['facts']);
         $this->getJson("/api/merges/{$merge['id']}/former/999")->assertNotFound();
@@ -115,7 +140,9 @@ final class MergesTest extends TestCase
         $this->saveSection($this->bob, 'tax-numbers', $this->tax('123-45-6780'))->assertOk();
         $preview = $this->preview()->assertJsonPath('isPossible', false)->json();
         $this->assertSame([$this->bob->id], array_column($preview['hindrances'], 'partyId'));
-        $this->make([])->assertUnprocessable()->assertJsonPath('detail', $preview['hindrances'][0]['what'].' '.$preview['hindrances'][0]['remedy']);
+        $this->make([])
+            ->assertUnprocessable()
+            ->assertJsonPath('detail', $preview['hindrances'][0]['what'].' '.$preview['hindrances'][0]['remedy']);
         $this->saveSection($this->bob, 'tax-numbers', ['taxNumbers' => []] + $this->tax(''), 1)->assertOk();
 
         $this->putJson("/api/parties/{$this->bob->id}/archive", ['reason' => 'gone'])->assertOk();
@@ -135,7 +162,10 @@ final class MergesTest extends TestCase
         $clerk = $this->user(Role::Clerk);
         $this->actingAs($clerk);
         $seen = $this->preview()->assertJsonPath('mayDo', false)->json('seen');
-        $input = $this->input(['keptId' => $this->bob->id, 'seen' => $seen, 'chosen' => [['part' => 'identity/given', 'partyId' => $this->bob->id]], 'why' => 'The same man']);
+        $input = $this->input([
+            'keptId' => $this->bob->id, 'seen' => $seen,
+            'chosen' => [['part' => 'identity/given', 'partyId' => $this->bob->id]], 'why' => 'The same man',
+        ]);
         $this->postJson('/api/merges', $input)->assertForbidden();
         $id = $this->postJson('/api/merges/propose', $input)->assertCreated()->json('id');
         $this->assertIsInt($id);
@@ -145,7 +175,8 @@ final class MergesTest extends TestCase
         $this->getJson('/api/merges/proposed')->assertJsonPath('0.proposedBy', 'Clerk')->assertJsonPath('0.why', 'The same man');
         $decided = $this->getJson("/api/merges/$id/input")->assertJsonPath('keptId', $this->bob->id)->json();
         $this->assertIsArray($decided);
-        $this->make(['keptId' => $decided['keptId'], 'chosen' => $decided['chosen'], 'lines' => $decided['lines']])->assertCreated()->assertJsonPath('id', $id);
+        $this->make(['keptId' => $decided['keptId'], 'chosen' => $decided['chosen'], 'lines' => $decided['lines']])
+            ->assertCreated()->assertJsonPath('id', $id);
         $this->getJson('/api/merges/proposed')->assertExactJson([]);
         $this->getJson("/api/parties/{$this->bob->id}")->assertJsonPath('party.displayName', 'Bob Larkin');
         // Another who had the same before them is told.
@@ -160,7 +191,10 @@ final class MergesTest extends TestCase
     public function test_a_proposal_is_taken_back_by_who_made_it_or_an_approver(): void
     {
         $clerk = $this->user(Role::Clerk);
-        $propose = fn (): mixed => $this->actingAs($clerk)->postJson('/api/merges/propose', $this->input(['keptId' => $this->robert->id]))->assertCreated()->json('id');
+        $propose = fn (): mixed => $this->actingAs($clerk)->postJson(
+            '/api/merges/propose',
+            $this->input(['keptId' => $this->robert->id]),
+        )->assertCreated()->json('id');
         $id = $propose();
         $other = $this->app->make(KeepUsers::class)->add('Una', 'una@orreryvane.example', self::PASSWORD, Role::Clerk);
         $this->actingAs($other)->deleteJson("/api/merges/$id")->assertForbidden();
@@ -188,17 +222,30 @@ final class MergesTest extends TestCase
         $id = $this->make(['keptId' => $this->robert->id])->assertCreated()->json('id');
         $this->assertIsInt($id);
         $kept = $this->robert;
-        // An invoice by the name of the one that went; one paid together with an old one of his; a phone that is corrected, one that is new.
+        // An invoice by the name of the one that went; one paid together with an old one of his; a phone that is
+        // corrected, one that is new.
         $new = $this->issued($kept, 'invoice', '50');
         $this->pay($kept, '100', [$old->id => '100'])->assertCreated();
         $both = $this->pay($kept, '30', [$new->id => '30'])->assertCreated()->json('row.id');
         $points = $this->getJson("/api/parties/$kept->id")->json('reach.contactPoints');
         $this->assertIsArray($points);
-        $rows = array_map(fn (array $point) => array_intersect_key($point, $this->contact('', '')) + ['sameAsId' => null, 'addressUseId' => null], $points);
+        $rows = array_map(
+            fn (array $point) => array_intersect_key($point, $this->contact('', '')) + ['sameAsId' => null, 'addressUseId' => null],
+            $points,
+        );
         $rows[2]['value'] = '802 555 0178';
         $rows[] = $this->contact('phone', '802 555 0199');
         $this->saveSection($kept, 'reach', ['contactPoints' => $rows], $this->version($kept, 'reach'))->assertOk();
-        $this->saveSection($kept, 'identity', ['prefix' => 'Mr.', 'given' => 'Robert', 'middle' => '', 'family' => 'Larkin', 'suffix' => '', 'preferred' => 'Rob', 'pronouns' => '', 'postNominals' => '', 'isClient' => true, 'isVendor' => false], $this->version($kept, 'identity'))->assertOk();
+        $this->saveSection(
+            $kept,
+            'identity',
+            [
+                'prefix' => 'Mr.', 'given' => 'Robert', 'middle' => '', 'family' => 'Larkin', 'suffix' => '',
+                'preferred' => 'Rob', 'pronouns' => '', 'postNominals' => '', 'isClient' => true, 'isVendor' => false,
+            ],
+            $this->version($kept, 'identity'),
+        )
+            ->assertOk();
 
         $apart = $this->getJson("/api/merges/$id/apart")->assertOk()->json();
         $this->assertIsArray($apart);
@@ -208,9 +255,15 @@ final class MergesTest extends TestCase
         $payment = array_values(array_filter($items, fn (array $one) => $one['kind'] === 'Payments'))[0];
         $this->assertSame([$this->bob->id, true], [$payment['partyId'], $payment['isFixed']]);
         $changes = array_column($apart['changes'], null, 'title');
-        $this->assertSame(['', 'Rob', [$this->robert->id]], [$changes['Preferred name']['was'], $changes['Preferred name']['is'], $changes['Preferred name']['partyIds']]);
+        $this->assertSame(
+            ['', 'Rob', [$this->robert->id]],
+            [$changes['Preferred name']['was'], $changes['Preferred name']['is'], $changes['Preferred name']['partyIds']],
+        );
         $phones = array_values(array_filter($apart['changes'], fn (array $one) => $one['title'] === 'Phone'));
-        $this->assertSame([[false, [$this->bob->id]], [true, [$this->robert->id]]], array_map(fn (array $one) => [$one['isNew'], $one['partyIds']], $phones));
+        $this->assertSame(
+            [[false, [$this->bob->id]], [true, [$this->robert->id]]],
+            array_map(fn (array $one) => [$one['isNew'], $one['partyIds']], $phones),
+        );
 
         $this->postJson("/api/merges/$id/apart", [
             'seen' => $apart['seen'],
@@ -226,7 +279,9 @@ final class MergesTest extends TestCase
         $this->assertSame(['(802) 555-0142', '(802) 555-0178', '(802) 555-0199'], $bob->json('reach.contactPoints.*.display'));
         $this->assertSame([$old->id, $new->id], Document::query()->where('party_id', $this->bob->id)->orderBy('id')->pluck('id')->all());
         $this->assertSame([$this->bob->id], DB::table('payments')->where('id', $both)->pluck('party_id')->all());
-        $this->getJson("/api/parties/{$this->robert->id}")->assertJsonPath('identity.prefix', 'Mr.')->assertJsonPath('reach.contactPoints.*.display', ['(802) 555-0142', 'robert@larkin.example']);
+        $this->getJson("/api/parties/{$this->robert->id}")
+            ->assertJsonPath('identity.prefix', 'Mr.')
+            ->assertJsonPath('reach.contactPoints.*.display', ['(802) 555-0142', 'robert@larkin.example']);
         $this->getJson('/api/find?q=Bob')->assertJsonPath('results.0.party.id', $this->bob->id);
         $this->postJson("/api/merges/$id/apart", ['seen' => $apart['seen'], 'belongs' => [], 'has' => []])->assertUnprocessable()
             ->assertJsonPath('detail', 'Maud Ferris has taken them apart in the meantime.');
@@ -242,7 +297,11 @@ final class MergesTest extends TestCase
         $apart = $this->getJson("/api/merges/$id/apart")->assertJsonPath('items.0.isFixed', false)->json();
         $this->assertIsArray($apart);
         $this->assertCount(1, $apart['lost']);
-        $this->postJson("/api/merges/$id/apart", ['seen' => $apart['seen'], 'belongs' => [['item' => $apart['items'][0]['item'], 'partyId' => $this->robert->id]], 'has' => []])->assertOk();
+        $this->postJson(
+            "/api/merges/$id/apart",
+            ['seen' => $apart['seen'], 'belongs' => [['item' => $apart['items'][0]['item'], 'partyId' => $this->robert->id]], 'has' => []],
+        )
+            ->assertOk();
         $this->assertSame([10000, 0], [$his->refresh()->open_minor, $theirs->refresh()->open_minor]);
         $this->assertSame([$theirs->id], Allocation::query()->pluck('document_id')->all());
         $this->assertSame(10000, (int) DB::table('payments')->value('unallocated_minor'));
@@ -260,7 +319,10 @@ final class MergesTest extends TestCase
             $this->postJson("/api/merges/$id/apart", ['seen' => $seen, 'belongs' => [], 'has' => []])->assertOk();
             $this->getJson("/api/parties/{$this->bob->id}")->assertStatus($id === $first ? 200 : 301);
         }
-        $this->assertSame(['Bob Larkin', 'R. Larkin', 'Robert Larkin'], Party::query()->orderBy('display_name')->pluck('display_name')->all());
+        $this->assertSame(
+            ['Bob Larkin', 'R. Larkin', 'Robert Larkin'],
+            Party::query()->orderBy('display_name')->pluck('display_name')->all(),
+        );
     }
 
     public function test_whoever_has_a_phone_or_an_address_by_link_keeps_it(): void
@@ -268,7 +330,8 @@ final class MergesTest extends TestCase
         $ada = $this->addPerson('Ada', 'Finch');
         $point = ContactPoint::query()->where('party_id', $this->bob->id)->orderBy('id')->firstOrFail();
         $use = $this->bob->addressUses()->orderBy('rank')->firstOrFail();
-        $this->saveSection($ada, 'reach', ['contactPoints' => [$this->contact('phone', '802 555 0142', ['sameAsId' => $point->id])]])->assertOk();
+        $this->saveSection($ada, 'reach', ['contactPoints' => [$this->contact('phone', '802 555 0142', ['sameAsId' => $point->id])]])
+            ->assertOk();
         $this->saveSection($ada, 'addresses', ['addresses' => [$this->address(['linkedAddressId' => $use->address_id])]])->assertOk();
         $this->make(['keptId' => $this->robert->id])->assertCreated();
         $this->getJson("/api/parties/$ada->id")->assertJsonPath('reach.contactPoints.0.sameAs.name', 'Robert Larkin')
@@ -284,10 +347,20 @@ final class MergesTest extends TestCase
             ->assertCreated()->assertJsonPath('names.0.findings.0.sentence', 'Penhallow Works');
         $match = MatchParties::ofBook();
         foreach (['Gnomon Castings', (string) $gone->number] as $party) {
-            [$read] = DocumentTable::read(CsvTable::rows("kind,number,party,date,amount\ninvoice,K1,$party,2026-11-01,5\n"), TypedDay::reader(Day::of(2026, 11, 24), true), 'USD');
+            [$read] = DocumentTable::read(
+                CsvTable::rows("kind,number,party,date,amount\ninvoice,K1,$party,2026-11-01,5\n"),
+                TypedDay::reader(Day::of(2026, 11, 24), true),
+                'USD',
+            );
             $this->assertSame([$kept->id, ''], $match->find($read[array_key_first($read) ?? 0]));
         }
-        $this->postJson('/api/look-alikes', ['kind' => 'company', 'name' => 'Gnomon Castings LLC', 'given' => '', 'family' => '', 'phones' => [], 'emails' => [], 'taxNumbers' => [], 'exceptId' => null])
+        $this->postJson(
+            '/api/look-alikes',
+            [
+                'kind' => 'company', 'name' => 'Gnomon Castings LLC', 'given' => '', 'family' => '', 'phones' => [],
+                'emails' => [], 'taxNumbers' => [], 'exceptId' => null,
+            ],
+        )
             ->assertJsonPath('0.party.id', $kept->id);
     }
 
@@ -325,7 +398,10 @@ final class MergesTest extends TestCase
         $input = $this->input($more + ['partyIds' => $ids ?? [$this->robert->id, $this->bob->id]]);
         $preview = $this->postJson('/api/merges/preview', $input);
 
-        return $this->postJson('/api/merges', ['keptId' => $more['keptId'] ?? $preview->json('keptId') ?? $this->robert->id, 'seen' => $preview->json('seen') ?? ''] + $input);
+        return $this->postJson(
+            '/api/merges',
+            ['keptId' => $more['keptId'] ?? $preview->json('keptId') ?? $this->robert->id, 'seen' => $preview->json('seen') ?? ''] + $input,
+        );
     }
 
     /**
@@ -336,7 +412,8 @@ final class MergesTest extends TestCase
     private function input(array $more): array
     {
         return $more + [
-            'partyIds' => [$this->robert->id, $this->bob->id], 'keptId' => null, 'chosen' => [], 'lines' => [], 'withArchived' => false, 'seen' => '', 'why' => '',
+            'partyIds' => [$this->robert->id, $this->bob->id], 'keptId' => null, 'chosen' => [], 'lines' => [],
+            'withArchived' => false, 'seen' => '', 'why' => '',
         ];
     }
 

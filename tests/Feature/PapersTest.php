@@ -358,7 +358,11 @@ final class PapersTest extends TestCase
     {
         Queue::fake();
         foreach (["PK\0\0" => 'This is not a text table. Save it as CSV first.', '' => 'There is nothing in the file.', '%PDF-1.7' => 'This is not a text table. Save it as CSV first.'] as $content => $message) {
-            $this->post('/api/imports', ['file' => UploadedFile::fake()->createWithContent('a.csv', (string) $content)], ['Accept' => 'application/json'])
+            $this->post(
+                '/api/imports',
+                ['file' => UploadedFile::fake()->createWithContent('a.csv', (string) $content)],
+                ['Accept' => 'application/json'],
+            )
                 ->assertUnprocessable()->assertJsonPath('detail', $message);
         }
         $this->postJson('/api/imports', [])

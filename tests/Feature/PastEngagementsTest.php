@@ -69,17 +69,20 @@ final class PastEngagementsTest extends TestCase
         $this->assertSame('Under review since 2 Mar 2026', $sections['stage']['facts'][0]['then']);
         $this->assertSame('With the insurer since 10 Mar 2026', $sections['stage']['facts'][0]['other']);
         $this->assertSame(['Tower clock', 'Tower clock and dial', true], [
-            $sections['engagement']['facts'][0]['then'], $sections['engagement']['facts'][0]['other'], $sections['engagement']['isDifferent'],
+            $sections['engagement']['facts'][0]['then'], $sections['engagement']['facts'][0]['other'],
+            $sections['engagement']['isDifferent'],
         ]);
         $this->assertFalse($this->getJson("/api/engagements/{$this->clock->id}/as-of?day=3/9/2026&other=3/9/2026")->json('canBringBack'));
 
-        $this->postJson("/api/engagements/{$this->clock->id}/sections/engagement/bring-back", ['day' => '9 Mar 2026', 'version' => 0])->assertConflict();
+        $this->postJson("/api/engagements/{$this->clock->id}/sections/engagement/bring-back", ['day' => '9 Mar 2026', 'version' => 0])
+            ->assertConflict();
         $this->postJson("/api/engagements/{$this->clock->id}/sections/engagement/bring-back", ['day' => '9 Mar 2026', 'version' => 1])
             ->assertOk()->assertJsonPath('row.title', 'Tower clock');
         $this->postJson("/api/engagements/{$this->clock->id}/sections/engagement/undo", ['version' => 2])
             ->assertOk()->assertJsonPath('row.title', 'Tower clock and dial');
         foreach (['stage', 'reach', 'nonsense'] as $none) {
-            $this->postJson("/api/engagements/{$this->clock->id}/sections/$none/bring-back", ['day' => '9 Mar 2026', 'version' => 0])->assertNotFound();
+            $this->postJson("/api/engagements/{$this->clock->id}/sections/$none/bring-back", ['day' => '9 Mar 2026', 'version' => 0])
+                ->assertNotFound();
         }
     }
 
@@ -98,18 +101,26 @@ final class PastEngagementsTest extends TestCase
         $other = $engagement->is($this->clock) ? $this->bells : $this->clock;
         match (mt_rand(0, 6)) {
             0 => $this->putJson("/api/engagements/{$engagement->id}/head", $this->headed('Title '.mt_rand(1, 5), [
-                'agreed' => mt_rand(0, 1) === 1 ? (string) mt_rand(100, 999) : '', 'terms' => ['', 'net 45', 'EOM'][mt_rand(0, 2)], 'version' => $this->version($engagement, 'engagement'),
+                'agreed' => mt_rand(0, 1) === 1 ? (string) mt_rand(100, 999) : '',
+                'terms' => ['', 'net 45', 'EOM'][mt_rand(0, 2)], 'version' => $this->version($engagement, 'engagement'),
             ]))->assertOk(),
-            1, 2 => $this->putJson("/api/engagements/{$engagement->id}/parties", ['version' => $this->version($engagement, 'parties'), 'parties' => [
+            1,
+            2 => $this->putJson("/api/engagements/{$engagement->id}/parties", ['version' => $this->version($engagement, 'parties'), 'parties' => [
                 $this->inRole($this->sexton, $this->roleId('case', 'witness'), ['note' => 'note '.mt_rand(1, 3)]),
                 ...mt_rand(0, 1) === 1 ? [$this->inRole($this->church, $this->roleId('case', 'insured'))] : [],
             ]])->assertOk(),
             3 => $this->putJson("/api/engagements/{$engagement->id}/site", [
-                'version' => $this->version($engagement, 'site'), 'country' => '', 'lines' => '', 'locality' => '', 'region' => '', 'postcode' => '',
-                'note' => 'note '.mt_rand(1, 3), 'addressId' => mt_rand(0, 2) > 0 ? $this->church->addressUses()->value('address_id') : null,
+                'version' => $this->version($engagement, 'site'), 'country' => '', 'lines' => '', 'locality' => '',
+                'region' => '', 'postcode' => '',
+                'note' => 'note '.mt_rand(1, 3),
+                'addressId' => mt_rand(0, 2) > 0 ? $this->church->addressUses()->value('address_id') : null,
             ])->assertOk(),
             4 => $this->link($engagement, mt_rand(0, 1) === 1 ? $other : null, $this->version($engagement, 'links')),
-            5 => $this->saveSection($this->sexton, 'identity', ['given' => 'Silas '.mt_rand(1, 9), 'family' => 'Wren', 'isClient' => false, 'isVendor' => false], $this->version($this->sexton, 'identity'))->assertOk(),
+            5 => $this->saveSection(
+                $this->sexton, 'identity',
+                ['given' => 'Silas '.mt_rand(1, 9), 'family' => 'Wren', 'isClient' => false, 'isVendor' => false],
+                $this->version($this->sexton, 'identity'),
+            )->assertOk(),
             6 => $this->saveSection($this->church, 'addresses', ['addresses' => [$this->address([
                 'id' => $this->church->addressUses()->value('id'), 'lines' => mt_rand(1, 99).' Green Street',
             ])]], $this->version($this->church, 'addresses'))->assertOk(),
@@ -134,7 +145,9 @@ final class PastEngagementsTest extends TestCase
     private function told(): array
     {
         $told = array_merge(...array_map(
-            fn (Engagement $one) => $this->toldNow(app(EngagementSections::class)->all(Engagement::query()->whereKey($one->id)->firstOrFail())),
+            fn (Engagement $one) => $this->toldNow(app(EngagementSections::class)->all(
+                Engagement::query()->whereKey($one->id)->firstOrFail(),
+            )),
             [$this->clock, $this->bells],
         ));
         ksort($told);

@@ -51,7 +51,10 @@ final class PaymentsTest extends TestCase
             ->assertJsonPath('standing.sides.0.daysToPay.days', '54.0')
             ->assertJsonPath('standing.sides.0.daysToPay.beyond', '24.0')
             ->assertJsonPath('standing.sides.0.paid.text', '200.00');
-        $this->postJson("/api/payments/$payment/allocations", ['allocations' => [['documentId' => $second->id, 'amount' => '30', 'discount' => '']]])
+        $this->postJson(
+            "/api/payments/$payment/allocations",
+            ['allocations' => [['documentId' => $second->id, 'amount' => '30', 'discount' => '']]],
+        )
             ->assertOk()
             ->assertJsonPath('row.unallocated.text', '50.00');
         $this->deleteJson("/api/payments/$payment", ['reason' => 'returned by the bank', 'amount' => ''])
@@ -163,7 +166,8 @@ final class PaymentsTest extends TestCase
         $invoice = $this->issued($this->client, 'invoice', '100');
         $this->pay($this->client, '100', [$invoice->id => '100'])->assertCreated();
         // The second window still shows it as open.
-        $this->pay($this->client, '100', [$invoice->id => '100'])->assertUnprocessable()->assertJsonPath('errors.0.field', 'allocations.0.amount');
+        $this->pay($this->client, '100', [$invoice->id => '100'])
+            ->assertUnprocessable()->assertJsonPath('errors.0.field', 'allocations.0.amount');
         $this->assertSame(1, Payment::query()->count(), 'nothing of the second is kept');
         $payment = $this->pay($this->client, '60')->assertCreated()->json('row.id');
         $other = $this->issued($this->client, 'invoice', '100');

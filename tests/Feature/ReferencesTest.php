@@ -20,13 +20,18 @@ final class ReferencesTest extends TestCase
         $pointing = [];
         foreach ($this->tables() as $table) {
             foreach (DB::select("pragma foreign_key_list('$table')") as $key) {
-                if (in_array($key->table, ['parties', 'subjects'], true) && ! in_array("$table.$key->from", ['parties.id', 'engagements.id'], true)) {
+                if (
+                    in_array($key->table, ['parties', 'subjects'], true)
+                    && ! in_array("$table.$key->from", ['parties.id', 'engagements.id'], true)
+                ) {
                     $pointing[] = "$table.$key->from";
                 }
             }
         }
         foreach (
-            DB::select("select name from sqlite_master where sql like 'create virtual table%fts5%' and name not in ('search_spellings', 'engagement_words', 'mention_words')") as $search
+            DB::select(
+                "select name from sqlite_master where sql like 'create virtual table%fts5%' and name not in ('search_spellings', 'engagement_words', 'mention_words')",
+            ) as $search
         ) {
             $pointing[] = "$search->name.rowid";
         }
@@ -44,7 +49,10 @@ final class ReferencesTest extends TestCase
                 }
             }
         }
-        $this->assertEqualsCanonicalizing($pointing, array_map(fn (Reference $one) => "$one->table.$one->column", EngagementReferences::all()));
+        $this->assertEqualsCanonicalizing(
+            $pointing,
+            array_map(fn (Reference $one) => "$one->table.$one->column", EngagementReferences::all()),
+        );
     }
 
     public function test_it_says_what_happens_at_each_unique_key(): void

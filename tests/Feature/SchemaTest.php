@@ -52,7 +52,10 @@ final class SchemaTest extends TestCase
         foreach ($this->tables() as $table) {
             foreach (DB::select("pragma table_info('$table')") as $column) {
                 $isDay = strtolower((string) $column->type) === 'date';
-                if ($isDay !== (str_ends_with($column->name, '_on') && $column->name !== 'born_on') && ! $this->isEndOfPeriod($column->name)) {
+                if (
+                    $isDay !== (str_ends_with($column->name, '_on') && $column->name !== 'born_on')
+                    && ! $this->isEndOfPeriod($column->name)
+                ) {
                     $wrong[] = "$table.$column->name";
                 }
                 if (preg_match('/^(amount|total|net|tax|open|limit|receivable|payable|overdue|unallocated)$/', $column->name) === 1

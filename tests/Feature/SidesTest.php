@@ -144,7 +144,10 @@ final class SidesTest extends TestCase
             ->assertJsonPath('documents.0.row.id', $follows->id);
         $this->putJson("/api/parties/{$client->id}/client-terms", $input)->assertOk();
         $this->postJson("/api/parties/{$client->id}/follow", ['documentIds' => [$follows->id], 'withTerms' => true])->assertOk();
-        $this->assertSame(['2026-11-11', '2026-11-08'], [$follows->refresh()->next_due_on?->toIso(), $own->refresh()->next_due_on?->toIso()]);
+        $this->assertSame(
+            ['2026-11-11', '2026-11-08'],
+            [$follows->refresh()->next_due_on?->toIso(), $own->refresh()->next_due_on?->toIso()],
+        );
         $this->getJson("/api/documents/{$follows->id}")->assertJsonPath(
             'events.0.text',
             'reissued with the new terms; due 11 Nov 2026 rather than 1 Dec 2026',

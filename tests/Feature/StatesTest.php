@@ -194,7 +194,10 @@ final class StatesTest extends TestCase
         )->assertOk();
         $this->assertStringNotContainsString('Nobody', $invoice->refresh()->copy['name']);
         foreach (
-            [['documentIds' => 'x', 'withTerms' => false], ['documentIds' => [[]], 'withTerms' => false], ['documentIds' => []], 'x', 7] as $follow
+            [
+                ['documentIds' => 'x', 'withTerms' => false], ['documentIds' => [[]], 'withTerms' => false],
+                ['documentIds' => []], 'x', 7,
+            ] as $follow
         ) {
             $this->saveSection($client, 'identity', ['follow' => $follow] + $identity('Other'), 3)->assertUnprocessable();
         }

@@ -38,8 +38,21 @@ final class StreamTest extends TestCase
         for ($at = 0; $at < 130; $at++) {
             config(['almanac.today' => '2026-03-'.sprintf('%02d', 1 + intdiv($at, 20))]);
             $at % 3 === 0
-                ? $this->saveSection($brass, 'classification', ['types' => [], 'tags' => ["tag $at"], 'ownerId' => null, 'accountManagerId' => null, 'buyerId' => null, 'source' => '', 'language' => 'en', 'grade' => null, 'codes' => []], intdiv($at, 3))->assertOk()
-                : $this->postJson("/api/parties/{$brass->id}/entries", ['kind' => 'call', 'day' => '', 'withPartyId' => null, 'text' => "Call $at", 'isPinned' => false])->assertCreated();
+                ? $this->saveSection(
+                    $brass,
+                    'classification',
+                    [
+                        'types' => [], 'tags' => ["tag $at"], 'ownerId' => null, 'accountManagerId' => null,
+                        'buyerId' => null, 'source' => '', 'language' => 'en', 'grade' => null, 'codes' => [],
+                    ],
+                    intdiv($at, 3),
+                )
+                    ->assertOk()
+                : $this->postJson(
+                    "/api/parties/{$brass->id}/entries",
+                    ['kind' => 'call', 'day' => '', 'withPartyId' => null, 'text' => "Call $at", 'isPinned' => false],
+                )
+                    ->assertCreated();
         }
         $lines = $this->stream($brass);
         $this->assertSame($this->kept($brass), $this->keysOf($lines));
@@ -58,7 +71,10 @@ final class StreamTest extends TestCase
     {
         $brass = $this->addCompany('Brass Lantern Foundry');
         $this->issued($brass, 'invoice', '100', ['date' => '3 Mar 2024']);
-        $row = ['subject_id' => $brass->id, 'section' => 'reach', 'label' => 'Phone', 'from' => '', 'to' => 'x', 'user_id' => $this->administrator->id];
+        $row = [
+            'subject_id' => $brass->id, 'section' => 'reach', 'label' => 'Phone', 'from' => '', 'to' => 'x',
+            'user_id' => $this->administrator->id,
+        ];
         // An import of an address book long ago, and a few changes on the days around.
         foreach (['2025-01-02' => 5, '2025-01-03' => 700, '2025-01-04' => 5] as $day => $many) {
             Change::query()->insert(array_fill(0, $many, $row + ['at' => "$day 15:00:00"]));
@@ -72,7 +88,11 @@ final class StreamTest extends TestCase
     {
         $brass = $this->addCompany('Brass Lantern Foundry');
         $silas = $this->addPerson('Silas', 'Wren', ['companyId' => $brass->id]);
-        $this->postJson("/api/parties/{$silas->id}/entries", ['kind' => 'call', 'day' => '', 'withPartyId' => null, 'text' => 'About the bell', 'isPinned' => false])->assertCreated();
+        $this->postJson(
+            "/api/parties/{$silas->id}/entries",
+            ['kind' => 'call', 'day' => '', 'withPartyId' => null, 'text' => 'About the bell', 'isPinned' => false],
+        )
+            ->assertCreated();
         $this->assertSame([], $this->stream($brass, 'show=written&'));
         $with = $this->stream($brass, 'show=written&withPeople=true&');
         $this->assertSame(['About the bell'], array_map(fn (array $line) => $line['entry']['text'], $with));
@@ -121,7 +141,12 @@ final class StreamTest extends TestCase
     {
         $keys = [];
         foreach ($lines as $line) {
-            array_push($keys, ...$line['kind'] === 'changes' ? array_map(fn (array $change) => 'change-'.$change['id'], $line['changes']) : [$line['key']]);
+            array_push(
+                $keys,
+                ...$line['kind'] === 'changes'
+                    ? array_map(fn (array $change) => 'change-'.$change['id'], $line['changes'])
+                    : [$line['key']],
+            );
         }
         sort($keys);
 
@@ -140,9 +165,15 @@ final class StreamTest extends TestCase
             ...$documents->map(fn (int $id) => "document-$id")->all(),
             ...Payment::query()->where($column, $id)->pluck('id')->map(fn (int $id) => "payment-$id")->all(),
             ...LogEntry::query()->where('subject_id', $id)->pluck('id')->map(fn (int $id) => "entry-$id")->all(),
-            ...Message::query()->whereIn($isParty ? 'party_id' : 'document_id', $isParty ? [$id] : $documents)->pluck('id')->map(fn (int $id) => "message-$id")->all(),
-            ...EngagementMove::query()->whereIn('engagement_id', Engagement::query()->whereKey($engagements)->pluck('id'))->pluck('id')->map(fn (int $id) => "stage-$id")->all(),
-            ...Change::query()->where('subject_id', $id)->whereNull('log_entry_id')->where('section', '!=', 'stage')->pluck('id')->map(fn (int $id) => "change-$id")->all(),
+            ...Message::query()
+                ->whereIn($isParty ? 'party_id' : 'document_id', $isParty ? [$id] : $documents)->pluck('id')
+                ->map(fn (int $id) => "message-$id")->all(),
+            ...EngagementMove::query()
+                ->whereIn('engagement_id', Engagement::query()->whereKey($engagements)->pluck('id'))->pluck('id')
+                ->map(fn (int $id) => "stage-$id")->all(),
+            ...Change::query()
+                ->where('subject_id', $id)->whereNull('log_entry_id')->where('section', '!=', 'stage')->pluck('id')
+                ->map(fn (int $id) => "change-$id")->all(),
         ];
         sort($keys);
 

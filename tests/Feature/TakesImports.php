@@ -20,8 +20,10 @@ trait TakesImports
         $columns = $this->getJson("/api/imports/$id/columns")->assertOk();
 
         $this->putJson("/api/imports/$id/columns", $changes + [
-            'sheet' => $columns->json('sheet'), 'hasHeadings' => $columns->json('hasHeadings'), 'targets' => $columns->json('columns.*.target'),
-            'isMonthFirst' => $columns->json('isMonthFirst'), 'decimalSign' => $columns->json('decimalSign'), 'existing' => $columns->json('existing'),
+            'sheet' => $columns->json('sheet'), 'hasHeadings' => $columns->json('hasHeadings'),
+            'targets' => $columns->json('columns.*.target'),
+            'isMonthFirst' => $columns->json('isMonthFirst'), 'decimalSign' => $columns->json('decimalSign'),
+            'existing' => $columns->json('existing'),
             'takesNewWords' => $columns->json('takesNewWords'), 'kind' => $columns->json('kind'), 'roles' => $columns->json('roles'),
         ])->assertOk();
 

@@ -94,7 +94,11 @@ final readonly class Judged
 
     public function and(self $other): self
     {
-        return new self(...array_map(fn (int $a, int $b) => $a + $b, array_values(get_object_vars($this)), array_values(get_object_vars($other))));
+        return new self(...array_map(
+            fn (int $a, int $b) => $a + $b,
+            array_values(get_object_vars($this)),
+            array_values(get_object_vars($other)),
+        ));
     }
 
     public function precisionOfSame(): float
@@ -127,7 +131,8 @@ final readonly class Judged
     {
         return sprintf(
             '%-12s %5d that are the same, %7d compared, %.4f of them met | same: %.4f right, %.4f found | same or perhaps: %.4f right, %.4f found',
-            $title, $this->true, $this->compared, $this->blocking(), $this->precisionOfSame(), $this->recallOfSame(), $this->precision(), $this->recall(),
+            $title, $this->true, $this->compared, $this->blocking(), $this->precisionOfSame(), $this->recallOfSame(),
+            $this->precision(), $this->recall(),
         );
     }
 }

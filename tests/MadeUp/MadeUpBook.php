@@ -214,12 +214,16 @@ final class MadeUpBook
             1 => $chance->common($this->families).' & '.$chance->one(['Sons', 'Company', 'Daughters', $chance->common($this->families)]),
             2 => $chance->common(Words::FIRST).' '.$chance->one(Words::TRADES),
             3 => $chance->common($this->families).' Brothers '.$chance->one(Words::TRADES),
-            default => $chance->one(Words::FIRST).' '.$chance->one(Words::TRADES).' '.$chance->one(['Services', 'Associates', 'Group', 'Company']),
+            default => $chance->one(Words::FIRST).' '.$chance->one(Words::TRADES).' '.$chance->one([
+                'Services', 'Associates', 'Group', 'Company',
+            ]),
         }.$chance->one(['', '', ', Inc.', ' LLC', ' Co.', ' Ltd.']);
         $one->phones = $chance->is(0.9) ? [$this->phone(), ...$chance->is(0.2) ? [$this->phone()] : []] : [];
         $host = mb_strtolower(preg_replace('/[^A-Za-z]+/', '', explode(',', $one->name)[0]) ?? '').$chance->between(1, 99).'.example';
         $one->websites = $chance->is(0.5) ? ["https://www.$host/"] : [];
-        $one->emails = $chance->is(0.7) ? [$chance->one(['info', 'office', 'accounts', mb_strtolower($chance->one(Words::WOMEN))])."@$host"] : [];
+        $one->emails = $chance->is(0.7)
+            ? [$chance->one(['info', 'office', 'accounts', mb_strtolower($chance->one(Words::WOMEN))])."@$host"]
+            : [];
         $one->places = $chance->is(0.92) ? [$this->place()] : [];
         $one->numbers = $chance->is(0.3) ? [$this->number('ein')] : [];
 
@@ -263,7 +267,10 @@ final class MadeUpBook
     {
         $child = $this->person();
         if ($this->chance->is(0.3)) {
-            $alike = array_values(array_filter([...Words::MEN, ...Words::WOMEN], fn (string $name) => $name[0] === $one->given[0] && $name !== $one->given));
+            $alike = array_values(array_filter(
+                [...Words::MEN, ...Words::WOMEN],
+                fn (string $name) => $name[0] === $one->given[0] && $name !== $one->given,
+            ));
             $child->given = $alike === [] ? $child->given : $this->chance->one($alike);
         }
         while ($child->given === $one->given) {
@@ -327,7 +334,10 @@ final class MadeUpBook
     private function neighbourOf(Entered $one): Entered
     {
         $other = $this->company();
-        $other->places = array_map(fn (array $place) => [$place[0]."\nSuite ".$this->chance->between(1, 40), $place[1], $place[2]], $one->places);
+        $other->places = array_map(
+            fn (array $place) => [$place[0]."\nSuite ".$this->chance->between(1, 40), $place[1], $place[2]],
+            $one->places,
+        );
         $other->phones = $this->chance->is(0.2) ? $one->phones : $other->phones;
 
         return $other;
@@ -353,10 +363,15 @@ final class MadeUpBook
             $name = implode(' ', array_slice(explode(' ', $name), 0, -1));
         }
         if ($chance->is(0.02)) {
-            $name = implode('', array_map(fn (string $word) => mb_substr($word, 0, 1), preg_split('/\W+/u', $name, -1, PREG_SPLIT_NO_EMPTY) ?: []));
+            $name = implode(
+                '',
+                array_map(fn (string $word) => mb_substr($word, 0, 1), preg_split('/\W+/u', $name, -1, PREG_SPLIT_NO_EMPTY) ?: []),
+            );
         }
 
-        return $chance->is(0.1) ? mb_strtoupper($name) : ($chance->is(0.05) ? "The $name" : str_replace('&', $chance->is(0.3) ? 'and' : '&', $name));
+        return $chance->is(0.1)
+            ? mb_strtoupper($name)
+            : ($chance->is(0.05) ? "The $name" : str_replace('&', $chance->is(0.3) ? 'and' : '&', $name));
     }
 
     /**
@@ -378,7 +393,11 @@ final class MadeUpBook
             $lines = preg_replace_callback('/[A-Z][a-z]{3,}/', fn (array $word) => $chance->slip($word[0]), $lines, 1) ?? $lines;
         }
 
-        return [$lines, $chance->is(0.05) ? '' : $town, $chance->is(0.1) ? $postcode.'-'.$chance->between(1000, 9999) : ($chance->is(0.05) ? '' : $postcode)];
+        return [
+            $lines,
+            $chance->is(0.05) ? '' : $town,
+            $chance->is(0.1) ? $postcode.'-'.$chance->between(1000, 9999) : ($chance->is(0.05) ? '' : $postcode),
+        ];
     }
 
     /** @return array{string, string, string} */
@@ -388,9 +407,15 @@ final class MadeUpBook
         $at = $chance->between(0, count(Words::TOWNS) - 1);
         $lines = $chance->is(0.06)
             ? 'PO Box '.$chance->between(1, 900)
-            : $chance->between(1, 400).' '.$chance->common(Words::STREETS).' '.$chance->one(['Street', 'Street', 'Road', 'Avenue', 'Lane', 'Drive', 'Court']);
+            : $chance->between(1, 400).' '.$chance
+                ->common(Words::STREETS).' '.$chance
+                ->one(['Street', 'Street', 'Road', 'Avenue', 'Lane', 'Drive', 'Court']);
 
-        return [$lines.($chance->is(0.12) ? "\n".$chance->one(['Apartment ', 'Suite ', 'Unit ']).$chance->between(1, 30) : ''), Words::TOWNS[$at], sprintf('05%03d', 100 + $at * 7)];
+        return [
+            $lines.($chance->is(0.12) ? "\n".$chance->one(['Apartment ', 'Suite ', 'Unit ']).$chance->between(1, 30) : ''),
+            Words::TOWNS[$at],
+            sprintf('05%03d', 100 + $at * 7),
+        ];
     }
 
     private function phone(): string
@@ -408,7 +433,10 @@ final class MadeUpBook
             default => $plain($one->given).$this->chance->between(1, 999),
         };
 
-        $email = $local.'@'.$this->chance->one(['post.example', 'mail.example', 'web.example', 'valley.example', 'office'.$this->chance->between(1, 60).'.example']);
+        $email = $local.'@'.$this->chance->one([
+            'post.example', 'mail.example', 'web.example', 'valley.example',
+            'office'.$this->chance->between(1, 60).'.example',
+        ]);
         // Who comes later to the same post office finds the name taken.
         $times = $this->emails[$email] = ($this->emails[$email] ?? 0) + 1;
 
@@ -422,7 +450,9 @@ final class MadeUpBook
 
     private function day(int $from, int $to): Day
     {
-        return Day::fromIso(sprintf('%d-%02d-%02d', $this->chance->between($from, $to), $this->chance->between(1, 12), $this->chance->between(1, 28)));
+        return Day::fromIso(sprintf(
+            '%d-%02d-%02d', $this->chance->between($from, $to), $this->chance->between(1, 12), $this->chance->between(1, 28),
+        ));
     }
 
     private function slipOf(Day $day): Day

@@ -99,10 +99,16 @@ final class BankingTest extends TestCase
         $country = substr($iban, 0, 2);
 
         return $ours
-            // The bank's code may hold digits there, and the package wants letters; or it looks at the country's own check digits inside the account too, beyond what ISO 13616 asks.
+            // The bank's code may hold digits there, and the package wants letters; or it looks at the country's own
+            // check digits inside the account too, beyond what ISO 13616 asks.
             ? in_array($country, ['BY', 'DO', ...self::OWN_CHECKS], true)
-            // Territories whose IBANs begin with the code of the country whose banks keep them; banks whose code has only letters, where the package takes digits.
-            : in_array($country, ['AX', 'GF', 'GP', 'MF', 'MQ', 'NC', 'PF', 'PM', 'RE', 'TF', 'WF', 'YT', 'BL', 'GE', 'IE', 'PK', 'PS', 'VG'], true);
+            // Territories whose IBANs begin with the code of the country whose banks keep them; banks whose code has
+            // only letters, where the package takes digits.
+            : in_array(
+                $country,
+                ['AX', 'GF', 'GP', 'MF', 'MQ', 'NC', 'PF', 'PM', 'RE', 'TF', 'WF', 'YT', 'BL', 'GE', 'IE', 'PK', 'PS', 'VG'],
+                true,
+            );
     }
 
     /** Of a country's length; every other one with digits that fit. */

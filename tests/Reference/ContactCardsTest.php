@@ -35,7 +35,8 @@ final class ContactCardsTest extends TestCase
         $of = fn (string $name): array => array_column($read[0][$name], 'value');
         $this->assertSame(['Dr. Zoë A. Škvorecká; von, Jr.'], $of('FN'));
         $this->assertSame([[
-            'familyNames' => 'Škvorecká; von', 'givenNames' => 'Zoë', 'additionalNames' => 'A.', 'honorificPrefixes' => 'Dr.', 'honorificSuffixes' => 'Jr.',
+            'familyNames' => 'Škvorecká; von', 'givenNames' => 'Zoë', 'additionalNames' => 'A.',
+            'honorificPrefixes' => 'Dr.', 'honorificSuffixes' => 'Jr.',
         ]], $of('N'));
         $this->assertSame(["Director\nof bells"], $of('TITLE'));
         $this->assertSame(['tel:+18025550142;ext=7', 'tel:+442079460018'], $of('TEL'));

@@ -28,7 +28,9 @@ final class InvitationsTest extends TestCase
             "1. The dial\n2. Who pays; how much",
         );
         $attendees = [['Wren, Silas "Sy"', 'silas@wren.example'], ['Zoë Škvorecká', 'zoe@orreryvane.example']];
-        $invitees = fn (int $sequence, bool $isCancelled) => new Invitees(['Maud Ferris', 'maud@orreryvane.example'], $attendees, $sequence, $isCancelled);
+        $invitees = fn (int $sequence, bool $isCancelled) => new Invitees(
+            ['Maud Ferris', 'maud@orreryvane.example'], $attendees, $sequence, $isCancelled,
+        );
         $stamp = new \DateTimeImmutable('2026-11-24T09:30:00', new \DateTimeZone('America/New_York'));
 
         [$asked] = (array) NodeReference::ask('calendar.mjs', CalendarFeed::invitation($event, $invitees(0, false), $stamp));

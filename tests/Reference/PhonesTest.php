@@ -22,7 +22,10 @@ final class PhonesTest extends TestCase
             $this->assertNotNull($example, "libphonenumber has an example for $region");
             $e164 = $util->format($example, PhoneNumberFormat::E164);
             foreach (
-                [PhoneNumberFormat::NATIONAL, PhoneNumberFormat::INTERNATIONAL, PhoneNumberFormat::E164, PhoneNumberFormat::RFC3966] as $format
+                [
+                    PhoneNumberFormat::NATIONAL, PhoneNumberFormat::INTERNATIONAL, PhoneNumberFormat::E164,
+                    PhoneNumberFormat::RFC3966,
+                ] as $format
             ) {
                 $typed = $util->format($example, $format);
                 $phone = PhoneNumber::fromTyped($typed, $region);

@@ -34,15 +34,26 @@ final class TablesTest extends TestCase
         if (! is_executable('/usr/bin/soffice')) {
             $this->markTestSkipped('LibreOffice is not installed: apt-get install libreoffice-calc, and this is checked too.');
         }
-        $rows = [['Name', 'Amount', 'Text'], ['Zoë "Z" Ångström, 時計店', 1250.5, "=1+1\nsecond line"], ['<&>', 3, '  spaced  out  '], ['05301', -7, '']];
+        $rows = [
+            ['Name', 'Amount', 'Text'], ['Zoë "Z" Ångström, 時計店', 1250.5, "=1+1\nsecond line"],
+            ['<&>', 3, '  spaced  out  '], ['05301', -7, ''],
+        ];
         foreach ([ListFormat::Xlsx, ListFormat::Ods] as $format) {
             $folder = sys_get_temp_dir().'/almanac-'.bin2hex(random_bytes(4));
             mkdir($folder);
             file_put_contents("$folder/table.$format->value", implode('', iterator_to_array(TableWriter::write($format, $rows), false)));
-            exec("soffice --headless -env:UserInstallation=file://$folder/profile --convert-to 'csv:Text - txt - csv (StarCalc):44,34,76' --outdir $folder $folder/table.$format->value 2>&1", $said, $code);
+            exec(
+                "soffice --headless -env:UserInstallation=file://$folder/profile --convert-to 'csv:Text - txt - csv (StarCalc):44,34,76' --outdir $folder $folder/table.$format->value 2>&1",
+                $said,
+                $code,
+            );
             $this->assertSame(0, $code, implode("\n", $said));
             $opened = array_values(iterator_to_array(CsvTable::rows((string) file_get_contents("$folder/table.csv"))));
-            $this->assertSame(array_map(fn (array $row) => array_map(fn ($cell) => trim((string) $cell), $row), $rows), $opened, $format->value);
+            $this->assertSame(
+                array_map(fn (array $row) => array_map(fn ($cell) => trim((string) $cell), $row), $rows),
+                $opened,
+                $format->value,
+            );
             exec('rm -rf '.escapeshellarg($folder));
         }
     }

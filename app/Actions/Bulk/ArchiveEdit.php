@@ -56,6 +56,8 @@ final readonly class ArchiveEdit implements BulkAct
         if ($party->isArchived() !== ($this->reason !== null) || ($this->reason !== null && $party->archive_reason !== $this->reason)) {
             throw BulkRefused::changedSince();
         }
-        $this->reason === null ? $this->archive->archive($party, substr($wayBack, strlen('was ')) ?: 'as before', $by) : $this->archive->restore($party, $by);
+        $this->reason === null
+            ? $this->archive->archive($party, substr($wayBack, strlen('was ')) ?: 'as before', $by)
+            : $this->archive->restore($party, $by);
     }
 }

@@ -84,7 +84,9 @@ final readonly class BulkActs
         $problems = new FieldProblems;
         $act = $problems->at('values', fn () => match (BulkKind::from($input['kind'])) {
             BulkKind::Owner => $this->colleague('ownerId', 'owner', 'Owner', $input['userId'] ?? null),
-            BulkKind::AccountManager => $this->colleague('accountManagerId', 'account-manager', 'Account manager', $input['userId'] ?? null),
+            BulkKind::AccountManager => $this->colleague(
+                'accountManagerId', 'account-manager', 'Account manager', $input['userId'] ?? null,
+            ),
             BulkKind::Buyer => $this->colleague('buyerId', 'buyer', 'Buyer', $input['userId'] ?? null),
             BulkKind::AddTypes => $this->words('types', 'Add the type', OfficeList::Types, $input['values'], true),
             BulkKind::TakeTypes => $this->words('types', 'Take off the type', OfficeList::Types, $input['values'], false),
@@ -127,7 +129,10 @@ final readonly class BulkActs
             fn (array $state) => [...$state, $key => $value],
         );
 
-        return new ColumnEdit($edit, $this->classification, ClassificationSection::COLUMNS[$key], $value, $this->change, $this->index, $this->clock);
+        return new ColumnEdit(
+            $edit, $this->classification, ClassificationSection::COLUMNS[$key], $value, $this->change, $this->index,
+            $this->clock,
+        );
     }
 
     /** @param  list<string>  $names */
@@ -203,7 +208,9 @@ final readonly class BulkActs
                 $rows = $state['fields'];
 
                 return [...$state, 'fields' => array_map(
-                    fn (array $row) => $row['name'] === $field->value ? ['name' => $field->value, 'value' => $typed === '' ? null : $typed] : $row,
+                    fn (array $row) => $row['name'] === $field->value ? [
+                        'name' => $field->value, 'value' => $typed === '' ? null : $typed,
+                    ] : $row,
                     $rows,
                 )];
             },

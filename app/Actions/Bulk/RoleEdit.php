@@ -58,7 +58,13 @@ final readonly class RoleEdit implements BulkAct
     public function takeBack(?Party $party, string $wayBack, User $by): void
     {
         $row = EngagementParty::query()->find((int) $wayBack);
-        if ($party === null || ! $row instanceof EngagementParty || $row->party_id !== $party->id || $row->note !== '' || $row->share !== null) {
+        if (
+            $party === null
+            || ! $row instanceof EngagementParty
+            || $row->party_id !== $party->id
+            || $row->note !== ''
+            || $row->share !== null
+        ) {
             throw BulkRefused::changedSince();
         }
         $this->edit($by, fn (array $rows) => array_values(array_filter($rows, fn (array $one) => $one['id'] !== $row->id)));
@@ -66,7 +72,9 @@ final readonly class RoleEdit implements BulkAct
 
     private function rowOf(Party $party): ?EngagementParty
     {
-        return EngagementParty::query()->where(['engagement_id' => $this->engagement->id, 'party_id' => $party->id, 'role_id' => $this->role->id])
+        return EngagementParty::query()->where([
+            'engagement_id' => $this->engagement->id, 'party_id' => $party->id, 'role_id' => $this->role->id,
+        ])
             ->first();
     }
 

@@ -134,7 +134,11 @@ final readonly class RunBulkChange
     /** @return array{outcome: string, message: string, way_back: string|null} */
     private static function outcome(?string $wayBack): array
     {
-        return ['outcome' => ($wayBack === null ? BulkOutcome::Same : BulkOutcome::Changed)->value, 'message' => '', 'way_back' => $wayBack];
+        return [
+            'outcome' => ($wayBack === null ? BulkOutcome::Same : BulkOutcome::Changed)->value,
+            'message' => '',
+            'way_back' => $wayBack,
+        ];
     }
 
     /** @return array{outcome: string, message: string} */
@@ -154,7 +158,10 @@ final readonly class RunBulkChange
     /** Why it cannot be for that record; whatever else went wrong is everybody's concern. */
     public static function words(\Throwable $why): string
     {
-        $isRefusal = $why instanceof Refusal || $why instanceof ArchivedRecord || $why instanceof StaleSave || $why instanceof ValidationException;
+        $isRefusal = $why instanceof Refusal
+            || $why instanceof ArchivedRecord
+            || $why instanceof StaleSave
+            || $why instanceof ValidationException;
 
         return $isRefusal ? mb_strimwidth($why->getMessage(), 0, 250, '…') : throw $why;
     }

@@ -54,7 +54,10 @@ final readonly class DecideFinding
             }
             $problems->throwIfAny();
             $before = $finding->decision === null ? '' : $finding->decision->title().': '.$finding->reason;
-            $finding->update(['decision' => $decision, 'reason' => $why, 'decided_on' => $day, 'decided_by_id' => $by->id, 'version' => $version + 1]);
+            $finding->update([
+                'decision' => $decision, 'reason' => $why, 'decided_on' => $day, 'decided_by_id' => $by->id,
+                'version' => $version + 1,
+            ]);
             $engagement = $finding->name->search->engagement;
             if ($engagement !== null) {
                 $this->log->handle($engagement, SectionName::Conflicts, Difference::between(

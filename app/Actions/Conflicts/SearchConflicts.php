@@ -133,7 +133,10 @@ final readonly class SearchConflicts
         }
         if ($engagement !== null) {
             $this->log->handle($engagement, SectionName::Conflicts, Difference::between([], [
-                "search:$search->id" => new LoggedFact($isRepeated ? 'Conflict search, by itself' : 'Conflict search', $this->told($search)),
+                "search:$search->id" => new LoggedFact(
+                    $isRepeated ? 'Conflict search, by itself' : 'Conflict search',
+                    $this->told($search),
+                ),
             ]), $by);
         }
 

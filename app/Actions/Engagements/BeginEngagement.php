@@ -78,7 +78,8 @@ final readonly class BeginEngagement
             $engagement->save();
             $this->head->write($engagement, $input);
             $this->parties->write($engagement, $input);
-            $engagement->moves()->create(['stage_id' => $stage->id, 'moved_on' => $begun, 'user_id' => $by->id, 'at' => $this->clock->now()]);
+            $engagement->moves()
+                ->create(['stage_id' => $stage->id, 'moved_on' => $begun, 'user_id' => $by->id, 'at' => $this->clock->now()]);
             $this->index->keep($engagement);
             $this->log->handle($engagement, SectionName::Engagement, Difference::between([], [
                 'engagement' => new LoggedFact(ucfirst($kind->name), 'begun as '.$engagement->shownTitle()),

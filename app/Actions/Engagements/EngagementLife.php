@@ -35,7 +35,10 @@ final readonly class EngagementLife
     public function archive(Engagement $engagement, string $reason, User $by): void
     {
         $problems = new FieldProblems;
-        $why = $problems->at('reason', fn () => Wording::line($reason, self::LONGEST_REASON, 'Say in a few words why, such as “entered twice”.'));
+        $why = $problems->at(
+            'reason',
+            fn () => Wording::line($reason, self::LONGEST_REASON, 'Say in a few words why, such as “entered twice”.'),
+        );
         $problems->throwIfAny();
         $this->change($engagement, fn () => ['archived_on' => $this->clock->today(), 'archive_reason' => $why ?? ''], false, $by);
     }

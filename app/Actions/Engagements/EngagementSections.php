@@ -89,6 +89,9 @@ final readonly class EngagementSections
     /** @return list<SectionOf> */
     public function all(Engagement $engagement): array
     {
-        return array_values(array_filter(array_map(fn (string $name) => $this->of(SectionName::from($name), $engagement), array_keys($this->byName))));
+        return array_values(array_filter(array_map(
+            fn (string $name) => $this->of(SectionName::from($name), $engagement),
+            array_keys($this->byName),
+        )));
     }
 }

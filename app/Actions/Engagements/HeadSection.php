@@ -163,7 +163,10 @@ final readonly class HeadSection implements EngagementSection
         } elseif ($input['readerIds'] === []) {
             $problems->add('readerIds', 'Name at least one colleague who may see it.');
         } elseif ($owner !== null && ! in_array($owner->id, $input['readerIds'], true)) {
-            $problems->add('readerIds', "$owner->name looks after it and has to see it. Add them, or choose somebody else to look after it.");
+            $problems->add(
+                'readerIds',
+                "$owner->name looks after it and has to see it. Add them, or choose somebody else to look after it.",
+            );
         }
     }
 

@@ -97,7 +97,9 @@ final readonly class LinksSection implements EngagementSection
                 $kind->mustNotTurnBack($engagement->id, $other->id, fn (int $id) => $this->onward($kind, $id, $one->id ?? 0));
             });
             $clash = $this->ties($engagement)->whereKeyNot($one->id ?? 0)->get()
-                ->contains(fn (EngagementTie $tie) => $tie->otherIdThan($engagement) === $other->id && $tie->seenFrom($engagement) === $kind);
+                ->contains(
+                    fn (EngagementTie $tie) => $tie->otherIdThan($engagement) === $other->id && $tie->seenFrom($engagement) === $kind,
+                );
             if ($clash) {
                 $problems->add("links.$at.engagementId", 'It is linked to that one so already.');
             }

@@ -95,7 +95,9 @@ final readonly class MoveStage
             $engagement->load('stage', 'moves');
             $last = $engagement->moves->last();
             if ($last === null || $last->id !== $moveId || $engagement->moves->count() < 2) {
-                throw ValidationException::withMessages(['stageId' => 'Only the last move can be taken back, and it is not the last any more.']);
+                throw ValidationException::withMessages([
+                    'stageId' => 'Only the last move can be taken back, and it is not the last any more.',
+                ]);
             }
             $was = $engagement->stage->name;
             $last->delete();

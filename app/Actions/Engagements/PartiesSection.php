@@ -163,7 +163,11 @@ final readonly class PartiesSection implements EngagementSection
     {
         foreach ($rows as $at => $one) {
             foreach (array_slice($rows, 0, $at) as $other) {
-                if ($one->party_id === $other->party_id && $one->role_id === $other->role_id && $one->period()->overlaps($other->period())) {
+                if (
+                    $one->party_id === $other->party_id
+                    && $one->role_id === $other->role_id
+                    && $one->period()->overlaps($other->period())
+                ) {
                     $problems->add("parties.$at.partyId", EngagementRefused::inRoleTwice()->getMessage());
                 }
             }

@@ -61,7 +61,11 @@ final class CheckLines
                 $import->update(['taken' => $done]);
             });
         } while ($lines->count() === self::CHUNK);
-        LongWork::step(fn () => $import->refresh()->state === ImportState::Checking ? $import->update(['state' => ImportState::Checked, 'taken' => 0]) : null);
+        LongWork::step(
+            fn () => $import->refresh()->state === ImportState::Checking ? $import->update([
+                'state' => ImportState::Checked, 'taken' => 0,
+            ]) : null,
+        );
         $this->seen = [];
     }
 
@@ -140,8 +144,16 @@ final class CheckLines
 
         return match (true) {
             $party === null => [LineOutcome::Doubtful, null, 'The record is no longer there.'],
-            $party->kind !== $row->kind => [LineOutcome::Doubtful, null, $party->isPerson() ? 'In the book that is a person.' : 'In the book that is a company.'],
-            $party->isArchived() => [LineOutcome::Doubtful, null, "$party->display_name is archived. Restore the record, or leave the line out."],
+            $party->kind !== $row->kind => [
+                LineOutcome::Doubtful,
+                null,
+                $party->isPerson() ? 'In the book that is a person.' : 'In the book that is a company.',
+            ],
+            $party->isArchived() => [
+                LineOutcome::Doubtful,
+                null,
+                "$party->display_name is archived. Restore the record, or leave the line out.",
+            ],
             RowChanges::between(RowOfParty::of($party, $terms), $row, $line->existing ?? $import->settings->existing) === null => [LineOutcome::Same, $id, ''],
             default => [LineOutcome::Changes, $id, ''],
         };

@@ -59,7 +59,11 @@ final readonly class DecideImport
                     throw ValidationException::withMessages(['targets' => $problem === '' ? 'Say of every column what it is.' : $problem]);
                 }
                 DB::table('import_matchings')->upsert(
-                    [['headings' => $import->settings->headings($import->of), 'targets' => json_encode($wanted->targets), 'used_at' => $this->clock->now()]],
+                    [[
+                        'headings' => $import->settings->headings($import->of),
+                        'targets' => json_encode($wanted->targets),
+                        'used_at' => $this->clock->now(),
+                    ]],
                     ['headings'],
                 );
                 $import->update(['settings' => $wanted, 'state' => ImportState::Checking, 'taken' => 0]);
@@ -73,7 +77,8 @@ final readonly class DecideImport
     {
         $import->importLines()->delete();
         $import->update([
-            'of' => $of, 'settings' => $import->settings->with(['columns' => [], 'targets' => []]), 'lines' => 0, 'taken' => 0, 'found' => 0, 'problems' => [],
+            'of' => $of, 'settings' => $import->settings->with(['columns' => [], 'targets' => []]), 'lines' => 0,
+            'taken' => 0, 'found' => 0, 'problems' => [],
             'problem_count' => 0, 'state' => $of === Import::RECORDS ? ImportState::Reading : ImportState::Checking,
         ]);
         ReadImport::dispatch($import->id);

@@ -13,7 +13,10 @@ use App\Outside\BookElsewhere;
 use App\Validation\FieldProblems;
 use Illuminate\Validation\ValidationException;
 
-/** Fetches the contacts of an address book elsewhere, as if somebody had handed them in as a file. What it takes to sign in there is not kept. */
+/**
+ * Fetches the contacts of an address book elsewhere, as if somebody had handed them in as a file. What it takes to sign
+ * in there is not kept.
+ */
 final readonly class FetchBook
 {
     public function __construct(private ReceiveFile $receive)

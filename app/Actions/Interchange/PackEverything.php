@@ -18,14 +18,21 @@ use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 
-/** Packs the whole book into one archive: its records as a table and as JSON, every table as it is kept, the files, and a page that explains it. */
+/**
+ * Packs the whole book into one archive: its records as a table and as JSON, every table as it is kept, the files, and a
+ * page that explains it.
+ */
 final readonly class PackEverything
 {
     /** What is nobody's work, or is worked out from the rest. */
     private const ASIDE = '/^(sqlite_|search_|look_alike_(keys|due|counts|weights)|mention_words|engagement_words|document_sums|idempotency_keys|queued_work|migrations|personal_access_tokens|import_|vault_tokens|record_edits)/';
 
     /** What opens doors. */
-    private const KEYS = ['users' => ['password', 'remember_token', 'calendar_hash'], 'imports' => ['settings', 'path'], 'files' => ['sha256'], 'mail_servers' => ['password'], 'letter_runs' => ['path'], 'tax_numbers' => ['fingerprint'], 'bank_details' => ['fingerprint']];
+    private const KEYS = [
+        'users' => ['password', 'remember_token', 'calendar_hash'], 'imports' => ['settings', 'path'], 'files' => ['sha256'],
+        'mail_servers' => ['password'], 'letter_runs' => ['path'], 'tax_numbers' => ['fingerprint'],
+        'bank_details' => ['fingerprint'],
+    ];
 
     private const CHUNK = 500;
 
@@ -61,7 +68,8 @@ final readonly class PackEverything
             array_map(unlink(...), $written);
         }
         Act::query()->create([
-            'at' => $this->clock->now(), 'user_id' => $by->id, 'user_name' => $by->name, 'what' => 'took the whole book as an archive', 'subject' => 'office',
+            'at' => $this->clock->now(), 'user_id' => $by->id, 'user_name' => $by->name,
+            'what' => 'took the whole book as an archive', 'subject' => 'office',
             'subject_id' => null, 'name' => '', 'differences' => [],
         ]);
 
@@ -92,7 +100,10 @@ final readonly class PackEverything
         }
         $tables = array_column(DB::select("select name from sqlite_master where type = 'table' order by name"), 'name');
 
-        return array_values(array_filter($tables, fn (mixed $table): bool => is_string($table) && preg_match(self::ASIDE, $table) !== 1 && ! in_array($table, $derived, true)));
+        return array_values(array_filter(
+            $tables,
+            fn (mixed $table): bool => is_string($table) && preg_match(self::ASIDE, $table) !== 1 && ! in_array($table, $derived, true),
+        ));
     }
 
     /** @return \Generator<int, string> a row to a line, as JSON */
@@ -100,7 +111,10 @@ final readonly class PackEverything
     {
         $keys = array_flip(self::KEYS[$table] ?? []);
         foreach (DB::table($table)->orderBy('rowid')->lazy(self::CHUNK) as $row) {
-            yield json_encode(array_map($this->opened(...), array_diff_key((array) $row, $keys)), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
+            yield json_encode(
+                array_map($this->opened(...), array_diff_key((array) $row, $keys)),
+                JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+            )."\n";
         }
     }
 

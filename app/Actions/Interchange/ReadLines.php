@@ -39,7 +39,8 @@ final readonly class ReadLines
         foreach (TableFile::rows($settings->format, $path, $settings->sheet) as $line => $cells) {
             if ($columns === []) {
                 // Told by the first line, until somebody says otherwise.
-                $hasHeadings = ! $settings->format->isTable() || ($settings->columns === [] ? GuessColumns::isHeading($cells) : $settings->hasHeadings);
+                $hasHeadings = ! $settings->format->isTable()
+                    || ($settings->columns === [] ? GuessColumns::isHeading($cells) : $settings->hasHeadings);
                 $columns = ColumnFacts::named($cells, $hasHeadings);
                 if ($hasHeadings) {
                     continue;
@@ -52,7 +53,10 @@ final readonly class ReadLines
             foreach ($cells as $at => $cell) {
                 ($columns[$at] ??= ColumnFacts::titled('Column '.($at + 1)))->add($cell);
             }
-            $rows[] = ['import_id' => $import->id, 'line' => $line, 'cells' => ImportLine::kept($cells), 'outcome' => LineOutcome::New->value];
+            $rows[] = [
+                'import_id' => $import->id, 'line' => $line, 'cells' => ImportLine::kept($cells),
+                'outcome' => LineOutcome::New->value,
+            ];
             $count++;
             if (count($rows) === self::CHUNK) {
                 $this->keep($import, $rows, $count);
@@ -67,7 +71,8 @@ final readonly class ReadLines
             'state' => ImportState::Columns,
             'lines' => $count,
             'settings' => $this->guessed($settings->with([
-                'sheets' => $sheets, 'sheet' => $settings->sheet === '' ? $sheets[0] ?? '' : $settings->sheet, 'columns' => array_values($columns), 'hasHeadings' => $hasHeadings,
+                'sheets' => $sheets, 'sheet' => $settings->sheet === '' ? $sheets[0] ?? '' : $settings->sheet,
+                'columns' => array_values($columns), 'hasHeadings' => $hasHeadings,
             ])),
         ]));
     }
@@ -88,7 +93,11 @@ final readonly class ReadLines
     {
         return $settings->with(['targets' => match (true) {
             ! $settings->format->isTable() => AddressBook::targets(),
-            default => RememberedColumns::of($settings, Import::RECORDS) ?? GuessColumns::of($settings->columns, OfficeReading::fieldNames(), OfficeReading::labels()),
+            default => RememberedColumns::of($settings, Import::RECORDS) ?? GuessColumns::of(
+                $settings->columns,
+                OfficeReading::fieldNames(),
+                OfficeReading::labels(),
+            ),
         }])->asTold();
     }
 }

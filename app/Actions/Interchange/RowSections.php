@@ -29,8 +29,10 @@ use App\Models\User;
 final readonly class RowSections
 {
     private const IDENTITY = [
-        'prefix' => 'prefix', 'given' => 'given', 'middle' => 'middle', 'family' => 'family', 'suffix' => 'suffix', 'preferred' => 'preferred', 'pronouns' => 'pronouns',
-        'post-nominals' => 'postNominals', 'birth-date' => 'birthDate', 'name' => 'name', 'legal-name' => 'legal', 'payee' => 'payee', 'legal-form' => 'legalForm',
+        'prefix' => 'prefix', 'given' => 'given', 'middle' => 'middle', 'family' => 'family', 'suffix' => 'suffix',
+        'preferred' => 'preferred', 'pronouns' => 'pronouns',
+        'post-nominals' => 'postNominals', 'birth-date' => 'birthDate', 'name' => 'name', 'legal-name' => 'legal',
+        'payee' => 'payee', 'legal-form' => 'legalForm',
         'registration-number' => 'registrationNumber', 'industry' => 'industry',
     ];
 
@@ -51,7 +53,11 @@ final readonly class RowSections
      */
     public function of(Party $party, PartyRow $row, array $moved, array $held, bool $takesNewWords): array
     {
-        $state = fn (SectionName $name): array => ($section = $this->sections->named($name)) === null ? [] : $section->state($party->loadMissing($section->reads()));
+        $state = function (SectionName $name) use ($party): array {
+            $section = $this->sections->named($name);
+
+            return $section === null ? [] : $section->state($party->loadMissing($section->reads()));
+        };
         $of = [
             SectionName::Identity->value => $this->identity($row, $state),
             SectionName::Addresses->value => $this->addresses($row, $moved, $state),
@@ -104,7 +110,8 @@ final readonly class RowSections
         $rows = $state(SectionName::Reach)['contactPoints'];
         foreach ($row->points as $point) {
             $rows[] = [
-                'id' => null, 'kind' => $point['kind'], 'value' => $point['typed'], 'label' => $point['label'], 'uses' => [], 'isPrimary' => false,
+                'id' => null, 'kind' => $point['kind'], 'value' => $point['typed'], 'label' => $point['label'], 'uses' => [],
+                'isPrimary' => false,
                 'sameAsId' => null, 'addressUseId' => null,
             ];
         }
@@ -127,7 +134,10 @@ final readonly class RowSections
         $rows = $state(SectionName::Addresses)['addresses'];
         foreach ($moved as $at => $address) {
             // An address that others use too stays theirs; this one is typed anew.
-            $rows[$at] = ['linkedAddressId' => null, 'addressId' => null] + array_filter($address, fn (mixed $value) => $value !== '' && $value !== []) + $rows[$at];
+            $rows[$at] = ['linkedAddressId' => null, 'addressId' => null] + array_filter(
+                $address,
+                fn (mixed $value) => $value !== '' && $value !== [],
+            ) + $rows[$at];
         }
         foreach ($row->addresses as $address) {
             $rows[] = ['id' => null, 'linkedAddressId' => null, 'isPrimary' => false, 'since' => '', 'until' => ''] + $address;
@@ -205,7 +215,10 @@ final readonly class RowSections
         /** @var list<array{id: int|null, kind: string, country: string, value: string}> $rows */
         $rows = $kept['taxNumbers'];
         foreach ($row->taxNumbers as $number) {
-            $at = array_key_first(array_filter($rows, fn (array $one) => $one['kind'] === $number['kind'] && $one['country'] === $number['country']));
+            $at = array_key_first(array_filter(
+                $rows,
+                fn (array $one) => $one['kind'] === $number['kind'] && $one['country'] === $number['country'],
+            ));
             $rows[$at ?? count($rows)] = $number + ['id' => $at === null ? null : $rows[$at]['id']];
         }
 
@@ -231,7 +244,8 @@ final readonly class RowSections
         $companies = MatchRows::companies(array_column($row->positions, 'company'));
         foreach ($row->positions as $position) {
             $rows[] = [
-                'id' => null, 'partyId' => $companies[MatchRows::sortKey($position['company'])] ?? 0, 'title' => $position['title'], 'department' => $position['department'],
+                'id' => null, 'partyId' => $companies[MatchRows::sortKey($position['company'])] ?? 0,
+                'title' => $position['title'], 'department' => $position['department'],
                 'duties' => [], 'firstFor' => [], 'isPrimary' => false, 'since' => '', 'until' => '',
             ];
         }
@@ -264,6 +278,9 @@ final readonly class RowSections
             $kept = ['listedId' => $listed, 'shorthand' => $listed === null ? $terms : null] + $kept;
         }
 
-        return ['fields' => array_map(fn (array $one) => ['value' => $typed[$one['name']] ?? $one['value']] + $one, $kept['fields'])] + $kept;
+        return ['fields' => array_map(
+            fn (array $one) => ['value' => $typed[$one['name']] ?? $one['value']] + $one,
+            $kept['fields'],
+        )] + $kept;
     }
 }

@@ -71,7 +71,11 @@ final readonly class RunImport
                     throw InterchangeRefused::nothingToTake();
                 }
                 Storage::delete($import->path);
-                $import->update(['state' => ImportState::Taking, 'failure' => '', 'taken' => $import->importLines()->whereNotNull('done')->count()]);
+                $import->update([
+                    'state' => ImportState::Taking,
+                    'failure' => '',
+                    'taken' => $import->importLines()->whereNotNull('done')->count(),
+                ]);
             } elseif (! $this->documents->begin($import)) {
                 throw InterchangeRefused::nothingToTake();
             }
@@ -142,7 +146,9 @@ final readonly class RunImport
                 ImportState::Checking => ImportState::Columns,
                 default => ImportState::Failed,
             },
-            'failure' => $why instanceof Refusal ? $why->getMessage() : 'Something went wrong. Try again; if it happens again, tell your administrator.',
+            'failure' => $why instanceof Refusal
+                    ? $why->getMessage()
+                    : 'Something went wrong. Try again; if it happens again, tell your administrator.',
         ]);
     }
 }

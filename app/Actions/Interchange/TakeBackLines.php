@@ -33,7 +33,10 @@ use App\Models\SectionState;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
-/** Takes an import of people and companies back, the last line first: what it added goes, what it changed is as it was. What was changed since stays. */
+/**
+ * Takes an import of people and companies back, the last line first: what it added goes, what it changed is as it was.
+ * What was changed since stays.
+ */
 final readonly class TakeBackLines
 {
     private const FEW = 10;
@@ -62,7 +65,8 @@ final readonly class TakeBackLines
             return false;
         }
         $by = InTheirName::of($import->user_id);
-        $lines = $import->importLines()->reorder('line', 'desc')->whereIn('done', [LineDone::Added, LineDone::Changed])->limit(self::FEW)->get();
+        $lines = $import->importLines()
+            ->reorder('line', 'desc')->whereIn('done', [LineDone::Added, LineDone::Changed])->limit(self::FEW)->get();
         if ($lines->isEmpty()) {
             $import->update(['state' => ImportState::TakenBack]);
 
@@ -126,7 +130,13 @@ final readonly class TakeBackLines
     private function mustBeUnchanged(Import $import, Party $party): void
     {
         $since = Change::query()->where('subject_id', $party->id)
-            ->where(fn ($changes) => $changes->where('user_id', '!=', $import->user_id)->orWhere('id', '>', $import->last_change_id ?? PHP_INT_MAX))
+            ->where(
+                fn ($changes) => $changes->where('user_id', '!=', $import->user_id)->orWhere(
+                    'id',
+                    '>',
+                    $import->last_change_id ?? PHP_INT_MAX,
+                ),
+            )
             // That somebody of the file who worked there has gone again is no change of theirs.
             ->where('section', '!=', SectionName::Positions->value);
         if ($since->exists()) {
@@ -144,7 +154,9 @@ final readonly class TakeBackLines
             $made = SectionState::query()->find($id) ?? throw BulkRefused::isGone();
             $this->undo->handle($party, SectionName::from($made->section), $made->version, $by, null);
         }
-        $changes = Change::query()->where('subject_id', $party->id)->where('user_id', $by->id)->where('id', '>', $wayBack['after'] ?? PHP_INT_MAX);
+        $changes = Change::query()
+            ->where('subject_id', $party->id)->where('user_id', $by->id)
+            ->where('id', '>', $wayBack['after'] ?? PHP_INT_MAX);
         foreach ($party->bankDetails()->where('state', BankState::OnHold)->where('user_id', $by->id)->get() as $detail) {
             if ((clone $changes)->where('section', SectionName::Bank->value)->where('to', "$detail->masked, on hold")->exists()) {
                 $this->bank->refuse($detail, 'The import was taken back.', $by);

@@ -58,7 +58,8 @@ final readonly class TakeLines
             return false;
         }
         $by = InTheirName::of($import->user_id);
-        $lines = $import->importLines()->whereIn('outcome', [LineOutcome::New, LineOutcome::Changes])->whereNull('done')->limit(self::FEW)->get();
+        $lines = $import->importLines()
+            ->whereIn('outcome', [LineOutcome::New, LineOutcome::Changes])->whereNull('done')->limit(self::FEW)->get();
         if ($lines->isEmpty()) {
             $import->update(['state' => ImportState::Taken, 'last_change_id' => (int) Change::query()->max('id')]);
 
@@ -67,11 +68,14 @@ final readonly class TakeLines
         $reader = PartyReader::of($import->settings->read(), $this->office->of($import->settings));
         $done = [];
         $this->index->together(function () use ($import, $lines, $reader, $by, &$done): void {
-            $rows = array_filter($lines->mapWithKeys(fn (ImportLine $line): array => [$line->line => $reader->read($line->cells())->row])->all());
+            $rows = array_filter($lines->mapWithKeys(
+                fn (ImportLine $line): array => [$line->line => $reader->read($line->cells())->row],
+            )->all());
             $this->aroundCompanies($rows, $by, function () use ($import, $lines, $rows, $by, &$done): void {
                 $known = $this->known($lines, $rows);
                 foreach ($lines as $line) {
-                    $done[] = $this->taken($import, $line, $rows[$line->line] ?? null, $known[$line->line] ?? null, $by) + $line->getAttributes();
+                    $done[] = $this->taken($import, $line, $rows[$line->line] ?? null, $known[$line->line] ?? null, $by) + $line
+                        ->getAttributes();
                 }
             });
         });
@@ -89,8 +93,13 @@ final readonly class TakeLines
      */
     private function aroundCompanies(array $rows, User $by, \Closure $work): void
     {
-        $ids = MatchRows::companies(array_merge([], ...array_map(fn (PartyRow $row) => array_column($row->positions, 'company'), array_values($rows))));
-        $touched = Party::query()->findMany(array_unique($ids))->map(fn (Party $company) => SectionOf::party($this->positions, $company))->all();
+        $ids = MatchRows::companies(array_merge(
+            [],
+            ...array_map(fn (PartyRow $row) => array_column($row->positions, 'company'), array_values($rows)),
+        ));
+        $touched = Party::query()
+            ->findMany(array_unique($ids))->map(fn (Party $company) => SectionOf::party($this->positions, $company))
+            ->all();
         $touched === [] ? $work() : $this->change->ofEach(array_values($touched), $by, $work);
     }
 
@@ -104,7 +113,8 @@ final readonly class TakeLines
      */
     private function known(Collection $lines, array $rows): array
     {
-        $asked = $lines->filter(fn (ImportLine $line) => $line->outcome === LineOutcome::New && $line->decision === null)->pluck('line')->all();
+        $asked = $lines->filter(fn (ImportLine $line) => $line->outcome === LineOutcome::New && $line->decision === null)
+            ->pluck('line')->all();
         $rows = array_intersect_key($rows, array_flip($asked));
 
         return array_map(fn (RowMatch $match) => $match->recordId, MatchRows::of($rows, MatchRows::alike($rows, withCompanies: false)));
@@ -148,7 +158,10 @@ final readonly class TakeLines
         $states = $this->write->change($party, $row, $line->existing ?? $import->settings->existing, $import->settings->takesNewWords, $by);
         $isOther = $states !== [] || Change::query()->where('subject_id', $party->id)->where('id', '>', $last)->exists();
 
-        return ['done' => ($isOther ? LineDone::Changed : LineDone::Same)->value, 'way_back' => json_encode(['states' => $states, 'made' => $made, 'after' => $last])];
+        return [
+            'done' => ($isOther ? LineDone::Changed : LineDone::Same)->value,
+            'way_back' => json_encode(['states' => $states, 'made' => $made, 'after' => $last]),
+        ];
     }
 
     /** @return list<int> companies that the line names, and that were not in the book */

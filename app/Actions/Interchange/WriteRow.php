@@ -32,7 +32,10 @@ use App\Time\Clock;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Validation\ValidationException;
 
-/** Writes what a line of a file says: a record that is new with all that it has, or what is other of one in the book. Runs inside a transaction. */
+/**
+ * Writes what a line of a file says: a record that is new with all that it has, or what is other of one in the book.
+ * Runs inside a transaction.
+ */
 final readonly class WriteRow
 {
     private const FIRST_NUMBER = 1001;
@@ -61,7 +64,11 @@ final readonly class WriteRow
      */
     public function add(PartyRow $row, string $from, bool $takesNewWords, User $by): Party
     {
-        $party = new Party(['kind' => $row->kind, 'number' => $this->number((int) $row->value('number')), 'created_at' => $this->clock->now()]);
+        $party = new Party([
+            'kind' => $row->kind,
+            'number' => $this->number((int) $row->value('number')),
+            'created_at' => $this->clock->now(),
+        ]);
         // Nothing of it is there yet: it need not be asked for.
         $party->setRelations(array_fill_keys(self::SEVERAL, new Collection) + array_fill_keys(self::ONE, null));
         foreach ($this->inputs->of($party, $row, [], [], $takesNewWords) as $name => $input) {
@@ -117,7 +124,8 @@ final readonly class WriteRow
         $company = MatchRows::companies([$position['company']])[MatchRows::sortKey($position['company'])] ?? null;
         if ($company !== null) {
             Position::query()->create([
-                'person_id' => $person->id, 'company_id' => $company, 'title' => $position['title'], 'department' => $position['department'],
+                'person_id' => $person->id, 'company_id' => $company, 'title' => $position['title'],
+                'department' => $position['department'],
                 'is_primary' => Position::query()->where('company_id', $company)->whereNull('until')->doesntExist(),
             ]);
         }
@@ -133,21 +141,30 @@ final readonly class WriteRow
             $amount = $row->value($side === Side::Client ? 'receivable' : 'payable');
             if ($amount !== '' && (float) $amount !== 0.0) {
                 $this->opening->handle($party, [
-                    'side' => $side->value, 'amount' => Office::current()->decimalSign()->write($amount), 'currency' => Office::current()->currency(),
+                    'side' => $side->value, 'amount' => Office::current()->decimalSign()->write($amount),
+                    'currency' => Office::current()->currency(),
                     'asOf' => $row->value('balance-on') === '' ? $this->clock->today()->toIso() : $row->value('balance-on'),
                 ], $by);
             }
         }
         if ($row->note !== '') {
-            $this->notes->write($party, ['kind' => LogKind::Note->value, 'day' => '', 'withPartyId' => null, 'text' => $row->note, 'isPinned' => false], $by);
+            $this->notes->write(
+                $party,
+                ['kind' => LogKind::Note->value, 'day' => '', 'withPartyId' => null, 'text' => $row->note, 'isPinned' => false],
+                $by,
+            );
         }
     }
 
     /** The one that the line names where nobody has or had it; else the next. */
     private function number(int $wanted): int
     {
-        $isFree = $wanted > 0 && Party::query()->where('number', $wanted)->doesntExist() && FormerRecord::query()->where('number', $wanted)->doesntExist();
+        $isFree = $wanted > 0
+            && Party::query()->where('number', $wanted)->doesntExist()
+            && FormerRecord::query()->where('number', $wanted)->doesntExist();
 
-        return $isFree ? $wanted : max(self::FIRST_NUMBER - 1, (int) Party::query()->max('number'), (int) FormerRecord::query()->max('number')) + 1;
+        return $isFree
+            ? $wanted
+            : max(self::FIRST_NUMBER - 1, (int) Party::query()->max('number'), (int) FormerRecord::query()->max('number')) + 1;
     }
 }

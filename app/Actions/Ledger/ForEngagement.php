@@ -79,7 +79,10 @@ final readonly class ForEngagement
     /** What was paid on it goes with it, where it was for the same. */
     private function payments(Document $document, ?int $to): void
     {
-        $paid = Payment::query()->whereIn('id', Allocation::query()->select('payment_id')->where('document_id', $document->id)->whereNotNull('payment_id'));
+        $paid = Payment::query()->whereIn(
+            'id',
+            Allocation::query()->select('payment_id')->where('document_id', $document->id)->whereNotNull('payment_id'),
+        );
         foreach ($paid->get() as $payment) {
             if ($to === null) {
                 $payment->update(['engagement_id' => null]);

@@ -103,8 +103,14 @@ final readonly class ImportDocuments
             $lines++;
         }
         $import->update(['lines' => $lines]);
-        $settings = $settings->with(['columns' => $columns, 'sheets' => $sheets, 'sheet' => $settings->sheet === '' ? $sheets[0] ?? '' : $settings->sheet]);
-        $targets = RememberedColumns::of($settings, $import->of) ?? DocumentColumns::guess($headings === [] ? array_fill(0, count($columns), '') : $headings);
+        $settings = $settings->with([
+            'columns' => $columns,
+            'sheets' => $sheets,
+            'sheet' => $settings->sheet === '' ? $sheets[0] ?? '' : $settings->sheet,
+        ]);
+        $targets = RememberedColumns::of($settings, $import->of) ?? DocumentColumns::guess(
+            $headings === [] ? array_fill(0, count($columns), '') : $headings,
+        );
 
         return $settings->with(['targets' => $targets])->asTold();
     }

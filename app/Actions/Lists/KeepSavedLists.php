@@ -85,7 +85,8 @@ final readonly class KeepSavedLists
     {
         $problems = new FieldProblems;
         $name = $problems->at('name', fn () => Wording::line($input['name'], self::LONGEST_NAME, 'Type a name for the list.'));
-        $others = SavedList::query()->where(['user_id' => $list->user_id, 'list' => $list->list, 'name' => $name])->whereKeyNot($list->id ?? 0);
+        $others = SavedList::query()
+            ->where(['user_id' => $list->user_id, 'list' => $list->list, 'name' => $name])->whereKeyNot($list->id ?? 0);
         if ($name !== null && $others->exists()) {
             $problems->add('name', WordingRefused::taken($name)->getMessage());
         }

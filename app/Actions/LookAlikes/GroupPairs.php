@@ -47,7 +47,9 @@ final readonly class GroupPairs
         $apart = $this->keptApart(array_keys($book));
         $groups = Groups::of(
             array_values($pairs->map(fn (LookAlikePair $pair) => [$pair->first_id, $pair->second_id, $pair->score, $pair->verdict])->all()),
-            fn (int $one, int $other) => isset($apart[min($one, $other).' '.max($one, $other)]) || self::areTwo($book[$one] ?? null, $book[$other] ?? null),
+            fn (int $one, int $other) => isset(
+                $apart[min($one, $other).' '.max($one, $other)],
+            ) || self::areTwo($book[$one] ?? null, $book[$other] ?? null),
         );
         $groupsOf = [];
         foreach ($groups as $at => $group) {
@@ -85,7 +87,8 @@ final readonly class GroupPairs
     {
         $apart = [];
         foreach (DB::table('look_alike_pairs')->where('state', PairState::Different->value)
-            ->when(count($ids) <= self::MOST, fn ($pairs) => $pairs->whereIntegerInRaw('first_id', $ids))->get(['first_id', 'second_id']) as $pair) {
+            ->when(count($ids) <= self::MOST, fn ($pairs) => $pairs->whereIntegerInRaw('first_id', $ids))
+            ->get(['first_id', 'second_id']) as $pair) {
             $apart["$pair->first_id $pair->second_id"] = true;
         }
 

@@ -149,16 +149,28 @@ final readonly class ScanBook
     private function keepWeights(LookAlikeScan $scan, PartyKind $kind, int $records, Scan $found): void
     {
         LongWork::step(fn () => DB::table('look_alike_weights')->upsert(
-            [['kind' => $kind->value, 'records' => $records, 'rates' => json_encode($found->weights->rates, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)]],
+            [[
+                'kind' => $kind->value,
+                'records' => $records,
+                'rates' => json_encode($found->weights->rates, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
+            ]],
             ['kind'],
         ));
         $counts = $found->weights->frequencies->counts();
         foreach (array_chunk(array_keys($counts), self::READ) as $values) {
             LongWork::step(fn () => DB::table('look_alike_counts')->upsert(
-                array_map(fn (int|string $value) => ['value' => (string) $value, 'records' => $counts[$value], 'scan_id' => $scan->id], $values),
+                array_map(
+                    fn (int|string $value) => ['value' => (string) $value, 'records' => $counts[$value], 'scan_id' => $scan->id],
+                    $values,
+                ),
                 ['value'],
                 // A phone that people and companies have is counted for both.
-                ['records' => DB::raw('iif(look_alike_counts.scan_id = excluded.scan_id, look_alike_counts.records, 0) + excluded.records'), 'scan_id'],
+                [
+                    'records' => DB::raw(
+                        'iif(look_alike_counts.scan_id = excluded.scan_id, look_alike_counts.records, 0) + excluded.records',
+                    ),
+                    'scan_id',
+                ],
             ));
         }
     }
@@ -185,18 +197,27 @@ final readonly class ScanBook
         foreach (array_chunk($found->alike, self::WRITTEN) as $some) {
             $goesOn();
             LongWork::step(function () use ($some, $kept): void {
-                $there = DB::table('parties')->whereIntegerInRaw('id', array_merge(...array_map(fn (array $one) => [$one[0], $one[1]], $some)))
+                $there = DB::table('parties')->whereIntegerInRaw(
+                    'id',
+                    array_merge(...array_map(fn (array $one) => [$one[0], $one[1]], $some)),
+                )
                     ->whereNull('archived_on')->pluck('id')->flip();
                 $rows = [];
                 foreach ($some as [$one, $other, $comparison]) {
                     $pair = $kept["$one $other"] ?? null;
-                    $isOld = $pair !== null && $pair->verdict === $comparison->verdict->value && (float) $pair->score === round($comparison->score, 1);
+                    $isOld = $pair !== null
+                        && $pair->verdict === $comparison->verdict->value
+                        && (float) $pair->score === round($comparison->score, 1);
                     if (! $isOld && $there->has([$one, $other])) {
                         $rows[] = ['first_id' => $one, 'second_id' => $other, 'created_at' => now(), 'updated_at' => now()]
                             + LookAlikePair::columnsOf($comparison);
                     }
                 }
-                DB::table('look_alike_pairs')->upsert($rows, ['first_id', 'second_id'], ['verdict', 'score', 'signs', 'reasons', 'updated_at']);
+                DB::table('look_alike_pairs')->upsert(
+                    $rows,
+                    ['first_id', 'second_id'],
+                    ['verdict', 'score', 'signs', 'reasons', 'updated_at'],
+                );
             });
         }
         foreach ($found->alike as [$one, $other]) {

@@ -35,7 +35,8 @@ final readonly class SettlePairs
         DB::transaction(function () use ($pairIds, $why, $by): void {
             $pairs = $this->open($pairIds);
             LookAlikePair::query()->whereKey($pairs->modelKeys())->update([
-                'state' => PairState::Different, 'decided_by_id' => $by->id, 'decided_at' => $this->clock->now(), 'why' => $why, 'group_id' => null,
+                'state' => PairState::Different, 'decided_by_id' => $by->id, 'decided_at' => $this->clock->now(),
+                'why' => $why, 'group_id' => null,
             ]);
             $this->regroup($pairs);
         });
@@ -48,7 +49,9 @@ final readonly class SettlePairs
      */
     public function later(array $pairIds): void
     {
-        DB::transaction(fn () => LookAlikePair::query()->whereKey($this->open($pairIds)->modelKeys())->update(['state' => PairState::Later]));
+        DB::transaction(
+            fn () => LookAlikePair::query()->whereKey($this->open($pairIds)->modelKeys())->update(['state' => PairState::Later]),
+        );
     }
 
     /**

@@ -32,7 +32,11 @@ final readonly class DeliverMessage
         $content = $this->outbox->read($message);
         try {
             if ($server === null || $content === '') {
-                $this->end($message, MessageState::Failed, $server === null ? 'the office has no mail server any more' : 'it is no longer kept');
+                $this->end(
+                    $message,
+                    MessageState::Failed,
+                    $server === null ? 'the office has no mail server any more' : 'it is no longer kept',
+                );
 
                 return;
             }

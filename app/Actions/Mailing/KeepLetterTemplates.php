@@ -96,7 +96,10 @@ final class KeepLetterTemplates
             $problems->add('body', 'Write the letter first.');
         }
         $problems->throwIfAny();
-        $template->fill(['name' => $name, 'subject' => trim($input['subject']), 'body' => rtrim($input['body']), 'user_id' => $by->id])->save();
+        $template->fill([
+            'name' => $name, 'subject' => trim($input['subject']), 'body' => rtrim($input['body']),
+            'user_id' => $by->id,
+        ])->save();
 
         return $template;
     }

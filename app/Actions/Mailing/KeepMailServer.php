@@ -29,7 +29,8 @@ final readonly class KeepMailServer
 
     /**
      * @param array{host: string, port: int, security: string, userName: string, password: string|null, sender: string} $input without a
-     *                                                                                                                         password, it stays as it is
+     *
+     *       password, it stays as it is
      *
      * @throws ValidationException when it cannot be such a server
      * @throws StaleSave when somebody else has saved it since
@@ -41,13 +42,18 @@ final readonly class KeepMailServer
             $this->mustBe($server, $version);
             $problems = new FieldProblems;
             $host = strtolower(trim($input['host']));
-            if (filter_var($host, FILTER_VALIDATE_DOMAIN, FILTER_FLAG_HOSTNAME) === false && filter_var($host, FILTER_VALIDATE_IP) === false) {
+            if (
+                filter_var($host, FILTER_VALIDATE_DOMAIN, FILTER_FLAG_HOSTNAME) === false
+                && filter_var($host, FILTER_VALIDATE_IP) === false
+            ) {
                 $problems->add('host', 'Type the name of the server, such as mail.example.com.');
             }
             if ($input['port'] < 1 || $input['port'] > self::LAST_PORT) {
                 $problems->add('port', 'A number from 1 to 65535.');
             }
-            $sender = trim($input['sender']) === '' ? '' : $problems->at('sender', fn () => (string) EmailAddress::fromTyped($input['sender'])->address());
+            $sender = trim($input['sender']) === ''
+                ? ''
+                : $problems->at('sender', fn () => (string) EmailAddress::fromTyped($input['sender'])->address());
             $isSigned = trim($input['userName']) !== '';
             // A password goes to the server for which it was typed, and to no other.
             $isOther = $server->exists && $server->host !== $host;

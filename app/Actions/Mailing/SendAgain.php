@@ -30,12 +30,18 @@ final readonly class SendAgain
         // The day and the number of a message are its own (RFC 5322, 3.6.1 and 3.6.4).
         $content = preg_replace(
             ['/^Date: [^\r\n]*/m', '/^Message-ID: [^\r\n]*/mi'],
-            ['Date: '.$this->clock->now()->toRfc2822String(), 'Message-ID: <'.bin2hex(random_bytes(16)).'@'.substr((string) strrchr($by->sendsFrom(), '@'), 1).'>'],
+            [
+                'Date: '.$this->clock->now()->toRfc2822String(),
+                'Message-ID: <'.bin2hex(random_bytes(16)).'@'.substr((string) strrchr($by->sendsFrom(), '@'), 1).'>',
+            ],
             $content,
             1,
         ) ?? $content;
         DB::transaction(function () use ($message, $content, $by): void {
-            $this->outbox->put($message->party, $message->document_id, explode(', ', $message->to), $message->subject, $content, $by, $message->engagement_id);
+            $this->outbox->put(
+                $message->party, $message->document_id, explode(', ', $message->to), $message->subject, $content, $by,
+                $message->engagement_id,
+            );
             $this->log->sent($message->party, $message->engagement, LogKind::Email, "Sent again: $message->subject, to $message->to.", $by);
         });
     }

@@ -123,7 +123,10 @@ final readonly class WriteLetters
         if ($addressee !== null && $addressee->why === '') {
             return $addressee;
         }
-        $letter->update(['outcome' => LetterOutcome::LeftOut, 'why' => mb_strimwidth($addressee->why ?? BulkRefused::isGone()->getMessage(), 0, 250, '…')]);
+        $letter->update([
+            'outcome' => LetterOutcome::LeftOut,
+            'why' => mb_strimwidth($addressee->why ?? BulkRefused::isGone()->getMessage(), 0, 250, '…'),
+        ]);
 
         return null;
     }

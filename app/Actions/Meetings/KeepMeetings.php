@@ -160,7 +160,10 @@ final readonly class KeepMeetings
     {
         $problems = new FieldProblems;
         $title = $problems->at('title', fn () => Wording::line($input['title'], self::LONGEST_LINE, 'Say what it is about.'));
-        $place = $problems->at('place', fn () => trim($input['place']) === '' ? '' : Wording::line($input['place'], self::LONGEST_LINE, ''));
+        $place = $problems->at(
+            'place',
+            fn () => trim($input['place']) === '' ? '' : Wording::line($input['place'], self::LONGEST_LINE, ''),
+        );
         $agenda = trim($input['agenda']) === ''
             ? ''
             : $problems->at('agenda', fn () => Wording::paragraphs($input['agenda'], self::LONGEST_TEXT, ''));
@@ -169,7 +172,9 @@ final readonly class KeepMeetings
             $problems->add('day', 'Type the day.');
         }
         $time = $problems->at('time', fn () => TimeOfDay::read($input['time']));
-        $when = $day === null || $time === null ? null : $problems->at('minutes', fn () => When::of($day, $time, $input['minutes'], $place ?? ''));
+        $when = $day === null || $time === null
+            ? null
+            : $problems->at('minutes', fn () => When::of($day, $time, $input['minutes'], $place ?? ''));
         $parties = $this->parties($input['partyIds'], $input['isInvited'], $problems);
         if (User::query()->whereNull('retired_at')->whereKey($input['userIds'])->count() !== count($input['userIds'])) {
             $problems->add('userIds', 'One of them has left. Choose again.');

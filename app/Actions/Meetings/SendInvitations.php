@@ -54,7 +54,9 @@ final readonly class SendInvitations
         }
         $subject = "$verb: {$this->subject($meeting)}";
         $message = $this->message($meeting, [$party, $email], $subject, $isCancelled, $by);
-        $this->outbox->put($party, $meeting->document_id, [$email], Str::limit($subject, 250, ''), $message, $by, $meeting->engagement?->id);
+        $this->outbox->put(
+            $party, $meeting->document_id, [$email], Str::limit($subject, 250, ''), $message, $by, $meeting->engagement?->id,
+        );
     }
 
     /** With the number of what it is about, by which the answer is filed. */

@@ -71,11 +71,18 @@ final class ArrivedBooks
      */
     public function items(ApartDecisions $decisions): array
     {
-        $documents = Document::query()->where('party_id', $this->merge->kept_id)->where('id', '>', $this->merge->marks['documents'] ?? 0)->orderBy('id')->get()->toBase()->keyBy('id');
-        $payments = Payment::query()->where('party_id', $this->merge->kept_id)->where('id', '>', $this->merge->marks['payments'] ?? 0)->orderBy('id')->get()->toBase()->keyBy('id');
+        $documents = Document::query()
+            ->where('party_id', $this->merge->kept_id)->where('id', '>', $this->merge->marks['documents'] ?? 0)
+            ->orderBy('id')->get()->toBase()->keyBy('id');
+        $payments = Payment::query()
+            ->where('party_id', $this->merge->kept_id)->where('id', '>', $this->merge->marks['payments'] ?? 0)
+            ->orderBy('id')->get()->toBase()->keyBy('id');
         $ties = [];
         foreach ($this->allocations() as $one) {
-            $ties[] = ["documents:$one->document_id", $one->payment_id === null ? "documents:$one->credit_id" : "payments:$one->payment_id"];
+            $ties[] = [
+                "documents:$one->document_id",
+                $one->payment_id === null ? "documents:$one->credit_id" : "payments:$one->payment_id",
+            ];
         }
         foreach ($documents as $document) {
             foreach ([$document->source_id, $document->replaces_id] as $other) {
@@ -93,7 +100,9 @@ final class ArrivedBooks
             $first = $bundle[0];
             [$table, $id] = self::split($first);
             $document = $table === 'documents' ? $documents->get($id) : null;
-            $proposed = $document instanceof Document ? Belonging::byName($document->copy['name'] ?? '', $this->names) : $this->merge->kept_id;
+            $proposed = $document instanceof Document
+                ? Belonging::byName($document->copy['name'] ?? '', $this->names)
+                : $this->merge->kept_id;
             $items[] = new ApartItem(
                 $first,
                 $table === 'documents' ? 'Documents' : 'Payments',
@@ -127,7 +136,10 @@ final class ArrivedBooks
                     [$table, $id] = self::split($old);
                     $owner = $table === 'documents' ? $this->documents[$id] ?? null : $this->payments[$id] ?? null;
                     if ($owner !== null) {
-                        $held[] = [$owner, $table === 'documents' ? mb_strtolower(Document::query()->findOrFail($id)->title()) : 'a payment'];
+                        $held[] = [
+                            $owner,
+                            $table === 'documents' ? mb_strtolower(Document::query()->findOrFail($id)->title()) : 'a payment',
+                        ];
                     }
                 }
             }

@@ -57,7 +57,13 @@ final readonly class ArrivedSince
 
         return [
             ...$this->of('files', 'Files', File::query()->where('subject_id', $id), fn (File $one) => $one->name, $decisions),
-            ...$this->of('reminders', 'Reminders', Reminder::query()->where('subject_id', $id), fn (Reminder $one) => "$one->text, {$day($one->due_on)}", $decisions),
+            ...$this->of(
+                'reminders',
+                'Reminders',
+                Reminder::query()->where('subject_id', $id),
+                fn (Reminder $one) => "$one->text, {$day($one->due_on)}",
+                $decisions,
+            ),
             ...$this->of('cautions', 'Cautions', Caution::query()->where('subject_id', $id), fn (Caution $one) => $one->text, $decisions),
             ...$this->of(
                 'log_entries',
@@ -66,7 +72,13 @@ final readonly class ArrivedSince
                 fn (LogEntry $one) => ucfirst($one->kind->value).", {$day($one->happened_on)}: ".strtok($one->text, "\n"),
                 $decisions,
             ),
-            ...$this->of('meetings', 'Meetings', Meeting::query()->where('subject_id', $id), fn (Meeting $one) => "$one->title, {$day($one->held_on)}", $decisions),
+            ...$this->of(
+                'meetings',
+                'Meetings',
+                Meeting::query()->where('subject_id', $id),
+                fn (Meeting $one) => "$one->title, {$day($one->held_on)}",
+                $decisions,
+            ),
             ...$this->of(
                 'bank_details',
                 'Bank details',
@@ -74,7 +86,13 @@ final readonly class ArrivedSince
                 fn (BankDetail $one) => ucfirst($one->kindTitle())." $one->masked, {$one->state->title()}",
                 $decisions,
             ),
-            ...$this->of('cards', 'Cards', Card::query()->where('party_id', $id), fn (Card $one) => "$one->brand •••• $one->last_four", $decisions),
+            ...$this->of(
+                'cards',
+                'Cards',
+                Card::query()->where('party_id', $id),
+                fn (Card $one) => "$one->brand •••• $one->last_four",
+                $decisions,
+            ),
             ...$this->of(
                 'engagement_parties',
                 'Cases and projects',
@@ -101,7 +119,10 @@ final readonly class ArrivedSince
         foreach ($this->since($query, $table) as $one) {
             $number = (int) $one->getKey();
             $key = "$table:$number";
-            $items[] = new ApartItem($key, $title, $words($one), [[$table, $number]], $decisions->goesTo($key, $this->merge->kept_id, $this->names));
+            $items[] = new ApartItem(
+                $key, $title, $words($one), [[$table, $number]],
+                $decisions->goesTo($key, $this->merge->kept_id, $this->names),
+            );
         }
 
         return $items;

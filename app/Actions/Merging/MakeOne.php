@@ -54,7 +54,8 @@ final readonly class MakeOne
 
     public static function isAllowedTo(User $by): bool
     {
-        return $by->can(Permission::ApproveChanges->value) || ($by->can(Permission::ChangeRecords->value) && Office::current()->clerks_make_one);
+        return $by->can(Permission::ApproveChanges->value)
+            || ($by->can(Permission::ChangeRecords->value) && Office::current()->clerks_make_one);
     }
 
     /**
@@ -111,7 +112,9 @@ final readonly class MakeOne
     private function begin(MergePlan $plan, string $why, User $by): Merge
     {
         $ids = $plan->sides->modelKeys();
-        $merge = Merge::proposedOfAny($ids)->with('sides')->get()->first(fn (Merge $one) => array_diff($one->sides->pluck('party_id')->all(), $ids) === []) ?? new Merge;
+        $merge = Merge::proposedOfAny($ids)
+            ->with('sides')->get()
+            ->first(fn (Merge $one) => array_diff($one->sides->pluck('party_id')->all(), $ids) === []) ?? new Merge;
         $merge->fill([
             ...$plan->columns(), 'state' => MergeState::Done, 'why' => $why,
             'user_id' => $by->id, 'done_at' => $this->clock->now(), 'struck' => $plan->struck(),
@@ -154,10 +157,14 @@ final readonly class MakeOne
      */
     private function keep(Merge $merge, array $moves, array $rows): void
     {
-        $json = fn (mixed $value) => $value === null ? null : json_encode($value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
+        $json = fn (mixed $value) => $value === null ? null : json_encode(
+            $value,
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION,
+        );
         foreach (array_chunk($rows, 100) as $some) {
             MergeRow::query()->insert(array_map(fn (RowChange $row) => [
-                'merge_id' => $merge->id, 'table' => $row->table, 'key' => $json($row->key), 'before' => $json($row->before), 'after' => $json($row->after),
+                'merge_id' => $merge->id, 'table' => $row->table, 'key' => $json($row->key), 'before' => $json($row->before),
+                'after' => $json($row->after),
             ], $some));
         }
         MergeMove::query()->insert(array_map(fn (array $move) => ['merge_id' => $merge->id, 'ids' => $json($move['ids'])] + $move, $moves));

@@ -90,7 +90,9 @@ final readonly class PlanApart
         }
         $former = FormerRecord::query()->where('party_id', $merge->kept_id)->first();
         $later = $former === null
-            ? Merge::query()->where('state', MergeState::Done)->where('kept_id', $merge->kept_id)->where('id', '>', $merge->id)->with('sides')->latest('id')->first()
+            ? Merge::query()
+                ->where('state', MergeState::Done)->where('kept_id', $merge->kept_id)->where('id', '>', $merge->id)
+                ->with('sides')->latest('id')->first()
             : Merge::query()->with('sides')->find($former->merge_id);
         if ($later instanceof Merge) {
             $on = $later->done_at === null ? '' : ' on '.Clock::dayOf($later->done_at)->toText();

@@ -52,7 +52,10 @@ final readonly class PlanMerge
                 : MergeRefused::isDone(Merge::query()->with('user')->findOrFail($former->merge_id)->user->name ?? 'Somebody');
         }
         $kept = $parties->find($keptId ?? $this->proposed($parties)) ?? throw MergeRefused::isGone();
-        $sides = new Collection([$kept, ...$parties->reject(fn (Party $party) => $party->id === $kept->id)->sortBy('number')->values()->all()]);
+        $sides = new Collection([
+            $kept,
+            ...$parties->reject(fn (Party $party) => $party->id === $kept->id)->sortBy('number')->values()->all(),
+        ]);
         $hindrances = Hindrances::of(MergeSides::of($sides, $this->clock->today(), $by));
         $isOneKind = $sides->pluck('kind')->unique()->count() === 1;
 
@@ -62,7 +65,12 @@ final readonly class PlanMerge
             $decisions,
             $hindrances,
             // Of a person and a company nothing could be put together.
-            $isOneKind ? [...array_map(fn (Section $section) => $this->section->handle($section, $sides, $decisions), $this->sections->all()), $this->bank($sides, $decisions)] : [],
+            $isOneKind
+                ? [
+                    ...array_map(fn (Section $section) => $this->section->handle($section, $sides, $decisions), $this->sections->all()),
+                    $this->bank($sides, $decisions),
+                ]
+                : [],
             $this->seen($sides),
         );
     }
@@ -94,7 +102,10 @@ final readonly class PlanMerge
         foreach ($sides->sortBy('id') as $party) {
             $of = SectionVersions::all($party);
             ksort($of);
-            $versions[] = [$party->id, $of, BankDetail::query()->where('party_id', $party->id)->max('updated_at'), $party->archived_on?->toIso()];
+            $versions[] = [
+                $party->id, $of, BankDetail::query()->where('party_id', $party->id)->max('updated_at'),
+                $party->archived_on?->toIso(),
+            ];
         }
 
         return hash('sha256', json_encode($versions, JSON_THROW_ON_ERROR));

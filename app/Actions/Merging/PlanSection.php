@@ -91,7 +91,10 @@ final class PlanSection
             if ($offers === []) {
                 continue;
             }
-            $planned = PlannedValue::of("$name->value/$key", self::fact($facts, $key)->label ?? 'Detail', $offers, in_array($key, self::NAMES, true), $decisions);
+            $planned = PlannedValue::of(
+                "$name->value/$key", self::fact($facts, $key)->label ?? 'Detail', $offers, in_array($key, self::NAMES, true),
+                $decisions,
+            );
             if (! $planned->isEmpty()) {
                 $values[] = $planned;
             }
@@ -113,7 +116,10 @@ final class PlanSection
         $rows = DB::table('changes')->whereIntegerInRaw('subject_id', $ids)->where('section', $name->value)->where('key', '!=', '')
             ->groupBy('subject_id', 'key')->selectRaw('subject_id, key, max(id) as id, max(at) as at')->get();
         foreach ($rows as $row) {
-            $changed["$row->subject_id $row->key"] = [(int) $row->id, Clock::dayOf(new \DateTimeImmutable((string) $row->at, new \DateTimeZone('UTC')))];
+            $changed["$row->subject_id $row->key"] = [
+                (int) $row->id,
+                Clock::dayOf(new \DateTimeImmutable((string) $row->at, new \DateTimeZone('UTC'))),
+            ];
         }
 
         return $changed;

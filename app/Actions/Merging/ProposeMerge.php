@@ -32,7 +32,9 @@ final readonly class ProposeMerge
         return DB::transaction(function () use ($ids, $keptId, $decisions, $why, $by): Merge {
             $plan = $this->plan->of($ids, $keptId, $decisions, $by);
             $known = Merge::proposedOfAny($plan->sides->modelKeys())->with('sides', 'proposedBy')->get()
-                ->first(fn (Merge $one) => $one->sides->pluck('party_id')->sort()->values()->all() === $plan->sides->pluck('id')->sort()->values()->all());
+                ->first(
+                    fn (Merge $one) => $one->sides->pluck('party_id')->sort()->values()->all() === $plan->sides->pluck('id')->sort()->values()->all(),
+                );
             if ($known !== null) {
                 throw MergeRefused::isProposed($known->proposedBy->name ?? 'Somebody');
             }

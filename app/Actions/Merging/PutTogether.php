@@ -29,7 +29,10 @@ use Illuminate\Support\Facades\DB;
 final readonly class PutTogether
 {
     /** What is named where more than the number has to be put right; the rest of what settles only gets another number. */
-    private const BY_HAND = ['engagement_parties', 'meeting_parties', 'bank_details', 'party_list_items', 'client_terms', 'vendor_terms', 'look_alike_pairs', 'record_uses', 'detail_values'];
+    private const BY_HAND = [
+        'engagement_parties', 'meeting_parties', 'bank_details', 'party_list_items', 'client_terms', 'vendor_terms',
+        'look_alike_pairs', 'record_uses', 'detail_values',
+    ];
 
     public function __construct(private KeepBankDetails $bank)
     {
@@ -164,7 +167,11 @@ final readonly class PutTogether
 
                 continue;
             }
-            $later = array_filter((array) $row, fn (mixed $value, string $column) => in_array($column, $latest, true) && $value > $there->$column, ARRAY_FILTER_USE_BOTH);
+            $later = array_filter(
+                (array) $row,
+                fn (mixed $value, string $column) => in_array($column, $latest, true) && $value > $there->$column,
+                ARRAY_FILTER_USE_BOTH,
+            );
             if ($later !== []) {
                 $kept->update($later);
             }

@@ -36,7 +36,11 @@ final readonly class RecallFormer
     {
         $states = $merge->sections()->where('party_id', $side->party_id)->get()->keyBy('section');
         $name = $states->get(SectionName::Identity->value)->state ?? [];
-        $then = new Party(['id' => $side->party_id, 'number' => $side->number, 'kind' => isset($name['given']) ? PartyKind::Person : PartyKind::Company]);
+        $then = new Party([
+            'id' => $side->party_id,
+            'number' => $side->number,
+            'kind' => isset($name['given']) ? PartyKind::Person : PartyKind::Company,
+        ]);
         $past = new Past($side->party_id, $merge->done_at?->toImmutable() ?? $this->clock->now(), $this->identity);
         $told = [];
         foreach (self::ORDER as $which) {

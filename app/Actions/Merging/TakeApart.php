@@ -175,8 +175,10 @@ final readonly class TakeApart
     {
         [$prefix, $id] = [strtok($key, ':'), (int) strtok(':')];
         $tables = [
-            'contact' => ['contact_points', ['party_id']], 'address' => ['address_uses', ['party_id']], 'code' => ['party_codes', ['party_id']],
-            'tax' => ['tax_numbers', ['party_id']], 'position' => ['positions', ['person_id', 'company_id']], 'relation' => ['relations', ['from_id', 'to_id']],
+            'contact' => ['contact_points', ['party_id']], 'address' => ['address_uses', ['party_id']],
+            'code' => ['party_codes', ['party_id']],
+            'tax' => ['tax_numbers', ['party_id']], 'position' => ['positions', ['person_id', 'company_id']],
+            'relation' => ['relations', ['from_id', 'to_id']],
         ];
         [$table, $columns] = $tables[$prefix] ?? [null, []];
         foreach ($columns as $column) {

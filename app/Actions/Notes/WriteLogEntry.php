@@ -70,7 +70,8 @@ final readonly class WriteLogEntry
         $subject = $about?->is_private === true ? $about : $party;
         if (! $subject->isArchived()) {
             $this->write($subject, [
-                'kind' => $kind->value, 'day' => $day?->toIso() ?? '', 'withPartyId' => $subject === $party ? null : $party->id, 'text' => $text, 'isPinned' => false,
+                'kind' => $kind->value, 'day' => $day?->toIso() ?? '',
+                'withPartyId' => $subject === $party ? null : $party->id, 'text' => $text, 'isPinned' => false,
             ], $by);
         }
     }

@@ -102,7 +102,10 @@ final readonly class AddressesSection implements Section
             ));
 
         // An address that goes takes with it that they are reached there.
-        return [SectionOf::party($this->reach, $party), ...array_values($users->get()->map(fn (Party $other) => SectionOf::party($this, $other))->all())];
+        return [
+            SectionOf::party($this->reach, $party),
+            ...array_values($users->get()->map(fn (Party $other) => SectionOf::party($this, $other))->all()),
+        ];
     }
 
     public function write(Party $party, array $input): void

@@ -95,7 +95,8 @@ final readonly class ChangeSections
         SectionState::query()->insert($made);
 
         /** @var array<int, int> */
-        return $of()->whereNotNull('user_id')->selectRaw('max(id) as id, subject_id')->groupBy('subject_id')->pluck('id', 'subject_id')->all();
+        return $of()->whereNotNull('user_id')
+            ->selectRaw('max(id) as id, subject_id')->groupBy('subject_id')->pluck('id', 'subject_id')->all();
     }
 
     /**

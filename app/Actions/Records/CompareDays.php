@@ -41,7 +41,10 @@ final readonly class CompareDays
         $then = clone $subject;
         $was = [...$more($asOf), ...$this->recall->on($asOf, $then, $sectionsOf($then))];
         $copy = clone $subject;
-        $is = [...$more($beside), ...$isNow ? $this->now($copy, $sectionsOf($copy)) : $this->recall->on($beside, $copy, $sectionsOf($copy))];
+        $is = [
+            ...$more($beside),
+            ...$isNow ? $this->now($copy, $sectionsOf($copy)) : $this->recall->on($beside, $copy, $sectionsOf($copy)),
+        ];
 
         return new ComparedDays(
             $asOf,

@@ -42,7 +42,10 @@ final readonly class RecallSubject
             }
         }
 
-        return array_map(fn (SectionOf $section) => new RecalledSection($section->name, $section->facts(), $past->state($section->name)), $sections);
+        return array_map(
+            fn (SectionOf $section) => new RecalledSection($section->name, $section->facts(), $past->state($section->name)),
+            $sections,
+        );
     }
 
     /** @throws NotYetKept when the subject was not in the book on that day */

@@ -98,7 +98,9 @@ final readonly class RelationsSection implements Section
         ];
 
         return array_values(
-            Party::query()->whereKeyNot($party->id)->whereKey($others)->get()->map(fn (Party $other) => SectionOf::party($this, $other))->all(),
+            Party::query()
+                ->whereKeyNot($party->id)->whereKey($others)->get()
+                ->map(fn (Party $other) => SectionOf::party($this, $other))->all(),
         );
     }
 

@@ -44,7 +44,10 @@ final readonly class RevealPrivate
 
         return $field === null
             ? ''
-            : $this->log($engagement, SectionName::Details, $field->name, Sheets::ofEngagement($engagement->load('detailValues'))->text($field), $by);
+            : $this->log(
+                $engagement, SectionName::Details, $field->name,
+                Sheets::ofEngagement($engagement->load('detailValues'))->text($field), $by,
+            );
     }
 
     /** @return string empty when it is not kept */

@@ -14,8 +14,12 @@ use Illuminate\Validation\ValidationException;
 /** Saves one section of a record: all of it or nothing, never over somebody else's change, and logged. */
 final readonly class SaveSection
 {
-    public function __construct(private KeepSection $keep, private SectionEffects $effects, private TakeNewDetails $take, private CompareDays $days)
-    {
+    public function __construct(
+        private KeepSection $keep,
+        private SectionEffects $effects,
+        private TakeNewDetails $take,
+        private CompareDays $days,
+    ) {
     }
 
     /**

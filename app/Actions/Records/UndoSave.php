@@ -21,8 +21,12 @@ use Illuminate\Validation\ValidationException;
  */
 final readonly class UndoSave
 {
-    public function __construct(private KeepSection $keep, private Sections $sections, private SectionEffects $effects, private TakeNewDetails $take)
-    {
+    public function __construct(
+        private KeepSection $keep,
+        private Sections $sections,
+        private SectionEffects $effects,
+        private TakeNewDetails $take,
+    ) {
     }
 
     /**
@@ -42,7 +46,9 @@ final readonly class UndoSave
                 ->where(['subject_id' => $party->id, 'section' => $name->value, 'version' => $version]))->exists()) {
                 throw MergeRefused::ownMerge();
             }
-            [$changed, $undone] = $this->keep->undo($party, $name, $version, $by, fn (SectionState $state) => $this->sections->kept($state, $party));
+            [$changed, $undone] = $this->keep->undo(
+                $party, $name, $version, $by, fn (SectionState $state) => $this->sections->kept($state, $party),
+            );
             foreach ($undone as $section) {
                 if ($section->subject instanceof Party) {
                     $this->effects->handle($section->name, $section->subject, $section->name === $name ? $changed->subjectIds : [], $by);

@@ -36,7 +36,10 @@ final class PastRoles
             if ($engagement instanceof Engagement) {
                 $roles[] = $mayOpen->has($engagement->id)
                     ? PastRole::of($row->party_id, $engagement->id, $row->role->name, self::words($engagement))
-                    : PastRole::hidden($row->party_id, $engagement->id, $row->role->name, $engagement->kind->name, self::whoMay($engagement));
+                    : PastRole::hidden(
+                        $row->party_id, $engagement->id, $row->role->name, $engagement->kind->name,
+                        self::whoMay($engagement),
+                    );
             }
         }
 

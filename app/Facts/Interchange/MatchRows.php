@@ -47,7 +47,10 @@ final class MatchRows
             $ofKind = array_values(array_filter($alike, fn (Likeness $one) => $one->kind === $kind));
             $weights[$kind->value] = $ofKind === [] ? null : OfficeWeights::forAll(...$ofKind);
         }
-        $companies = self::companies(array_values(array_map(fn (PartyRow $row) => $row->value('name'), array_filter($rows, fn (PartyRow $row) => $row->kind === PartyKind::Company))));
+        $companies = self::companies(array_values(array_map(
+            fn (PartyRow $row) => $row->value('name'),
+            array_filter($rows, fn (PartyRow $row) => $row->kind === PartyKind::Company),
+        )));
         $found = [];
         foreach ($rows as $line => $row) {
             $match = self::compared(
@@ -81,7 +84,12 @@ final class MatchRows
      */
     public static function alike(array $rows, bool $withCompanies = true): array
     {
-        $companies = ! $withCompanies ? [] : self::companies(array_merge([], ...array_map(fn (PartyRow $row) => array_column($row->positions, 'company'), array_values($rows))));
+        $companies = ! $withCompanies
+            ? []
+            : self::companies(array_merge(
+                [],
+                ...array_map(fn (PartyRow $row) => array_column($row->positions, 'company'), array_values($rows)),
+            ));
 
         return array_map(fn (PartyRow $row) => PartyLikeness::ofRow($row, array_values(array_filter(
             array_map(fn (array $held) => $companies[self::sortKey($held['company'])] ?? 0, $row->positions),
@@ -94,11 +102,17 @@ final class MatchRows
      */
     private static function compared(Likeness $one, array $kept, \Closure $compare): RowMatch
     {
-        $alike = array_filter(array_map(fn (Likeness $other) => $compare($one, $other), $kept), fn (Comparison $found) => $found->isPossible());
+        $alike = array_filter(
+            array_map(fn (Likeness $other) => $compare($one, $other), $kept),
+            fn (Comparison $found) => $found->isPossible(),
+        );
         uasort($alike, fn (Comparison $a, Comparison $b) => [$b->isLikely(), $b->score] <=> [$a->isLikely(), $a->score]);
         $sure = array_keys(array_filter($alike, fn (Comparison $found) => $found->verdict === Verdict::Same));
         // Where somebody is in the book twice, the one that is called so to the letter.
-        $exact = array_values(array_filter($sure, fn (int $id) => [$kept[$id]->given, $kept[$id]->name, $kept[$id]->branch] === [$one->given, $one->name, $one->branch]));
+        $exact = array_values(array_filter(
+            $sure,
+            fn (int $id) => [$kept[$id]->given, $kept[$id]->name, $kept[$id]->branch] === [$one->given, $one->name, $one->branch],
+        ));
 
         return new RowMatch(
             match (true) {
@@ -106,7 +120,10 @@ final class MatchRows
                 count($exact) === 1 => $exact[0],
                 default => null,
             },
-            array_map(fn (int $id) => ['id' => $id, 'isSure' => $alike[$id]->verdict === Verdict::Same], array_slice(array_keys($alike), 0, self::CANDIDATES)),
+            array_map(
+                fn (int $id) => ['id' => $id, 'isSure' => $alike[$id]->verdict === Verdict::Same],
+                array_slice(array_keys($alike), 0, self::CANDIDATES),
+            ),
         );
     }
 
@@ -181,7 +198,9 @@ final class MatchRows
         }
         $found = [];
         foreach (array_chunk(array_keys($keys), self::ASKED) as $some) {
-            $rows = DB::table('parties')->whereIn('sort_key', array_map(strval(...), $some))->where('kind', PartyKind::Company->value)->whereNull('archived_on');
+            $rows = DB::table('parties')
+                ->whereIn('sort_key', array_map(strval(...), $some))->where('kind', PartyKind::Company->value)
+                ->whereNull('archived_on');
             foreach ($rows->orderByDesc('id')->get(['id', 'sort_key']) as $row) {
                 $found[(string) $row->sort_key] = (int) $row->id;
             }

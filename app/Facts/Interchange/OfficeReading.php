@@ -72,6 +72,7 @@ final readonly class OfficeReading
     private static function fields(): Collection
     {
         return DetailField::query()->where('is_retired', false)->whereIn('kind', FieldKind::cases())
-            ->whereIn('sheet_id', fn ($sheets) => $sheets->select('id')->from('detail_sheets')->whereNull('engagement_kind_id'))->orderBy('id')->get();
+            ->whereIn('sheet_id', fn ($sheets) => $sheets->select('id')->from('detail_sheets')->whereNull('engagement_kind_id'))
+            ->orderBy('id')->get();
     }
 }

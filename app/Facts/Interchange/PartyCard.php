@@ -36,7 +36,9 @@ final class PartyCard
                 ? array_values(array_filter([$held->company->display_name ?? '', $held->department ?? '']))
                 : [$party->display_name],
             $held->title ?? '',
-            array_values($party->contactPoints->map(fn (ContactPoint $point) => [$point->kind, self::value($point), $point->label, $point->is_primary])->all()),
+            array_values($party->contactPoints->map(
+                fn (ContactPoint $point) => [$point->kind, self::value($point), $point->label, $point->is_primary],
+            )->all()),
             array_values($uses->map(fn (AddressUse $use) => [
                 $use->address->lines === '' ? [] : explode("\n", $use->address->lines), $use->address->locality, $use->address->region,
                 $use->address->postcode, CountryNames::of($use->address->country), self::label($use), $use->is_primary,

@@ -41,11 +41,14 @@ final class RowOfParty
             $party->kind,
             self::values($party, $terms),
             array_values($party->contactPoints->map(fn (ContactPoint $point) => [
-                'kind' => $point->kind->value, 'value' => $point->value.($point->extension === '' ? '' : " x$point->extension"), 'typed' => $point->typed, 'label' => $point->label,
+                'kind' => $point->kind->value,
+                'value' => $point->value.($point->extension === '' ? '' : " x$point->extension"), 'typed' => $point->typed,
+                'label' => $point->label,
             ])->all()),
             array_values($party->addressUses->map(fn (AddressUse $use) => [
                 ...$use->address->only('country', 'lines', 'locality', 'region', 'postcode'),
-                'attention' => $use->attention, 'careOf' => $use->care_of, 'uses' => array_values($use->uses->map(fn ($one) => $one->value)->all()),
+                'attention' => $use->attention, 'careOf' => $use->care_of,
+                'uses' => array_values($use->uses->map(fn ($one) => $one->value)->all()),
             ])->all()),
             $party->isPerson() ? array_values($party->heldPositions->map(fn (Position $held) => [
                 'company' => $held->company->display_name, 'title' => $held->title, 'department' => $held->department,
@@ -53,7 +56,9 @@ final class RowOfParty
             $party->listed(OfficeList::Types),
             $party->listed(OfficeList::Tags),
             array_values($party->codes->map(fn (PartyCode $code) => $code->only('system', 'value'))->all()),
-            array_values($party->taxNumbers->map(fn (TaxNumber $number) => ['kind' => $number->kind->value] + $number->only('country', 'value'))->all()),
+            array_values($party->taxNumbers->map(
+                fn (TaxNumber $number) => ['kind' => $number->kind->value] + $number->only('country', 'value'),
+            )->all()),
             self::accounts($party),
             $party->logEntries->map(fn (LogEntry $entry) => $entry->text)->implode("\n\n"),
         );
@@ -67,18 +72,22 @@ final class RowOfParty
     private static function values(Party $party, array $terms): array
     {
         $names = $party->isPerson() ? [
-            'prefix' => $party->prefix, 'given' => $party->given, 'middle' => $party->middle, 'family' => $party->family, 'suffix' => $party->suffix,
+            'prefix' => $party->prefix, 'given' => $party->given, 'middle' => $party->middle, 'family' => $party->family,
+            'suffix' => $party->suffix,
             'post-nominals' => $party->post_nominals, 'preferred' => $party->preferred, 'pronouns' => $party->pronouns,
             'informal' => self::yes($party->is_informal), 'birth-date' => $party->born_on ?? '',
             'deceased' => $party->deceased_on?->toIso() ?? self::yes($party->is_deceased),
         ] : [
-            'name' => $party->company_name, 'legal-name' => $party->legal_name, 'payee' => $party->payee_name, 'legal-form' => $party->legal_form,
+            'name' => $party->company_name, 'legal-name' => $party->legal_name, 'payee' => $party->payee_name,
+            'legal-form' => $party->legal_form,
             'registration-number' => $party->registration_number, 'industry' => $party->industry,
         ];
         $values = $names + [
             'number' => (string) $party->number, 'client' => self::yes($party->is_client), 'vendor' => self::yes($party->is_vendor),
-            'owner' => $party->owner->name ?? '', 'account-manager' => $party->accountManager->name ?? '', 'buyer' => $party->buyer->name ?? '',
-            'source' => $party->source, 'language' => $party->language, 'grade' => (string) $party->grade, 'form-on' => $party->form_on?->toIso() ?? '',
+            'owner' => $party->owner->name ?? '', 'account-manager' => $party->accountManager->name ?? '',
+            'buyer' => $party->buyer->name ?? '',
+            'source' => $party->source, 'language' => $party->language, 'grade' => (string) $party->grade,
+            'form-on' => $party->form_on?->toIso() ?? '',
         ];
         foreach (Side::cases() as $side) {
             $values += self::side($party, $side, $terms);
@@ -105,7 +114,10 @@ final class RowOfParty
             $value = $own?->getAttribute(SideDefaults::column(SideField::from($name)));
             $values["$side->value-$name"] = match (true) {
                 $value instanceof \BackedEnum => (string) $value->value,
-                $name === SideField::Limit->value && is_int($value) => Money::ofMinor($value, $own->currency ?? Office::current()->currency())->toDecimal(),
+                $name === SideField::Limit->value && is_int($value) => Money::ofMinor(
+                    $value,
+                    $own->currency ?? Office::current()->currency(),
+                )->toDecimal(),
                 is_scalar($value) => (string) $value,
                 default => '',
             };
@@ -126,8 +138,10 @@ final class RowOfParty
                 $isIban = $account->kind === AccountKind::Iban;
                 $accounts[] = [
                     'kind' => $account->kind->value, 'iban' => $isIban ? $account->account : '', 'bic' => $isIban ? $account->bank : '',
-                    'routing' => $account->kind === AccountKind::UsAccount ? $account->bank : '', 'sortCode' => $account->kind === AccountKind::UkAccount ? $account->bank : '',
-                    'account' => $isIban ? '' : $account->account, 'use' => $account->use->value ?? '', 'holder' => $detail->holder, 'bankName' => $detail->bank_name,
+                    'routing' => $account->kind === AccountKind::UsAccount ? $account->bank : '',
+                    'sortCode' => $account->kind === AccountKind::UkAccount ? $account->bank : '',
+                    'account' => $isIban ? '' : $account->account, 'use' => $account->use->value ?? '',
+                    'holder' => $detail->holder, 'bankName' => $detail->bank_name,
                 ];
             }
         }

@@ -46,10 +46,18 @@ final class Targets
         foreach (array_filter($targets, fn (string $one) => $one !== '') as $text) {
             $target = Target::of($text);
             $column = PartyColumns::all()[$target->key ?? ''] ?? null;
-            if ($target === null || ($column === null && ! isset($fields[$text]) && $text !== AddressBook::UNREADABLE) || mb_strlen($target->label) > self::LABEL) {
+            if (
+                $target === null
+                || ($column === null && ! isset($fields[$text]) && $text !== AddressBook::UNREADABLE)
+                || mb_strlen($target->label) > self::LABEL
+            ) {
                 return 'One of the columns is said to be something that is no longer there. Choose again.';
             }
-            if ($column?->isSeveral === false && ! in_array($target->key, ['note', 'tags', 'types'], true) && in_array($text, $once, true)) {
+            if (
+                $column?->isSeveral === false
+                && ! in_array($target->key, ['note', 'tags', 'types'], true)
+                && in_array($text, $once, true)
+            ) {
                 return "Two columns are said to be “{$column->title}”. Leave one of them out.";
             }
             $once[] = $text;

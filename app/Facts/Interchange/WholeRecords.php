@@ -35,9 +35,12 @@ final readonly class WholeRecords
     /** @return \Generator<int, string> the file, piece by piece */
     public function handle(Wanted $wanted, ListFormat $format, bool $withPrivate, User $reader): \Generator
     {
-        $ids = (new PartyList($this->clock, $wanted, $reader))->inOrder()->pluck('v.party_id')->map(fn (mixed $id) => is_numeric($id) ? (int) $id : 0);
+        $ids = (new PartyList($this->clock, $wanted, $reader))->inOrder()
+            ->pluck('v.party_id')->map(fn (mixed $id) => is_numeric($id) ? (int) $id : 0);
 
-        return $format === ListFormat::Json ? $this->json($ids, $withPrivate, $reader) : TableWriter::write($format, $this->rows($ids, $withPrivate, $reader));
+        return $format === ListFormat::Json
+            ? $this->json($ids, $withPrivate, $reader)
+            : TableWriter::write($format, $this->rows($ids, $withPrivate, $reader));
     }
 
     /** @return \Generator<int, string> everybody, archived or not, with what is private */
@@ -112,9 +115,18 @@ final readonly class WholeRecords
                 ->whereIn('state', array_map(fn (BankState $state) => $state->value, [BankState::Confirmed, ...BankDetail::WAITING]))),
         ];
         $fields = OfficeReading::fieldNames();
-        $secret = array_filter(array_keys($fields), fn (string $key) => DetailField::query()->find((int) substr($key, 7))?->isSecret() === true);
+        $secret = array_filter(
+            array_keys($fields),
+            fn (string $key) => DetailField::query()->find((int) substr($key, 7))?->isSecret() === true,
+        );
 
-        return new RowWriter($most, array_values(DB::table('party_codes')->distinct()->orderBy('system')->pluck('system')->map(strval(...))->all()), $fields, array_values($secret), $withPrivate);
+        return new RowWriter(
+            $most,
+            array_values(DB::table('party_codes')->distinct()->orderBy('system')->pluck('system')->map(strval(...))->all()),
+            $fields,
+            array_values($secret),
+            $withPrivate,
+        );
     }
 
     /**
@@ -141,7 +153,8 @@ final readonly class WholeRecords
     {
         $at = $this->clock->now();
         DB::table('changes')->insert(array_map(fn (int $id) => [
-            'subject_id' => $id, 'section' => 'tax-numbers', 'key' => 'seen', 'label' => 'What is private', 'from' => '', 'to' => 'shown in a file, though private',
+            'subject_id' => $id, 'section' => 'tax-numbers', 'key' => 'seen', 'label' => 'What is private', 'from' => '',
+            'to' => 'shown in a file, though private',
             'user_id' => $reader->id, 'at' => $at,
         ], $ids));
     }

@@ -28,7 +28,9 @@ final class MatchParties
     {
         $match = new self();
         foreach (
-            DB::table('parties')->select('id', 'number', 'display_name', 'company_name', 'legal_name', 'archived_on')->lazyById(2000) as $party
+            DB::table('parties')
+                ->select('id', 'number', 'display_name', 'company_name', 'legal_name', 'archived_on')
+                ->lazyById(2000) as $party
         ) {
             $match->byNumber[(string) $party->number] = (int) $party->id;
             foreach (

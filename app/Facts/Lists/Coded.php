@@ -10,7 +10,10 @@ use Almanac\Lists\Condition;
 use Almanac\Lists\Operator;
 use Almanac\Lists\Value;
 
-/** A code in the row that is asked for by what it is called: the core says which of them are meant, and an index of the codes may lead to them. */
+/**
+ * A code in the row that is asked for by what it is called: the core says which of them are meant, and an index of the
+ * codes may lead to them.
+ */
 final readonly class Coded implements Source
 {
     /**

@@ -17,8 +17,12 @@ final readonly class Column implements Source
      * @param string $order in whose order it is sorted, where that is not the value itself
      * @param string $known an expression that is 1 where there is a value, for those that are too long to be walked along
      */
-    public function __construct(private string $value, private string $currency = '', private string $order = '', private string $known = '')
-    {
+    public function __construct(
+        private string $value,
+        private string $currency = '',
+        private string $order = '',
+        private string $known = '',
+    ) {
     }
 
     public function asks(Condition $condition, Day $today): Asked

@@ -28,7 +28,10 @@ use Illuminate\Support\Facades\Auth;
 final class DocumentRegister implements ListRegister
 {
     /** What records have that their documents are asked for. */
-    private const OF_PARTIES = ['role', 'kind', 'types', 'tags', 'country', 'region', 'locality', 'postcode', 'owner', 'account-manager', 'buyer', 'industry', 'grade'];
+    private const OF_PARTIES = [
+        'role', 'kind', 'types', 'tags', 'country', 'region', 'locality', 'postcode', 'owner', 'account-manager',
+        'buyer', 'industry', 'grade',
+    ];
 
     public function columns(): array
     {
@@ -103,7 +106,10 @@ final class DocumentRegister implements ListRegister
                 fn (Document $one) => Value::day($one->sent_at === null ? null : Clock::dayOf($one->sent_at)),
                 new Moment('documents.sent_at'),
             ),
-            ListedField::of('currency', 'Currency', FieldType::Choice, fn (Document $one) => Value::choice($one->currency), new Column('lower(documents.currency)')),
+            ListedField::of(
+                'currency', 'Currency', FieldType::Choice, fn (Document $one) => Value::choice($one->currency),
+                new Column('lower(documents.currency)'),
+            ),
             self::amount('total', 'Total', 'total_minor'),
             self::amount('net', 'Without tax', 'net_minor'),
             self::amount('tax', 'Tax', 'tax_minor'),
@@ -153,7 +159,9 @@ final class DocumentRegister implements ListRegister
             count($kinds) === 1 ? Operator::Is : Operator::AnyOf,
             ...array_map(fn (DocumentKind $one) => Value::choice(self::kindTitle($one)), $kinds),
         );
-        $state = fn (string $words, DocumentState $state) => Phrase::usual($words, $of('state'), Operator::Is, Value::choice(self::stateTitle($state)));
+        $state = fn (string $words, DocumentState $state) => Phrase::usual(
+            $words, $of('state'), Operator::Is, Value::choice(self::stateTitle($state)),
+        );
 
         return [
             $kind('invoices', DocumentKind::Invoice),
@@ -210,7 +218,10 @@ final class DocumentRegister implements ListRegister
      */
     private static function text(string $key, string $title, string $column, \Closure $text): ListedField
     {
-        return ListedField::of($key, $title, FieldType::Text, fn (Document $one) => Value::text($text($one)), new Column("fold(nullif(documents.$column, ''))"));
+        return ListedField::of(
+            $key, $title, FieldType::Text, fn (Document $one) => Value::text($text($one)),
+            new Column("fold(nullif(documents.$column, ''))"),
+        );
     }
 
     /**

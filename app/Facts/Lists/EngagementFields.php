@@ -22,10 +22,24 @@ final class EngagementFields
     public static function all(): array
     {
         return [
-            self::field('engagement-role', 'Role in a case or project', 'engagement_roles.name', fn (EngagementParty $one) => $one->role->name)
-                ->chosenFrom(fn () => array_values(EngagementRole::query()->distinct()->orderBy('name')->pluck('name')->map(strval(...))->all())),
-            self::field('engagement-stage', 'Stage of a case or project', 'engagement_stages.name', fn (EngagementParty $one) => $one->engagement->stage->name ?? '')
-                ->chosenFrom(fn () => array_values(EngagementStage::query()->distinct()->orderBy('name')->pluck('name')->map(strval(...))->all())),
+            self::field(
+                'engagement-role',
+                'Role in a case or project',
+                'engagement_roles.name',
+                fn (EngagementParty $one) => $one->role->name,
+            )
+                ->chosenFrom(fn () => array_values(
+                    EngagementRole::query()->distinct()->orderBy('name')->pluck('name')->map(strval(...))->all(),
+                )),
+            self::field(
+                'engagement-stage',
+                'Stage of a case or project',
+                'engagement_stages.name',
+                fn (EngagementParty $one) => $one->engagement->stage->name ?? '',
+            )
+                ->chosenFrom(fn () => array_values(
+                    EngagementStage::query()->distinct()->orderBy('name')->pluck('name')->map(strval(...))->all(),
+                )),
             self::field('engagement', 'Case or project', 'engagements.number', fn (EngagementParty $one) => $one->engagement->number ?? ''),
         ];
     }

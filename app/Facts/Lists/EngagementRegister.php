@@ -43,8 +43,14 @@ final class EngagementRegister implements ListRegister
     public function fields(): Collection
     {
         return once(fn () => collect([
-            ListedField::of('number', 'Number', FieldType::Text, fn (Engagement $one) => Value::text($one->number), new Column('fold(engagements.number)')),
-            ListedField::of('title', 'Title', FieldType::Text, fn (Engagement $one) => Value::text($one->title), new Column("fold(nullif(engagements.title, ''))")),
+            ListedField::of(
+                'number', 'Number', FieldType::Text, fn (Engagement $one) => Value::text($one->number),
+                new Column('fold(engagements.number)'),
+            ),
+            ListedField::of(
+                'title', 'Title', FieldType::Text, fn (Engagement $one) => Value::text($one->title),
+                new Column("fold(nullif(engagements.title, ''))"),
+            ),
             self::named('engagement-kind', 'Kind', 'kind', 'engagement_kinds', 'kind_id', fn (Engagement $one) => $one->kind->name)
                 ->chosenFrom(fn () => self::names(EngagementKind::query()->orderBy('name')->pluck('name'))),
             self::named('stage', 'Stage', 'stage', 'engagement_stages', 'stage_id', fn (Engagement $one) => $one->stage->name, 'rank')
@@ -81,7 +87,9 @@ final class EngagementRegister implements ListRegister
                 FieldType::Number,
                 fn (Engagement $one, Day $today) => Value::number($one->is_closed ? null : $today->number - $one->moved_on->number),
                 new Later(
-                    fn (Day $today) => new Column("iif(engagements.is_closed, null, cast(julianday('{$today->toIso()}') - julianday(engagements.moved_on) as int))"),
+                    fn (Day $today) => new Column(
+                        "iif(engagements.is_closed, null, cast(julianday('{$today->toIso()}') - julianday(engagements.moved_on) as int))",
+                    ),
                     fn () => 'iif(engagements.is_closed, null, -julianday(engagements.moved_on))',
                 ),
             ),
@@ -152,8 +160,15 @@ final class EngagementRegister implements ListRegister
      *
      * @return ListedField<Engagement>
      */
-    private static function named(string $key, string $title, string $relation, string $table, string $column, \Closure $name, string $rank = ''): ListedField
-    {
+    private static function named(
+        string $key,
+        string $title,
+        string $relation,
+        string $table,
+        string $column,
+        \Closure $name,
+        string $rank = '',
+    ): ListedField {
         return ListedField::of(
             $key,
             $title,

@@ -26,6 +26,7 @@ final class FilterQuery
     /** @param  ListRegister<covariant Model>  $register */
     private static function source(ListRegister $register, Condition $condition): Source
     {
-        return $register->fields()->get($condition->field->key)->source ?? throw new \OutOfBoundsException("There is no field {$condition->field->key}.");
+        return $register->fields()
+            ->get($condition->field->key)->source ?? throw new \OutOfBoundsException("There is no field {$condition->field->key}.");
     }
 }

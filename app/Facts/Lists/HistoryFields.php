@@ -35,7 +35,13 @@ final class HistoryFields
                 fn (Party $party) => Value::day($party->created_at === null ? null : Clock::dayOf($party->created_at)),
                 new Moment('v.added_at'),
             ),
-            PartyFields::colleague('added-by', 'Added by', 'added_by_id', fn (Party $party) => $party->firstChange?->user->name, ['firstChange.user']),
+            PartyFields::colleague(
+                'added-by',
+                'Added by',
+                'added_by_id',
+                fn (Party $party) => $party->firstChange?->user->name,
+                ['firstChange.user'],
+            ),
             ListedField::of(
                 'changed',
                 'Changed',
@@ -44,7 +50,13 @@ final class HistoryFields
                 new Moment('v.changed_at'),
                 ['lastChange'],
             ),
-            PartyFields::colleague('changed-by', 'Changed by', 'changed_by_id', fn (Party $party) => $party->lastChange?->user->name, ['lastChange.user']),
+            PartyFields::colleague(
+                'changed-by',
+                'Changed by',
+                'changed_by_id',
+                fn (Party $party) => $party->lastChange?->user->name,
+                ['lastChange.user'],
+            ),
             ListedField::of(
                 'last',
                 'Last happened on',
@@ -57,7 +69,9 @@ final class HistoryFields
                 'look-alike',
                 'Perhaps in the book twice',
                 FieldType::YesNo,
-                fn (Party $party) => Value::yesNo($party->pairsAsFirst->concat($party->pairsAsSecond)->contains(fn (LookAlikePair $pair) => $pair->state->isToSettle())),
+                fn (Party $party) => Value::yesNo(
+                    $party->pairsAsFirst->concat($party->pairsAsSecond)->contains(fn (LookAlikePair $pair) => $pair->state->isToSettle()),
+                ),
                 new Column('(v.party_id in (select first_id from look_alike_pairs where '.LookAlikePair::TO_SETTLE
                     .' union select second_id from look_alike_pairs where '.LookAlikePair::TO_SETTLE.'))'),
                 ['pairsAsFirst', 'pairsAsSecond'],

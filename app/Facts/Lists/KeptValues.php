@@ -22,7 +22,10 @@ use App\Models\Party;
 use App\Models\Position;
 use Symfony\Component\Intl\Languages;
 
-/** The row of record_values of a record: what lists ask of it and sort it by. What changes with others' writing the database keeps itself. */
+/**
+ * The row of record_values of a record: what lists ask of it and sort it by. What changes with others' writing the
+ * database keeps itself.
+ */
 final class KeptValues
 {
     /** Bank details that are there, be they confirmed yet or not. */

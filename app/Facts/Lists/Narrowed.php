@@ -62,7 +62,8 @@ final readonly class Narrowed
     /** @return list<array{ListedField<TModel>, bool}> the fields that it is sorted by, and whether the other way round */
     public function sort(): array
     {
-        return $this->sorted($this->wanted->sort) ?: $this->sorted(Wanted::keys($this->wanted->view->sort())) ?: $this->sorted($this->register->sort());
+        return $this->sorted($this->wanted->sort) ?: $this
+            ->sorted(Wanted::keys($this->wanted->view->sort())) ?: $this->sorted($this->register->sort());
     }
 
     /** @return list<array{string, 'asc'|'desc'}> in the words of the database; what is empty comes last, whichever way round */

@@ -20,7 +20,8 @@ final readonly class PartyList
 {
     /** What the whole directory is sorted by with an index of its own, where that is all it is sorted by. */
     private const INDEXED = [
-        'receivable' => 'receivable_minor', 'overdue' => 'overdue_minor', 'payable' => 'payable_minor', 'days-to-pay' => 'days_to_pay_tenths',
+        'receivable' => 'receivable_minor', 'overdue' => 'overdue_minor', 'payable' => 'payable_minor',
+        'days-to-pay' => 'days_to_pay_tenths',
     ];
 
     /** What the index of what is asked most has of a row. */
@@ -96,7 +97,9 @@ final readonly class PartyList
         $asked = $this->asked(true);
         preg_match_all('/\bv\.(\w+)/', $asked->sql, $columns);
 
-        return array_diff($columns[1], self::TOLD) === [] ? new Asked(str_replace('+v.is_in_use', 'v.is_in_use', $asked->sql), $asked->bindings) : $asked;
+        return array_diff($columns[1], self::TOLD) === []
+            ? new Asked(str_replace('+v.is_in_use', 'v.is_in_use', $asked->sql), $asked->bindings)
+            : $asked;
     }
 
     /** What the database is asked for one condition. */

@@ -28,7 +28,10 @@ use Symfony\Component\Intl\Countries;
 final class SearchedFields
 {
     /** The relations of a party that they are read from. */
-    public const READS = [...RecordRow::READS, 'contactPoints.line', 'addressUses.address.line', 'listItems', 'codes', 'files', 'vendorTerms', 'detailValues.field', 'formerRecords'];
+    public const READS = [
+        ...RecordRow::READS, 'contactPoints.line', 'addressUses.address.line', 'listItems', 'codes', 'files',
+        'vendorTerms', 'detailValues.field', 'formerRecords',
+    ];
 
     /** @return Collection<string, ListedField<Party>> by key; made once, also for a whole run over many records */
     public static function all(): Collection

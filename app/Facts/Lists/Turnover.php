@@ -33,7 +33,10 @@ final readonly class Turnover
             )).' else 0 end',
             ['client' => Side::Client, 'vendor' => Side::Vendor],
         );
-        $kinds = implode("', '", array_map(fn (DocumentKind $kind) => $kind->value, [...self::kinds(Side::Client), ...self::kinds(Side::Vendor)]));
+        $kinds = implode(
+            "', '",
+            array_map(fn (DocumentKind $kind) => $kind->value, [...self::kinds(Side::Client), ...self::kinds(Side::Vendor)]),
+        );
         $states = implode("', '", array_column(DocumentState::counted(), 'value'));
 
         return "select party_id, dated_on as day, {$columns['client']} as billed_minor, 0 as received_minor, {$columns['vendor']} as bills_minor,"

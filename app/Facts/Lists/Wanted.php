@@ -32,6 +32,10 @@ final readonly class Wanted
     /** @return list<string> */
     public static function keys(string $joined): array
     {
-        return array_slice(array_values(array_unique(array_filter(array_map(trim(...), explode(',', $joined)), fn (string $key) => $key !== ''))), 0, self::MOST_KEYS);
+        return array_slice(
+            array_values(array_unique(array_filter(array_map(trim(...), explode(',', $joined)), fn (string $key) => $key !== ''))),
+            0,
+            self::MOST_KEYS,
+        );
     }
 }

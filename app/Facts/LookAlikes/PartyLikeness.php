@@ -27,7 +27,10 @@ use Illuminate\Support\Facades\DB;
 final class PartyLikeness
 {
     /** What a party is loaded with for of(). */
-    public const RELATIONS = ['contactPoints.line', 'addressUses.address.line', 'taxNumbers', 'codes', 'heldPositions', 'formerNames', 'formerRecords'];
+    public const RELATIONS = [
+        'contactPoints.line', 'addressUses.address.line', 'taxNumbers', 'codes', 'heldPositions', 'formerNames',
+        'formerRecords',
+    ];
 
     /** Columns of a party that are compared as they are. */
     private const NAMES = ['given', 'middle', 'family', 'suffix', 'preferred', 'company_name', 'legal_name'];
@@ -38,9 +41,14 @@ final class PartyLikeness
             $party->kind,
             $party->only(self::NAMES),
             $party->birthDay(),
-            array_values($party->contactPoints->map(fn (ContactPoint $point) => [$point->kind->value, $point->value, $point->line !== null])->all()),
+            array_values($party->contactPoints->map(
+                fn (ContactPoint $point) => [$point->kind->value, $point->value, $point->line !== null],
+            )->all()),
             array_values($party->addressUses->map(
-                fn (AddressUse $use) => [$use->address->lines, $use->address->locality, $use->address->postcode, $use->address->line === null ? '' : $use->address->form],
+                fn (AddressUse $use) => [
+                    $use->address->lines, $use->address->locality, $use->address->postcode,
+                    $use->address->line === null ? '' : $use->address->form,
+                ],
             )->all()),
             array_values($party->taxNumbers->map(fn (TaxNumber $number) => $number->token())->all()),
             array_values($party->codes->map(fn (PartyCode $code) => [$code->system, $code->value])->all()),
@@ -64,13 +72,21 @@ final class PartyLikeness
         return self::from(
             $row->kind,
             [
-                'given' => $row->value('given'), 'middle' => $row->value('middle'), 'family' => $row->value('family'), 'suffix' => $row->value('suffix'),
+                'given' => $row->value('given'), 'middle' => $row->value('middle'), 'family' => $row->value('family'),
+                'suffix' => $row->value('suffix'),
                 'preferred' => $row->value('preferred'), 'company_name' => $row->value('name'), 'legal_name' => $row->value('legal-name'),
             ],
             $born === '' ? null : Day::fromIso($born),
             array_map(fn (array $point) => [$point['kind'], explode(' x', $point['value'])[0], false], $row->points),
             array_map(fn (array $place) => [$place['lines'], $place['locality'], $place['postcode'], ''], $row->addresses),
-            array_map(fn (array $number) => TaxNumber::tokenOfTyped(TaxId::of(TaxIdKind::from($number['kind']), $number['country'], $number['value'])), $row->taxNumbers),
+            array_map(
+                fn (array $number) => TaxNumber::tokenOfTyped(TaxId::of(
+                    TaxIdKind::from($number['kind']),
+                    $number['country'],
+                    $number['value'],
+                )),
+                $row->taxNumbers,
+            ),
             array_map(fn (array $code) => [$code['system'], $code['value']], $row->codes),
             $employers,
             [],
@@ -94,7 +110,10 @@ final class PartyLikeness
         }
         $uses = $of('address_uses')->join('addresses', 'addresses.id', 'address_id')->orderBy('rank');
         foreach ($uses->get(['party_id', 'postcode', 'locality', 'lines', 'form']) as $place) {
-            $places[$place->party_id][] = [(string) $place->lines, (string) $place->locality, (string) $place->postcode, isset($lines[$place->form]) ? (string) $place->form : ''];
+            $places[$place->party_id][] = [
+                (string) $place->lines, (string) $place->locality, (string) $place->postcode,
+                isset($lines[$place->form]) ? (string) $place->form : '',
+            ];
         }
         foreach ($of('tax_numbers')->orderBy('rank')->get(['party_id', 'kind', 'fingerprint']) as $number) {
             $numbers[$number->party_id][] = TaxNumber::tokenOf((string) $number->kind, (string) $number->fingerprint);

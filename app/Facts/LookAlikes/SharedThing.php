@@ -52,7 +52,9 @@ final readonly class SharedThing
     {
         $points = self::points()->whereIntegerInRaw('party_id', $ids)->groupBy('value')->havingRaw('count(distinct party_id) > 1')
             ->orderBy('value')->pluck('value');
-        $places = AddressUse::query()->join('addresses', 'addresses.id', 'address_id')->whereIntegerInRaw('party_id', $ids)->whereRaw("form <> ''")
+        $places = AddressUse::query()
+            ->join('addresses', 'addresses.id', 'address_id')->whereIntegerInRaw('party_id', $ids)
+            ->whereRaw("form <> ''")
             ->groupBy('form')->havingRaw('count(distinct party_id) > 1')->orderBy('form')->toBase()->pluck('form');
 
         return array_values([...$points->map(strval(...))->all(), ...$places->map(strval(...))->all()]);

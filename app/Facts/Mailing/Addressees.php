@@ -42,7 +42,9 @@ final readonly class Addressees
     {
         $today = $this->clock->today();
         foreach (Collection::make($ids)->chunk(self::CHUNK) as $some) {
-            $parties = Party::query()->with([...self::READS, ...$way === null ? [] : ['cautions', 'contactPoints']])->findMany($some->all())->keyBy('id');
+            $parties = Party::query()
+                ->with([...self::READS, ...$way === null ? [] : ['cautions', 'contactPoints']])->findMany($some->all())
+                ->keyBy('id');
             $homes = $this->homes($parties);
             foreach ($some as $id) {
                 $party = $parties->get($id);
@@ -82,7 +84,9 @@ final readonly class Addressees
     /** What a colleague wrote as a stop for writing to them. */
     private function stop(Party $party, Day $today): string
     {
-        return $party->cautions->first(fn (Caution $one) => $one->level === CautionLevel::Stop && $one->value()->concerns(CautionUse::Writing, $today))->text ?? '';
+        return $party->cautions->first(
+            fn (Caution $one) => $one->level === CautionLevel::Stop && $one->value()->concerns(CautionUse::Writing, $today),
+        )->text ?? '';
     }
 
     /**
@@ -97,6 +101,8 @@ final readonly class Addressees
         $ids = $parties->flatMap(fn (Party $party) => $party->addressUses->pluck('address_id'))->unique()->all();
 
         return array_fill_keys(Address::query()->whereIntegerInRaw('id', $ids)
-            ->whereIn('owner_id', fn ($owners) => $owners->select('id')->from('parties')->where('kind', PartyKind::Person->value))->pluck('id')->all(), true);
+            ->whereIn('owner_id', fn ($owners) => $owners->select('id')->from('parties')->where('kind', PartyKind::Person->value))
+            ->pluck('id')->all(),
+            true);
     }
 }

@@ -24,6 +24,10 @@ final readonly class TypedLetter
         $day = $dates->day($input['day'], 'day', $problems) ?? $dates->today();
         $engagement = $input['engagementId'] === null ? null : Engagement::query()->find($input['engagementId']);
 
-        return new self($day, $engagement, $problems->at('body', fn () => LetterWriter::of($input['subject'], $input['body'], $engagement, $day, $by)));
+        return new self(
+            $day,
+            $engagement,
+            $problems->at('body', fn () => LetterWriter::of($input['subject'], $input['body'], $engagement, $day, $by)),
+        );
     }
 }

@@ -35,10 +35,14 @@ final class MergeSides
     {
         $ids = array_values($parties->map(fn (Party $party) => $party->id)->all());
         $parties->load('taxNumbers', 'codes', 'clientTerms.listed', 'vendorTerms.listed');
-        $onHold = BankDetail::query()->whereIn('party_id', $ids)->whereIn('state', [BankState::OnHold, BankState::Ending])->pluck('party_id')->all();
+        $onHold = BankDetail::query()
+            ->whereIn('party_id', $ids)->whereIn('state', [BankState::OnHold, BankState::Ending])->pluck('party_id')
+            ->all();
         $editing = RecordEdit::now()->whereIn('party_id', $ids)->where('user_id', '!=', $by->id)->with('user')->get();
         $relations = Relation::query()->whereIn('from_id', $ids)->whereIn('to_id', $ids)->with('from', 'to', 'ownKind')->get();
-        $open = DB::table('standings')->whereIn('party_id', $ids)->whereRaw('(open_minor <> 0 or credits_minor <> 0 or unallocated_minor <> 0)')->get();
+        $open = DB::table('standings')
+            ->whereIn('party_id', $ids)->whereRaw('(open_minor <> 0 or credits_minor <> 0 or unallocated_minor <> 0)')
+            ->get();
         $twice = self::numbersTwice($ids);
         $openings = Document::query()->whereIn('party_id', $ids)->where('state', '!=', DocumentState::Void)
             ->whereIn('kind', [DocumentKind::OpeningReceivable, DocumentKind::OpeningPayable])->get();
@@ -48,7 +52,9 @@ final class MergeSides
             $party->kind,
             $party->display_name,
             $party->isArchived(),
-            self::grouped($party->taxNumbers->map(fn (TaxNumber $number) => [trim($number->kind->title().' '.$number->country), $number->token()])->all()),
+            self::grouped($party->taxNumbers->map(
+                fn (TaxNumber $number) => [trim($number->kind->title().' '.$number->country), $number->token()],
+            )->all()),
             self::grouped($party->codes->map(fn (PartyCode $code) => [$code->system, $code->value])->all()),
             in_array($party->id, $onHold, true),
             array_combine(
@@ -61,7 +67,9 @@ final class MergeSides
                 fn (Document $document) => $document->kind->title().' '.$document->number,
                 array_filter($twice, fn (Document $document) => $document->party_id === $party->id),
             )),
-            array_values($openings->where('party_id', $party->id)->map(fn (Document $document) => mb_strtolower($document->kind->title()))->all()),
+            array_values($openings->where('party_id', $party->id)->map(
+                fn (Document $document) => mb_strtolower($document->kind->title()),
+            )->all()),
             array_values($editing->where('party_id', $party->id)->map(fn (RecordEdit $edit) => $edit->user->name)->all()),
         ))->all());
     }

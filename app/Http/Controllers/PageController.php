@@ -21,6 +21,8 @@ final readonly class PageController
         // Whoever is not signed in is told nothing: the page leads on when they are.
         $kept = $request->user() === null ? null : $this->merges->keptOf($record);
 
-        return $kept === null ? view('app') : new RedirectResponse("/records/$kept".($rest === '' ? '' : "/$rest"), 301, ['Cache-Control' => 'no-store']);
+        return $kept === null
+            ? view('app')
+            : new RedirectResponse("/records/$kept".($rest === '' ? '' : "/$rest"), 301, ['Cache-Control' => 'no-store']);
     }
 }

@@ -19,10 +19,17 @@ final class CardPassword
     {
         $token = PersonalAccessToken::findToken((string) $request->getPassword());
         $user = $token?->tokenable;
-        $isGood = $user instanceof User && ! $user->isRetired() && $token->can(TokenUse::Cards->value) && $token->expires_at?->isPast() !== true
+        $isGood = $user instanceof User
+            && ! $user->isRetired()
+            && $token->can(TokenUse::Cards->value)
+            && $token->expires_at?->isPast() !== true
             && mb_strtolower((string) $request->getUser()) === mb_strtolower($user->email);
         if (! $isGood) {
-            return new \Illuminate\Http\Response('Sign in with your email and an app password.', 401, ['WWW-Authenticate' => 'Basic realm="Neat Almanac", charset="UTF-8"']);
+            return new \Illuminate\Http\Response(
+                'Sign in with your email and an app password.',
+                401,
+                ['WWW-Authenticate' => 'Basic realm="Neat Almanac", charset="UTF-8"'],
+            );
         }
         $token->forceFill(['last_used_at' => now()])->save();
         Auth::setUser($user);

@@ -13,7 +13,9 @@ final class MadeOne extends \RuntimeException
 {
     public function __construct(private readonly FormerRecord $former)
     {
-        parent::__construct("No. $former->number $former->name was made one with no. {$former->kept->number} {$former->kept->display_name}. What you typed stays on this page: open that record, and enter it there.");
+        parent::__construct(
+            "No. $former->number $former->name was made one with no. {$former->kept->number} {$former->kept->display_name}. What you typed stays on this page: open that record, and enter it there.",
+        );
     }
 
     public function answer(Request $request): JsonResponse
@@ -30,7 +32,8 @@ final class MadeOne extends \RuntimeException
         $query = $request->getQueryString();
 
         return new JsonResponse($problem + ['status' => 301], 301, [
-            'Content-Type' => 'application/problem+json', 'Location' => $path.($query === null ? '' : "?$query"), 'Cache-Control' => 'no-store',
+            'Content-Type' => 'application/problem+json', 'Location' => $path.($query === null ? '' : "?$query"),
+            'Cache-Control' => 'no-store',
         ]);
     }
 }

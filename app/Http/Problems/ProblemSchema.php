@@ -27,7 +27,11 @@ use OpenApi\Attributes as OA;
                     type: 'object',
                 ),
             ),
-            new OA\Property('movedTo', description: 'With status 301 and 410: the record with which this one was made one.', type: 'integer'),
+            new OA\Property(
+                'movedTo',
+                description: 'With status 301 and 410: the record with which this one was made one.',
+                type: 'integer',
+            ),
             new OA\Property('movedToName', type: 'string'),
             new OA\Property('version', description: 'With status 409: the version that is kept now.', type: 'integer'),
             new OA\Property('savedBy', type: 'string', nullable: true),

@@ -60,7 +60,10 @@ final class ReadConflicts
     {
         $searches = ConflictSearch::query()->with(self::READS)->where('is_repeated', true)
             ->whereIn('engagement_id', Engagement::query()->select('id')->whereRaw(Engagement::IS_GOING))
-            ->whereHas('names.findings', fn (Builder $findings) => $findings->whereNull('decision')->whereIn('degree', Degree::toBeDecided()))
+            ->whereHas(
+                'names.findings',
+                fn (Builder $findings) => $findings->whereNull('decision')->whereIn('degree', Degree::toBeDecided()),
+            )
             ->orderByDesc('id')->limit(self::NEWEST)->get();
         $mayOpen = $this->mayOpen($searches);
 

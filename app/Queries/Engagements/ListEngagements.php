@@ -120,7 +120,8 @@ final readonly class ListEngagements
     }
 
     /**
-     * Those that have all of the words; the live ones first, the newest first. While a letter or two are in hundreds, the latest are looked at.
+     * Those that have all of the words; the live ones first, the newest first. While a letter or two are in hundreds,
+     * the latest are looked at.
      *
      * @return list<EngagementRowData>
      */
@@ -235,7 +236,9 @@ final readonly class ListEngagements
 
         return array_values(EngagementStage::query()->with('kind')->whereIn('kind_id', $stages)
             ->get()
-            ->filter(fn (EngagementStage $stage) => $sums->has($stage->id) || (! $stage->is_retired && $filter->mayStandIn($stage->meaning)))
+            ->filter(
+                fn (EngagementStage $stage) => $sums->has($stage->id) || (! $stage->is_retired && $filter->mayStandIn($stage->meaning)),
+            )
             ->sortBy(fn (EngagementStage $stage) => [$stage->kind->rank, $stage->rank])
             ->map(fn (EngagementStage $stage) => $this->ofStage($stage, $sums->get($stage->id) ?? new Collection))
             ->all());

@@ -81,7 +81,11 @@ final readonly class ReadEngagement
             array_values($documents->clone()->with('party')->orderByDesc('dated_on')->orderByDesc('id')->limit(self::NEWEST)->get()
                 ->map(fn (Document $document) => DocumentRowData::of($document, $today))->all()),
             $documents->count(),
-            array_values($engagement->files()->with('user', 'party', 'engagement')->get()->map(fn (File $file) => FileData::of($file, $today))->all()),
+            array_values(
+                $engagement->files()
+                    ->with('user', 'party', 'engagement')->get()->map(fn (File $file) => FileData::of($file, $today))
+                    ->all(),
+            ),
             array_values($engagement->reminders()->open()->with('party', 'engagement', 'user', 'by')->get()
                 ->map(fn (Reminder $reminder) => ReminderData::of($reminder, $this->clock->here()))->all()),
             $last === null ? null : ChangeData::of($last),
@@ -113,7 +117,9 @@ final readonly class ReadEngagement
             $other = $tie->otherThan($engagement);
             if ($other !== null) {
                 $kind = $tie->seenFrom($engagement);
-                $links[] = new EngagementTieData($tie->id, $kind->value, $kind->title(), EngagementLinkData::of($other), $other->stage->name);
+                $links[] = new EngagementTieData(
+                    $tie->id, $kind->value, $kind->title(), EngagementLinkData::of($other), $other->stage->name,
+                );
             }
         }
 

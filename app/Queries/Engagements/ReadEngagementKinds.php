@@ -15,7 +15,8 @@ final class ReadEngagementKinds
     public function handle(): array
     {
         /** @var array<int, int> $uses */
-        $uses = Engagement::everyOne()->toBase()->groupBy('kind_id')->selectRaw('kind_id, count(*) as uses')->pluck('uses', 'kind_id')->all();
+        $uses = Engagement::everyOne()
+            ->toBase()->groupBy('kind_id')->selectRaw('kind_id, count(*) as uses')->pluck('uses', 'kind_id')->all();
 
         return array_values(EngagementKind::query()->with('stages', 'roles.opposed')->orderBy('is_retired')->orderBy('rank')->get()
             ->map(fn (EngagementKind $kind) => EngagementKindData::of($kind, $uses[$kind->id] ?? 0))->all());

@@ -52,9 +52,15 @@ final readonly class ReadCardBooks
         // A record's line has what a card says of names, reach and places; its log the rest. A day may begin or end an address.
         $rows = DB::query()->fromSub($list->inOrder()->select('v.party_id'), 'wanted')
             ->join('record_lines', 'record_lines.party_id', '=', 'wanted.party_id')->join('parties', 'parties.id', '=', 'wanted.party_id')
-            ->selectRaw('wanted.party_id as id, record_lines.line, record_lines.stale_on, (select max(id) from changes where subject_id = wanted.party_id) as last');
+            ->selectRaw(
+                'wanted.party_id as id, record_lines.line, record_lines.stale_on, (select max(id) from changes where subject_id = wanted.party_id) as last',
+            );
         foreach ($rows->get() as $row) {
-            $states[(int) $row->id] = substr(hash('sha256', "$row->line|$row->last|".($row->stale_on !== null && $row->stale_on <= $today ? $today : '')), 0, 20);
+            $states[(int) $row->id] = substr(
+                hash('sha256', "$row->line|$row->last|".($row->stale_on !== null && $row->stale_on <= $today ? $today : '')),
+                0,
+                20,
+            );
         }
 
         return $states;

@@ -50,7 +50,9 @@ final readonly class ReadImports
         $imports = Import::query()->with('user')->orderByDesc('id')->limit(self::LATEST)->get();
         $counts = $this->counts(array_values($imports->modelKeys()));
 
-        return array_values($imports->map(fn (Import $one) => ImportData::of($one, $counts[$one->id]['outcome'] ?? [], $counts[$one->id]['done'] ?? [], $reader))->all());
+        return array_values($imports->map(fn (Import $one) => ImportData::of(
+            $one, $counts[$one->id]['outcome'] ?? [], $counts[$one->id]['done'] ?? [], $reader,
+        ))->all());
     }
 
     public function one(Import $import, User $reader): ImportData
@@ -81,10 +83,14 @@ final readonly class ReadImports
     {
         $columns = $import->settings->columns;
         yield CsvTable::MARK.CsvTable::lines([[...array_column($columns, 'heading'), 'What is wrong']]);
-        $lines = $import->importLines()->where(fn ($some) => $some->where('outcome', LineOutcome::Wrong)->orWhere('done', LineDone::Refused));
+        $lines = $import->importLines()
+            ->where(fn ($some) => $some->where('outcome', LineOutcome::Wrong)->orWhere('done', LineDone::Refused));
         foreach ($lines->lazy(self::CHUNK) as $line) {
             $why = array_map(fn (array $problem) => ($columns[$problem[0]]->heading ?? '').": $problem[1]", $line->problems);
-            yield CsvTable::lines([[...array_pad($line->cells(), count($columns), ''), implode(' ', array_filter([...$why, $line->message]))]]);
+            yield CsvTable::lines([[
+                ...array_pad($line->cells(), count($columns), ''),
+                implode(' ', array_filter([...$why, $line->message])),
+            ]]);
         }
     }
 
@@ -138,8 +144,12 @@ final readonly class ReadImports
                 $cells,
                 array_map(fn (array $problem) => new ImportCellProblemData($problem[0], $problem[1]), $line->problems),
                 match (true) {
-                    $isOpen && $line->outcome === LineOutcome::Changes && $record !== null => $this->changes($row, RowOfParty::of($record, $terms), $line, $import, $terms, $own),
-                    $isOpen && in_array($line->outcome, [LineOutcome::New, LineOutcome::Doubtful], true) => $this->changes($row, new PartyRow($row->kind, []), $line, $import, $terms, $own),
+                    $isOpen && $line->outcome === LineOutcome::Changes && $record !== null => $this->changes(
+                        $row, RowOfParty::of($record, $terms), $line, $import, $terms, $own,
+                    ),
+                    $isOpen && in_array($line->outcome, [LineOutcome::New, LineOutcome::Doubtful], true) => $this->changes(
+                        $row, new PartyRow($row->kind, []), $line, $import, $terms, $own,
+                    ),
                     default => [],
                 },
                 $record === null ? null : $this->candidate($record, true),
@@ -164,7 +174,11 @@ final readonly class ReadImports
     private function changes(PartyRow $row, PartyRow $kept, ImportLine $line, Import $import, array $terms, array $own): array
     {
         $isKnown = $line->outcome === LineOutcome::Changes;
-        $changes = RowChanges::between($kept, $row, $isKnown ? $line->existing ?? $import->settings->existing : OnExisting::TakeOver)->changes ?? [];
+        $changes = RowChanges::between(
+            $kept,
+            $row,
+            $isKnown ? $line->existing ?? $import->settings->existing : OnExisting::TakeOver,
+        )->changes ?? [];
         // Of somebody new the name stands above.
         $told = array_filter($changes, fn (RowChange $one) => $isKnown || ! in_array($one->key, self::NAMES, true));
         $words = fn (string $value) => isset($terms[$value]) && $terms[$value] !== $value ? "$value ($terms[$value])" : $value;
@@ -180,6 +194,9 @@ final readonly class ReadImports
     {
         $row = RecordRow::of($party, $this->clock->today());
 
-        return new ImportCandidateData($party->id, $party->display_name, implode(' · ', array_filter(["#$party->number", $row->position, $row->place, $row->email])), $isSure);
+        return new ImportCandidateData(
+            $party->id, $party->display_name,
+            implode(' · ', array_filter(["#$party->number", $row->position, $row->place, $row->email])), $isSure,
+        );
     }
 }

@@ -82,7 +82,10 @@ final readonly class WriteList
                     $card = PartyCard::of($party, $today);
                     yield match ($format) {
                         ListFormat::VCard3 => $card->toVCard3(),
-                        ListFormat::JCard => ($written++ === 0 ? '' : ',').json_encode($card->toJCard(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+                        ListFormat::JCard => ($written++ === 0 ? '' : ',').json_encode(
+                            $card->toJCard(),
+                            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+                        ),
                         default => $card->toVCard4(),
                     };
                 }

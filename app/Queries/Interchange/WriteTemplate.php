@@ -15,8 +15,10 @@ final readonly class WriteTemplate
 {
     /** What most begin with; whatever else there is may be added under its heading. */
     private const COLUMNS = [
-        'kind', 'name', 'prefix', 'given', 'middle', 'family', 'suffix', 'company', 'job-title', 'department', 'role', 'phone', 'phone-label', 'email', 'website',
-        'street', 'locality', 'region', 'postcode', 'country', 'types', 'tags', 'owner', 'source', 'language', 'birth-date', 'client-terms', 'vendor-terms', 'tax-ein', 'tax-vat',
+        'kind', 'name', 'prefix', 'given', 'middle', 'family', 'suffix', 'company', 'job-title', 'department', 'role',
+        'phone', 'phone-label', 'email', 'website',
+        'street', 'locality', 'region', 'postcode', 'country', 'types', 'tags', 'owner', 'source', 'language', 'birth-date',
+        'client-terms', 'vendor-terms', 'tax-ein', 'tax-vat',
         'receivable', 'payable', 'balance-on', 'note',
     ];
 

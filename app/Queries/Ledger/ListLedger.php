@@ -94,7 +94,9 @@ final readonly class ListLedger
             Cells::of($columns, $rows, $today),
             Office::current()->currency(),
             array_map(fn (ListedField $one) => ColumnData::of($one, $look[$one->field->key] ?? null), $columns),
-            $isByDue ? [SortData::of(DocumentRegister::byDue(), true)] : array_map(fn (array $one) => SortData::of($one[0]->field, $one[1]), $narrowed->sort()),
+            $isByDue
+                ? [SortData::of(DocumentRegister::byDue(), true)]
+                : array_map(fn (array $one) => SortData::of($one[0]->field, $one[1]), $narrowed->sort()),
             ListFilterData::of($narrowed->reading, $narrowed->words),
         );
     }

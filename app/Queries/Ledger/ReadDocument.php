@@ -80,7 +80,9 @@ final readonly class ReadDocument
             $isLive && $now !== $document->copy ? PartyCopyData::of($now) : null,
             $document->source === null ? null : DocumentLinkData::of($document->source),
             array_values($document->madeFromIt->map(fn (Document $made) => DocumentLinkData::of($made))->all()),
-            array_values($document->allocations->concat($document->creditAllocations)->map(fn (Allocation $one) => AllocationData::of($one))->all()),
+            array_values(
+                $document->allocations->concat($document->creditAllocations)->map(fn (Allocation $one) => AllocationData::of($one))->all(),
+            ),
             array_values($document->events->map(fn (DocumentEvent $event) => DocumentEventData::of($event))->all()),
             array_column(DocumentFigures::canBecome($document), 'value'),
             DocumentAct::Revise->isAllowed($document->kind, $document->state),

@@ -63,7 +63,10 @@ final readonly class CountRecords
             $this->data($total, [], SentenceWriter::write($list->words, $list->reading->filter)),
             $period->toText(),
             "{$first->toText()} to {$last->toText()}",
-            array_values(array_filter(Span::usual(), fn (string $one) => preg_match('/month|quarter|year|90/', $one) === 1 && ! str_starts_with($one, 'next'))),
+            array_values(array_filter(
+                Span::usual(),
+                fn (string $one) => preg_match('/month|quarter|year|90/', $one) === 1 && ! str_starts_with($one, 'next'),
+            )),
             self::isOverTime($fields),
             Office::current()->currency(),
             count($rows) > self::MOST,
@@ -82,7 +85,8 @@ final readonly class CountRecords
 
         return CsvTable::write([
             [
-                ...$counts->by, 'Records', 'Receivable', 'Overdue', 'Payable', "Billed, $counts->periodText", 'They paid us', 'They billed us',
+                ...$counts->by, 'Records', 'Receivable', 'Overdue', 'Payable', "Billed, $counts->periodText", 'They paid us',
+                'They billed us',
                 'We paid them', 'Days to pay',
             ],
             ...array_map(fn (CountData $one) => [...$one->labels, $one->count, ...$amounts($one), $one->daysToPay], $counts->rows),
@@ -186,7 +190,9 @@ final readonly class CountRecords
      */
     private function ones(array $rows, array $fields): Collection
     {
-        return Party::query()->with(PartyFields::reads(...$fields))->findMany(array_map(fn (\stdClass $row) => (int) $row->one, $rows))->keyBy('id');
+        return Party::query()
+            ->with(PartyFields::reads(...$fields))->findMany(array_map(fn (\stdClass $row) => (int) $row->one, $rows))
+            ->keyBy('id');
     }
 
     /**

@@ -66,7 +66,11 @@ final readonly class GatherPlaces
     {
         return array_values($list->rows()
             ->when($inside !== null, function (Builder $rows) use ($list, $inside): void {
-                $asked = $list->asking(Condition::of(PartyFields::of('distance')->field, Operator::Inside, Value::box($inside ?? throw new \LogicException)));
+                $asked = $list->asking(Condition::of(
+                    PartyFields::of('distance')->field,
+                    Operator::Inside,
+                    Value::box($inside ?? throw new \LogicException),
+                ));
                 $rows->whereRaw($asked->sql, $asked->bindings);
             })
             ->whereNotNull('v.latitude')
@@ -116,7 +120,9 @@ final readonly class GatherPlaces
         $rows = array_values($list->rows()->whereNull('v.latitude')->whereNotNull('v.country')
             // Of the United States by their states, which the atlas has.
             ->groupByRaw("v.country, iif(v.country = 'united states', v.region, null)")
-            ->selectRaw("v.country as country, iif(v.country = 'united states', v.region, null) as region, count(*) as many, min(v.party_id) as one")
+            ->selectRaw(
+                "v.country as country, iif(v.country = 'united states', v.region, null) as region, count(*) as many, min(v.party_id) as one",
+            )
             ->orderByDesc('many')->limit(self::MOST)->get()->all());
         $countries = array_flip(array_map(Fold::text(...), Countries::getNames('en')));
 

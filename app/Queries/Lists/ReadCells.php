@@ -68,7 +68,10 @@ final readonly class ReadCells
             $key === 'number' => array_map(fn (RecordLine $line) => (string) $line->row->number, $lines),
             $key === 'kind' => array_map(fn (RecordLine $line) => $line->row->kind, $lines),
             $key === 'role' => array_map(
-                fn (RecordLine $line) => implode(' · ', array_filter([$line->row->isClient ? 'client' : '', $line->row->isVendor ? 'vendor' : ''])),
+                fn (RecordLine $line) => implode(
+                    ' · ',
+                    array_filter([$line->row->isClient ? 'client' : '', $line->row->isVendor ? 'vendor' : '']),
+                ),
                 $lines,
             ),
             in_array($key, self::BALANCES, true) => $this->balances($column, $ids),
@@ -107,7 +110,9 @@ final readonly class ReadCells
      */
     private function days(ListedField $column, array $ids): array
     {
-        $days = DB::table('record_values as v')->whereIn('party_id', $ids)->selectRaw("party_id, {$column->source->order()} as day")->pluck('day', 'party_id');
+        $days = DB::table('record_values as v')
+            ->whereIn('party_id', $ids)->selectRaw("party_id, {$column->source->order()} as day")
+            ->pluck('day', 'party_id');
 
         return array_map(
             fn (mixed $day) => is_string($day) ? Day::fromIso($day)->toText() : '',

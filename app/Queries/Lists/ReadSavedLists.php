@@ -43,7 +43,10 @@ final readonly class ReadSavedLists
     {
         $lists = array_map(
             fn (string $sentence) => new PartyList($this->clock, new Wanted($sentence), $reader),
-            [...array_map(fn (ShippedList $one) => $one->sentence(), ShippedList::cases()), ...$saved->map(fn (SavedList $one) => $one->sentence)],
+            [
+                ...array_map(fn (ShippedList $one) => $one->sentence(), ShippedList::cases()),
+                ...$saved->map(fn (SavedList $one) => $one->sentence),
+            ],
         );
         $counts = $this->counts($lists);
         $shipped = count(ShippedList::cases());

@@ -42,16 +42,24 @@ final readonly class ReadLookAlikes
     public function page(int $page, ?Reason $reason, bool $withPrivate): LookAlikePageData
     {
         $reason = $withPrivate || $reason?->isPrivate() !== true ? $reason : null;
-        $groups = fn (): Builder => $this->toSettle()->when($reason !== null, fn (Builder $pairs) => $pairs->whereRaw('p.reasons & ? <> 0', [$reason?->bit()]));
-        $counted = $groups()->selectRaw("count(distinct p.group_id) as many, count(distinct iif(p.verdict = 'same', p.group_id, null)) as sure")->first();
+        $groups = fn (): Builder => $this->toSettle()->when(
+            $reason !== null,
+            fn (Builder $pairs) => $pairs->whereRaw('p.reasons & ? <> 0', [$reason?->bit()]),
+        );
+        $counted = $groups()->selectRaw(
+            "count(distinct p.group_id) as many, count(distinct iif(p.verdict = 'same', p.group_id, null)) as sure",
+        )->first();
         $total = (int) ($counted->many ?? 0);
         $pages = max(1, (int) ceil($total / self::PAGE));
         $page = min(max(1, $page), $pages);
         $stake = fn (string $of) => "coalesce($of.receivable_minor, 0) + coalesce($of.payable_minor, 0)";
         $ids = $groups()
-            ->leftJoin('record_values as a', 'a.party_id', '=', 'p.first_id')->leftJoin('record_values as b', 'b.party_id', '=', 'p.second_id')
+            ->leftJoin('record_values as a', 'a.party_id', '=', 'p.first_id')
+            ->leftJoin('record_values as b', 'b.party_id', '=', 'p.second_id')
             ->groupBy('p.group_id')
-            ->orderByRaw("min(p.state = 'later'), max(p.verdict = 'same') desc, max({$stake('a')} + {$stake('b')}) desc, max(p.score) desc, p.group_id")
+            ->orderByRaw(
+                "min(p.state = 'later'), max(p.verdict = 'same') desc, max({$stake('a')} + {$stake('b')}) desc, max(p.score) desc, p.group_id",
+            )
             ->offset(($page - 1) * self::PAGE)->limit(self::PAGE)->pluck('p.group_id');
 
         return new LookAlikePageData(
@@ -68,7 +76,9 @@ final readonly class ReadLookAlikes
     /** @return list<LookAlikeScanData> the last one; none while the book was never gone through */
     public function lastScan(): array
     {
-        return array_values(LookAlikeScan::query()->latest('id')->limit(1)->get()->map(fn (LookAlikeScan $scan) => LookAlikeScanData::of($scan))->all());
+        return array_values(
+            LookAlikeScan::query()->latest('id')->limit(1)->get()->map(fn (LookAlikeScan $scan) => LookAlikeScanData::of($scan))->all(),
+        );
     }
 
     /** Null where it has been settled meanwhile. */
@@ -102,9 +112,10 @@ final readonly class ReadLookAlikes
     public function decided(int $page): DecidedPageData
     {
         $decided = DB::query()->fromSub(
-            DB::table('look_alike_pairs')->where('state', PairState::Different)->selectRaw("'pair' as kind, id, decided_at as at")->unionAll(
-                DB::table('merges')->whereNotNull('done_at')->selectRaw("'merge', id, done_at"),
-            ),
+            DB::table('look_alike_pairs')
+                ->where('state', PairState::Different)->selectRaw("'pair' as kind, id, decided_at as at")->unionAll(
+                    DB::table('merges')->whereNotNull('done_at')->selectRaw("'merge', id, done_at"),
+                ),
             'decided',
         )->orderByDesc('at')->orderByDesc('kind')->orderByDesc('id')->paginate(self::PAGE, page: max(1, $page));
         $ids = fn (string $kind) => Ids::of((new Rows($decided->items()))->where('kind', $kind)->pluck('id'));
@@ -170,7 +181,10 @@ final readonly class ReadLookAlikes
         $ids = array_unique([...$pairs->pluck('first_id')->all(), ...$pairs->pluck('second_id')->all()]);
         sort($ids);
         $records = array_values(array_filter(array_map(fn (int $one) => $parties->get($one), $ids)));
-        $stake = array_sum(array_map(fn (Party $one) => ($one->balance->receivable_minor ?? 0) + ($one->balance->payable_minor ?? 0), $records));
+        $stake = array_sum(array_map(
+            fn (Party $one) => ($one->balance->receivable_minor ?? 0) + ($one->balance->payable_minor ?? 0),
+            $records,
+        ));
         $reasons = [];
         foreach ($pairs[0]?->evidence() ?? [] as [$sign, $bits]) {
             if ($bits > 0 && ($withPrivate || ! $sign->isPrivate())) {

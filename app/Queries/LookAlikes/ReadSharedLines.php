@@ -28,7 +28,10 @@ final class ReadSharedLines
         $lines = SharedLine::query()->with('user')->orderBy('name')->limit(self::MOST)->get();
         $things = self::things(array_values($lines->pluck('value')->all()));
 
-        return array_values($lines->filter(fn (SharedLine $line) => isset($things[$line->value]))->map(fn (SharedLine $line) => $this->named($line, $things[$line->value]))->all());
+        return array_values(
+            $lines->filter(fn (SharedLine $line) => isset($things[$line->value]))
+                ->map(fn (SharedLine $line) => $this->named($line, $things[$line->value]))->all(),
+        );
     }
 
     public function one(SharedLine $line): ?SharedLineData
@@ -106,6 +109,8 @@ final class ReadSharedLines
     {
         $families = array_unique(array_map(fn (SharedThing $thing) => $thing->party->family, $things));
 
-        return count($families) === 1 && $families[0] !== '' ? "$families[0] household" : ($things[0]->kind === LineKind::Address ? 'House of several' : 'Front desk');
+        return count($families) === 1 && $families[0] !== ''
+            ? "$families[0] household"
+            : ($things[0]->kind === LineKind::Address ? 'House of several' : 'Front desk');
     }
 }

@@ -30,7 +30,9 @@ final readonly class SideBySide
     public function of(array $ids): array
     {
         $home = Office::current()->country;
-        $parties = Party::query()->with(self::READS)->findMany($ids)->sortBy(fn (Party $party) => array_search($party->id, $ids, true))->values();
+        $parties = Party::query()
+            ->with(self::READS)->findMany($ids)->sortBy(fn (Party $party) => array_search($party->id, $ids, true))
+            ->values();
         $documents = DB::table('documents')->whereIntegerInRaw('party_id', $ids)->groupBy('party_id')
             ->selectRaw('party_id, count(*) as many, max(dated_on) as latest')->get()->keyBy('party_id');
         $points = fn (ContactKind $kind) => fn (Party $party): array => $party->contactPoints->where('kind', $kind)
@@ -44,16 +46,22 @@ final readonly class SideBySide
             'Web addresses' => $points(ContactKind::Website),
             'Addresses' => fn (Party $party): array => $party->addressUses
                 ->map(fn (AddressUse $use) => implode(', ', Formatter::onScreen($use->address->postal(), $home)))->all(),
-            'Works at' => fn (Party $party): array => $party->heldPositions->map(fn (Position $held) => $held->company->display_name)->all(),
+            'Works at' => fn (Party $party): array => $party->heldPositions->map(
+                fn (Position $held) => $held->company->display_name,
+            )->all(),
             'Tax numbers' => fn (Party $party): array => $party->taxNumbers->map(fn (TaxNumber $number) => $number->masked)->all(),
-            'Numbers elsewhere' => fn (Party $party): array => $party->codes->map(fn (PartyCode $code) => "$code->system $code->value")->all(),
+            'Numbers elsewhere' => fn (Party $party): array => $party->codes->map(
+                fn (PartyCode $code) => "$code->system $code->value",
+            )->all(),
             'Tags' => fn (Party $party): array => $party->listed(OfficeList::Tags),
             'Documents' => fn (Party $party): array => isset($documents[$party->id]) ? [(string) $documents[$party->id]->many] : [],
             'Number' => fn (Party $party): array => ["no. $party->number"],
         ];
         $sides = [];
         foreach ($lines as $title => $of) {
-            $values = $parties->map(fn (Party $party) => array_values(array_unique(array_filter($of($party), fn (string $one) => $one !== ''))))->all();
+            $values = $parties->map(fn (Party $party) => array_values(
+                array_unique(array_filter($of($party), fn (string $one) => $one !== '')),
+            ))->all();
             if (array_filter($values) !== []) {
                 $sides[] = new LookAlikeSideData($title, array_values($values));
             }

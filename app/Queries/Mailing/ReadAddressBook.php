@@ -33,7 +33,9 @@ final readonly class ReadAddressBook
         $today = $this->clock->today();
         $home = Office::current()->country;
         foreach ($list->inOrder()->pluck('v.party_id')->chunk(self::CHUNK) as $some) {
-            $parties = Party::query()->with(['contactPoints', 'addressUses.address', 'heldPositions.company'])->findMany($some->all())->keyBy('id');
+            $parties = Party::query()
+                ->with(['contactPoints', 'addressUses.address', 'heldPositions.company'])->findMany($some->all())
+                ->keyBy('id');
             foreach ($some as $id) {
                 $party = $parties->get($id);
                 if (! $party instanceof Party || $party->is_deceased) {
@@ -52,7 +54,8 @@ final readonly class ReadAddressBook
                     'letter' => Collation::letter($party->file_as),
                     'name' => $party->file_as,
                     'lines' => $isOfPhones ? $phones : [
-                        ...$works, ...$address === null ? [] : Formatter::onScreen($address, $home), ...$phones, ...$this->points($party, ContactKind::Email, $home),
+                        ...$works, ...$address === null ? [] : Formatter::onScreen($address, $home), ...$phones,
+                        ...$this->points($party, ContactKind::Email, $home),
                     ],
                 ];
             }

@@ -41,7 +41,9 @@ final readonly class ReadLetters
     /** @return list<LetterTemplateData> by name */
     public function templates(): array
     {
-        return array_values(LetterTemplate::query()->with('user')->orderByRaw('fold(name)')->get()->map(LetterTemplateData::of(...))->all());
+        return array_values(
+            LetterTemplate::query()->with('user')->orderByRaw('fold(name)')->get()->map(LetterTemplateData::of(...))->all(),
+        );
     }
 
     /** @return list<LetterFieldData> */
@@ -56,7 +58,9 @@ final readonly class ReadLetters
     public function to(Chosen $chosen, LetterWay $way, bool $onceAHousehold, User $reader): Mailing
     {
         $list = new PartyList($this->clock, $chosen->wanted(), $reader);
-        $ids = Ids::of($list->chosen($chosen)->orderBy('v.collated')->orderBy('v.party_id')->limit(Mailing::MOST_LETTERS + 1)->pluck('v.party_id'));
+        $ids = Ids::of(
+            $list->chosen($chosen)->orderBy('v.collated')->orderBy('v.party_id')->limit(Mailing::MOST_LETTERS + 1)->pluck('v.party_id'),
+        );
         Mailing::mustBeWritable(count($ids));
 
         return Mailing::to($this->addressees->of($ids, $way), $onceAHousehold);
@@ -77,12 +81,15 @@ final readonly class ReadLetters
     /** @return list<LetterRunData> the latest first */
     public function latest(User $reader): array
     {
-        $runs = LetterRun::query()->with('user')->when(! $reader->isAdministrator(), fn (Builder $all) => $all->where('user_id', $reader->id))
+        $runs = LetterRun::query()
+            ->with('user')->when(! $reader->isAdministrator(), fn (Builder $all) => $all->where('user_id', $reader->id))
             ->orderByDesc('id')->limit(self::LATEST)->get()->filter(fn (LetterRun $run) => $run->isReadableBy($reader));
         $counts = $this->counts(...$runs->modelKeys());
         $examples = $this->examples(...$runs->modelKeys());
 
-        return array_values($runs->map(fn (LetterRun $run) => LetterRunData::of($run, $counts[$run->id] ?? [], $examples[$run->id] ?? ''))->all());
+        return array_values($runs->map(
+            fn (LetterRun $run) => LetterRunData::of($run, $counts[$run->id] ?? [], $examples[$run->id] ?? ''),
+        )->all());
     }
 
     public function one(LetterRun $run): LetterRunPageData

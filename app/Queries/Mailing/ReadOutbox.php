@@ -26,7 +26,10 @@ final readonly class ReadOutbox
         $page = min($page, $pages);
 
         return new OutboxData(
-            array_values($messages->with('party', 'user')->orderByDesc('id')->forPage($page, self::PAGE)->get()->map(SentMessageData::of(...))->all()),
+            array_values(
+                $messages->with('party', 'user')
+                    ->orderByDesc('id')->forPage($page, self::PAGE)->get()->map(SentMessageData::of(...))->all(),
+            ),
             $total,
             $page,
             $pages,

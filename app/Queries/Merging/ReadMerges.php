@@ -33,7 +33,8 @@ final class ReadMerges
     {
         // What has gone since is proposed no more.
         return $this->data(Merge::query()->where('state', MergeState::Proposed)
-            ->whereDoesntHave('sides', fn (Builder $sides) => $sides->whereNotIn('party_id', Party::query()->select('id')))->latest('id')->limit(200));
+            ->whereDoesntHave('sides', fn (Builder $sides) => $sides->whereNotIn('party_id', Party::query()->select('id')))
+            ->latest('id')->limit(200));
     }
 
     /** @return list<MergeData> those by which a record became what it is, the newest first */
@@ -91,7 +92,10 @@ final class ReadMerges
         foreach (self::CARRIED as $table => [$column, $title]) {
             $counts = DB::table($table)->whereIntegerInRaw($column, $ids)
                 // Of cases only those that whoever asks may see.
-                ->when($table === 'engagement_parties', fn (Rows $rows) => $rows->whereIn('engagement_id', Engagement::query()->select('id')))
+                ->when(
+                    $table === 'engagement_parties',
+                    fn (Rows $rows) => $rows->whereIn('engagement_id', Engagement::query()->select('id')),
+                )
                 ->groupBy($column)->selectRaw("$column as id, count(*) as many")->pluck('many', 'id');
             if ($counts->isNotEmpty()) {
                 $figures[] = new MergeFigureData(

@@ -25,7 +25,9 @@ final class ReadLists
                 $list->title(),
                 $list->hasInverse(),
                 array_values(
-                    ($items->get($list->value) ?? collect())->map(fn (ListItem $item) => ListItemData::of($item, $this->uses($item)))->all(),
+                    ($items->get($list->value) ?? collect())->map(
+                        fn (ListItem $item) => ListItemData::of($item, $this->uses($item)),
+                    )->all(),
                 ),
             ),
             OfficeList::cases(),

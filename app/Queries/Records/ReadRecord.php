@@ -124,7 +124,9 @@ final readonly class ReadRecord
             $this->bank->handle($party),
             $this->documents->handle($party, $today),
             $this->standing->handle($party, $today),
-            array_values($party->files()->with('user', 'party', 'engagement')->get()->map(fn (File $file) => FileData::of($file, $today))->all()),
+            array_values(
+                $party->files()->with('user', 'party', 'engagement')->get()->map(fn (File $file) => FileData::of($file, $today))->all(),
+            ),
             $this->reminders($party),
             array_map(ReadinessData::of(...), Readiness::of(RecordFacts::of($party, $today))),
             LetterData::of($letter),

@@ -58,7 +58,9 @@ final class ReadStream
         $this->origins = Origins::of($subject);
         $this->ids = [
             ...$this->origins->subjectIds(),
-            ...$withPeople && $subject instanceof Party ? array_values($subject->staffPositions()->pluck('person_id')->unique()->all()) : [],
+            ...$withPeople && $subject instanceof Party
+                ? array_values($subject->staffPositions()->pluck('person_id')->unique()->all())
+                : [],
         ];
         $places = [];
         $horizon = null;
@@ -98,7 +100,8 @@ final class ReadStream
 
     /**
      * @return array{list<array{StreamPlace, list<int>}>, StreamPlace|null} those of one day and one subject together, at the
-     *                                                                      lowest of their numbers; and how far they were read, where there are more
+     *                                                                      lowest of their numbers; and how far they
+     *                                                                      were read, where there are more
      */
     private function changes(StreamFilter $filter): array
     {

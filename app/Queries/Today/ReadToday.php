@@ -170,7 +170,9 @@ final readonly class ReadToday
     {
         // Cases and projects have a place of their own on the page.
         // With a plus the latest are walked until there are enough, and not those of all records looked up.
-        $latest = $changes->whereRaw('+subject_id in (select id from parties)')->with('user')->orderByDesc('id')->limit(self::CHANGES)->get()->unique('subject_id')->take(self::MOST_TOUCHED);
+        $latest = $changes->whereRaw('+subject_id in (select id from parties)')
+            ->with('user')->orderByDesc('id')->limit(self::CHANGES)->get()->unique('subject_id')
+            ->take(self::MOST_TOUCHED);
         $parties = Party::query()->with(PartyRowData::RELATIONS)->findMany($latest->pluck('subject_id'))->keyBy('id');
 
         return array_values(

@@ -34,18 +34,34 @@ final class DemoEngagements
     private const ALL = [
         'clock' => ['project', 'Town hall clock: movement, dial and hands', 1, '18,500', '', '', null, false, [
             ['Asked about', 310, ''], ['Quoted', 290, ''], ['At work', 262, ''],
-        ], [['town', 'client', ['contact' => 'henry', 'share' => '100']], ['isolde', 'contractor', []], ['bellfounder', 'contractor', ['note' => 'hour bell']]]],
+        ],
+            [
+                ['town', 'client', ['contact' => 'henry', 'share' => '100']],
+                ['isolde', 'contractor', []],
+                ['bellfounder', 'contractor', ['note' => 'hour bell']],
+            ]],
         'telescope' => ['project', 'Transit telescope: movement and circles', 0, '36,500', '', '', null, false, [
             ['Quoted', 430, ''], ['At work', 411, ''], ['Waiting for parts', 64, ''],
-        ], [['observatory', 'client', ['contact' => 'misaki', 'share' => '100']], ['gearcutter', 'contractor', []], ['augusta', 'site contact', ['via' => 'observatory']]]],
+        ],
+            [
+                ['observatory', 'client', ['contact' => 'misaki', 'share' => '100']],
+                ['gearcutter', 'contractor', []],
+                ['augusta', 'site contact', ['via' => 'observatory']],
+            ]],
         'chimes' => ['project', 'Tower clock and chimes of St. Osyth', 1, '9,800', '', '', null, false, [
             ['Asked about', 398, ''], ['At work', 391, ''],
         ], [['parish', 'client', ['share' => '100']], ['foundry', 'contractor', ['contact' => 'silas']]]],
         'orrery' => ['project', 'Orrery for the entrance hall', 0, '', '12,400', '60', 12, false, [
             ['Asked about', 33, ''], ['Quoted', 20, ''],
         ], [['observatory', 'client', ['contact' => 'augusta']]]],
-        'regulator' => ['project', 'Office regulator clock', 1, '', '1,350', '80', -3, false, [['Quoted', 36, '']], [['courier', 'client', []]]],
-        'sundial' => ['project', 'Sundial for the churchyard', null, '', '2,800', '30', 25, false, [['Asked about', 16, '']], [['parish', 'client', []]]],
+        'regulator' => [
+            'project', 'Office regulator clock', 1, '', '1,350', '80', -3, false, [['Quoted', 36, '']],
+            [['courier', 'client', []]],
+        ],
+        'sundial' => [
+            'project', 'Sundial for the churchyard', null, '', '2,800', '30', 25, false, [['Asked about', 16, '']],
+            [['parish', 'client', []]],
+        ],
         'barometer' => ['project', 'Wheel barometer: tube and dial', 0, '2,760', '', '', null, false, [
             ['At work', 385, ''], ['Finished', 92, 'Handed over; the dial was gilded anew'],
         ], [['edith', 'client', ['share' => '100']], ['isolde', 'contractor', []]]],
@@ -166,7 +182,10 @@ final class DemoEngagements
         ];
         $engagement = $this->doneDaysAgo($stages[0][1], fn () => $this->begin->handle($input, $by));
         foreach (array_slice($stages, 1) as [$name, $days, $reason]) {
-            $this->doneDaysAgo($days, fn () => $this->move->handle($engagement, $engagement->stage_id, $stageId($name), '', $reason, true, $by));
+            $this->doneDaysAgo(
+                $days,
+                fn () => $this->move->handle($engagement, $engagement->stage_id, $stageId($name), '', $reason, true, $by),
+            );
         }
 
         return $engagement;
@@ -194,15 +213,20 @@ final class DemoEngagements
             'engagementKindId' => $case->id,
             'isRetired' => false,
             'fields' => array_map(fn (array $field) => [
-                'id' => null, 'name' => $field[0], 'kind' => $field[1], 'options' => $field[2], 'help' => '', 'requiredFor' => null, 'isRetired' => false,
+                'id' => null, 'name' => $field[0], 'kind' => $field[1], 'options' => $field[2], 'help' => '',
+                'requiredFor' => null, 'isRetired' => false,
             ], [
-                ['Claim number', 'text', []], ['Date of loss', 'date', []], ['Cause', 'choice', ['water', 'fire', 'lightning', 'impact', 'theft']],
+                ['Claim number', 'text', []], ['Date of loss', 'date', []],
+                ['Cause', 'choice', ['water', 'fire', 'lightning', 'impact', 'theft']],
             ]),
         ]);
         $ids = DetailField::query()->pluck('id', 'name');
         foreach (self::DETAILS as $key => $values) {
             $this->save->handle(SectionName::Details, $this->made[$key], ['values' => array_map(
-                fn (string $field, string|int $value) => ['fieldId' => $ids[$field], 'value' => is_int($value) ? $this->daysAgo($value) : $value],
+                fn (string $field, string|int $value) => [
+                    'fieldId' => $ids[$field],
+                    'value' => is_int($value) ? $this->daysAgo($value) : $value,
+                ],
                 array_keys($values),
                 $values,
             )], 0, $by);

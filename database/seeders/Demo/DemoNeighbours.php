@@ -331,7 +331,8 @@ final class DemoNeighbours
 
     public const DETAILS = [
         'museum' => [
-            'Keeper of the key' => 'Security desk, side door', 'Clocks and instruments' => "tower clock\nbarometers\ntelescope", 'Insured for' => '1,200,000',
+            'Keeper of the key' => 'Security desk, side door',
+            'Clocks and instruments' => "tower clock\nbarometers\ntelescope", 'Insured for' => '1,200,000',
         ],
         'kestrel' => [
             'Keeper of the key' => 'The director, by appointment', 'Clocks and instruments' => 'telescope', 'Insured for' => '95,000',

@@ -203,7 +203,8 @@ final class DemoOffice
         }
         foreach (['museum-studio', 'museum-annex'] as $branch) {
             $this->doneDaysAgo($days, fn () => $this->section($branch, $this->relations, ['relations' => [[
-                'id' => null, 'partyId' => $this->parties['museum']->id, 'kind' => 'parent company', 'together' => 'alone', 'since' => '', 'until' => '',
+                'id' => null, 'partyId' => $this->parties['museum']->id, 'kind' => 'parent company', 'together' => 'alone',
+                'since' => '', 'until' => '',
             ]]]));
         }
     }

@@ -29,15 +29,29 @@ final class DavTest extends TestCase
         $this->assertSame(['/home/bernard/addressbook/vcf102.vcf', '/home/bernard/addressbook/vcf1.vcf'], $multiget->hrefs);
         $this->assertTrue($multiget->wants(DavRequest::ADDRESS_DATA));
         // RFC 6352, 8.7.2: cards of version 4.0 are asked for.
-        $version = DavRequest::read('<C:addressbook-multiget xmlns:D="DAV:" xmlns:C="urn:ietf:params:xml:ns:carddav"><D:prop><D:getetag/><C:address-data content-type="text/vcard" version="4.0"/></D:prop><D:href>/a</D:href></C:addressbook-multiget>');
+        $version = DavRequest::read(
+            '<C:addressbook-multiget xmlns:D="DAV:" xmlns:C="urn:ietf:params:xml:ns:carddav"><D:prop><D:getetag/><C:address-data content-type="text/vcard" version="4.0"/></D:prop><D:href>/a</D:href></C:addressbook-multiget>',
+        );
         $this->assertSame(['4.0', '3.0'], [$version->version, $multiget->version]);
         // RFC 6352, 8.6.3: by nickname.
-        $query = DavRequest::read('<C:addressbook-query xmlns:D="DAV:" xmlns:C="urn:ietf:params:xml:ns:carddav"><D:prop><D:getetag/></D:prop><C:filter><C:prop-filter name="NICKNAME"><C:text-match collation="i;unicode-casemap" match-type="equals">me</C:text-match></C:prop-filter></C:filter></C:addressbook-query>');
+        $query = DavRequest::read(
+            '<C:addressbook-query xmlns:D="DAV:" xmlns:C="urn:ietf:params:xml:ns:carddav"><D:prop><D:getetag/></D:prop><C:filter><C:prop-filter name="NICKNAME"><C:text-match collation="i;unicode-casemap" match-type="equals">me</C:text-match></C:prop-filter></C:filter></C:addressbook-query>',
+        );
         $this->assertSame(['addressbook-query', 'me'], [$query->name, $query->text]);
         // RFC 6578, 3.8 and 3.9: the first synchronization, and the next.
-        $first = DavRequest::read('<D:sync-collection xmlns:D="DAV:"><D:sync-token/><D:sync-level>1</D:sync-level><D:prop xmlns:R="urn:ns.example.com:boxschema"><D:getetag/><R:bigbox/></D:prop></D:sync-collection>');
-        $this->assertSame(['sync-collection', '', ['{DAV:}getetag', '{urn:ns.example.com:boxschema}bigbox']], [$first->name, $first->token, $first->properties]);
-        $this->assertSame('http://example.com/ns/sync/1234', DavRequest::read('<D:sync-collection xmlns:D="DAV:"><D:sync-token>http://example.com/ns/sync/1234</D:sync-token><D:prop><D:getetag/></D:prop></D:sync-collection>')->token);
+        $first = DavRequest::read(
+            '<D:sync-collection xmlns:D="DAV:"><D:sync-token/><D:sync-level>1</D:sync-level><D:prop xmlns:R="urn:ns.example.com:boxschema"><D:getetag/><R:bigbox/></D:prop></D:sync-collection>',
+        );
+        $this->assertSame(
+            ['sync-collection', '', ['{DAV:}getetag', '{urn:ns.example.com:boxschema}bigbox']],
+            [$first->name, $first->token, $first->properties],
+        );
+        $this->assertSame(
+            'http://example.com/ns/sync/1234',
+            DavRequest::read(
+                '<D:sync-collection xmlns:D="DAV:"><D:sync-token>http://example.com/ns/sync/1234</D:sync-token><D:prop><D:getetag/></D:prop></D:sync-collection>',
+            )->token,
+        );
         // RFC 4918, 9.1: without a body everything usual is asked for.
         $this->assertSame(['propfind', []], [DavRequest::read('')->name, DavRequest::read(" \n")->properties]);
     }

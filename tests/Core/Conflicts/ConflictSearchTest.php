@@ -46,10 +46,13 @@ final class ConflictSearchTest extends TestCase
         ];
         yield 'the same, where two steps are close' => [
             4, 'client', 2,
-            ['opposes: Ambrose Quill — spouse of Isolde Quill — director at Whitlow Holdings — opposing side in case 2024-007, closed 2025'],
+            [
+                'opposes: Ambrose Quill — spouse of Isolde Quill — director at Whitlow Holdings — opposing side in case 2024-007, closed 2025',
+            ],
         ];
         yield 'a client of ours, to be acted against' => [
-            5, 'Opposing side ', 1, ['opposes: Ledger Mutual — client in case 2026-002', 'opposes: In a case that you may not open; ask Cordelia Vane'],
+            5, 'Opposing side ', 1,
+            ['opposes: Ledger Mutual — client in case 2026-002', 'opposes: In a case that you may not open; ask Cordelia Vane'],
         ];
         yield 'nobody has had to do with anything' => [7, 'client', 1, ['known: Fern Adjusters']];
     }
@@ -77,7 +80,10 @@ final class ConflictSearchTest extends TestCase
             fn (Finding $finding) => "{$finding->degree->value}: {$finding->sentence(self::NAMES)}",
             $findings,
         ));
-        $this->assertSame(explode(':', $found[0])[0], Degree::greatest(array_map(fn (Finding $finding) => $finding->degree, $findings))->value);
+        $this->assertSame(
+            explode(':', $found[0])[0],
+            Degree::greatest(array_map(fn (Finding $finding) => $finding->degree, $findings))->value,
+        );
     }
 
     public function test_nobody_alike_is_unknown(): void

@@ -129,7 +129,9 @@ final class EngagementsTest extends TestCase
         $usd = fn (string $amount) => Money::of($amount, 'USD');
         $today = Day::of(2026, 11, 24);
         $stands = fn (Entry ...$entries) => Standing::of(Side::Client, array_values($entries), $usd('0'), $today, AgeingBy::DueDate, 90);
-        $entry = fn (int $id, DocumentKind $kind, string $open, Day $due) => Entry::of($id, $kind, Day::of(2026, 9, 1), $due, $usd('1000'), $usd($open), null);
+        $entry = fn (int $id, DocumentKind $kind, string $open, Day $due) => Entry::of(
+            $id, $kind, Day::of(2026, 9, 1), $due, $usd('1000'), $usd($open), null,
+        );
         $figures = EngagementFigures::of($usd('9000'), $usd('3000'), $usd('2500'), $usd('800'), $stands(
             $entry(1, DocumentKind::Invoice, '400', Day::of(2026, 10, 1)),
             $entry(2, DocumentKind::Invoice, '300', Day::of(2026, 12, 1)),

@@ -14,7 +14,10 @@ final class LogoTest extends TestCase
     public function test_it_is_kept_in_its_proportions_and_never_made_larger(): void
     {
         foreach (
-            [[300, 100, 300, 100], [2400, 360, 1200, 180], [1000, 1000, 360, 360], [12_000, 3, 1200, 1], [1, 1, 1, 1]] as [$width, $height, $keptWidth, $keptHeight]
+            [
+                [300, 100, 300, 100], [2400, 360, 1200, 180], [1000, 1000, 360, 360], [12_000, 3, 1200, 1],
+                [1, 1, 1, 1],
+            ] as [$width, $height, $keptWidth, $keptHeight]
         ) {
             $logo = Logo::of('image/png', 10, $width, $height);
             $this->assertSame([$keptWidth, $keptHeight], [$logo->width, $logo->height]);

@@ -32,12 +32,26 @@ final class PartyTableTest extends TestCase
     public static function headed(): iterable
     {
         yield 'an address book' => [
-            ['First Name', 'Middle Name', 'Last Name', 'Title', 'Company', 'Job Title', 'Business Phone', 'Home Phone 2', 'Mobile Phone', 'E-mail Address', 'E-mail 2 Address', 'Business Street', 'Business City', 'Home Postal Code', 'Birthday', 'Notes'],
-            ['given', 'middle', 'family', 'job-title', 'company', 'job-title:2', 'phone:office', 'phone:home', 'phone:mobile', 'email', 'email:2', 'street:office', 'locality:office', 'postcode:home', 'birth-date', 'note'],
+            [
+                'First Name', 'Middle Name', 'Last Name', 'Title', 'Company', 'Job Title', 'Business Phone',
+                'Home Phone 2', 'Mobile Phone', 'E-mail Address', 'E-mail 2 Address', 'Business Street',
+                'Business City', 'Home Postal Code', 'Birthday', 'Notes',
+            ],
+            [
+                'given', 'middle', 'family', 'job-title', 'company', 'job-title:2', 'phone:office', 'phone:home',
+                'phone:mobile', 'email', 'email:2', 'street:office', 'locality:office', 'postcode:home', 'birth-date',
+                'note',
+            ],
         ];
         yield 'a list of customers' => [
-            ['Customer', 'Contact', 'Phone', 'Fax', 'Bill to street', 'Bill to city', 'Ship to city', 'Terms', 'Credit limit', 'Open balance', 'Tax ID', 'Customer Type', 'Nothing that we know'],
-            ['company', 'name', 'phone', 'phone:fax', 'street:billing', 'locality:billing', 'locality:delivery', 'client-terms', 'client-limit', 'receivable', 'tax-ein', 'types', ''],
+            [
+                'Customer', 'Contact', 'Phone', 'Fax', 'Bill to street', 'Bill to city', 'Ship to city', 'Terms',
+                'Credit limit', 'Open balance', 'Tax ID', 'Customer Type', 'Nothing that we know',
+            ],
+            [
+                'company', 'name', 'phone', 'phone:fax', 'street:billing', 'locality:billing', 'locality:delivery',
+                'client-terms', 'client-limit', 'receivable', 'tax-ein', 'types', '',
+            ],
         ];
         yield 'in German and French' => [
             ['Vorname', 'Nachname', 'Firma', 'Telefon', 'Strasse', 'PLZ', 'Ort', 'Land', 'Anrede', 'Prénom'],
@@ -78,7 +92,13 @@ final class PartyTableTest extends TestCase
 
     public function test_every_heading_that_we_write_is_known_again(): void
     {
-        $writer = new RowWriter(['phone' => 3, 'email' => 2, 'website' => 2, 'handle' => 1, 'profile' => 1, 'address' => 3, 'position' => 2, 'account' => 2], ['Old program', 'Guild'], ['detail:7' => 'Hobby'], [], true);
+        $writer = new RowWriter(
+            ['phone' => 3, 'email' => 2, 'website' => 2, 'handle' => 1, 'profile' => 1, 'address' => 3, 'position' => 2, 'account' => 2],
+            ['Old program', 'Guild'],
+            ['detail:7' => 'Hobby'],
+            [],
+            true,
+        );
         $headings = $writer->headings();
         $this->assertCount(count($headings), array_unique($headings));
         $targets = GuessColumns::of(array_map(ColumnFacts::titled(...), $headings), ['detail:7' => 'Hobby']);
@@ -101,11 +121,23 @@ final class PartyTableTest extends TestCase
     public function test_a_person_and_their_company_stand_on_one_line(): void
     {
         $row = $this->row(['given' => 'Ottilie', 'family' => 'Larkin', 'company' => 'Tern Hill Timber', 'job-title' => 'Owner', 'phone:mobile' => '802-555-0143; 802-555-0144', 'phone:office' => '(802) 555-0170 ext. 4',
-            'email' => 'o@larkin.example, two@larkin.example', 'street' => "14 Canal Street\nRear", 'locality' => 'Brattleboro', 'region' => 'Vermont', 'postcode' => '5301', 'role' => 'Supplier', 'birth-date' => '3/4/1971', 'tags' => 'a; b', 'grade' => '4', 'client-terms' => 'Usual', 'vendor-terms' => 'net 30']);
+            'email' => 'o@larkin.example, two@larkin.example', 'street' => "14 Canal Street\nRear",
+            'locality' => 'Brattleboro', 'region' => 'Vermont', 'postcode' => '5301', 'role' => 'Supplier',
+            'birth-date' => '3/4/1971', 'tags' => 'a; b', 'grade' => '4', 'client-terms' => 'Usual',
+            'vendor-terms' => 'net 30']);
         $this->assertSame(PartyKind::Person, $row->kind);
         $this->assertSame([['Tern Hill Timber', 'Owner', '']], array_map(array_values(...), $row->positions));
-        $this->assertSame(['+18025550143' => 'mobile', '+18025550144' => 'mobile', '+18025550170 x4' => 'office', 'o@larkin.example' => '', 'two@larkin.example' => ''], array_column($row->points, 'label', 'value'));
-        $this->assertSame(['no', 'yes', '1971-03-04', '4', 'Usual', 'Usual'], array_map($row->value(...), ['client', 'vendor', 'birth-date', 'grade', 'client-terms', 'vendor-terms']));
+        $this->assertSame(
+            [
+                '+18025550143' => 'mobile', '+18025550144' => 'mobile', '+18025550170 x4' => 'office',
+                'o@larkin.example' => '', 'two@larkin.example' => '',
+            ],
+            array_column($row->points, 'label', 'value'),
+        );
+        $this->assertSame(
+            ['no', 'yes', '1971-03-04', '4', 'Usual', 'Usual'],
+            array_map($row->value(...), ['client', 'vendor', 'birth-date', 'grade', 'client-terms', 'vendor-terms']),
+        );
         $this->assertSame(['a', 'b'], $row->tags);
     }
 
@@ -119,25 +151,48 @@ final class PartyTableTest extends TestCase
         $this->assertSame(PartyKind::Person, $kind(['name' => 'Wren, Silas A.']));
         $this->assertSame(PartyKind::Person, $kind(['name' => 'Silas Wren', 'company' => 'Brass Foundry Inc']));
         $this->assertSame('Wren', $this->row(['name' => 'Mr. Silas A. Wren III'])->value('family'));
-        $this->assertSame('Brass Foundry Inc', $this->row(['name' => 'Brass Foundry Inc', 'company' => 'brass foundry inc'])->value('name'));
+        $this->assertSame(
+            'Brass Foundry Inc',
+            $this->row(['name' => 'Brass Foundry Inc', 'company' => 'brass foundry inc'])->value('name'),
+        );
     }
 
     /** @return iterable<string, array{array<string, string>, array<string, string|null>}> cells, and what is said of the wrong ones */
     public static function wrong(): iterable
     {
-        yield 'a day that is not' => [['given' => 'A', 'birth-date' => '31/02/1990'], ['birth-date' => 'There is no 31 February: February 1990 has 28 days.']];
-        yield 'a day to come' => [['given' => 'A', 'birth-date' => '2030-01-01'], ['birth-date' => 'That day is still to come. Check the year.']];
+        yield 'a day that is not' => [
+            ['given' => 'A', 'birth-date' => '31/02/1990'],
+            ['birth-date' => 'There is no 31 February: February 1990 has 28 days.'],
+        ];
+        yield 'a day to come' => [
+            ['given' => 'A', 'birth-date' => '2030-01-01'],
+            ['birth-date' => 'That day is still to come. Check the year.'],
+        ];
         yield 'nobody' => [['email' => 'a@b.example'], ['given' => 'Type the name of a person or a company.']];
         yield 'all at once' => [['given' => 'A', 'phone' => '12', 'email' => 'nobody', 'postcode' => 'O5301', 'street' => 'x', 'country' => 'Atlantis'], [
-            'phone' => '“12” has too few digits for a phone number. Check it, or begin with + and the country code.', 'email' => '“nobody” lacks the @ of an email address. Type it like name@company.example.',
-            'country' => '“Atlantis” is not understood here. Write the name of a country, or its two letters.', 'postcode' => '“O5301” is not a valid ZIP code for the United States, which looks like 05301 or 05301-1234. Correct it, or leave it empty for now.',
+            'phone' => '“12” has too few digits for a phone number. Check it, or begin with + and the country code.',
+            'email' => '“nobody” lacks the @ of an email address. Type it like name@company.example.',
+            'country' => '“Atlantis” is not understood here. Write the name of a country, or its two letters.',
+            'postcode' => '“O5301” is not a valid ZIP code for the United States, which looks like 05301 or 05301-1234. Correct it, or leave it empty for now.',
         ]];
-        yield 'a new word' => [['name' => 'A Inc', 'types' => 'Museum; Zoo'], ['types' => '“Zoo” is not in the office’s list. Choose another, or let new words be added.']];
-        yield 'nobody’s colleague' => [['name' => 'A Inc', 'owner' => 'Nobody'], ['owner' => '“Nobody” is not understood here. Write the name of a colleague, such as Cordelia Vane.']];
-        yield 'a number that cannot be' => [['name' => 'A Inc', 'tax-ein' => '12-34'], ['tax-ein' => '“12-34” is not a valid EIN, which looks like 12-3456789.']];
+        yield 'a new word' => [
+            ['name' => 'A Inc', 'types' => 'Museum; Zoo'],
+            ['types' => '“Zoo” is not in the office’s list. Choose another, or let new words be added.'],
+        ];
+        yield 'nobody’s colleague' => [
+            ['name' => 'A Inc', 'owner' => 'Nobody'],
+            ['owner' => '“Nobody” is not understood here. Write the name of a colleague, such as Cordelia Vane.'],
+        ];
+        yield 'a number that cannot be' => [
+            ['name' => 'A Inc', 'tax-ein' => '12-34'],
+            ['tax-ein' => '“12-34” is not a valid EIN, which looks like 12-3456789.'],
+        ];
         yield 'an account' => [['name' => 'A Inc', 'iban' => 'DE00 1234'], ['iban' => null]];
         yield 'far too long' => [['name' => str_repeat('x', 40_000)], ['name' => 'This is over 10,000 letters long. Shorten it.']];
-        yield 'an amount' => [['name' => 'A Inc', 'receivable' => 'lots'], ['receivable' => '“lots” is not a number. Write it like 1250.00.']];
+        yield 'an amount' => [
+            ['name' => 'A Inc', 'receivable' => 'lots'],
+            ['receivable' => '“lots” is not a number. Write it like 1250.00.'],
+        ];
         yield 'terms' => [['name' => 'A Inc', 'client-terms' => 'some day'], ['client-terms' => null]];
     }
 
@@ -170,19 +225,35 @@ final class PartyTableTest extends TestCase
     public function test_new_words_and_roles_for_all_are_taken_when_that_was_said(): void
     {
         $office = self::office(takesNewWords: true, roles: ['client']);
-        $row = PartyReader::of([Target::of('name'), Target::of('types'), Target::of('detail:7')], $office)->read(['A Inc', 'museum; Zoo', 'chess;go'])->row;
+        $row = PartyReader::of(
+            [Target::of('name'), Target::of('types'), Target::of('detail:7')],
+            $office,
+        )->read(['A Inc', 'museum; Zoo', 'chess;go'])->row;
         $this->assertSame([['Museum', 'Zoo'], 'yes', "chess\ngo"], [$row?->types, $row?->value('client'), $row?->value('detail:7')]);
     }
 
     public function test_what_would_change_is_what_is_other_as_far_as_was_said(): void
     {
-        $kept = $this->row(['name' => 'A Inc', 'phone' => '802-555-0143', 'source' => 'fair', 'street' => '1 Lane', 'locality' => 'Putney', 'postcode' => '05346', 'types' => 'Museum', 'code:Guild' => '7', 'tax-ein' => '12-3456789']);
-        $read = $this->row(['name' => 'A Inc', 'phone' => '(802) 555-0143; 802-555-0199', 'source' => 'letter', 'language' => 'German', 'street' => '2 Road', 'locality' => 'Putney', 'postcode' => '05346', 'types' => 'museum', 'code:guild' => '8', 'tax-ein' => '12-3456780', 'client' => 'yes']);
-        $told = fn (OnExisting $how): array => array_map(fn (RowChange $one) => "$one->title: $one->from > $one->to", RowChanges::between($kept, $read, $how)->changes ?? []);
+        $kept = $this->row([
+            'name' => 'A Inc', 'phone' => '802-555-0143', 'source' => 'fair', 'street' => '1 Lane',
+            'locality' => 'Putney', 'postcode' => '05346', 'types' => 'Museum', 'code:Guild' => '7',
+            'tax-ein' => '12-3456789',
+        ]);
+        $read = $this->row([
+            'name' => 'A Inc', 'phone' => '(802) 555-0143; 802-555-0199', 'source' => 'letter', 'language' => 'German',
+            'street' => '2 Road', 'locality' => 'Putney', 'postcode' => '05346', 'types' => 'museum',
+            'code:guild' => '8', 'tax-ein' => '12-3456780', 'client' => 'yes',
+        ]);
+        $told = fn (OnExisting $how): array => array_map(
+            fn (RowChange $one) => "$one->title: $one->from > $one->to",
+            RowChanges::between($kept, $read, $how)->changes ?? [],
+        );
         $this->assertSame([], $told(OnExisting::Leave));
         $this->assertSame(['Language:  > de', 'Client:  > yes', 'Phone:  > 802-555-0199'], $told(OnExisting::Fill));
         $this->assertSame([
-            'Came from: fair > letter', 'Language:  > de', 'Client:  > yes', 'Phone:  > 802-555-0199', 'Address: 1 Lane, Putney, 05346 > 2 Road, Putney, 05346', 'Guild: 7 > 8', 'EIN: •••• 6789 > •••• 6780',
+            'Came from: fair > letter', 'Language:  > de', 'Client:  > yes', 'Phone:  > 802-555-0199',
+            'Address: 1 Lane, Putney, 05346 > 2 Road, Putney, 05346', 'Guild: 7 > 8',
+            'EIN: •••• 6789 > •••• 6780',
         ], $told(OnExisting::TakeOver));
         foreach (OnExisting::cases() as $how) {
             $this->assertNull(RowChanges::between($kept, $kept, $how), 'the same changes nothing');
@@ -209,7 +280,8 @@ final class PartyTableTest extends TestCase
         $days = TypedDay::reader($today = Day::of(2026, 11, 24), true);
 
         return new ReadingOffice(
-            $today, $days, DecimalSign::Point, 'US', 'USD', FieldReader::of($days, 'USD'), ['Museum', 'Parish'], $takesNewWords, ['Cordelia Vane'], ['Usual' => 'net 30'],
+            $today, $days, DecimalSign::Point, 'US', 'USD', FieldReader::of($days, 'USD'), ['Museum', 'Parish'],
+            $takesNewWords, ['Cordelia Vane'], ['Usual' => 'net 30'],
             ['detail:7' => [FieldKind::Choices, ['chess', 'go']]], null, $roles,
         );
     }

@@ -22,28 +22,50 @@ final class RowWriterTest extends TestCase
     {
         $row = new PartyRow(
             PartyKind::Person,
-            ['given' => 'Zoë', 'family' => 'Bell', 'number' => '1007', 'birth-date' => '1971-03-04', 'grade' => '4', 'client' => 'yes', 'vendor' => 'no', 'client-limit' => '1250.50', 'detail:7' => "chess\ngo", 'detail:8' => 'door code'],
-            [['kind' => 'phone', 'value' => '+18025550143', 'typed' => '802-555-0143', 'label' => 'mobile'], ['kind' => 'phone', 'value' => '+18025550144 x2', 'typed' => 'x', 'label' => ''], ['kind' => 'email', 'value' => 'z@bell.example', 'typed' => 'z@bell.example', 'label' => '']],
-            [['country' => 'US', 'lines' => "1 Lane\nRear", 'locality' => 'Putney', 'region' => 'VT', 'postcode' => '05346', 'attention' => '', 'careOf' => '', 'uses' => ['home', 'postal']]],
+            [
+                'given' => 'Zoë', 'family' => 'Bell', 'number' => '1007', 'birth-date' => '1971-03-04', 'grade' => '4',
+                'client' => 'yes', 'vendor' => 'no', 'client-limit' => '1250.50', 'detail:7' => "chess\ngo",
+                'detail:8' => 'door code',
+            ],
+            [
+                ['kind' => 'phone', 'value' => '+18025550143', 'typed' => '802-555-0143', 'label' => 'mobile'],
+                ['kind' => 'phone', 'value' => '+18025550144 x2', 'typed' => 'x', 'label' => ''],
+                ['kind' => 'email', 'value' => 'z@bell.example', 'typed' => 'z@bell.example', 'label' => ''],
+            ],
+            [[
+                'country' => 'US', 'lines' => "1 Lane\nRear", 'locality' => 'Putney', 'region' => 'VT',
+                'postcode' => '05346', 'attention' => '', 'careOf' => '', 'uses' => ['home', 'postal'],
+            ]],
             [['company' => 'Bell Works', 'title' => 'Owner', 'department' => '']],
             ['Museum'], ['a', 'b'], [['system' => 'Guild', 'value' => 'G7']],
             [['kind' => 'SSN', 'country' => '', 'value' => '123456789'], ['kind' => 'VAT', 'country' => 'DE', 'value' => 'DE136695976']],
-            [['kind' => 'iban', 'iban' => 'DE89370400440532013000', 'bic' => '', 'routing' => '', 'sortCode' => '', 'account' => '', 'use' => '', 'holder' => 'Zoë', 'bankName' => '']],
+            [[
+                'kind' => 'iban', 'iban' => 'DE89370400440532013000', 'bic' => '', 'routing' => '', 'sortCode' => '',
+                'account' => '', 'use' => '', 'holder' => 'Zoë', 'bankName' => '',
+            ]],
         );
         $of = fn (bool $withPrivate): RowWriter => new RowWriter(
-            ['phone' => 3, 'email' => 1, 'address' => 2, 'position' => 1, 'account' => 1], ['Guild', 'Other'], ['detail:7' => 'Hobby', 'detail:8' => 'Door'], ['detail:8'], $withPrivate,
+            ['phone' => 3, 'email' => 1, 'address' => 2, 'position' => 1, 'account' => 1], ['Guild', 'Other'],
+            ['detail:7' => 'Hobby', 'detail:8' => 'Door'], ['detail:8'], $withPrivate,
         );
         $masked = array_combine($of(false)->headings(), $of(false)->row($row));
         $whole = array_combine($of(true)->headings(), $of(true)->row($row));
         $wanted = [
-            'Kind' => 'person', 'Given name' => 'Zoë', 'Number' => 1007, 'Grade' => 4, 'Client' => 'yes', 'Phone' => '+18025550143', 'Phone label' => 'mobile', 'Phone, 2' => '+18025550144 x2',
-            'Phone, 3' => '', 'Email' => 'z@bell.example', 'Street' => "1 Lane\nRear", 'City' => 'Putney', 'Street, 2' => '', 'Address uses' => 'home; postal', 'Company' => 'Bell Works', 'Position' => 'Owner',
-            'Types' => 'Museum', 'Tags' => 'a; b', 'Number elsewhere, Guild' => 'G7', 'Number elsewhere, Other' => '', 'Credit limit when we bill them' => 1250.5, 'Hobby' => "chess\ngo",
+            'Kind' => 'person', 'Given name' => 'Zoë', 'Number' => 1007, 'Grade' => 4, 'Client' => 'yes',
+            'Phone' => '+18025550143', 'Phone label' => 'mobile', 'Phone, 2' => '+18025550144 x2',
+            'Phone, 3' => '', 'Email' => 'z@bell.example', 'Street' => "1 Lane\nRear", 'City' => 'Putney', 'Street, 2' => '',
+            'Address uses' => 'home; postal', 'Company' => 'Bell Works', 'Position' => 'Owner',
+            'Types' => 'Museum', 'Tags' => 'a; b', 'Number elsewhere, Guild' => 'G7', 'Number elsewhere, Other' => '',
+            'Credit limit when we bill them' => 1250.5, 'Hobby' => "chess\ngo",
         ];
         foreach ($wanted as $heading => $cell) {
             $this->assertSame([$cell, $cell], [$masked[$heading], $whole[$heading]], $heading);
         }
-        $private = ['Birth date' => ['••••', '1971-03-04'], 'IBAN' => ['•••• 3000', 'DE89370400440532013000'], 'Door' => ['••••', 'door code']];
+        $private = [
+            'Birth date' => ['••••', '1971-03-04'],
+            'IBAN' => ['•••• 3000', 'DE89370400440532013000'],
+            'Door' => ['••••', 'door code'],
+        ];
         foreach ($private as $heading => $cells) {
             $this->assertSame($cells, [$masked[$heading], $whole[$heading]], $heading);
         }
@@ -51,7 +73,10 @@ final class RowWriterTest extends TestCase
         foreach (['123456789', 'DE89370400440532013000', '1971-03-04', 'door code'] as $secret) {
             $this->assertStringNotContainsString($secret, $json);
         }
-        $this->assertSame([['field' => 'Hobby', 'value' => "chess\ngo"], ['field' => 'Door', 'value' => 'door code']], $of(true)->whole($row)['details']);
+        $this->assertSame(
+            [['field' => 'Hobby', 'value' => "chess\ngo"], ['field' => 'Door', 'value' => 'door code']],
+            $of(true)->whole($row)['details'],
+        );
     }
 
     public function test_what_is_private_is_told_by_no_more_than_its_end(): void
@@ -60,7 +85,10 @@ final class RowWriterTest extends TestCase
         $cell = fn (string $heading, PartyRow $row): mixed => array_combine($writer->headings(), $writer->row($row))[$heading];
         $door = fn (string $kept): mixed => $cell('Door', new PartyRow(PartyKind::Person, ['given' => 'A', 'detail:8' => $kept]));
         $this->assertSame(['', '••••'], [$door(''), $door('1234')]);
-        $number = fn (string $kept): mixed => $cell('DUNS number', new PartyRow(PartyKind::Company, ['name' => 'A'], taxNumbers: [['kind' => 'DUNS', 'country' => '', 'value' => $kept]]));
+        $number = fn (string $kept): mixed => $cell(
+            'DUNS number',
+            new PartyRow(PartyKind::Company, ['name' => 'A'], taxNumbers: [['kind' => 'DUNS', 'country' => '', 'value' => $kept]]),
+        );
         $this->assertSame(['•••• ', '•••• 3782'], [$number('1234'), $number('150483782')], 'a short one would be told by its end');
     }
 
@@ -79,8 +107,10 @@ final class RowWriterTest extends TestCase
     public function test_a_file_is_told_by_how_it_begins(): void
     {
         foreach ([
-            "Name,Email\n" => FileKind::Csv, "\xEF\xBB\xBFBEGIN:VCARD\r\nVERSION:4.0" => FileKind::VCard, "\n begin:vcard\n" => FileKind::VCard, '["vcard",[]]' => FileKind::JCard, ' [ ["vcard",[]]]' => FileKind::JCard,
-            "# exported\nversion: 1\n\ndn: cn=A\n" => FileKind::Ldif, "dn:: Y249QQ==\n" => FileKind::Ldif, '<?xml version="1.0"?><Invoice/>' => FileKind::Ubl, 'dn is a word' => FileKind::Csv, '' => FileKind::Csv,
+            "Name,Email\n" => FileKind::Csv, "\xEF\xBB\xBFBEGIN:VCARD\r\nVERSION:4.0" => FileKind::VCard,
+            "\n begin:vcard\n" => FileKind::VCard, '["vcard",[]]' => FileKind::JCard, ' [ ["vcard",[]]]' => FileKind::JCard,
+            "# exported\nversion: 1\n\ndn: cn=A\n" => FileKind::Ldif, "dn:: Y249QQ==\n" => FileKind::Ldif,
+            '<?xml version="1.0"?><Invoice/>' => FileKind::Ubl, 'dn is a word' => FileKind::Csv, '' => FileKind::Csv,
         ] as $head => $kind) {
             $this->assertSame($kind, FileKind::of((string) $head), json_encode($head, JSON_INVALID_UTF8_SUBSTITUTE) ?: '');
         }
@@ -96,7 +126,10 @@ final class RowWriterTest extends TestCase
         $this->assertSame(FileKind::VCard, FileKind::of(substr("BEGIN:VCARD\nFN:Zoë", 0, -1)));
         $titles = array_map(fn (FileKind $one) => $one->title(), FileKind::cases());
         $this->assertCount(count($titles), array_unique($titles));
-        $this->assertSame([FileKind::Csv, FileKind::Xlsx, FileKind::Ods], array_values(array_filter(FileKind::cases(), fn (FileKind $one) => $one->isTable())));
+        $this->assertSame(
+            [FileKind::Csv, FileKind::Xlsx, FileKind::Ods],
+            array_values(array_filter(FileKind::cases(), fn (FileKind $one) => $one->isTable())),
+        );
     }
 
     public function test_what_a_column_is_is_kept_as_a_word(): void

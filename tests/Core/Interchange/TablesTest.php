@@ -42,19 +42,30 @@ final class TablesTest extends TestCase
     public function test_the_separator_is_whichever_fits_every_line(): void
     {
         foreach ([',' => 'a;b', ';' => 'a,b', "\t" => 'a,b', '|' => 'a,b'] as $separator => $cell) {
-            $this->assertSame([1 => ['x', 'y'], 2 => [$cell, 'z']], iterator_to_array(CsvTable::rows("x{$separator}y\n$cell{$separator}z\n")));
+            $this->assertSame(
+                [1 => ['x', 'y'], 2 => [$cell, 'z']],
+                iterator_to_array(CsvTable::rows("x{$separator}y\n$cell{$separator}z\n")),
+            );
         }
     }
 
     public function test_spreadsheets_come_back_as_they_were_written_and_are_read_a_row_at_a_time(): void
     {
-        $rows = [['Name', 'Amount', 'Postcode', 'Text'], ['Zoë & Söhne <GmbH>', 1250.25, '05301', "=HYPERLINK(1)\nline two"], ['時計店', 3, '', '  two  spaces ']];
+        $rows = [
+            ['Name', 'Amount', 'Postcode', 'Text'],
+            ['Zoë & Söhne <GmbH>', 1250.25, '05301', "=HYPERLINK(1)\nline two"],
+            ['時計店', 3, '', '  two  spaces '],
+        ];
         foreach ([ListFormat::Xlsx, ListFormat::Ods] as $format) {
             $path = $this->kept(implode('', iterator_to_array(TableWriter::write($format, $rows), false)));
             $kind = FileKind::from($format->value);
             $this->assertSame(['Records'], TableFile::sheets($kind, $path));
             $this->assertSame(
-                [1 => $rows[0], 2 => ['Zoë & Söhne <GmbH>', '1250.25', '05301', "=HYPERLINK(1)\nline two"], 3 => ['時計店', '3', '', 'two  spaces']],
+                [
+                    1 => $rows[0],
+                    2 => ['Zoë & Söhne <GmbH>', '1250.25', '05301', "=HYPERLINK(1)\nline two"],
+                    3 => ['時計店', '3', '', 'two  spaces'],
+                ],
                 iterator_to_array(TableFile::rows($kind, $path)),
                 $format->value,
             );
@@ -86,11 +97,30 @@ final class TablesTest extends TestCase
     {
         yield 'a picture' => [fn () => "\x89PNG\r\n\x1A\n", 'This is not a text table.'];
         yield 'NUL in the middle' => [fn () => "Name\nZo\0e", 'This is not a text table.'];
-        yield 'an archive of something else' => [fn (self $test) => (string) file_get_contents($test->zipped(['a.txt' => 'x'])), 'This file cannot be read as a spreadsheet (XLSX).'];
-        yield 'half an archive' => [fn (self $test) => substr((string) file_get_contents($test->zipped(['xl/workbook.xml' => '<a/>'])), 0, 60), 'This file cannot be read as a spreadsheet (XLSX).'];
-        yield 'far too much, packed small' => [fn (self $test) => (string) file_get_contents($test->zipped(['xl/worksheets/sheet1.xml' => str_repeat('<row/>', 2_000_000)])), 'Unpacked, this file is far larger'];
-        yield 'entities of its own' => [fn (self $test) => (string) file_get_contents($test->zipped(self::book('<!DOCTYPE x [<!ENTITY a SYSTEM "file:///etc/passwd">]><worksheet><sheetData><row><c t="str"><v>&a;</v></c></row></sheetData></worksheet>'))), 'This file cannot be read as a spreadsheet (XLSX).'];
-        yield 'an end in the middle' => [fn (self $test) => (string) file_get_contents($test->zipped(self::book('<worksheet><sheetData><row><c t="str"><v>x</v></c></row><row>'))), 'This file cannot be read as a spreadsheet (XLSX).'];
+        yield 'an archive of something else' => [
+            fn (self $test) => (string) file_get_contents($test->zipped(['a.txt' => 'x'])),
+            'This file cannot be read as a spreadsheet (XLSX).',
+        ];
+        yield 'half an archive' => [
+            fn (self $test) => substr((string) file_get_contents($test->zipped(['xl/workbook.xml' => '<a/>'])), 0, 60),
+            'This file cannot be read as a spreadsheet (XLSX).',
+        ];
+        yield 'far too much, packed small' => [
+            fn (self $test) => (string) file_get_contents($test->zipped(['xl/worksheets/sheet1.xml' => str_repeat('<row/>', 2_000_000)])),
+            'Unpacked, this file is far larger',
+        ];
+        yield 'entities of its own' => [
+            fn (self $test) => (string) file_get_contents($test->zipped(self::book(
+                '<!DOCTYPE x [<!ENTITY a SYSTEM "file:///etc/passwd">]><worksheet><sheetData><row><c t="str"><v>&a;</v></c></row></sheetData></worksheet>',
+            ))),
+            'This file cannot be read as a spreadsheet (XLSX).',
+        ];
+        yield 'an end in the middle' => [
+            fn (self $test) => (string) file_get_contents($test->zipped(self::book(
+                '<worksheet><sheetData><row><c t="str"><v>x</v></c></row><row>',
+            ))),
+            'This file cannot be read as a spreadsheet (XLSX).',
+        ];
         yield 'ten thousand columns' => [fn () => implode(',', array_fill(0, 10_000, 'x'))."\n", 'A table has at most 300 columns here.'];
         yield 'a hundred and one thousand lines' => [fn () => "Name\n".str_repeat("x\n", 101_000), 'At most 100,000 lines at once.'];
     }

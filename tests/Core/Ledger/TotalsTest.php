@@ -96,7 +96,11 @@ final class TotalsTest extends TestCase
                 range(1, mt_rand(1, 12)),
             );
             $totals = Totals::of($lines, TaxTreatment::Exclusive, 'EUR');
-            $this->assertSame($totals->net->minor, array_sum(array_map(fn (Line $line) => $line->amount('EUR')->minor, $lines)), 'BR-CO-10');
+            $this->assertSame(
+                $totals->net->minor,
+                array_sum(array_map(fn (Line $line) => $line->amount('EUR')->minor, $lines)),
+                'BR-CO-10',
+            );
             $this->assertSame(
                 $totals->net->minor,
                 array_sum(array_map(fn (TaxGroup $group) => $group->taxable->minor, $totals->groups)),

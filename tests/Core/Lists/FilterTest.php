@@ -95,7 +95,10 @@ final class FilterTest extends TestCase
             [$number, Operator::Between, [$five, Value::number(4)], 'the first of the two must not be above the second'],
             [$number, Operator::Is, [Value::text('5')], 'Grade is compared with a number, not with a text.'],
             [$number, Operator::Is, [Value::number(null)], 'Grade: “is” needs something to compare with.'],
-            [Field::ofPrivate('born', 'Date of birth', FieldType::Day), Operator::Is, [Value::day(Day::of(1950, 1, 1))], 'Date of birth is private: a list can only ask whether it is there'],
+            [
+                Field::ofPrivate('born', 'Date of birth', FieldType::Day), Operator::Is, [Value::day(Day::of(1950, 1, 1))],
+                'Date of birth is private: a list can only ask whether it is there',
+            ],
             [Field::of('tags', 'Tags', FieldType::Choices), Operator::AnyOf, [], '“any of” takes one or more to compare with, not 0.'],
         ];
         foreach ($refused as [$field, $operator, $operands, $message]) {

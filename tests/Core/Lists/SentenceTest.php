@@ -48,7 +48,10 @@ final class SentenceTest extends TestCase
         yield 'either' => ['in VT or NH or in MA', 'in VT or NH or in MA'];
         yield 'the field that knows it' => ['in bath or in vt', 'in bath or in VT'];
         yield 'either, of two fields' => ['archived or without email', 'archived or without an email'];
-        yield 'either binds closer' => ['vendors, archived or with email, paid last year', 'vendors, (archived or with an email), paid last year'];
+        yield 'either binds closer' => [
+            'vendors, archived or with email, paid last year',
+            'vendors, (archived or with an email), paid last year',
+        ];
         yield 'a group' => ['(vendors, in VT) or (archived, in NH)', '(vendors in VT) or (archived in NH)'];
         yield 'both of two choices' => ['tagged museum and parish', 'tagged museum and parish'];
         yield 'a choice with an and in it' => ['tagged Smith and Sons or parish', 'tagged Smith and Sons or parish'];
@@ -58,7 +61,10 @@ final class SentenceTest extends TestCase
         yield 'an amount of another currency' => ['owed more than 1,250.5 EUR', 'owed more than 1250.50 EUR'];
         yield 'between' => ['days to pay between 10 and 20, vendors', 'days to pay between 10 and 20, vendors'];
         yield 'days' => ['added after 31 jan 2026 and added until 3/2', 'added after 31 Jan 2026, added until 2 Mar 2026'];
-        yield 'times' => ['added this week, not paid in 2025, not paid since 1 Mar 2026', 'added this week, not paid in 2025, not paid since 1 Mar 2026'];
+        yield 'times' => [
+            'added this week, not paid in 2025, not paid since 1 Mar 2026',
+            'added this week, not paid in 2025, not paid since 1 Mar 2026',
+        ];
         yield 'a month' => ['added in march 2026', 'added in Mar 2026'];
         yield 'yes and no' => ['not archived', 'not archived'];
         yield 'text of several words' => ['name begins with de la Tour and without email', 'name begins with de la Tour, without an email'];
@@ -87,7 +93,10 @@ final class SentenceTest extends TestCase
                 ...array_map(fn (Misread $one) => mb_substr($sentence, $one->at, $one->length).' — '.$one->message, $reading->misread),
             ];
         };
-        $this->assertSame(['vendors, archived', 'vendorz — “vendorz” is not understood. Do you mean “vendors”?'], $said('vendorz, vendors, archived'));
+        $this->assertSame(
+            ['vendors, archived', 'vendorz — “vendorz” is not understood. Do you mean “vendors”?'],
+            $said('vendorz, vendors, archived'),
+        );
         $this->assertSame(
             ['vendors', 'days to pay above lots — “lots” is not a number. Write it like 1250.00.'],
             $said('vendors, days to pay above lots'),
@@ -96,17 +105,26 @@ final class SentenceTest extends TestCase
             ['', 'days to pay — What about “Days to pay”? It can be asked: is not, is, above, more than, over, at least.'],
             $said('days to pay'),
         );
-        $this->assertSame(['tagged nonsuch', 'tagged nonsuch — Tags: there is no “nonsuch”, or no longer. Nobody has it.'], $said('tagged nonsuch'));
+        $this->assertSame(
+            ['tagged nonsuch', 'tagged nonsuch — Tags: there is no “nonsuch”, or no longer. Nobody has it.'],
+            $said('tagged nonsuch'),
+        );
         $this->assertSame(['archived', '( — This bracket is not closed again.'], $said('(archived'));
         $this->assertSame(['archived', ') — This bracket closes nothing. Take it out.'], $said('archived)'));
-        $this->assertSame(['', 'within 20 miles of nowhere — The table of ZIP codes does not have “nowhere”. Type five figures, such as 05301.'], $said('within 20 miles of nowhere'));
+        $this->assertSame(
+            ['', 'within 20 miles of nowhere — The table of ZIP codes does not have “nowhere”. Type five figures, such as 05301.'],
+            $said('within 20 miles of nowhere'),
+        );
         $this->assertSame(['', 'owed more than — Payable: say what it is compared with after “above”.'], $said('owed more than'));
         foreach (['مرحبا بالعالم', "'; drop table parties; --", '" OR "" = ""', '((((((((((', 'NEAR(a b)*^', str_repeat('x', 1999)] as $nonsense) {
             $reading = SentenceReader::read(self::vocabulary(), $nonsense);
             $this->assertFalse($reading->isWhole(), $nonsense);
             $this->assertTrue($reading->filter->isEmpty());
         }
-        $this->assertStringContainsString('too long', SentenceReader::read(self::vocabulary(), str_repeat('vendors, ', 600))->misread[0]->message);
+        $this->assertStringContainsString(
+            'too long',
+            SentenceReader::read(self::vocabulary(), str_repeat('vendors, ', 600))->misread[0]->message,
+        );
     }
 
     /** Writing then reading gives the same filter, for every field and every operator, alone and together. */
@@ -127,7 +145,10 @@ final class SentenceTest extends TestCase
         }
         for ($n = 0; $n < 400; $n++) {
             $some = fn (int $most) => array_map(fn () => $conditions[array_rand($conditions)], range(1, mt_rand(1, $most)));
-            $groups = array_map(fn () => mt_rand(0, 1) === 0 ? Filter::any(...$some(3)) : Filter::all(...$some(3)), range(1, mt_rand(1, 3)));
+            $groups = array_map(
+                fn () => mt_rand(0, 1) === 0 ? Filter::any(...$some(3)) : Filter::all(...$some(3)),
+                range(1, mt_rand(1, 3)),
+            );
             $parts = [...$some(3), ...mt_rand(0, 1) === 0 ? $groups : []];
             $this->sameAgain($words, mt_rand(0, 1) === 0 ? Filter::any(...$parts) : Filter::all(...$parts));
         }
@@ -177,9 +198,11 @@ final class SentenceTest extends TestCase
     /** Great circles between airports, as published: in kilometres, to within the flattening of the earth (0.5 %). */
     public function test_distances_are_great_circles(): void
     {
-        // From memory: New York (JFK) to London (LHR) 5,540 km; Paris (CDG) to Tokyo (NRT) 9,713 km; Sydney (SYD) to Los Angeles (LAX) 12,051 km.
+        // From memory: New York (JFK) to London (LHR) 5,540 km; Paris (CDG) to Tokyo (NRT) 9,713 km; Sydney (SYD) to
+        // Los Angeles (LAX) 12,051 km.
         foreach ([
-            [40.6398, -73.7789, 51.4706, -0.4619, 5540], [49.0097, 2.5479, 35.7647, 140.3864, 9713], [-33.9461, 151.1772, 33.9425, -118.4081, 12051],
+            [40.6398, -73.7789, 51.4706, -0.4619, 5540], [49.0097, 2.5479, 35.7647, 140.3864, 9713],
+            [-33.9461, 151.1772, 33.9425, -118.4081, 12051],
         ] as [$a, $b, $c, $d, $kilometres]) {
             $this->assertEqualsWithDelta($kilometres, Point::of($a, $b)->distanceTo(Point::of($c, $d)), $kilometres * 0.005);
         }
@@ -214,23 +237,31 @@ final class SentenceTest extends TestCase
     {
         $sentence = SentenceWriter::write($words, $filter);
         $reading = SentenceReader::read($words, $sentence);
-        $this->assertTrue($reading->isWhole() && $reading->filter->equals($filter), $sentence.' is read as '.SentenceWriter::write($words, $reading->filter));
+        $this->assertTrue(
+            $reading->isWhole() && $reading->filter->equals($filter),
+            $sentence.' is read as '.SentenceWriter::write($words, $reading->filter),
+        );
     }
 
     private static function random(Field $field, Operator $operator): Condition
     {
         $text = fn () => implode(' ', array_map(fn () => [
-            'bell', 'and', 'or', 'with', 'email', 'is', 'not', '12', ',', '(', '"', 'Åse', 'vendors', 'in', 'this week', 'a', 'de la', 'tagged',
+            'bell', 'and', 'or', 'with', 'email', 'is', 'not', '12', ',', '(', '"', 'Åse', 'vendors', 'in', 'this week',
+            'a', 'de la', 'tagged',
         ][mt_rand(0, 17)], range(1, mt_rand(1, 4))));
         $operand = fn () => match ($field->type->operand()) {
             FieldType::Number => Value::number(BigDecimal::of(mt_rand(-999, 99999))->dividedBy(100, 2)),
             FieldType::Amount => Value::amount(Money::ofMinor(mt_rand(-9999, 9999999), ['USD', 'EUR', 'JPY'][mt_rand(0, 2)])),
             FieldType::Day => $operator === Operator::During || $operator === Operator::NotDuring
-                ? Value::span(Span::read([...Span::usual(), '2024', 'Feb 2024'][mt_rand(0, count(Span::usual()) + 1)]) ?? throw new \LogicException('No span.'))
+                ? Value::span(Span::read(
+                    [...Span::usual(), '2024', 'Feb 2024'][mt_rand(0, count(Span::usual()) + 1)],
+                ) ?? throw new \LogicException('No span.'))
                 : Value::day(Day::of(mt_rand(1, 9999), mt_rand(1, 12), mt_rand(1, 28))),
             FieldType::YesNo => Value::yesNo(mt_rand(0, 1) === 1),
             FieldType::Choice => Value::choice(mt_rand(0, 2) > 0 ? self::TAGS[array_rand(self::TAGS)] : $text()),
-            FieldType::Place => $operator === Operator::Inside ? Value::box(self::box()) : Value::near(Near::of(BigDecimal::of(mt_rand(1, 500)), ['miles', 'km'][mt_rand(0, 1)], '05301', Point::of(42.8, -72.6))),
+            FieldType::Place => $operator === Operator::Inside ? Value::box(self::box()) : Value::near(Near::of(
+                BigDecimal::of(mt_rand(1, 500)), ['miles', 'km'][mt_rand(0, 1)], '05301', Point::of(42.8, -72.6),
+            )),
             default => Value::text($text()),
         };
         $operands = array_map(fn () => $operand(), $operator->operands() === 0 ? [] : range(1, $operator->operands() ?? mt_rand(1, 3)));
@@ -261,12 +292,17 @@ final class SentenceTest extends TestCase
         $fields = [];
         foreach ([
             $of('name', 'Name', FieldType::Text), $of('email', 'Email', FieldType::Text), $of('role', 'Role', FieldType::Choices),
-            $of('tags', 'Tags', FieldType::Choices), $of('region', 'State', FieldType::Choice), $of('city', 'City', FieldType::Choice), $of('payable', 'Payable', FieldType::Amount),
-            $of('days-to-pay', 'Days to pay', FieldType::Number), $of('added', 'Added', FieldType::Day), $of('paid', 'Paid', FieldType::Days),
-            $of('archived', 'Archived', FieldType::YesNo), $of('tax-number', 'Tax number', FieldType::Text), $of('near', 'Place', FieldType::Place),
+            $of('tags', 'Tags', FieldType::Choices), $of('region', 'State', FieldType::Choice),
+            $of('city', 'City', FieldType::Choice), $of('payable', 'Payable', FieldType::Amount),
+            $of('days-to-pay', 'Days to pay', FieldType::Number), $of('added', 'Added', FieldType::Day),
+            $of('paid', 'Paid', FieldType::Days),
+            $of('archived', 'Archived', FieldType::YesNo), $of('tax-number', 'Tax number', FieldType::Text),
+            $of('near', 'Place', FieldType::Place),
             // Fields of the office's own may be called anything.
-            $of('odd-1', 'Size (cm), outside', FieldType::Number), $of('odd-2', 'And', FieldType::Text), $of('odd-3', 'Without', FieldType::Choice),
-            $of('odd-4', 'vendors in kind', FieldType::YesNo), $of('odd-5', 'Is not', FieldType::Day), $of('odd-6', 'The "best"', FieldType::Choices),
+            $of('odd-1', 'Size (cm), outside', FieldType::Number), $of('odd-2', 'And', FieldType::Text),
+            $of('odd-3', 'Without', FieldType::Choice),
+            $of('odd-4', 'vendors in kind', FieldType::YesNo), $of('odd-5', 'Is not', FieldType::Day),
+            $of('odd-6', 'The "best"', FieldType::Choices),
         ] as $field) {
             $fields[$field->key] = $field;
         }

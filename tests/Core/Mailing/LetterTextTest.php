@@ -21,7 +21,10 @@ final class LetterTextTest extends TestCase
     /** @return array<string, array{string, array<string, string>, string}> */
     public static function letters(): array
     {
-        $wren = ['greeting' => 'Dear Mr. Wren:', 'name' => 'Edmund Wren', 'phone' => '', 'address' => "1 Quay\nNEWFANE, VT 05345", 'suite' => ''];
+        $wren = [
+            'greeting' => 'Dear Mr. Wren:', 'name' => 'Edmund Wren', 'phone' => '',
+            'address' => "1 Quay\nNEWFANE, VT 05345", 'suite' => '',
+        ];
 
         return [
             'a plain one' => ["{greeting}\n\nThank you.", $wren, "Dear Mr. Wren:\n\nThank you."],
@@ -67,7 +70,10 @@ final class LetterTextTest extends TestCase
         $this->assertStringStartsWith('Line 1 has braces without a field', $told('{ |x}'));
         $this->assertStringStartsWith('A letter has at most 20,000 letters', $told(str_repeat('ä', 20_001)));
         $this->assertSame('', $told(str_repeat('ä', 20_000)));
-        $this->assertStringStartsWith('A letter has at most 200 fields', $told(implode('', array_map(fn (int $n) => "{f$n}", range(1, 201)))));
+        $this->assertStringStartsWith(
+            'A letter has at most 200 fields',
+            $told(implode('', array_map(fn (int $n) => "{f$n}", range(1, 201)))),
+        );
         $this->assertStringStartsWith('There is no field “', $told('{'.str_repeat('x', 5000).'}'));
     }
 
@@ -83,7 +89,10 @@ final class LetterTextTest extends TestCase
             $typed .= 'x';
             $text = LetterText::of($typed);
             $same = $text->filled(array_combine($text->fields(), array_map(fn (string $field) => '{'.$field.'}', $text->fields())));
-            $lines = implode("\n", array_map(rtrim(...), explode("\n", str_replace(['{first name|you}', '{{', '}}'], ['{first name}', '{', '}'], $typed))));
+            $lines = implode(
+                "\n",
+                array_map(rtrim(...), explode("\n", str_replace(['{first name|you}', '{{', '}}'], ['{first name}', '{', '}'], $typed))),
+            );
             $this->assertSame($lines, $same, $typed);
         }
     }
@@ -91,7 +100,8 @@ final class LetterTextTest extends TestCase
     public function test_in_a_list_it_is_called_by_what_is_the_same_for_all(): void
     {
         foreach ([
-            'Your clock, {name}' => 'Your clock', '{case: number}: {case: title}' => '', "{greeting}\n\nWe  move.\nSoon." => 'We move. Soon.',
+            'Your clock, {name}' => 'Your clock', '{case: number}: {case: title}' => '',
+            "{greeting}\n\nWe  move.\nSoon." => 'We move. Soon.',
             'Since {date} we are {our name}' => 'Since … we are', '' => '', '{name}: saħħa Ħ' => 'saħħa Ħ',
         ] as $typed => $words) {
             $this->assertSame($words, LetterText::of($typed)->inShort());

@@ -25,7 +25,10 @@ final class MailingTest extends TestCase
                 $this->assertLessThanOrEqual($sheet->pageWidth + 0.5, $left + $sheet->width, $sheet->key);
                 $this->assertLessThanOrEqual($sheet->pageHeight + 0.5, $top + $sheet->height, $sheet->key);
                 foreach ($seen as [$otherLeft, $otherTop]) {
-                    $this->assertTrue(abs($left - $otherLeft) >= $sheet->width - 0.01 || abs($top - $otherTop) >= $sheet->height - 0.01, $sheet->key);
+                    $this->assertTrue(
+                        abs($left - $otherLeft) >= $sheet->width - 0.01 || abs($top - $otherTop) >= $sheet->height - 0.01,
+                        $sheet->key,
+                    );
                 }
                 $seen[] = [$left, $top];
             }
@@ -33,7 +36,14 @@ final class MailingTest extends TestCase
         }
         // As they are sold: 30 and 10 to a Letter sheet, 21 and 24 to A4.
         $this->assertSame([30, 10, 21, 24, 1, 1], array_map(fn (LabelSheet $sheet) => $sheet->count(), array_values(LabelSheet::all())));
-        $this->assertSame([0, 3, 4], [LabelSheet::named('letter-30')->sheets(0, 5), LabelSheet::named('letter-30')->sheets(90, 0), LabelSheet::named('letter-30')->sheets(90, 1)]);
+        $this->assertSame(
+            [0, 3, 4],
+            [
+                LabelSheet::named('letter-30')->sheets(0, 5),
+                LabelSheet::named('letter-30')->sheets(90, 0),
+                LabelSheet::named('letter-30')->sheets(90, 1),
+            ],
+        );
     }
 
     public function test_a_sheet_of_ones_own_has_to_fit(): void
@@ -57,18 +67,31 @@ final class MailingTest extends TestCase
     {
         $home = ['9 Pond Street', 'NEWFANE, VT 05345'];
         $person = fn (int $id, string $given, string $family, string $place = 'p', ?int $with = null, array $names = []): Addressee => new Addressee(
-            $id, "$family, $given", array_values([...$names === [] ? ["$given $family"] : $names, ...$home]), '', $with, $place, "$given $family", $family,
+            $id, "$family, $given", array_values([...$names === [] ? ["$given $family"] : $names, ...$home]), '', $with,
+            $place, "$given $family", $family,
         );
         $couple = ['Edith Larkin and', 'Walter Larkin'];
         $list = [
-            $person(1, 'Edith', 'Larkin', 'p', 2, $couple), $person(2, 'Walter', 'Larkin', 'p', 1, ['Walter Larkin and', 'Edith Larkin']), $person(3, 'Ottilie', 'Larkin'),
+            $person(1, 'Edith', 'Larkin', 'p', 2, $couple),
+            $person(2, 'Walter', 'Larkin', 'p', 1, ['Walter Larkin and', 'Edith Larkin']), $person(3, 'Ottilie', 'Larkin'),
             $person(4, 'Silas', 'Wren', 'q'), $person(5, 'Ida', 'Bell', 'q'), $person(6, 'Tom', 'Ames', ''), $person(7, 'Ann', 'Ames', ''),
-            new Addressee(8, 'Copper Ltd', ['Copper Ltd', ...$home]), new Addressee(9, 'Gone, A', [], 'has died'), new Addressee(10, 'Lost, B', [], 'no address'),
+            new Addressee(8, 'Copper Ltd', ['Copper Ltd', ...$home]), new Addressee(9, 'Gone, A', [], 'has died'),
+            new Addressee(10, 'Lost, B', [], 'no address'),
         ];
-        $names = fn (bool $once): array => array_map(fn (Envelope $one) => implode(' / ', array_diff($one->lines, $home)), Mailing::to($list, $once)->envelopes);
-        $this->assertSame(['Edith Larkin and / Walter Larkin', 'Ottilie Larkin', 'Silas Wren', 'Ida Bell', 'Tom Ames', 'Ann Ames', 'Copper Ltd'], $names(false));
+        $names = fn (bool $once): array => array_map(
+            fn (Envelope $one) => implode(' / ', array_diff($one->lines, $home)),
+            Mailing::to($list, $once)->envelopes,
+        );
+        $this->assertSame(
+            ['Edith Larkin and / Walter Larkin', 'Ottilie Larkin', 'Silas Wren', 'Ida Bell', 'Tom Ames', 'Ann Ames', 'Copper Ltd'],
+            $names(false),
+        );
         $this->assertSame(['The Larkin household', 'Silas Wren / Ida Bell', 'Tom Ames', 'Ann Ames', 'Copper Ltd'], $names(true));
-        $this->assertSame(['Edith Larkin and', 'Walter Larkin', ...$home], Mailing::to(array_slice($list, 0, 2), true)->envelopes[0]->lines, 'a couple by themselves is a couple');
+        $this->assertSame(
+            ['Edith Larkin and', 'Walter Larkin', ...$home],
+            Mailing::to(array_slice($list, 0, 2), true)->envelopes[0]->lines,
+            'a couple by themselves is a couple',
+        );
         $this->assertSame([9 => 'has died', 10 => 'no address'], array_column(Mailing::to($list, true)->leftOut, 'why', 'id'));
     }
 }

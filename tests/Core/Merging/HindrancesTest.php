@@ -46,21 +46,31 @@ final class HindrancesTest extends TestCase
             'nothing' => [[], [], []],
             'two kinds' => [[], ['kind' => PartyKind::Company], ['Robert and Bob are a person and a company: they cannot be one.']],
             'other tax numbers' => [
-                ['taxNumbers' => ['EIN' => ['a']]], ['taxNumbers' => ['EIN' => ['b'], 'SSN' => ['c']]], ['Robert and Bob have different numbers: EIN.'],
+                ['taxNumbers' => ['EIN' => ['a']]], ['taxNumbers' => ['EIN' => ['b'], 'SSN' => ['c']]],
+                ['Robert and Bob have different numbers: EIN.'],
             ],
             'one of them alike' => [['taxNumbers' => ['EIN' => ['a', 'b']]], ['taxNumbers' => ['EIN' => ['b']]], []],
             'only one has any' => [['taxNumbers' => ['EIN' => ['a']]], ['taxNumbers' => ['SSN' => ['b']]], []],
             'numbers elsewhere' => [
-                ['codes' => ['Portal' => ['7']]], ['codes' => ['portal' => ['8']]], ['Robert and Bob are known by different numbers elsewhere: Portal.'],
+                ['codes' => ['Portal' => ['7']]], ['codes' => ['portal' => ['8']]],
+                ['Robert and Bob are known by different numbers elsewhere: Portal.'],
             ],
             'the same elsewhere' => [['codes' => ['Portal' => ['7 A']]], ['codes' => ['portal' => ['7 a']]], []],
             'on hold' => [['hasBankOnHold' => true], [], ['Bank details of Robert wait for a second person.']],
             'related' => [[], ['related' => [1 => 'spouse']], ['Robert and Bob are two by what you have written: spouse.']],
-            'currencies, money open' => [$money('USD', true), $money('CHF', false), ['Robert is kept in USD and Bob in CHF, and money is open.']],
+            'currencies, money open' => [
+                $money('USD', true),
+                $money('CHF', false),
+                ['Robert is kept in USD and Bob in CHF, and money is open.'],
+            ],
             'currencies, nothing open' => [$money('USD', false), $money('CHF', false), []],
             'one currency' => [$money('CHF', true), $money('CHF', true), []],
             'one bill twice' => [['billed' => ['Bill 7']], ['billed' => ['Bill 7', 'Bill 8']], ['Robert and Bob both have Bill 7.']],
-            'openings' => [['openings' => ['opening balance']], ['openings' => ['opening balance']], ['Robert and Bob both have an opening balance.']],
+            'openings' => [
+                ['openings' => ['opening balance']],
+                ['openings' => ['opening balance']],
+                ['Robert and Bob both have an opening balance.'],
+            ],
             'archived' => [['isArchived' => true], [], ['Robert is archived.']],
             'somebody is at it' => [[], ['editedBy' => ['Ada', 'Jonas']], ['Ada and Jonas are changing Bob at this moment.']],
         ];
@@ -80,7 +90,10 @@ final class HindrancesTest extends TestCase
 
     public function test_decisions_are_kept_with_a_proposal(): void
     {
-        $decisions = new Decisions(['identity/given' => 2], ['reach/contact:1' => false, 'addresses/address:3' => true], ['reach/contact:2' => 'home'], ['reach/contact:2'], true);
+        $decisions = new Decisions(
+            ['identity/given' => 2], ['reach/contact:1' => false, 'addresses/address:3' => true],
+            ['reach/contact:2' => 'home'], ['reach/contact:2'], true,
+        );
         $this->assertEquals($decisions, Decisions::fromArray((array) json_decode((string) json_encode($decisions->toArray()), true)));
         $this->assertSame(['contact:1' => false], $decisions->linesOf('reach'));
     }

@@ -48,7 +48,10 @@ final class ProposalTest extends TestCase
 
     public function test_why_is_said_with_the_day(): void
     {
-        $this->assertSame('changed last, on '.Day::fromIso('2026-05-03')->toText(), Why::Changed->words(Day::fromIso('2026-05-03')->toText()));
+        $this->assertSame(
+            'changed last, on '.Day::fromIso('2026-05-03')->toText(),
+            Why::Changed->words(Day::fromIso('2026-05-03')->toText()),
+        );
         $this->assertSame('confirmed', Why::Confirmed->words(''));
     }
 
@@ -67,7 +70,10 @@ final class ProposalTest extends TestCase
             $bundles = Bundles::of($members, $ties);
             $this->assertEqualsCanonicalizing($members, array_merge(...$bundles));
             foreach ($ties as [$one, $other]) {
-                $this->assertCount(1, array_filter($bundles, fn (array $bundle) => in_array($one, $bundle, true) && in_array($other, $bundle, true)));
+                $this->assertCount(
+                    1,
+                    array_filter($bundles, fn (array $bundle) => in_array($one, $bundle, true) && in_array($other, $bundle, true)),
+                );
             }
         }
     }
@@ -75,7 +81,10 @@ final class ProposalTest extends TestCase
     public function test_what_came_belongs_to_whoever_was_called_so(): void
     {
         $names = [3 => ['Robert Larkin'], 5 => ['Bob Larkin', 'B. Larkin']];
-        $this->assertSame([5, 5, 3, 3], array_map(fn (string $name) => Belonging::byName($name, $names), ['bob larkin', 'B. Larkin', 'Robert Larkin', 'Somebody else']));
+        $this->assertSame(
+            [5, 5, 3, 3],
+            array_map(fn (string $name) => Belonging::byName($name, $names), ['bob larkin', 'B. Larkin', 'Robert Larkin', 'Somebody else']),
+        );
         $this->assertSame(3, Belonging::byName('Larkin', [3 => ['Larkin'], 5 => ['Larkin']]));
     }
 }

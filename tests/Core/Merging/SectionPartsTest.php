@@ -20,17 +20,29 @@ final class SectionPartsTest extends TestCase
     {
         foreach ($this->states() as [$section, $state]) {
             $parts = SectionParts::of($section);
-            $this->assertSame($state, $parts->with($state, $parts->singles($state), $parts->lines($state), $parts->members($state)), $section->value);
+            $this->assertSame(
+                $state,
+                $parts->with($state, $parts->singles($state), $parts->lines($state), $parts->members($state)),
+                $section->value,
+            );
         }
     }
 
     public function test_single_values_are_replaced_where_they_stand(): void
     {
         $terms = SectionParts::of(SectionName::ClientTerms);
-        $state = ['listedId' => 1, 'shorthand' => null, 'fields' => [['name' => 'currency', 'value' => null], ['name' => 'limit', 'value' => '10']]];
+        $state = [
+            'listedId' => 1,
+            'shorthand' => null,
+            'fields' => [['name' => 'currency', 'value' => null], ['name' => 'limit', 'value' => '10']],
+        ];
         $this->assertSame(['terms', 'currency', 'limit'], array_keys($terms->singles($state)));
         $this->assertSame(
-            ['listedId' => null, 'shorthand' => 'net 10', 'fields' => [['name' => 'currency', 'value' => 'CHF'], ['name' => 'limit', 'value' => '10']]],
+            [
+                'listedId' => null,
+                'shorthand' => 'net 10',
+                'fields' => [['name' => 'currency', 'value' => 'CHF'], ['name' => 'limit', 'value' => '10']],
+            ],
             $terms->with($state, ['terms' => ['listedId' => null, 'shorthand' => 'net 10'], 'currency' => ['value' => 'CHF']]),
         );
         $details = SectionParts::of(SectionName::Details);
@@ -59,17 +71,55 @@ final class SectionPartsTest extends TestCase
      * @param array<string, mixed> $one
      * @param array<string, mixed> $other
      */
-    #[TestWith(['reach', ['kind' => 'phone', 'read' => ['value' => '+18025550142', 'extension' => '']], ['kind' => 'phone', 'read' => ['value' => '+18025550142', 'extension' => '']], true])]
-    #[TestWith(['reach', ['kind' => 'phone', 'read' => ['value' => '+18025550142', 'extension' => '']], ['kind' => 'phone', 'read' => ['value' => '+18025550142', 'extension' => '7']], false])]
-    #[TestWith(['reach', ['kind' => 'email', 'read' => ['value' => 'A@b.example', 'extension' => '']], ['kind' => 'email', 'read' => ['value' => 'a@b.example', 'extension' => '']], true])]
-    #[TestWith(['addresses', ['addressId' => 1, 'country' => 'US', 'lines' => '90 Longitude Street', 'locality' => 'Boston', 'postcode' => '02108'], ['addressId' => 2, 'country' => 'US', 'lines' => '90 Longitude St.', 'locality' => 'Boston', 'postcode' => '02108-1234'], true])]
-    #[TestWith(['addresses', ['addressId' => 1, 'country' => 'US', 'lines' => "90 Longitude Street\nApt 2", 'locality' => 'Boston', 'postcode' => '02108'], ['addressId' => 2, 'country' => 'US', 'lines' => '90 Longitude Street', 'locality' => 'Boston', 'postcode' => '02108'], false])]
-    #[TestWith(['addresses', ['addressId' => 1, 'country' => 'US', 'lines' => '90 Longitude Street', 'locality' => 'Boston', 'postcode' => ''], ['addressId' => 2, 'country' => 'CA', 'lines' => '90 Longitude Street', 'locality' => 'Boston', 'postcode' => ''], false])]
-    #[TestWith(['addresses', ['addressId' => 1, 'country' => 'US', 'lines' => '90 Longitude Street', 'locality' => 'Boston', 'postcode' => ''], ['addressId' => 2, 'country' => 'US', 'lines' => '90 Longitude Stret', 'locality' => 'Boston', 'postcode' => ''], false])]
-    #[TestWith(['positions', ['partyId' => 7, 'since' => '', 'until' => '2020-01-01'], ['partyId' => 7, 'since' => '2020-01-02', 'until' => ''], false])]
-    #[TestWith(['positions', ['partyId' => 7, 'since' => '', 'until' => '2020-01-02'], ['partyId' => 7, 'since' => '2020-01-02', 'until' => ''], true])]
+    #[TestWith([
+        'reach', ['kind' => 'phone', 'read' => ['value' => '+18025550142', 'extension' => '']],
+        ['kind' => 'phone', 'read' => ['value' => '+18025550142', 'extension' => '']], true,
+    ])]
+    #[TestWith([
+        'reach', ['kind' => 'phone', 'read' => ['value' => '+18025550142', 'extension' => '']],
+        ['kind' => 'phone', 'read' => ['value' => '+18025550142', 'extension' => '7']], false,
+    ])]
+    #[TestWith([
+        'reach', ['kind' => 'email', 'read' => ['value' => 'A@b.example', 'extension' => '']],
+        ['kind' => 'email', 'read' => ['value' => 'a@b.example', 'extension' => '']], true,
+    ])]
+    #[TestWith([
+        'addresses',
+        ['addressId' => 1, 'country' => 'US', 'lines' => '90 Longitude Street', 'locality' => 'Boston', 'postcode' => '02108'],
+        ['addressId' => 2, 'country' => 'US', 'lines' => '90 Longitude St.', 'locality' => 'Boston', 'postcode' => '02108-1234'],
+        true,
+    ])]
+    #[TestWith([
+        'addresses',
+        ['addressId' => 1, 'country' => 'US', 'lines' => "90 Longitude Street\nApt 2", 'locality' => 'Boston', 'postcode' => '02108'],
+        ['addressId' => 2, 'country' => 'US', 'lines' => '90 Longitude Street', 'locality' => 'Boston', 'postcode' => '02108'],
+        false,
+    ])]
+    #[TestWith([
+        'addresses',
+        ['addressId' => 1, 'country' => 'US', 'lines' => '90 Longitude Street', 'locality' => 'Boston', 'postcode' => ''],
+        ['addressId' => 2, 'country' => 'CA', 'lines' => '90 Longitude Street', 'locality' => 'Boston', 'postcode' => ''],
+        false,
+    ])]
+    #[TestWith([
+        'addresses',
+        ['addressId' => 1, 'country' => 'US', 'lines' => '90 Longitude Street', 'locality' => 'Boston', 'postcode' => ''],
+        ['addressId' => 2, 'country' => 'US', 'lines' => '90 Longitude Stret', 'locality' => 'Boston', 'postcode' => ''],
+        false,
+    ])]
+    #[TestWith([
+        'positions', ['partyId' => 7, 'since' => '', 'until' => '2020-01-01'],
+        ['partyId' => 7, 'since' => '2020-01-02', 'until' => ''], false,
+    ])]
+    #[TestWith([
+        'positions', ['partyId' => 7, 'since' => '', 'until' => '2020-01-02'],
+        ['partyId' => 7, 'since' => '2020-01-02', 'until' => ''], true,
+    ])]
     #[TestWith(['classification', ['system' => 'Portal', 'value' => 'a 1'], ['system' => 'portal', 'value' => 'A 1'], true])]
-    #[TestWith(['tax-numbers', ['kind' => 'EIN', 'country' => '', 'value' => '12'], ['kind' => 'SSN', 'country' => '', 'value' => '12'], false])]
+    #[TestWith([
+        'tax-numbers', ['kind' => 'EIN', 'country' => '', 'value' => '12'],
+        ['kind' => 'SSN', 'country' => '', 'value' => '12'], false,
+    ])]
     public function test_which_lines_say_the_same(string $section, array $one, array $other, bool $isSame): void
     {
         $name = SectionName::from($section);
@@ -82,10 +132,19 @@ final class SectionPartsTest extends TestCase
 
     public function test_a_double_leaves_what_it_says_besides(): void
     {
-        $phone = fn (int $id, string $label, array $uses) => ['id' => $id, 'kind' => 'phone', 'read' => ['value' => '1', 'extension' => ''], 'label' => $label, 'uses' => $uses];
-        $lines = Lines::of(SectionName::Reach, [1 => ['contact:1' => $phone(1, '', ['billing'])], 2 => ['contact:2' => $phone(2, 'home', ['billing', 'reminders'])]]);
+        $phone = fn (int $id, string $label, array $uses) => [
+            'id' => $id, 'kind' => 'phone', 'read' => ['value' => '1', 'extension' => ''], 'label' => $label,
+            'uses' => $uses,
+        ];
+        $lines = Lines::of(
+            SectionName::Reach,
+            [1 => ['contact:1' => $phone(1, '', ['billing'])], 2 => ['contact:2' => $phone(2, 'home', ['billing', 'reminders'])]],
+        );
         $this->assertSame(['contact:1' => $phone(1, 'home', ['billing', 'reminders'])], Lines::kept($lines, []));
-        $this->assertSame(['contact:2' => $phone(2, 'home', ['billing', 'reminders'])], Lines::kept($lines, ['contact:1' => false, 'contact:2' => true]));
+        $this->assertSame(
+            ['contact:2' => $phone(2, 'home', ['billing', 'reminders'])],
+            Lines::kept($lines, ['contact:1' => false, 'contact:2' => true]),
+        );
         $this->assertSame([], Lines::kept($lines, ['contact:1' => false]));
     }
 
@@ -103,7 +162,10 @@ final class SectionPartsTest extends TestCase
         );
         $this->assertSame(['contact:3' => [5], 'contact:9' => [1], 'contact:2' => [1]], $apart->changed());
         $this->assertSame([false, true], [$apart->isNew('contact:3'), $apart->isNew('contact:9')]);
-        $this->assertSame([1 => $state([$line(1, 'a'), $line(9, 'new')]), 5 => $state([$line(3, 'cc'), $line(4, 'd')])], $apart->states([]));
+        $this->assertSame(
+            [1 => $state([$line(1, 'a'), $line(9, 'new')]), 5 => $state([$line(3, 'cc'), $line(4, 'd')])],
+            $apart->states([]),
+        );
         $this->assertSame(
             [1 => $state([$line(1, 'a'), $line(2, 'b')]), 5 => $state([$line(3, 'c'), $line(4, 'd'), $line(9, 'new')])],
             $apart->states(['contact:2' => [], 'contact:3' => [], 'contact:9' => [5]]),
@@ -113,7 +175,10 @@ final class SectionPartsTest extends TestCase
     public function test_names_out_of_a_list_that_were_added_and_taken_away_since(): void
     {
         $state = fn (array $tags) => ['types' => [], 'tags' => $tags, 'codes' => []];
-        $apart = new SectionApart(SectionName::Classification, [1 => $state(['a', 'b']), 5 => $state(['b', 'c'])], $state(['a', 'b', 'c']), $state(['a', 'c', 'new']));
+        $apart = new SectionApart(
+            SectionName::Classification, [1 => $state(['a', 'b']), 5 => $state(['b', 'c'])], $state(['a', 'b', 'c']),
+            $state(['a', 'c', 'new']),
+        );
         $this->assertSame(['tags' => [1]], $apart->changed());
         $this->assertSame([['a', 'new'], ['b', 'c']], array_column($apart->states([]), 'tags'));
         $this->assertSame([['a', 'b'], ['c', 'new']], array_column($apart->states(['tags' => [5]]), 'tags'));
@@ -152,13 +217,49 @@ final class SectionPartsTest extends TestCase
     private function states(): array
     {
         return [
-            [SectionName::Identity, ['prefix' => '', 'given' => 'Ada', 'middle' => '', 'family' => 'Finch', 'isInformal' => true, 'isDeceased' => true, 'deceasedOn' => '2020-01-01', 'birthDate' => '', 'isClient' => true, 'isVendor' => false]],
-            [SectionName::Identity, ['name' => 'Brass', 'legal' => '', 'payee' => '', 'legalForm' => '', 'registrationNumber' => '', 'industry' => '', 'isClient' => true, 'isVendor' => false]],
-            [SectionName::Reach, ['contactPoints' => [['id' => 4, 'kind' => 'phone', 'label' => 'x'], ['id' => 2, 'kind' => 'email', 'label' => '']]]],
-            [SectionName::Classification, ['types' => ['t'], 'tags' => [], 'ownerId' => 1, 'accountManagerId' => null, 'buyerId' => null, 'source' => '', 'language' => '', 'grade' => 3, 'codes' => [['id' => 1, 'system' => 's', 'value' => 'v']]]],
+            [
+                SectionName::Identity,
+                [
+                    'prefix' => '', 'given' => 'Ada', 'middle' => '', 'family' => 'Finch', 'isInformal' => true,
+                    'isDeceased' => true, 'deceasedOn' => '2020-01-01', 'birthDate' => '', 'isClient' => true,
+                    'isVendor' => false,
+                ],
+            ],
+            [
+                SectionName::Identity,
+                [
+                    'name' => 'Brass', 'legal' => '', 'payee' => '', 'legalForm' => '', 'registrationNumber' => '',
+                    'industry' => '', 'isClient' => true, 'isVendor' => false,
+                ],
+            ],
+            [
+                SectionName::Reach,
+                ['contactPoints' => [['id' => 4, 'kind' => 'phone', 'label' => 'x'], ['id' => 2, 'kind' => 'email', 'label' => '']]],
+            ],
+            [
+                SectionName::Classification,
+                [
+                    'types' => ['t'], 'tags' => [], 'ownerId' => 1, 'accountManagerId' => null, 'buyerId' => null,
+                    'source' => '', 'language' => '', 'grade' => 3,
+                    'codes' => [['id' => 1, 'system' => 's', 'value' => 'v']],
+                ],
+            ],
             [SectionName::Details, ['values' => [['fieldId' => 1, 'value' => 'a'], ['fieldId' => 3, 'value' => 'b']]]],
-            [SectionName::VendorTerms, ['listedId' => null, 'shorthand' => 'net 30', 'fields' => [['name' => 'currency', 'value' => null], ['name' => 'account-number', 'value' => '77']]]],
-            [SectionName::TaxNumbers, ['taxNumbers' => [['id' => 3, 'country' => '', 'value' => '1', 'kind' => 'EIN']], 'formOn' => '', 'formBy' => '', 'formFileId' => null, 'reportChoice' => 'by-rule', 'isAttorney' => false]],
+            [
+                SectionName::VendorTerms,
+                [
+                    'listedId' => null,
+                    'shorthand' => 'net 30',
+                    'fields' => [['name' => 'currency', 'value' => null], ['name' => 'account-number', 'value' => '77']],
+                ],
+            ],
+            [
+                SectionName::TaxNumbers,
+                [
+                    'taxNumbers' => [['id' => 3, 'country' => '', 'value' => '1', 'kind' => 'EIN']], 'formOn' => '',
+                    'formBy' => '', 'formFileId' => null, 'reportChoice' => 'by-rule', 'isAttorney' => false,
+                ],
+            ],
         ];
     }
 }

@@ -125,7 +125,10 @@ final class ReadinessTest extends TestCase
             foreach ($one->gaps() as $gap) {
                 $found[] = "{$one->purpose->value}: {$gap->state->value}: {$gap->todo} -> {$gap->section}";
             }
-            $this->assertSame(count($one->checks), $one->passed() + count(array_filter($one->checks, fn (Check $check) => $check->isGap())));
+            $this->assertSame(
+                count($one->checks),
+                $one->passed() + count(array_filter($one->checks, fn (Check $check) => $check->isGap())),
+            );
         }
         $this->assertSame($gaps, $found);
     }

@@ -67,7 +67,11 @@ final class KeepingTest extends TestCase
 
     public function test_a_tie_told_twice_from_the_other_end_is_itself(): void
     {
-        $ties = [...array_map(RelationName::of(...), RelationKind::cases()), RelationName::own('landlord', 'tenant'), RelationName::own('old friend', '')];
+        $ties = [
+            ...array_map(RelationName::of(...), RelationKind::cases()),
+            RelationName::own('landlord', 'tenant'),
+            RelationName::own('old friend', ''),
+        ];
         foreach ($ties as $tie) {
             $this->assertEquals($tie, $tie->inverse()->inverse());
         }

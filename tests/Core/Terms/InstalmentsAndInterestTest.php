@@ -21,7 +21,10 @@ final class InstalmentsAndInterestTest extends TestCase
     {
         $outcome = Shorthand::read('33.33% on receipt, 33.33% net 30, 33.34% net 60')
             ->applyTo(Day::fromIso('2026-01-31'), BusinessCalendar::with(new NoHolidays));
-        $this->assertSame(['33.33', '33.33', '33.35'], array_map(fn (Money $part) => $part->toDecimal(), $outcome->amounts(Money::of('100.01', 'USD'))));
+        $this->assertSame(
+            ['33.33', '33.33', '33.35'],
+            array_map(fn (Money $part) => $part->toDecimal(), $outcome->amounts(Money::of('100.01', 'USD'))),
+        );
         $this->assertSame('2026-04-01', $outcome->due()->toIso());
     }
 

@@ -160,7 +160,11 @@ final readonly class SessionController
         $user = $signIn->handle($request->string('email')->value(), $request->string('password')->value(), (string) $request->ip());
 
         return new JsonResponse(
-            new TokenData($user->createToken($request->string('name')->value(), $request->abilities(), now()->addDays($request->days()))->plainTextToken),
+            new TokenData($user->createToken(
+                $request->string('name')->value(),
+                $request->abilities(),
+                now()->addDays($request->days()),
+            )->plainTextToken),
             201,
         );
     }

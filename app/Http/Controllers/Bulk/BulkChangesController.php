@@ -24,7 +24,10 @@ final readonly class BulkChangesController
     {
     }
 
-    #[Adds('bulk-changes/preview', 'tryBulkChange', 'What a bulk change would do; nothing is changed', 'BulkInput', 'BulkPreview', 'Bulk', 200)]
+    #[Adds(
+        'bulk-changes/preview', 'tryBulkChange', 'What a bulk change would do; nothing is changed', 'BulkInput',
+        'BulkPreview', 'Bulk', 200,
+    )]
     public function preview(BulkRequest $request, TryBulkChange $try, #[CurrentUser] User $user): JsonResponse
     {
         $tried = $try->handle($request->chosen(), $request->change(), $user);
@@ -77,7 +80,10 @@ final readonly class BulkChangesController
         return new JsonResponse($this->read->one($bulkChange, $user));
     }
 
-    #[Adds('bulk-changes/{bulkChange}/take-back', 'takeBackBulkChange', 'Take it back; what was changed since keeps the later change', '', 'BulkChange', 'Bulk', 200)]
+    #[Adds(
+        'bulk-changes/{bulkChange}/take-back', 'takeBackBulkChange',
+        'Take it back; what was changed since keeps the later change', '', 'BulkChange', 'Bulk', 200,
+    )]
     public function takeBack(BulkChange $bulkChange, #[CurrentUser] User $user): JsonResponse
     {
         $this->mustBeTheirs($bulkChange, $user);

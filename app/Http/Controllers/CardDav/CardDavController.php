@@ -31,7 +31,8 @@ final readonly class CardDavController
     private const TOKEN = 'urn:almanac:sync:';
 
     private const READ = [
-        'Allow' => 'OPTIONS, GET, HEAD, PROPFIND, REPORT', 'DAV' => '1, 3, addressbook, sync-collection', 'Cache-Control' => 'private, no-cache',
+        'Allow' => 'OPTIONS, GET, HEAD, PROPFIND, REPORT', 'DAV' => '1, 3, addressbook, sync-collection',
+        'Cache-Control' => 'private, no-cache',
     ];
 
     public function __construct(private ReadCardBooks $books)
@@ -56,13 +57,17 @@ final readonly class CardDavController
 
     public function root(Request $request): Response
     {
-        return $this->found($request, fn (Multistatus $answer, DavRequest $asked) => $answer->add(self::ROOT, $this->collection('Neat Almanac'), $asked->properties));
+        return $this->found(
+            $request,
+            fn (Multistatus $answer, DavRequest $asked) => $answer->add(self::ROOT, $this->collection('Neat Almanac'), $asked->properties),
+        );
     }
 
     public function principal(Request $request, #[CurrentUser] User $user): Response
     {
         return $this->found($request, fn (Multistatus $answer, DavRequest $asked) => $answer->add(self::PRINCIPAL, [
-            '{DAV:}resourcetype' => ['{DAV:}collection', '{DAV:}principal'], '{DAV:}displayname' => $user->name, '{DAV:}principal-URL' => [['{DAV:}href', self::PRINCIPAL]],
+            '{DAV:}resourcetype' => ['{DAV:}collection', '{DAV:}principal'], '{DAV:}displayname' => $user->name,
+            '{DAV:}principal-URL' => [['{DAV:}href', self::PRINCIPAL]],
             '{'.DavRequest::CARDS.'}addressbook-home-set' => [['{DAV:}href', self::HOME]],
         ] + $this->collection($user->name), $asked->properties));
     }
@@ -102,7 +107,10 @@ final readonly class CardDavController
             return $this->nothing();
         }
         if ($request->isMethod('PROPFIND')) {
-            return $this->found($request, fn (Multistatus $answer, DavRequest $asked) => $answer->add(self::href($book, $id), self::card($state), $asked->properties));
+            return $this->found(
+                $request,
+                fn (Multistatus $answer, DavRequest $asked) => $answer->add(self::href($book, $id), self::card($state), $asked->properties),
+            );
         }
         $headers = ['ETag' => "\"$state\""] + self::READ;
         if ($request->headers->get('If-None-Match') === "\"$state\"") {
@@ -110,7 +118,11 @@ final readonly class CardDavController
         }
         $format = str_contains((string) $request->headers->get('Accept'), 'version=4.0') ? ListFormat::VCard4 : ListFormat::VCard3;
 
-        return new Response(implode('', iterator_to_array($this->books->cards([$id], $format))), 200, ['Content-Type' => 'text/vcard; charset=utf-8'] + $headers);
+        return new Response(
+            implode('', iterator_to_array($this->books->cards([$id], $format))),
+            200,
+            ['Content-Type' => 'text/vcard; charset=utf-8'] + $headers,
+        );
     }
 
     /** @param  array<int, string>  $states */
@@ -119,7 +131,10 @@ final readonly class CardDavController
         try {
             $asked = DavRequest::read($request->getContent());
             $ids = match ($asked->name) {
-                'addressbook-multiget' => array_values(array_filter(array_map(fn (string $href) => self::idIn($book, $href), $asked->hrefs))),
+                'addressbook-multiget' => array_values(array_filter(array_map(
+                    fn (string $href) => self::idIn($book, $href),
+                    $asked->hrefs,
+                ))),
                 'addressbook-query', 'sync-collection' => array_keys($states),
                 default => throw DavRefused::unknownReport($asked->name),
             };
@@ -142,7 +157,11 @@ final readonly class CardDavController
         $text = Fold::text($asked->text);
         foreach ($cards as $id => $card) {
             if ($asked->text === '' || str_contains(Fold::text((string) $card), $text)) {
-                $answer->add(self::href($book, $id), self::card($states[$id]) + ($card === null ? [] : [DavRequest::ADDRESS_DATA => $card]), $asked->properties);
+                $answer->add(
+                    self::href($book, $id),
+                    self::card($states[$id]) + ($card === null ? [] : [DavRequest::ADDRESS_DATA => $card]),
+                    $asked->properties,
+                );
             }
         }
         foreach ($asked->name === 'addressbook-multiget' ? $asked->hrefs : [] as $href) {
@@ -183,7 +202,8 @@ final readonly class CardDavController
     private function collection(string $name): array
     {
         return [
-            '{DAV:}resourcetype' => ['{DAV:}collection'], '{DAV:}displayname' => $name, '{DAV:}current-user-principal' => [['{DAV:}href', self::PRINCIPAL]],
+            '{DAV:}resourcetype' => ['{DAV:}collection'], '{DAV:}displayname' => $name,
+            '{DAV:}current-user-principal' => [['{DAV:}href', self::PRINCIPAL]],
             '{DAV:}owner' => [['{DAV:}href', self::PRINCIPAL]],
         ];
     }
@@ -198,7 +218,8 @@ final readonly class CardDavController
         $token = self::token($states);
 
         return [
-            '{DAV:}resourcetype' => ['{DAV:}collection', '{'.DavRequest::CARDS.'}addressbook'], '{DAV:}sync-token' => $token, '{http://calendarserver.org/ns/}getctag' => $token,
+            '{DAV:}resourcetype' => ['{DAV:}collection', '{'.DavRequest::CARDS.'}addressbook'], '{DAV:}sync-token' => $token,
+            '{http://calendarserver.org/ns/}getctag' => $token,
             '{'.DavRequest::CARDS.'}addressbook-description' => "$name, from Neat Almanac; read only",
         ] + $this->collection($name);
     }

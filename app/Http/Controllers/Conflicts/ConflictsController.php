@@ -28,19 +28,28 @@ final readonly class ConflictsController
     {
     }
 
-    #[Reads('conflict-searches', 'listConflictSearches', 'The newest conflict searches', '[ConflictSearch]', 'Conflicts', ['engagementId' => 'integer'])]
+    #[Reads(
+        'conflict-searches', 'listConflictSearches', 'The newest conflict searches', '[ConflictSearch]', 'Conflicts',
+        ['engagementId' => 'integer'],
+    )]
     public function index(Request $request): JsonResponse
     {
         return new JsonResponse($this->read->newest($request->filled('engagementId') ? $request->integer('engagementId') : null));
     }
 
-    #[Reads('conflict-searches/waiting', 'listWaitingConflicts', 'What searches made by themselves have newly found', '[ConflictSearch]', 'Conflicts')]
+    #[Reads(
+        'conflict-searches/waiting', 'listWaitingConflicts', 'What searches made by themselves have newly found',
+        '[ConflictSearch]', 'Conflicts',
+    )]
     public function waiting(): JsonResponse
     {
         return new JsonResponse($this->read->waiting());
     }
 
-    #[Adds('conflict-searches', 'searchConflicts', 'Search the book for all names of a case or project', 'ConflictSearchInput', 'ConflictSearch', 'Conflicts')]
+    #[Adds(
+        'conflict-searches', 'searchConflicts', 'Search the book for all names of a case or project', 'ConflictSearchInput',
+        'ConflictSearch', 'Conflicts',
+    )]
     public function store(ConflictSearchRequest $request, SearchConflicts $search, #[CurrentUser] User $user): JsonResponse
     {
         /** @var array{engagementId: int|null, names: list<array{name: string, role: string}>} $input */
@@ -58,9 +67,16 @@ final readonly class ConflictsController
         return new JsonResponse($this->read->handle($this->readable($search)));
     }
 
-    #[Puts('conflict-findings/{finding}/decision', 'decideFinding', 'Say what was decided about a finding', 'DecisionInput', 'ConflictSearch', 'Conflicts')]
-    public function decide(DecisionRequest $request, ConflictFinding $finding, DecideFinding $decide, #[CurrentUser] User $user): JsonResponse
-    {
+    #[Puts(
+        'conflict-findings/{finding}/decision', 'decideFinding', 'Say what was decided about a finding', 'DecisionInput',
+        'ConflictSearch', 'Conflicts',
+    )]
+    public function decide(
+        DecisionRequest $request,
+        ConflictFinding $finding,
+        DecideFinding $decide,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         $search = $this->readable($finding->name->search);
         $decide->handle(
             $finding,

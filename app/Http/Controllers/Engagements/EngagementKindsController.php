@@ -26,13 +26,19 @@ final readonly class EngagementKindsController
         return new JsonResponse($this->read->handle());
     }
 
-    #[Adds('engagement-kinds', 'addEngagementKind', 'Add a kind of case or project', 'EngagementKindInput', '[EngagementKind]', 'Engagements')]
+    #[Adds(
+        'engagement-kinds', 'addEngagementKind', 'Add a kind of case or project', 'EngagementKindInput', '[EngagementKind]',
+        'Engagements',
+    )]
     public function add(EngagementKindRequest $request): JsonResponse
     {
         return $this->save(new EngagementKind, $request, 201);
     }
 
-    #[Puts('engagement-kinds/{kind}', 'saveEngagementKind', 'Change a kind of case or project, or retire it', 'EngagementKindInput', '[EngagementKind]', 'Engagements')]
+    #[Puts(
+        'engagement-kinds/{kind}', 'saveEngagementKind', 'Change a kind of case or project, or retire it',
+        'EngagementKindInput', '[EngagementKind]', 'Engagements',
+    )]
     public function change(EngagementKindRequest $request, EngagementKind $kind): JsonResponse
     {
         return $this->save($kind, $request, 200);

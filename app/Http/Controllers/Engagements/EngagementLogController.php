@@ -33,7 +33,10 @@ final readonly class EngagementLogController
     ) {
     }
 
-    #[Adds('engagements/{engagement}/entries', 'writeEngagementEntry', 'Write a note, call, email, meeting or letter', 'LogEntryInput', 'Engagement', 'Engagements')]
+    #[Adds(
+        'engagements/{engagement}/entries', 'writeEngagementEntry', 'Write a note, call, email, meeting or letter',
+        'LogEntryInput', 'Engagement', 'Engagements',
+    )]
     public function write(LogEntryRequest $request, Engagement $engagement, #[CurrentUser] User $user): JsonResponse
     {
         /** @var array{kind: string, day: string, withPartyId: int|null, text: string, isPinned: bool} $input */
@@ -43,7 +46,10 @@ final readonly class EngagementLogController
         return new JsonResponse($this->read->handle($engagement), 201);
     }
 
-    #[Adds('engagements/{engagement}/reminders', 'addEngagementReminder', 'Set a reminder, for oneself or a colleague', 'ReminderInput', 'Engagement', 'Engagements')]
+    #[Adds(
+        'engagements/{engagement}/reminders', 'addEngagementReminder', 'Set a reminder, for oneself or a colleague',
+        'ReminderInput', 'Engagement', 'Engagements',
+    )]
     public function remind(ReminderRequest $request, Engagement $engagement, #[CurrentUser] User $user): JsonResponse
     {
         /** @var array{text: string, day: string, time: string, rule: string, userId: int} $input */
@@ -74,7 +80,10 @@ final readonly class EngagementLogController
         return new JsonResponse($this->read->handle($engagement), 201);
     }
 
-    #[Puts('engagements/{engagement}/entries/{logEntry}', 'pinEngagementEntry', 'Pin an entry to the head of it, or take it down', 'PinInput', 'Engagement', 'Engagements')]
+    #[Puts(
+        'engagements/{engagement}/entries/{logEntry}', 'pinEngagementEntry',
+        'Pin an entry to the head of it, or take it down', 'PinInput', 'Engagement', 'Engagements',
+    )]
     public function pin(PinRequest $request, Engagement $engagement, LogEntry $logEntry): JsonResponse
     {
         $this->log->pin($logEntry, $request->boolean('isPinned'));
@@ -82,7 +91,10 @@ final readonly class EngagementLogController
         return new JsonResponse($this->read->handle($engagement));
     }
 
-    #[Removes('engagements/{engagement}/entries/{logEntry}', 'removeEngagementEntry', 'Remove an entry; what it said stays in the log', '', 'Engagement', 'Engagements')]
+    #[Removes(
+        'engagements/{engagement}/entries/{logEntry}', 'removeEngagementEntry',
+        'Remove an entry; what it said stays in the log', '', 'Engagement', 'Engagements',
+    )]
     public function remove(Engagement $engagement, LogEntry $logEntry, #[CurrentUser] User $user): JsonResponse
     {
         $this->log->remove($engagement, $logEntry, $user);

@@ -35,13 +35,19 @@ final readonly class EngagementSectionsController
     {
     }
 
-    #[Puts('engagements/{engagement}/head', 'saveEngagementHead', 'Save the title, who looks after it, and what was agreed', 'EngagementHeadInput', 'Engagement', 'Engagements')]
+    #[Puts(
+        'engagements/{engagement}/head', 'saveEngagementHead', 'Save the title, who looks after it, and what was agreed',
+        'EngagementHeadInput', 'Engagement', 'Engagements',
+    )]
     public function head(HeadRequest $request, Engagement $engagement, #[CurrentUser] User $user): JsonResponse
     {
         return $this->save(SectionName::Engagement, $request, $engagement, $user);
     }
 
-    #[Puts('engagements/{engagement}/parties', 'saveEngagementParties', 'Save who is concerned, and as what', 'EngagementPartiesInput', 'Engagement', 'Engagements')]
+    #[Puts(
+        'engagements/{engagement}/parties', 'saveEngagementParties', 'Save who is concerned, and as what',
+        'EngagementPartiesInput', 'Engagement', 'Engagements',
+    )]
     public function parties(PartiesRequest $request, Engagement $engagement, #[CurrentUser] User $user): JsonResponse
     {
         return $this->save(SectionName::Parties, $request, $engagement, $user);
@@ -53,13 +59,19 @@ final readonly class EngagementSectionsController
         return $this->save(SectionName::Site, $request, $engagement, $user);
     }
 
-    #[Puts('engagements/{engagement}/links', 'saveEngagementLinks', 'Save what it is to others', 'EngagementLinksInput', 'Engagement', 'Engagements')]
+    #[Puts(
+        'engagements/{engagement}/links', 'saveEngagementLinks', 'Save what it is to others', 'EngagementLinksInput',
+        'Engagement', 'Engagements',
+    )]
     public function links(LinksRequest $request, Engagement $engagement, #[CurrentUser] User $user): JsonResponse
     {
         return $this->save(SectionName::Links, $request, $engagement, $user);
     }
 
-    #[Puts('engagements/{engagement}/details', 'saveEngagementDetails', 'Save what the detail sheets of its kind ask', 'DetailsInput', 'Engagement', 'Engagements')]
+    #[Puts(
+        'engagements/{engagement}/details', 'saveEngagementDetails', 'Save what the detail sheets of its kind ask',
+        'DetailsInput', 'Engagement', 'Engagements',
+    )]
     public function details(DetailsRequest $request, Engagement $engagement, #[CurrentUser] User $user): JsonResponse
     {
         $this->save->handle(SectionName::Details, $engagement, $request->section(), $request->version(), $user);
@@ -67,7 +79,10 @@ final readonly class EngagementSectionsController
         return new JsonResponse($this->read->handle($engagement));
     }
 
-    #[Adds('engagements/{engagement}/sections/{section}/undo', 'undoEngagementSection', 'Take the last save of a section back', 'UndoInput', 'Engagement', 'Engagements', 200)]
+    #[Adds(
+        'engagements/{engagement}/sections/{section}/undo', 'undoEngagementSection', 'Take the last save of a section back',
+        'UndoInput', 'Engagement', 'Engagements', 200,
+    )]
     public function undo(UndoRequest $request, Engagement $engagement, string $section, #[CurrentUser] User $user): JsonResponse
     {
         $name = SectionName::tryFrom($section) ?? throw new NotFoundHttpException;
@@ -76,7 +91,10 @@ final readonly class EngagementSectionsController
         return new JsonResponse($this->read->handle($engagement));
     }
 
-    #[Adds('engagements/{engagement}/moves', 'moveEngagement', 'Move it into another stage', 'StageMoveInput', 'Engagement', 'Engagements', 200)]
+    #[Adds(
+        'engagements/{engagement}/moves', 'moveEngagement', 'Move it into another stage', 'StageMoveInput', 'Engagement',
+        'Engagements', 200,
+    )]
     public function move(MoveRequest $request, Engagement $engagement, MoveStage $move, #[CurrentUser] User $user): JsonResponse
     {
         $move->handle(
@@ -100,7 +118,10 @@ final readonly class EngagementSectionsController
         return new JsonResponse($this->read->handle($engagement));
     }
 
-    #[Adds('engagements/{engagement}/parties/{inRole}/replace', 'replaceInRole', 'Put somebody else into a role from a day on', 'ReplaceInRoleInput', 'Engagement', 'Engagements', 200)]
+    #[Adds(
+        'engagements/{engagement}/parties/{inRole}/replace', 'replaceInRole', 'Put somebody else into a role from a day on',
+        'ReplaceInRoleInput', 'Engagement', 'Engagements', 200,
+    )]
     public function replace(
         ReplaceInRoleRequest $request,
         Engagement $engagement,

@@ -43,13 +43,19 @@ final readonly class EngagementsController
     {
     }
 
-    #[Reads('engagements', 'listEngagements', 'Cases and projects, with the band of their stages', 'EngagementPage', 'Engagements', EngagementsRequest::class)]
+    #[Reads(
+        'engagements', 'listEngagements', 'Cases and projects, with the band of their stages', 'EngagementPage',
+        'Engagements', EngagementsRequest::class,
+    )]
     public function index(EngagementsRequest $request, ListEngagements $list, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($list->handle($request->wanted(), $request->listed(), $user));
     }
 
-    #[Reads('parties/{id}/engagements', 'listEngagementsOfRecord', 'All cases and projects that a record was ever part of', '[EngagementRow]', 'Engagements')]
+    #[Reads(
+        'parties/{id}/engagements', 'listEngagementsOfRecord', 'All cases and projects that a record was ever part of',
+        '[EngagementRow]', 'Engagements',
+    )]
     public function ofRecord(Party $party, ListEngagements $list): JsonResponse
     {
         return new JsonResponse($list->ofRecord($party));
@@ -70,7 +76,10 @@ final readonly class EngagementsController
         return new JsonResponse($this->read->handle($engagement));
     }
 
-    #[Reads('engagements/{engagement}/changes', 'readEngagementChanges', 'Its log', 'Changes', 'Engagements', ['before' => 'integer', 'show' => 'string'])]
+    #[Reads(
+        'engagements/{engagement}/changes', 'readEngagementChanges', 'Its log', 'Changes', 'Engagements',
+        ['before' => 'integer', 'show' => 'string'],
+    )]
     public function changes(Request $request, Engagement $engagement, ReadChanges $changes): JsonResponse
     {
         $show = $request->string('show')->toString();
@@ -82,15 +91,26 @@ final readonly class EngagementsController
         ));
     }
 
-    #[Reads('engagements/{engagement}/stream', 'readEngagementStream', 'Its history in one stream', 'Stream', 'Engagements', StreamRequest::class)]
+    #[Reads(
+        'engagements/{engagement}/stream', 'readEngagementStream', 'Its history in one stream', 'Stream', 'Engagements',
+        StreamRequest::class,
+    )]
     public function stream(StreamRequest $request, Engagement $engagement, ReadStream $read): JsonResponse
     {
         return new JsonResponse($read->handle($engagement, $request->filter(), $request->before(), false));
     }
 
-    #[Adds('engagements/{engagement}/shared-invoice', 'writeSharedInvoice', 'Write an invoice in shares, a draft for each payer', 'DocumentInput', '[DocumentRow]', 'Engagements')]
-    public function share(DocumentRequest $request, Engagement $engagement, WriteShares $write, Clock $clock, #[CurrentUser] User $user): JsonResponse
-    {
+    #[Adds(
+        'engagements/{engagement}/shared-invoice', 'writeSharedInvoice',
+        'Write an invoice in shares, a draft for each payer', 'DocumentInput', '[DocumentRow]', 'Engagements',
+    )]
+    public function share(
+        DocumentRequest $request,
+        Engagement $engagement,
+        WriteShares $write,
+        Clock $clock,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         /** @var DocumentInput $input */
         $input = $request->validated();
 
@@ -103,7 +123,10 @@ final readonly class EngagementsController
         );
     }
 
-    #[Puts('engagements/{engagement}/archive', 'archiveEngagement', 'Take a case or a project out of use', 'ArchiveInput', 'Engagement', 'Engagements')]
+    #[Puts(
+        'engagements/{engagement}/archive', 'archiveEngagement', 'Take a case or a project out of use', 'ArchiveInput',
+        'Engagement', 'Engagements',
+    )]
     public function archive(ArchiveRequest $request, Engagement $engagement, EngagementLife $life, #[CurrentUser] User $user): JsonResponse
     {
         $life->archive($engagement, $request->string('reason')->value(), $user);
@@ -111,7 +134,10 @@ final readonly class EngagementsController
         return new JsonResponse($this->read->handle($engagement));
     }
 
-    #[Removes('engagements/{engagement}/archive', 'restoreEngagement', 'Take an archived case or project back into use', '', 'Engagement', 'Engagements')]
+    #[Removes(
+        'engagements/{engagement}/archive', 'restoreEngagement', 'Take an archived case or project back into use', '',
+        'Engagement', 'Engagements',
+    )]
     public function restore(Engagement $engagement, EngagementLife $life, #[CurrentUser] User $user): JsonResponse
     {
         $life->restore($engagement, $user);

@@ -76,7 +76,10 @@ final readonly class ImportsController
         return new JsonResponse($this->read->one($receive->handle($request->upload(), $user), $user), 201);
     }
 
-    #[Adds('imports/elsewhere', 'fetchAddressBook', 'Fetch the contacts of an address book elsewhere (CardDAV)', 'BookElsewhereInput', 'Import', 'Interchange')]
+    #[Adds(
+        'imports/elsewhere', 'fetchAddressBook', 'Fetch the contacts of an address book elsewhere (CardDAV)',
+        'BookElsewhereInput', 'Import', 'Interchange',
+    )]
     public function fetch(BookElsewhereRequest $request, FetchBook $fetch, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->read->one($fetch->handle($request->book(), $user), $user), 201);
@@ -110,7 +113,10 @@ final readonly class ImportsController
         return new JsonResponse(ImportColumnsData::of($import));
     }
 
-    #[Puts('imports/{import}/columns', 'setImportColumns', 'Say what the columns are; the file is checked with that', 'ImportColumnsInput', 'Import', 'Interchange')]
+    #[Puts(
+        'imports/{import}/columns', 'setImportColumns', 'Say what the columns are; the file is checked with that',
+        'ImportColumnsInput', 'Import', 'Interchange',
+    )]
     public function match(Import $import, ImportColumnsRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         $this->mustBeTheirs($import, $user);
@@ -119,7 +125,10 @@ final readonly class ImportsController
         return $this->answer($import, $user);
     }
 
-    #[Reads('imports/{import}/lines', 'readImportLines', 'The lines of a file, and what each comes to', 'ImportLines', 'Interchange', ImportLinesQuery::class)]
+    #[Reads(
+        'imports/{import}/lines', 'readImportLines', 'The lines of a file, and what each comes to', 'ImportLines',
+        'Interchange', ImportLinesQuery::class,
+    )]
     public function lines(Import $import, ImportLinesQuery $query, #[CurrentUser] User $user): JsonResponse
     {
         $this->mustBeTheirs($import, $user);
@@ -132,18 +141,27 @@ final readonly class ImportsController
         ));
     }
 
-    #[Puts('imports/{import}/lines/{line}', 'decideImportLine', 'Mend a line, or say what it is', 'ImportLineInput', 'ImportLine', 'Interchange')]
+    #[Puts(
+        'imports/{import}/lines/{line}', 'decideImportLine', 'Mend a line, or say what it is', 'ImportLineInput',
+        'ImportLine', 'Interchange',
+    )]
     public function line(Import $import, int $line, ImportLineRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         $this->mustBeTheirs($import, $user);
         /** @var array{decision: string|null, recordId: int|null, existing: string|null} $said */
         $said = $request->validated();
-        $this->decide->line($import, $line, $request->cells(), $said['decision'], $said['recordId'], OnExisting::tryFrom($said['existing'] ?? ''));
+        $this->decide->line(
+            $import, $line, $request->cells(), $said['decision'], $said['recordId'],
+            OnExisting::tryFrom($said['existing'] ?? ''),
+        );
 
         return new JsonResponse($this->read->line($import, $line));
     }
 
-    #[Adds('imports/{import}/decide', 'decideImportLines', 'Say the same of all lines that come to the same', 'DecideLinesInput', 'Import', 'Interchange', 200)]
+    #[Adds(
+        'imports/{import}/decide', 'decideImportLines', 'Say the same of all lines that come to the same',
+        'DecideLinesInput', 'Import', 'Interchange', 200,
+    )]
     public function decideAll(Import $import, DecideLinesRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         $this->mustBeTheirs($import, $user);
@@ -162,7 +180,10 @@ final readonly class ImportsController
         return FileAnswer::stream($this->read->wrong($import), 'Wrong lines.csv', ListFormat::Csv->mediaType());
     }
 
-    #[Adds('imports/{import}/take', 'takeImport', 'Take a file that was checked, or go on with one that was stopped', '', 'Import', 'Interchange', 200)]
+    #[Adds(
+        'imports/{import}/take', 'takeImport', 'Take a file that was checked, or go on with one that was stopped', '',
+        'Import', 'Interchange', 200,
+    )]
     public function take(Import $import, #[CurrentUser] User $user): JsonResponse
     {
         $this->mustBeTheirs($import, $user);
@@ -180,7 +201,10 @@ final readonly class ImportsController
         return $this->answer($import, $user);
     }
 
-    #[Adds('imports/{import}/take-back', 'takeImportBack', 'Take an import back; what was changed since stays', '', 'Import', 'Interchange', 200)]
+    #[Adds(
+        'imports/{import}/take-back', 'takeImportBack', 'Take an import back; what was changed since stays', '', 'Import',
+        'Interchange', 200,
+    )]
     public function takeBack(Import $import, #[CurrentUser] User $user): JsonResponse
     {
         $this->mustBeTheirs($import, $user);

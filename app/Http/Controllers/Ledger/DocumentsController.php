@@ -142,9 +142,16 @@ final readonly class DocumentsController
         return new JsonResponse($this->read->handle($document->refresh()));
     }
 
-    #[Puts('documents/{document}/engagement', 'putDocumentToEngagement', 'Say which case or project a document and its chain are for', 'ForEngagementInput', 'Document', 'Ledger')]
-    public function forEngagement(ForEngagementRequest $request, Document $document, ForEngagement $put, #[CurrentUser] User $user): JsonResponse
-    {
+    #[Puts(
+        'documents/{document}/engagement', 'putDocumentToEngagement',
+        'Say which case or project a document and its chain are for', 'ForEngagementInput', 'Document', 'Ledger',
+    )]
+    public function forEngagement(
+        ForEngagementRequest $request,
+        Document $document,
+        ForEngagement $put,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         $put->document($document, $request->engagementId(), $user);
 
         return new JsonResponse($this->read->handle($document));

@@ -120,7 +120,11 @@ final readonly class PaperController
                 "Statement-{$party->display_name}.pdf",
                 'application/pdf',
             ),
-            'csv' => FileAnswer::answer($this->statementPaper->csv($statement), "Statement-{$party->display_name}.csv", 'text/csv; charset=UTF-8'),
+            'csv' => FileAnswer::answer(
+                $this->statementPaper->csv($statement),
+                "Statement-{$party->display_name}.csv",
+                'text/csv; charset=UTF-8',
+            ),
             default => new JsonResponse(StatementData::of($statement, $this->clock->today())),
         };
     }

@@ -132,7 +132,10 @@ final readonly class PaymentsController
         return new JsonResponse($read->handle($document->refresh()));
     }
 
-    #[Puts('payments/{payment}/engagement', 'putPaymentToEngagement', 'Say which case or project a payment is for', 'ForEngagementInput', 'Payment', 'Ledger')]
+    #[Puts(
+        'payments/{payment}/engagement', 'putPaymentToEngagement', 'Say which case or project a payment is for',
+        'ForEngagementInput', 'Payment', 'Ledger',
+    )]
     public function forEngagement(ForEngagementRequest $request, Payment $payment, ForEngagement $put): JsonResponse
     {
         $put->payment($payment, $request->engagementId());

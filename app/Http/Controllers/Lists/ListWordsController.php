@@ -30,7 +30,10 @@ final readonly class ListWordsController
     {
     }
 
-    #[Reads('long-lists/{list}/fields', 'readListFields', 'The fields that a list can be asked for, sorted by and shown with', '[ListField]', 'Lists')]
+    #[Reads(
+        'long-lists/{list}/fields', 'readListFields', 'The fields that a list can be asked for, sorted by and shown with',
+        '[ListField]', 'Lists',
+    )]
     public function fields(ListOf $list, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->words->fields($list, $user));
@@ -57,10 +60,17 @@ final readonly class ListWordsController
     #[Reads('parties/counts.csv', 'countRecordsCsv', 'The same as a table for a spreadsheet', '', 'Lists', CountsQuery::class)]
     public function countsCsv(CountsQuery $query, CountRecords $count, #[CurrentUser] User $user): Response
     {
-        return FileAnswer::answer($count->csv($query->listed(), $query->by(), $query->period(), $user), 'Counted.csv', 'text/csv; charset=UTF-8');
+        return FileAnswer::answer(
+            $count->csv($query->listed(), $query->by(), $query->period(), $user),
+            'Counted.csv',
+            'text/csv; charset=UTF-8',
+        );
     }
 
-    #[Reads('parties/months', 'countMonths', 'What the records of a list were billed and paid, month by month', '[Month]', 'Lists', CountsQuery::class)]
+    #[Reads(
+        'parties/months', 'countMonths', 'What the records of a list were billed and paid, month by month', '[Month]',
+        'Lists', CountsQuery::class,
+    )]
     public function months(CountsQuery $query, CountMonths $count, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($count->handle($query->listed(), $query->period(), $user));
@@ -72,13 +82,19 @@ final readonly class ListWordsController
         return new JsonResponse($places->handle($query->listed(), $query->cell(), $query->inside(), $user));
     }
 
-    #[Reads('long-lists/{list}/suggestions', 'suggestWords', 'What may come next in the sentence that is being typed', '[Suggestion]', 'Lists', TypedQuery::class)]
+    #[Reads(
+        'long-lists/{list}/suggestions', 'suggestWords', 'What may come next in the sentence that is being typed',
+        '[Suggestion]', 'Lists', TypedQuery::class,
+    )]
     public function suggestions(TypedQuery $query, ListOf $list, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->words->suggestions($list, $query->typed(), $user));
     }
 
-    #[Reads('long-lists/{list}/clause', 'writeClause', 'The words of one condition that was put together by hand', 'FilterPart', 'Lists', ClauseQuery::class)]
+    #[Reads(
+        'long-lists/{list}/clause', 'writeClause', 'The words of one condition that was put together by hand', 'FilterPart',
+        'Lists', ClauseQuery::class,
+    )]
     public function clause(ClauseQuery $query, ListOf $list, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->words->clause($list, $query->field(), $query->operator(), $query->values(), $user));

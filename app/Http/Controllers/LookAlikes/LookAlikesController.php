@@ -60,7 +60,10 @@ final readonly class LookAlikesController
         ));
     }
 
-    #[Reads('look-alikes', 'listLookAlikes', 'What is to settle: the surest first', 'LookAlikePage', 'Look-alikes', ['page' => 'integer', 'reason' => 'string'])]
+    #[Reads(
+        'look-alikes', 'listLookAlikes', 'What is to settle: the surest first', 'LookAlikePage', 'Look-alikes',
+        ['page' => 'integer', 'reason' => 'string'],
+    )]
     public function index(Request $request, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->read->page(
@@ -70,7 +73,10 @@ final readonly class LookAlikesController
         ));
     }
 
-    #[Reads('look-alikes/decided', 'listDecided', 'What was decided: the latest first', 'DecidedPage', 'Look-alikes', ['page' => 'integer'])]
+    #[Reads(
+        'look-alikes/decided', 'listDecided', 'What was decided: the latest first', 'DecidedPage', 'Look-alikes',
+        ['page' => 'integer'],
+    )]
     public function decided(Request $request): JsonResponse
     {
         return new JsonResponse($this->read->decided(min(1_000_000, $request->integer('page', 1))));
@@ -104,7 +110,10 @@ final readonly class LookAlikesController
         return new Response(status: 204);
     }
 
-    #[Adds('look-alikes/open-again', 'openAgain', 'What was decided or put off is to be settled again', 'SettleInput', '', 'Look-alikes', 204)]
+    #[Adds(
+        'look-alikes/open-again', 'openAgain', 'What was decided or put off is to be settled again', 'SettleInput', '',
+        'Look-alikes', 204,
+    )]
     public function openAgain(SettleRequest $request): Response
     {
         $this->settle->openAgain($request->pairIds());

@@ -29,7 +29,10 @@ final readonly class SharedLinesController
         return new JsonResponse($this->read->all());
     }
 
-    #[Adds('shared-lines', 'nameSharedLine', 'Give one a name: it is no reason any more to take two for one', 'SharedLineInput', 'SharedLine', 'Look-alikes')]
+    #[Adds(
+        'shared-lines', 'nameSharedLine', 'Give one a name: it is no reason any more to take two for one', 'SharedLineInput',
+        'SharedLine', 'Look-alikes',
+    )]
     public function add(SharedLineRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         $line = $this->keep->name($request->kind(), $request->string('value')->value(), $request->string('name')->value(), $user);

@@ -45,7 +45,10 @@ final readonly class LetterTemplatesController
         return new JsonResponse($this->read->templates(), 201);
     }
 
-    #[Puts('letter-templates/{template}', 'changeLetterTemplate', 'Change a template of a letter', 'LetterTemplateInput', '[LetterTemplate]', 'Mailing')]
+    #[Puts(
+        'letter-templates/{template}', 'changeLetterTemplate', 'Change a template of a letter', 'LetterTemplateInput',
+        '[LetterTemplate]', 'Mailing',
+    )]
     public function change(LetterTemplateRequest $request, LetterTemplate $template, #[CurrentUser] User $user): JsonResponse
     {
         $this->keep->change($template, $request->template(), $request->version(), $user);
@@ -53,7 +56,10 @@ final readonly class LetterTemplatesController
         return new JsonResponse($this->read->templates());
     }
 
-    #[Removes('letter-templates/{template}', 'removeLetterTemplate', 'Remove a template; its letters stay', 'VersionInput', '[LetterTemplate]', 'Mailing')]
+    #[Removes(
+        'letter-templates/{template}', 'removeLetterTemplate', 'Remove a template; its letters stay', 'VersionInput',
+        '[LetterTemplate]', 'Mailing',
+    )]
     public function remove(VersionRequest $request, LetterTemplate $template): JsonResponse
     {
         $this->keep->remove($template, $request->version());

@@ -33,25 +33,39 @@ final readonly class LettersController
     {
     }
 
-    #[Adds('letters/to', 'seeWhomLettersGoTo', 'Whom letters would go to, and who would be left out', 'LettersToInput', 'LettersTo', 'Mailing', 200)]
+    #[Adds(
+        'letters/to', 'seeWhomLettersGoTo', 'Whom letters would go to, and who would be left out', 'LettersToInput',
+        'LettersTo', 'Mailing', 200,
+    )]
     public function to(LettersToRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse(LettersToData::of($this->read->to($request->chosen(), $request->way(), $request->boolean('isOnceAHousehold'), $user)));
+        return new JsonResponse(LettersToData::of($this->read->to(
+            $request->chosen(), $request->way(), $request->boolean('isOnceAHousehold'), $user,
+        )));
     }
 
-    #[Adds('letters/preview', 'previewLetter', 'How the letter to those that are chosen would read', 'LetterInput', 'WrittenLetter', 'Mailing', 200)]
+    #[Adds(
+        'letters/preview', 'previewLetter', 'How the letter to those that are chosen would read', 'LetterInput',
+        'WrittenLetter', 'Mailing', 200,
+    )]
     public function preview(LetterRequest $request, TypedDates $dates, #[CurrentUser] User $user): JsonResponse
     {
         $letter = $request->letter();
         $problems = new FieldProblems;
         $typed = TypedLetter::read($letter, $dates, $problems, $user);
         $problems->throwIfAny();
-        $written = $this->read->written($request->chosen(), $request->way(), $letter['isOnceAHousehold'], $typed->writer ?? throw MailingRefused::empty(), $user);
+        $written = $this->read->written(
+            $request->chosen(), $request->way(), $letter['isOnceAHousehold'],
+            $typed->writer ?? throw MailingRefused::empty(), $user,
+        );
 
         return new JsonResponse(WrittenLetterData::of($written, $typed->day));
     }
 
-    #[Adds('letters', 'writeLetters', 'Write a letter to those that are chosen, behind the screen', 'LetterInput', 'LetterRunPage', 'Mailing')]
+    #[Adds(
+        'letters', 'writeLetters', 'Write a letter to those that are chosen, behind the screen', 'LetterInput',
+        'LetterRunPage', 'Mailing',
+    )]
     public function add(LetterRequest $request, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($this->read->one($this->run->begin($request->chosen(), $request->letter(), $user)), 201);
@@ -102,7 +116,10 @@ final readonly class LettersController
         return new JsonResponse($this->read->one($run));
     }
 
-    #[Removes('letters/{run}', 'forgetLetters', 'Forget its file and its list; the logs and the outbox keep what they have', '', '[LetterRun]', 'Mailing')]
+    #[Removes(
+        'letters/{run}', 'forgetLetters', 'Forget its file and its list; the logs and the outbox keep what they have', '',
+        '[LetterRun]', 'Mailing',
+    )]
     public function forget(LetterRun $run, #[CurrentUser] User $user): JsonResponse
     {
         $this->mustBeTheirs($run, $user);

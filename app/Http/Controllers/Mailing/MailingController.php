@@ -33,7 +33,10 @@ final readonly class MailingController
         $sheet = $this->sheet($query);
         $start = $query->start($sheet);
 
-        return new JsonResponse(MailingData::of($this->read->handle($query->listed(), $query->chosen(), $query->boolean('household'), $user), $sheet, $start, $query->copies()));
+        return new JsonResponse(MailingData::of(
+            $this->read->handle($query->listed(), $query->chosen(), $query->boolean('household'), $user), $sheet, $start,
+            $query->copies(),
+        ));
     }
 
     #[Reads('mailing/pdf', 'printMailing', 'Labels or envelopes of a list', '', 'Mailing', MailingQuery::class)]

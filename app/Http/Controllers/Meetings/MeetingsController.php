@@ -43,7 +43,10 @@ final readonly class MeetingsController
         return $this->arrange($request, $party, $user);
     }
 
-    #[Adds('engagements/{engagement}/meetings', 'arrangeEngagementMeeting', 'Arrange a meeting for a case or a project', 'MeetingInput', 'Meeting', 'Meetings')]
+    #[Adds(
+        'engagements/{engagement}/meetings', 'arrangeEngagementMeeting', 'Arrange a meeting for a case or a project',
+        'MeetingInput', 'Meeting', 'Meetings',
+    )]
     public function ofEngagement(MeetingRequest $request, Engagement $engagement, #[CurrentUser] User $user): JsonResponse
     {
         return $this->arrange($request, $engagement, $user);

@@ -42,13 +42,18 @@ final readonly class MergesController
     {
     }
 
-    #[Adds('merges/preview', 'previewMerge', 'The record that several become, as it will stand', 'MergeInput', 'MergePreview', 'Merging', 200)]
+    #[Adds(
+        'merges/preview', 'previewMerge', 'The record that several become, as it will stand', 'MergeInput', 'MergePreview',
+        'Merging', 200,
+    )]
     public function preview(MergeRequest $request, PlanMerge $plan, #[CurrentUser] User $user): JsonResponse
     {
         $planned = $plan->of($request->partyIds(), $request->keptId(), $request->decisions(), $user);
         $ids = array_values($planned->sides->map(fn (Party $party) => $party->id)->all());
 
-        return new JsonResponse(MergePreviewData::of($planned, $this->read->standing($ids), $this->read->carried($ids), MakeOne::isAllowedTo($user)));
+        return new JsonResponse(MergePreviewData::of(
+            $planned, $this->read->standing($ids), $this->read->carried($ids), MakeOne::isAllowedTo($user),
+        ));
     }
 
     #[Adds('merges', 'makeOne', 'Make several records one', 'MergeInput', 'Merge', 'Merging')]
@@ -69,7 +74,10 @@ final readonly class MergesController
     #[Adds('merges/propose', 'proposeMerge', 'Ask one who may do it to make several records one', 'MergeInput', 'Merge', 'Merging')]
     public function propose(MergeRequest $request, ProposeMerge $propose, #[CurrentUser] User $user): JsonResponse
     {
-        $merge = $propose->handle($request->partyIds(), $request->keptId() ?? 0, $request->decisions(), trim($request->string('why')->value()), $user);
+        $merge = $propose->handle(
+            $request->partyIds(), $request->keptId() ?? 0, $request->decisions(), trim($request->string('why')->value()),
+            $user,
+        );
 
         return new JsonResponse($this->read->one($merge), 201);
     }
@@ -100,14 +108,20 @@ final readonly class MergesController
         return new JsonResponse($this->read->ofRecord($party));
     }
 
-    #[Reads('merges/{merge}/former/{former}', 'readFormerRecord', 'A record as it was before it was made one with another', 'FormerRecord', 'Merging')]
+    #[Reads(
+        'merges/{merge}/former/{former}', 'readFormerRecord', 'A record as it was before it was made one with another',
+        'FormerRecord', 'Merging',
+    )]
     public function former(Merge $merge, int $former, RecallFormer $recall): JsonResponse
     {
         $side = $merge->sides()->where('party_id', $former)->first();
         abort_unless($side instanceof MergeSide && $merge->done_at !== null, 404);
         $sections = [];
         foreach ($recall->handle($merge, $side) as [$name, $facts]) {
-            $sections[] = new FormerSectionData($name->title(), array_map(fn (LoggedFact $one) => ['label' => $one->label, 'text' => $one->value], $facts));
+            $sections[] = new FormerSectionData(
+                $name->title(),
+                array_map(fn (LoggedFact $one) => ['label' => $one->label, 'text' => $one->value], $facts),
+            );
         }
 
         return new JsonResponse(new FormerRecordData($this->read->one($merge), MergeSideData::of($side), $sections));

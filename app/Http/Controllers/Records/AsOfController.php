@@ -41,7 +41,10 @@ final readonly class AsOfController
         return $this->answer($request, $party, $this->sections->of(...), fn () => []);
     }
 
-    #[Reads('engagements/{engagement}/as-of', 'readEngagementAsOf', 'A case or a project as it was on a past day', 'AsOf', 'Engagements', AsOfRequest::class)]
+    #[Reads(
+        'engagements/{engagement}/as-of', 'readEngagementAsOf', 'A case or a project as it was on a past day', 'AsOf',
+        'Engagements', AsOfRequest::class,
+    )]
     public function engagement(AsOfRequest $request, Engagement $engagement): JsonResponse
     {
         return $this->answer(
@@ -52,7 +55,10 @@ final readonly class AsOfController
         );
     }
 
-    #[Adds('parties/{id}/sections/{section}/bring-back', 'bringBackSection', 'Save a section again as it was on a past day', 'BringBackInput', 'Record', 'Records', 200)]
+    #[Adds(
+        'parties/{id}/sections/{section}/bring-back', 'bringBackSection', 'Save a section again as it was on a past day',
+        'BringBackInput', 'Record', 'Records', 200,
+    )]
     public function bringBack(
         BringBackRequest $request,
         Party $party,
@@ -67,7 +73,10 @@ final readonly class AsOfController
         return new JsonResponse($read->handle($party));
     }
 
-    #[Adds('engagements/{engagement}/sections/{section}/bring-back', 'bringBackEngagementSection', 'Save a section again as it was on a past day', 'BringBackInput', 'Engagement', 'Engagements', 200)]
+    #[Adds(
+        'engagements/{engagement}/sections/{section}/bring-back', 'bringBackEngagementSection',
+        'Save a section again as it was on a past day', 'BringBackInput', 'Engagement', 'Engagements', 200,
+    )]
     public function bringBackOfEngagement(
         BringBackRequest $request,
         Engagement $engagement,

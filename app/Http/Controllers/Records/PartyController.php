@@ -22,7 +22,10 @@ use OpenApi\Attributes as OA;
 
 final readonly class PartyController
 {
-    #[Reads('parties', 'listParties', 'The directory: those that a sentence asks for, in any order', 'PartyPage', 'Records', ListQuery::class)]
+    #[Reads(
+        'parties', 'listParties', 'The directory: those that a sentence asks for, in any order', 'PartyPage', 'Records',
+        ListQuery::class,
+    )]
     public function index(ListQuery $query, ListParties $list, #[CurrentUser] User $user): JsonResponse
     {
         return new JsonResponse($list->handle($query->listed(), $user));

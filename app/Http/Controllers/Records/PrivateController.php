@@ -48,9 +48,17 @@ final readonly class PrivateController
         }));
     }
 
-    #[Adds('engagements/{engagement}/reveal', 'revealOfEngagement', 'Tell a secret of a detail sheet, and write into the log that it was told', 'RevealInput', 'Revealed', 'Engagements', 200)]
-    public function ofEngagement(RevealRequest $request, Engagement $engagement, RevealPrivate $reveal, #[CurrentUser] User $user): JsonResponse
-    {
+    #[Adds(
+        'engagements/{engagement}/reveal', 'revealOfEngagement',
+        'Tell a secret of a detail sheet, and write into the log that it was told', 'RevealInput', 'Revealed', 'Engagements',
+        200,
+    )]
+    public function ofEngagement(
+        RevealRequest $request,
+        Engagement $engagement,
+        RevealPrivate $reveal,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         $field = $request->fieldId();
 
         return new JsonResponse(new RevealedData($field === null ? '' : $reveal->detailOf($engagement, $field, $user)));

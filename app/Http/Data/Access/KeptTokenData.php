@@ -41,7 +41,8 @@ final readonly class KeptTokenData
         $owner = $token->tokenable;
 
         return new self(
-            (int) $token->getKey(), $token->name, ($token->can('*') ? TokenUse::Scripts : TokenUse::Cards)->title(), $owner instanceof User ? $owner->name : '', $token->tokenable_id === $reader->id,
+            (int) $token->getKey(), $token->name, ($token->can('*') ? TokenUse::Scripts : TokenUse::Cards)->title(),
+            $owner instanceof User ? $owner->name : '', $token->tokenable_id === $reader->id,
             $token->created_at === null ? '' : Office::dayOf($token->created_at),
             $token->last_used_at === null ? '' : Office::dayOf($token->last_used_at),
             $token->expires_at === null ? '' : Office::dayOf($token->expires_at),

@@ -69,7 +69,9 @@ final readonly class BulkChangeData
             $change->user->name,
             $change->created_at === null ? '' : Clock::dayOf($change->created_at)->toText(),
             $change->chosen,
-            $change->state === BulkState::TakingBack ? $of(BulkOutcome::TakenBack) + $of(BulkOutcome::Kept) : $change->chosen - $of(BulkOutcome::Waiting),
+            $change->state === BulkState::TakingBack
+                ? $of(BulkOutcome::TakenBack) + $of(BulkOutcome::Kept)
+                : $change->chosen - $of(BulkOutcome::Waiting),
             $of(BulkOutcome::Changed),
             $of(BulkOutcome::Same),
             $of(BulkOutcome::Refused),

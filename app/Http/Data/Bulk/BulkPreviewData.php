@@ -22,7 +22,10 @@ final readonly class BulkPreviewData
         public int $refused,
         #[OA\Property(description: 'Why they cannot; empty where none.')]
         public string $why,
-        #[OA\Property(description: 'The first of those that would change, at most ten.', items: new OA\Items(ref: '#/components/schemas/BulkExample'))]
+        #[OA\Property(
+            description: 'The first of those that would change, at most ten.',
+            items: new OA\Items(ref: '#/components/schemas/BulkExample'),
+        )]
         public array $examples,
     ) {
     }

@@ -19,7 +19,10 @@ final readonly class BandData
         public string $kindPlural,
         #[OA\Property]
         public int $count,
-        #[OA\Property(description: 'Of enquiries, their weighed values; else what was agreed. By currency.', items: new OA\Items(ref: '#/components/schemas/Money'))]
+        #[OA\Property(
+            description: 'Of enquiries, their weighed values; else what was agreed. By currency.',
+            items: new OA\Items(ref: '#/components/schemas/Money'),
+        )]
         public array $sums,
     ) {
     }

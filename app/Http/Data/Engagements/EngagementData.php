@@ -37,7 +37,10 @@ final readonly class EngagementData
         public ?ArchiveData $archive,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/LogEntry'))]
         public array $pinned,
-        #[OA\Property(description: 'How it came to where it stands, the earliest first.', items: new OA\Items(ref: '#/components/schemas/StageMove'))]
+        #[OA\Property(
+            description: 'How it came to where it stands, the earliest first.',
+            items: new OA\Items(ref: '#/components/schemas/StageMove'),
+        )]
         public array $moves,
         #[OA\Property]
         public int $partiesVersion,

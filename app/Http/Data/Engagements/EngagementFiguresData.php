@@ -33,7 +33,10 @@ final readonly class EngagementFiguresData
         public ?int $percent,
         #[OA\Property(description: 'Of what is open, past its due date.', ref: '#/components/schemas/Money')]
         public MoneyData $overdue,
-        #[OA\Property(description: 'Of its invoices; they add up to what is open of them.', items: new OA\Items(ref: '#/components/schemas/AgeingBucket'))]
+        #[OA\Property(
+            description: 'Of its invoices; they add up to what is open of them.',
+            items: new OA\Items(ref: '#/components/schemas/AgeingBucket'),
+        )]
         public array $ageing,
         #[OA\Property(ref: '#/components/schemas/DaysToPay', nullable: true)]
         public ?DaysToPayData $daysToPay,

@@ -29,7 +29,10 @@ final readonly class EngagementPageData
         public int $pages,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/EngagementRow'))]
         public array $rows,
-        #[OA\Property(description: 'The stages of the list, whichever of them is chosen.', items: new OA\Items(ref: '#/components/schemas/StageBand'))]
+        #[OA\Property(
+            description: 'The stages of the list, whichever of them is chosen.',
+            items: new OA\Items(ref: '#/components/schemas/StageBand'),
+        )]
         public array $band,
         #[OA\Property(
             description: 'For each row what stands in each column, for reading.',
@@ -40,7 +43,10 @@ final readonly class EngagementPageData
         public string $currency,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Column'))]
         public array $columns,
-        #[OA\Property(description: 'What it is sorted by, the first one counting most.', items: new OA\Items(ref: '#/components/schemas/Sort'))]
+        #[OA\Property(
+            description: 'What it is sorted by, the first one counting most.',
+            items: new OA\Items(ref: '#/components/schemas/Sort'),
+        )]
         public array $sort,
         #[OA\Property(ref: '#/components/schemas/ListFilter')]
         public ListFilterData $filter,

@@ -20,7 +20,10 @@ final readonly class FoundData
         public string $typed,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/FindResult'))]
         public array $results,
-        #[OA\Property(description: 'Cases and projects, where they are asked for.', items: new OA\Items(ref: '#/components/schemas/EngagementRow'))]
+        #[OA\Property(
+            description: 'Cases and projects, where they are asked for.',
+            items: new OA\Items(ref: '#/components/schemas/EngagementRow'),
+        )]
         public array $engagements,
     ) {
     }

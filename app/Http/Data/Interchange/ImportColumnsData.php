@@ -47,7 +47,11 @@ final readonly class ImportColumnsData
         public string $existing,
         #[OA\Property(description: 'Whether types that are not in the list are added to it.')]
         public bool $takesNewWords,
-        #[OA\Property(description: 'Of lines that do not say; null where each is told by its name.', enum: PartyKind::class, nullable: true)]
+        #[OA\Property(
+            description: 'Of lines that do not say; null where each is told by its name.',
+            enum: PartyKind::class,
+            nullable: true,
+        )]
         public ?string $kind,
         #[OA\Property(description: 'What all of them are: client, vendor.', items: new OA\Items(type: 'string'))]
         public array $roles,
@@ -71,7 +75,11 @@ final readonly class ImportColumnsData
             ),
             $import->isOfRecords()
                 ? array_map(fn (array $one) => new ImportTargetData($one['target'], $one['title'], $one['group']), Targets::all())
-                : array_map(fn (string $key, string $title) => new ImportTargetData($key, $title, 'Documents'), array_keys($documents), $documents),
+                : array_map(
+                    fn (string $key, string $title) => new ImportTargetData($key, $title, 'Documents'),
+                    array_keys($documents),
+                    $documents,
+                ),
             $settings->isMonthFirst,
             ColumnFacts::areAmbiguous($settings->holding(ImportSettings::DAYS)),
             $settings->sign->value,

@@ -44,7 +44,10 @@ final readonly class ImportData
         public array $problems,
         #[OA\Property(description: 'All of them, of which the first are shown.')]
         public int $problemCount,
-        #[OA\Property(description: 'Of people and companies: what the lines come to.', items: new OA\Items(ref: '#/components/schemas/ImportCount'))]
+        #[OA\Property(
+            description: 'Of people and companies: what the lines come to.',
+            items: new OA\Items(ref: '#/components/schemas/ImportCount'),
+        )]
         public array $outcomes,
         #[OA\Property(description: 'What came of those that were taken.', items: new OA\Items(ref: '#/components/schemas/ImportCount'))]
         public array $results,
@@ -94,7 +97,10 @@ final readonly class ImportData
             $import->lines,
             $found,
             $import->taken,
-            array_map(fn (array $problem) => new ImportProblemData($problem['line'], $problem['field'], $problem['message']), $import->problems),
+            array_map(
+                fn (array $problem) => new ImportProblemData($problem['line'], $problem['field'], $problem['message']),
+                $import->problems,
+            ),
             $import->problem_count,
             self::counts(LineOutcome::cases(), $outcomes),
             self::counts(LineDone::cases(), $results),
@@ -107,7 +113,10 @@ final readonly class ImportData
             $import->isOpen(),
             $isTheirs && $import->state->mayBeTaken() && $found - ($import->isOfRecords() ? $done : 0) > 0,
             $isTheirs && $import->isOfRecords() && $import->state === ImportState::Taking,
-            $isTheirs && $import->isOfRecords() && $import->state->mayBeTakenBack() && ($results[LineDone::Added->value] ?? 0) + ($results[LineDone::Changed->value] ?? 0) > 0,
+            $isTheirs
+                && $import->isOfRecords()
+                && $import->state->mayBeTakenBack()
+                && ($results[LineDone::Added->value] ?? 0) + ($results[LineDone::Changed->value] ?? 0) > 0,
             $isTheirs && $import->state->mayBeForgotten(),
         );
     }
@@ -122,6 +131,9 @@ final readonly class ImportData
     {
         $there = array_filter($cases, fn (LineOutcome|LineDone $one) => ($counts[$one->value] ?? 0) > 0);
 
-        return array_values(array_map(fn (LineOutcome|LineDone $one) => new ImportCountData($one->value, $one->title(), $counts[$one->value]), $there));
+        return array_values(array_map(
+            fn (LineOutcome|LineDone $one) => new ImportCountData($one->value, $one->title(), $counts[$one->value]),
+            $there,
+        ));
     }
 }

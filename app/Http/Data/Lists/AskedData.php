@@ -21,7 +21,11 @@ final readonly class AskedData
         public string $title,
         #[OA\Property(description: 'How many it is compared with; null for one or more.', nullable: true)]
         public ?int $operands,
-        #[OA\Property(description: 'What can be chosen where it is asked of times; null otherwise.', items: new OA\Items(type: 'string'), nullable: true)]
+        #[OA\Property(
+            description: 'What can be chosen where it is asked of times; null otherwise.',
+            items: new OA\Items(type: 'string'),
+            nullable: true,
+        )]
         public ?array $choices,
     ) {
     }

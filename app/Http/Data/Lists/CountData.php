@@ -13,7 +13,10 @@ final readonly class CountData
 {
     /** @param  list<string>  $labels */
     public function __construct(
-        #[OA\Property(description: 'What they have in the fields that are counted by; empty for nothing.', items: new OA\Items(type: 'string'))]
+        #[OA\Property(
+            description: 'What they have in the fields that are counted by; empty for nothing.',
+            items: new OA\Items(type: 'string'),
+        )]
         public array $labels,
         #[OA\Property(description: 'What asks for them.')]
         public string $filter,
@@ -25,7 +28,10 @@ final readonly class CountData
         public MoneyData $overdue,
         #[OA\Property(ref: '#/components/schemas/Money')]
         public MoneyData $payable,
-        #[OA\Property(ref: '#/components/schemas/Money', description: 'What we billed them within the time: with tax, credit notes taken off.')]
+        #[OA\Property(
+            ref: '#/components/schemas/Money',
+            description: 'What we billed them within the time: with tax, credit notes taken off.',
+        )]
         public MoneyData $billed,
         #[OA\Property(ref: '#/components/schemas/Money', description: 'What they paid us within the time.')]
         public MoneyData $received,

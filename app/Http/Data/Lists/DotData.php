@@ -11,7 +11,10 @@ use OpenApi\Attributes as OA;
 final readonly class DotData
 {
     public function __construct(
-        #[OA\Property(description: 'Degrees, the middle of theirs; north is positive. Null where only their country or state is known.', nullable: true)]
+        #[OA\Property(
+            description: 'Degrees, the middle of theirs; north is positive. Null where only their country or state is known.',
+            nullable: true,
+        )]
         public ?float $latitude,
         #[OA\Property(description: 'Degrees; east is positive.', nullable: true)]
         public ?float $longitude,

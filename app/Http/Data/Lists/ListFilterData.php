@@ -27,7 +27,10 @@ final readonly class ListFilterData
         public bool $isAll,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/FilterPart'))]
         public array $parts,
-        #[OA\Property(description: 'What was not understood, or asks for what is not there.', items: new OA\Items(ref: '#/components/schemas/Misread'))]
+        #[OA\Property(
+            description: 'What was not understood, or asks for what is not there.',
+            items: new OA\Items(ref: '#/components/schemas/Misread'),
+        )]
         public array $misread,
         #[OA\Property(description: 'Whether the list is what the whole sentence asks.')]
         public bool $isWhole,

@@ -17,7 +17,10 @@ final readonly class PlacesData
     public function __construct(
         #[OA\Property(description: 'Gathered by nearness, the most first.', items: new OA\Items(ref: '#/components/schemas/Dot'))]
         public array $dots,
-        #[OA\Property(description: 'Of whom only the country, or the state, is known.', items: new OA\Items(ref: '#/components/schemas/Dot'))]
+        #[OA\Property(
+            description: 'Of whom only the country, or the state, is known.',
+            items: new OA\Items(ref: '#/components/schemas/Dot'),
+        )]
         public array $areas,
         #[OA\Property(description: 'How many have no address.')]
         public int $nowhere,

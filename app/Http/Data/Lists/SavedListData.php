@@ -54,7 +54,8 @@ final readonly class SavedListData
     public static function of(SavedList $list, User $reader, ?int $count, bool $isWhole): self
     {
         return new self(
-            (string) $list->id, $list->id, $list->name, $list->sentence, $list->choices, $list->columns, $list->sort, $list->view->value, $list->counted_by, $list->period, $list->is_shared,
+            (string) $list->id, $list->id, $list->name, $list->sentence, $list->choices, $list->columns, $list->sort,
+            $list->view->value, $list->counted_by, $list->period, $list->is_shared,
             $list->user->name, $list->mayBeChangedBy($reader), $list->version, $count, $isWhole,
         );
     }
@@ -62,7 +63,8 @@ final readonly class SavedListData
     public static function shipped(ShippedList $list, int $count, bool $isWhole): self
     {
         return new self(
-            $list->value, null, $list->title(), $list->sentence(), '', [], $list->sort(), ListView::Table->value, '', '', true, '', false, 0, $count, $isWhole,
+            $list->value, null, $list->title(), $list->sentence(), '', [], $list->sort(), ListView::Table->value, '', '',
+            true, '', false, 0, $count, $isWhole,
         );
     }
 }

@@ -14,7 +14,9 @@ final readonly class SortData
     private function __construct(
         #[OA\Property(description: 'Of the field.')]
         public string $key,
-        #[OA\Property(description: 'The other way round than fields of its type are sorted: figures and days from the smallest, words from the last.')]
+        #[OA\Property(
+            description: 'The other way round than fields of its type are sorted: figures and days from the smallest, words from the last.',
+        )]
         public bool $isReversed,
     ) {
     }

@@ -19,7 +19,10 @@ final readonly class DecidedData
     private function __construct(
         #[OA\Property]
         public string $key,
-        #[OA\Property(description: 'The pair that was settled as different, to open it again; null of those that were made one.', nullable: true)]
+        #[OA\Property(
+            description: 'The pair that was settled as different, to open it again; null of those that were made one.',
+            nullable: true,
+        )]
         public ?int $pairId,
         #[OA\Property(description: 'Of those that were made one.', ref: '#/components/schemas/Merge', nullable: true)]
         public ?MergeData $merge,

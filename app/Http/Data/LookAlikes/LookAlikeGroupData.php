@@ -18,11 +18,17 @@ final readonly class LookAlikeGroupData
     public function __construct(
         #[OA\Property(ref: '#/components/schemas/LookAlikeGroupRow')]
         public LookAlikeGroupRowData $row,
-        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/LookAlikeSide'), description: 'What each of them has, in the order of the records.')]
+        #[OA\Property(
+            items: new OA\Items(ref: '#/components/schemas/LookAlikeSide'),
+            description: 'What each of them has, in the order of the records.',
+        )]
         public array $lines,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/LookAlikePair'))]
         public array $pairs,
-        #[OA\Property(items: new OA\Items(ref: '#/components/schemas/SharedLine'), description: 'Phones and emails that several of them have.')]
+        #[OA\Property(
+            items: new OA\Items(ref: '#/components/schemas/SharedLine'),
+            description: 'Phones and emails that several of them have.',
+        )]
         public array $shared,
     ) {
     }

@@ -24,7 +24,10 @@ final readonly class LettersToData
         public int $letters,
         #[OA\Property(description: 'The first of them.', items: new OA\Items(ref: '#/components/schemas/Envelope'))]
         public array $envelopes,
-        #[OA\Property(description: 'The first of those who cannot or must not be written to.', items: new OA\Items(ref: '#/components/schemas/LeftOut'))]
+        #[OA\Property(
+            description: 'The first of those who cannot or must not be written to.',
+            items: new OA\Items(ref: '#/components/schemas/LeftOut'),
+        )]
         public array $leftOut,
         #[OA\Property(description: 'All of them.')]
         public int $leftOutCount,
@@ -36,7 +39,10 @@ final readonly class LettersToData
         return new self(
             count($mailing->envelopes),
             array_map(fn (Envelope $one) => EnvelopeData::of($one), array_slice($mailing->envelopes, 0, self::SHOWN)),
-            array_map(fn (Addressee $one) => new LeftOutData($one->id, $one->name, $one->why), array_slice($mailing->leftOut, 0, self::SHOWN)),
+            array_map(
+                fn (Addressee $one) => new LeftOutData($one->id, $one->name, $one->why),
+                array_slice($mailing->leftOut, 0, self::SHOWN),
+            ),
             count($mailing->leftOut),
         );
     }

@@ -32,7 +32,10 @@ final readonly class MailingData
         public int $sheets,
         #[OA\Property(description: 'How the first few read.', items: new OA\Items(type: 'array', items: new OA\Items(type: 'string')))]
         public array $examples,
-        #[OA\Property(description: 'The first of those who cannot be written to.', items: new OA\Items(ref: '#/components/schemas/LeftOut'))]
+        #[OA\Property(
+            description: 'The first of those who cannot be written to.',
+            items: new OA\Items(ref: '#/components/schemas/LeftOut'),
+        )]
         public array $leftOut,
         #[OA\Property(description: 'All of them.')]
         public int $leftOutCount,
@@ -50,9 +53,15 @@ final readonly class MailingData
             $labels,
             $sheet->sheets($labels, $start),
             array_map(fn (Envelope $one) => $one->lines, array_slice($mailing->envelopes, 0, self::EXAMPLES)),
-            array_map(fn (Addressee $one) => new LeftOutData($one->id, $one->name, $one->why), array_slice($mailing->leftOut, 0, self::SHOWN)),
+            array_map(
+                fn (Addressee $one) => new LeftOutData($one->id, $one->name, $one->why),
+                array_slice($mailing->leftOut, 0, self::SHOWN),
+            ),
             count($mailing->leftOut),
-            array_values(array_map(fn (LabelSheet $one) => new LabelSheetData($one->key, $one->title, $one->count(), $one->isEnvelope), LabelSheet::all())),
+            array_values(array_map(
+                fn (LabelSheet $one) => new LabelSheetData($one->key, $one->title, $one->count(), $one->isEnvelope),
+                LabelSheet::all(),
+            )),
         );
     }
 }

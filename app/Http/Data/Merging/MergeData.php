@@ -28,7 +28,10 @@ final readonly class MergeData
         public string $state,
         #[OA\Property]
         public int $keptId,
-        #[OA\Property(description: 'As they were called then, the one that stays among them.', items: new OA\Items(ref: '#/components/schemas/MergeSide'))]
+        #[OA\Property(
+            description: 'As they were called then, the one that stays among them.',
+            items: new OA\Items(ref: '#/components/schemas/MergeSide'),
+        )]
         public array $sides,
         #[OA\Property(description: 'What was not taken over.', items: new OA\Items(ref: '#/components/schemas/MergeStruck'))]
         public array $struck,

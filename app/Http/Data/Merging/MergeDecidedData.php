@@ -46,7 +46,11 @@ final readonly class MergeDecidedData
         return new self(
             array_values($merge->sides->pluck('party_id')->all()),
             $merge->kept_id,
-            array_map(fn (string $part, int $id) => ['part' => $part, 'partyId' => $id], array_keys($decided->chosen), array_values($decided->chosen)),
+            array_map(
+                fn (string $part, int $id) => ['part' => $part, 'partyId' => $id],
+                array_keys($decided->chosen),
+                array_values($decided->chosen),
+            ),
             $lines,
             $decided->withArchived,
             $merge->why,

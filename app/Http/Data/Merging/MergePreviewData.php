@@ -27,7 +27,10 @@ final readonly class MergePreviewData
         public array $hindrances,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/MergeSection'))]
         public array $sections,
-        #[OA\Property(description: 'What each owes and is owed, and all together.', items: new OA\Items(ref: '#/components/schemas/MergeFigure'))]
+        #[OA\Property(
+            description: 'What each owes and is owed, and all together.',
+            items: new OA\Items(ref: '#/components/schemas/MergeFigure'),
+        )]
         public array $standing,
         #[OA\Property(description: 'How much comes along from each.', items: new OA\Items(ref: '#/components/schemas/MergeFigure'))]
         public array $carried,
@@ -52,7 +55,10 @@ final readonly class MergePreviewData
             $plan->kept->id,
             array_values($plan->sides->map(MergeSideData::ofParty(...))->all()),
             array_map(HindranceData::of(...), $plan->hindrances),
-            array_values(array_filter($sections, fn (MergeSectionData $one) => $one->values !== [] || $one->lines !== [] || $one->members !== [])),
+            array_values(array_filter(
+                $sections,
+                fn (MergeSectionData $one) => $one->values !== [] || $one->lines !== [] || $one->members !== [],
+            )),
             $standing,
             $carried,
             $plan->seen,

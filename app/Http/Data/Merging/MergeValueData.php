@@ -18,7 +18,10 @@ final readonly class MergeValueData
         public string $part,
         #[OA\Property]
         public string $title,
-        #[OA\Property(description: 'What each says, that of the record that stays first.', items: new OA\Items(ref: '#/components/schemas/MergeOffer'))]
+        #[OA\Property(
+            description: 'What each says, that of the record that stays first.',
+            items: new OA\Items(ref: '#/components/schemas/MergeOffer'),
+        )]
         public array $offers,
         #[OA\Property(description: 'Whose value is taken: the first that says it.')]
         public int $chosenId,

@@ -47,7 +47,10 @@ final readonly class AsOfData
             $days->isNow && ! $subject->isArchived(),
             $days->savedBefore?->toText(),
             $days->savedAfter?->toText(),
-            array_map(fn (ComparedSection $section) => AsOfSectionData::of($section, $versions[$section->name->value] ?? 0), $days->sections),
+            array_map(
+                fn (ComparedSection $section) => AsOfSectionData::of($section, $versions[$section->name->value] ?? 0),
+                $days->sections,
+            ),
         );
     }
 }

@@ -39,7 +39,10 @@ final readonly class PartyPageData
         public string $currency,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/Column'))]
         public array $columns,
-        #[OA\Property(description: 'What it is sorted by, the first one counting most.', items: new OA\Items(ref: '#/components/schemas/Sort'))]
+        #[OA\Property(
+            description: 'What it is sorted by, the first one counting most.',
+            items: new OA\Items(ref: '#/components/schemas/Sort'),
+        )]
         public array $sort,
         #[OA\Property(ref: '#/components/schemas/ListFilter')]
         public ListFilterData $filter,

@@ -40,9 +40,16 @@ final readonly class StreamLineData
         public string $text,
         #[OA\Property]
         public string $by,
-        #[OA\Property(description: 'What it opens: a document, a payment, a case or a project, a message. Null where it opens nothing.', nullable: true)]
+        #[OA\Property(
+            description: 'What it opens: a document, a payment, a case or a project, a message. Null where it opens nothing.',
+            nullable: true,
+        )]
         public ?int $opensId,
-        #[OA\Property(description: 'Whose it is, where it is of somebody else than is read.', ref: '#/components/schemas/SubjectLink', nullable: true)]
+        #[OA\Property(
+            description: 'Whose it is, where it is of somebody else than is read.',
+            ref: '#/components/schemas/SubjectLink',
+            nullable: true,
+        )]
         public ?SubjectLinkData $of,
         #[OA\Property(ref: '#/components/schemas/LogEntry', nullable: true)]
         public ?LogEntryData $entry,
@@ -89,7 +96,10 @@ final readonly class StreamLineData
 
     private static function entry(LogEntry $entry, SubjectModel $near): self
     {
-        return self::line(StreamKind::Entry, $entry->id, $entry->happened_on, '', $entry->user->name, null, self::other($entry->party, $near), LogEntryData::of($entry));
+        return self::line(
+            StreamKind::Entry, $entry->id, $entry->happened_on, '', $entry->user->name, null,
+            self::other($entry->party, $near), LogEntryData::of($entry),
+        );
     }
 
     private static function stage(EngagementMove $move, SubjectModel $near): self
@@ -124,7 +134,8 @@ final readonly class StreamLineData
             StreamKind::Payment,
             $payment->id,
             $payment->paid_on,
-            ($payment->side === Side::Client ? 'Payment received' : 'Payment made').', '.$payment->amount()->toText().($payment->is_void ? ', void' : ''),
+            ($payment->side === Side::Client ? 'Payment received' : 'Payment made').', '.$payment
+                ->amount()->toText().($payment->is_void ? ', void' : ''),
             $payment->user->name,
             $payment->id,
             self::other($payment->party, $near),

@@ -78,11 +78,20 @@ final readonly class TodayData
         public array $newlyOverdue,
         #[OA\Property(description: 'Clients over their credit limit.', items: new OA\Items(ref: '#/components/schemas/PartyLink'))]
         public array $overLimit,
-        #[OA\Property(description: 'Enquiries that are to be decided within a week, or were.', items: new OA\Items(ref: '#/components/schemas/EngagementRow'))]
+        #[OA\Property(
+            description: 'Enquiries that are to be decided within a week, or were.',
+            items: new OA\Items(ref: '#/components/schemas/EngagementRow'),
+        )]
         public array $toBeDecided,
-        #[OA\Property(description: 'Cases and projects that have stood in their stage too long.', items: new OA\Items(ref: '#/components/schemas/EngagementRow'))]
+        #[OA\Property(
+            description: 'Cases and projects that have stood in their stage too long.',
+            items: new OA\Items(ref: '#/components/schemas/EngagementRow'),
+        )]
         public array $standingTooLong,
-        #[OA\Property(description: 'What all enquiries come to by their chances, by currency.', items: new OA\Items(ref: '#/components/schemas/Money'))]
+        #[OA\Property(
+            description: 'What all enquiries come to by their chances, by currency.',
+            items: new OA\Items(ref: '#/components/schemas/Money'),
+        )]
         public array $weighed,
     ) {
     }

@@ -21,7 +21,9 @@ final class EngagementsRequest extends ShapedRequest
             'page' => Input::number()->optional(),
             'kindId' => Input::number()->optional(),
             'stageId' => Input::number()->optional(),
-            'state' => Input::text(10)->optional()->also(Rule::in(['live', 'enquiry', 'closed', 'all', 'archived']))->says('Live, unless it is said: enquiry, closed, all or archived.'),
+            'state' => Input::text(10)->optional()->also(Rule::in(['live', 'enquiry', 'closed', 'all', 'archived']))->says(
+                'Live, unless it is said: enquiry, closed, all or archived.',
+            ),
             'roleId' => Input::number()->optional(),
             'partyId' => Input::number()->optional(),
             'ownerId' => Input::number()->optional(),

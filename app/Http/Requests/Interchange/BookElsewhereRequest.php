@@ -24,7 +24,8 @@ final class BookElsewhereRequest extends ShapedRequest
     public function book(): array
     {
         return [
-            'address' => $this->string('address')->value(), 'name' => $this->string('name')->value(), 'password' => $this->string('password')->value(),
+            'address' => $this->string('address')->value(), 'name' => $this->string('name')->value(),
+            'password' => $this->string('password')->value(),
         ];
     }
 }

@@ -21,13 +21,17 @@ final class ExportQuery extends ShapedRequest
     public static function shape(): Shape
     {
         return Shape::named('ExportQuery', [
-            'format' => Input::oneOf(ListFormat::class)->optional()->says('Of a list a table, of one record a vCard 4.0, where nothing is said. JSON is always of whole records: docs/record.schema.json.'),
+            'format' => Input::oneOf(ListFormat::class)->optional()->says(
+                'Of a list a table, of one record a vCard 4.0, where nothing is said. JSON is always of whole records: docs/record.schema.json.',
+            ),
             'filter' => self::sentence(),
             'archived' => self::withArchived(),
             'sort' => self::sorting(),
             'columns' => self::columns(),
             'view' => Input::oneOf(ListView::class)->optional(),
-            'whole' => self::flag()->says('Of a table: everything that it can hold of a record, instead of the columns of the list; it can be read in again.'),
+            'whole' => self::flag()->says(
+                'Of a table: everything that it can hold of a record, instead of the columns of the list; it can be read in again.',
+            ),
             'private' => self::flag()->says('Of whole records: private values as they are, which is written into each log; else masked.'),
         ]);
     }

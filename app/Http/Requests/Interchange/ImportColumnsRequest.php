@@ -21,7 +21,9 @@ final class ImportColumnsRequest extends ShapedRequest
     public static function shape(): Shape
     {
         return Shape::named('ImportColumnsInput', [
-            'of' => Input::text(20)->optional()->also('in:'.Import::RECORDS.','.Import::DOCUMENTS)->says('What is in it, where that was taken for something else; it is read from the beginning.'),
+            'of' => Input::text(20)->optional()->also('in:'.Import::RECORDS.','.Import::DOCUMENTS)->says(
+                'What is in it, where that was taken for something else; it is read from the beginning.',
+            ),
             'sheet' => Input::text(255),
             'hasHeadings' => Input::flag(),
             'targets' => Input::listOf(Input::text(100), TableFile::MOST_COLUMNS)->says('What each column is; empty where it is left out.'),

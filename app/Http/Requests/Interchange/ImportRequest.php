@@ -13,7 +13,9 @@ final class ImportRequest extends UploadRequest
     public static function shape(): Shape
     {
         return Shape::named('ImportUpload', [
-            'file' => Input::file(self::MOST)->says('A table (CSV, XLSX, ODS), an address book (vCard, jCard, LDIF), or a UBL 2.1 invoice or credit note; at most 25 MB.'),
+            'file' => Input::file(self::MOST)->says(
+                'A table (CSV, XLSX, ODS), an address book (vCard, jCard, LDIF), or a UBL 2.1 invoice or credit note; at most 25 MB.',
+            ),
         ]);
     }
 

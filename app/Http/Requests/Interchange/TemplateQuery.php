@@ -14,6 +14,9 @@ final class TemplateQuery extends ShapedRequest
 {
     public static function shape(): Shape
     {
-        return Shape::named('TemplateQuery', ['format' => Input::oneOf(ListFormat::class, [ListFormat::Csv, ListFormat::Xlsx, ListFormat::Ods])->optional()]);
+        return Shape::named(
+            'TemplateQuery',
+            ['format' => Input::oneOf(ListFormat::class, [ListFormat::Csv, ListFormat::Xlsx, ListFormat::Ods])->optional()],
+        );
     }
 }

@@ -21,10 +21,14 @@ final class PaymentRequest extends ShapedRequest
             'currency' => Input::text(),
             'payBy' => Input::oneOf(PayBy::class),
             'reference' => Input::text(),
-            'bankDetailId' => Input::id()->orNull()->optional()->says('The account a transfer goes to; without it, the usual one of those in force.'),
+            'bankDetailId' => Input::id()->orNull()->optional()->says(
+                'The account a transfer goes to; without it, the usual one of those in force.',
+            ),
             'engagementId' => Input::id()->orNull()->optional()->says('The case or project that it is for.'),
             'firstId' => Input::id()->orNull()->optional()->says('The document that it is for before all others.'),
-            'allocations' => AllocationsRequest::part()->orNull()->says('What stays over is kept unallocated. Null for the document it is for, then the oldest first.'),
+            'allocations' => AllocationsRequest::part()->orNull()->says(
+                'What stays over is kept unallocated. Null for the document it is for, then the oldest first.',
+            ),
         ]);
     }
 }

@@ -23,7 +23,9 @@ final class SavedListRequest extends ShapedRequest
         return Shape::named('SavedListInput', [
             'name' => Input::text(200),
             'sentence' => Input::text(SentenceReader::LONGEST)->says('Whom it asks for; empty for everybody.'),
-            'choices' => Input::text(500)->optional()->says('What is chosen besides, as it stands in an address: "state=open&side=client".'),
+            'choices' => Input::text(500)->optional()->says(
+                'What is chosen besides, as it stands in an address: "state=open&side=client".',
+            ),
             'columns' => Input::listOf(Input::text(60), 30)->says('Keys of fields; none for the usual ones.'),
             'sort' => Input::text(1000),
             'view' => Input::oneOf(ListView::class),
@@ -41,8 +43,10 @@ final class SavedListRequest extends ShapedRequest
         $input = $this->validated();
 
         return [
-            'name' => $input['name'] ?? '', 'sentence' => $input['sentence'] ?? '', 'choices' => $input['choices'] ?? '', 'columns' => $input['columns'],
-            'sort' => $input['sort'] ?? '', 'view' => $input['view'], 'countedBy' => $input['countedBy'] ?? '', 'period' => $input['period'] ?? '', 'isShared' => (bool) $input['isShared'],
+            'name' => $input['name'] ?? '', 'sentence' => $input['sentence'] ?? '', 'choices' => $input['choices'] ?? '',
+            'columns' => $input['columns'],
+            'sort' => $input['sort'] ?? '', 'view' => $input['view'], 'countedBy' => $input['countedBy'] ?? '',
+            'period' => $input['period'] ?? '', 'isShared' => (bool) $input['isShared'],
         ];
     }
 

@@ -26,7 +26,8 @@ final class LetterTemplateRequest extends ShapedRequest
     public function template(): array
     {
         return [
-            'name' => $this->string('name')->value(), 'subject' => $this->string('subject')->value(), 'body' => $this->string('body')->value(),
+            'name' => $this->string('name')->value(), 'subject' => $this->string('subject')->value(),
+            'body' => $this->string('body')->value(),
         ];
     }
 

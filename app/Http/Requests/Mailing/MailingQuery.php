@@ -28,10 +28,14 @@ final class MailingQuery extends ShapedRequest
             'filter' => self::sentence(),
             'archived' => self::withArchived(),
             'sort' => self::sorting(),
-            'ids' => Input::text(20_000)->optional()->also('regex:/^\d{1,12}(,\d{1,12})*$/')->says('Only these records, with commas between their numbers.'),
+            'ids' => Input::text(20_000)->optional()->also('regex:/^\d{1,12}(,\d{1,12})*$/')->says(
+                'Only these records, with commas between their numbers.',
+            ),
             'sheet' => Input::text(20)->optional()->says('The key of a sheet; 30 to a Letter sheet, or 21 to A4, where nothing is said.'),
             'own' => Input::text(120)->optional()->also('regex:/^\d{1,4}(\.\d{1,2})?(,\d{1,4}(\.\d{1,2})?){'.(self::OWN - 1).'}$/')
-                ->says('Of a sheet of one’s own, in millimetres with commas between: page width and height, labels across and down, left and top of the first, width and height of a label, gap across and down.'),
+                ->says(
+                    'Of a sheet of one’s own, in millimetres with commas between: page width and height, labels across and down, left and top of the first, width and height of a label, gap across and down.',
+                ),
             'start' => Input::number()->optional()->says('The label of the first sheet at which it begins.'),
             'copies' => Input::number()->optional()->says('Of each.'),
             'household' => Input::text(5)->optional()->also('in:true,false,0,1')->says('One for all who live at one address.'),

@@ -23,11 +23,15 @@ final class OfficeRequest extends ShapedRequest
             'postcode' => Input::text(),
             'monthFirst' => Input::flag()->says('Whether 3/4 is typed for March 4.'),
             'decimalComma' => Input::flag()->orNull()->says('Whether 12,50 is typed for twelve and a half; null for as the country does.'),
-            'timeZone' => Input::text(64)->also(Rule::in(['', ...\DateTimeZone::listIdentifiers()]))->says('Of the IANA database; empty for that of the address.'),
+            'timeZone' => Input::text(64)->also(Rule::in(['', ...\DateTimeZone::listIdentifiers()]))->says(
+                'Of the IANA database; empty for that of the address.',
+            ),
             'phone' => Input::text(100),
             'email' => Input::text(254),
             'clerksMakeOne' => Input::flag()->optional()->says('Whether clerks make records one, rather than propose it.'),
-            'cardPlaces' => Input::text(4000)->optional()->says('Where address books elsewhere may be read, one place on a line, such as https://contacts.example.com.'),
+            'cardPlaces' => Input::text(4000)->optional()->says(
+                'Where address books elsewhere may be read, one place on a line, such as https://contacts.example.com.',
+            ),
             'howToPay' => Input::text()->says('What papers say of how to pay the office: its bank, its account.'),
         ]);
     }

@@ -19,7 +19,9 @@ final class SheetRequest extends ShapedRequest
             'name' => Input::text(),
             'partyKind' => Input::oneOf(PartyKind::class)->orNull()->says('Null for people and companies alike.'),
             'type' => Input::text()->says('Only for records of that type; empty for all.'),
-            'engagementKindId' => Input::id()->orNull()->optional()->says('Only for cases or projects of that kind; null for people and companies.'),
+            'engagementKindId' => Input::id()->orNull()->optional()->says(
+                'Only for cases or projects of that kind; null for people and companies.',
+            ),
             'isRetired' => Input::flag(),
             'fields' => Input::listOf(Shape::named('SheetFieldInput', [
                 'id' => Input::id()->orNull()->says('Null for a new one.'),

@@ -17,7 +17,9 @@ final class UserRequest extends ShapedRequest
     {
         return Shape::named('UserInput', [
             'name' => Input::text(200)->filled(),
-            'email' => Input::text(254)->filled('maud@orreryvane.example')->also('email:rfc')->optional()->says('Of a new user; it cannot be changed.'),
+            'email' => Input::text(254)
+                ->filled('maud@orreryvane.example')->also('email:rfc')->optional()
+                ->says('Of a new user; it cannot be changed.'),
             'role' => Input::oneOf(Role::class),
             'password' => Input::text(200)->says('Empty leaves it as it is.'),
             'isRetired' => Input::flag()->optional()->says('Of a user who is there.'),

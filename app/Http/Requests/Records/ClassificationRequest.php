@@ -20,7 +20,9 @@ final class ClassificationRequest extends SectionRequest
             'source' => Input::text(),
             'language' => Input::text()->says('ISO 639, or empty.'),
             'grade' => Input::id()->orNull()->says('1 to 5.'),
-            'noLettersOn' => Input::text()->optional()->says('Since when they want no letters; empty where they take them. With it goes the next; without it they stay as they are.'),
+            'noLettersOn' => Input::text()->optional()->says(
+                'Since when they want no letters; empty where they take them. With it goes the next; without it they stay as they are.',
+            ),
             'noLettersHow' => Input::text()->optional()->says('How they said so, such as "by phone".'),
             'codes' => Input::listOf(Shape::named('CodeInput', [
                 'id' => Input::id()->orNull()->says('Null for a new one.'),

@@ -14,7 +14,9 @@ final class DetailsRequest extends SectionRequest
         return Shape::named('DetailsInput', [
             'values' => Input::listOf(Shape::named('FieldValueInput', [
                 'fieldId' => Input::id()->also('distinct'),
-                'value' => Input::text(10000)->orNull()->says('As somebody types it, several choices on a line each; null leaves it as it is.'),
+                'value' => Input::text(10000)->orNull()->says(
+                    'As somebody types it, several choices on a line each; null leaves it as it is.',
+                ),
             ]), 500),
         ]);
     }

@@ -18,7 +18,9 @@ final class PositionsRequest extends SectionRequest
                 'title' => Input::text(200),
                 'department' => Input::text(200),
                 'duties' => Input::listOf(Input::text(200)->filled(), 50),
-                'firstFor' => Input::listOf(Input::text(200)->filled(), 50)->says('Those of the duties that this person is the first to be asked about.'),
+                'firstFor' => Input::listOf(Input::text(200)->filled(), 50)->says(
+                    'Those of the duties that this person is the first to be asked about.',
+                ),
                 'isPrimary' => Input::flag(),
                 'since' => Input::text()->says('A date as people type it, or empty.'),
                 'until' => Input::text(),

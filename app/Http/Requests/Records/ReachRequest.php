@@ -22,7 +22,9 @@ final class ReachRequest extends SectionRequest
                 'uses' => Input::listOf(Input::oneOf(ContactUse::class), 20),
                 'isPrimary' => Input::flag(),
                 'addressUseId' => Input::id()->orNull()->says('The address at which they are reached so, of several.'),
-                'sameAsId' => Input::id()->orNull()->says('The one of another record that it is used from by link, as long as it is the same there; null for one of its own.'),
+                'sameAsId' => Input::id()->orNull()->says(
+                    'The one of another record that it is used from by link, as long as it is the same there; null for one of its own.',
+                ),
             ]), 100),
         ]);
     }

@@ -21,7 +21,9 @@ final class RelationsRequest extends SectionRequest
                 'together' => Input::oneOf(TogetherAs::class)->says('Of spouses: how they are written to.'),
                 'since' => Input::text()->says('A date as people type it, or empty.'),
                 'until' => Input::text(),
-                'address' => Input::oneOf(Sharing::class)->optional()->says('Whose address both use from now on: each their own, this one the other’s by link, or the other this one’s.'),
+                'address' => Input::oneOf(Sharing::class)->optional()->says(
+                    'Whose address both use from now on: each their own, this one the other’s by link, or the other this one’s.',
+                ),
                 'addressId' => Input::id()->orNull()->optional()->says('Which of the addresses; null for the one that post goes to.'),
                 'phone' => Input::oneOf(Sharing::class)->optional(),
             ]), 200),

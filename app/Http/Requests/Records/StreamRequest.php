@@ -19,7 +19,9 @@ final class StreamRequest extends ShapedRequest
         return Shape::named('StreamQuery', [
             'show' => Input::oneOf(StreamFilter::class)->optional(),
             'before' => Input::text(40)->optional()->also('regex:'.StreamPlace::SHAPE)->says('Where the stretch before ended.'),
-            'withPeople' => Input::text(5)->optional()->also(Rule::in(['true', 'false', '0', '1']))->says('Of a company: what concerns those who work there too.'),
+            'withPeople' => Input::text(5)->optional()->also(Rule::in(['true', 'false', '0', '1']))->says(
+                'Of a company: what concerns those who work there too.',
+            ),
         ]);
     }
 

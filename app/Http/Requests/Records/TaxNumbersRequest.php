@@ -20,7 +20,9 @@ final class TaxNumbersRequest extends SectionRequest
                 'country' => Input::text()->says('ISO 3166-1 alpha-2, of a VAT number.'),
                 'value' => Input::text()->orNull()->says('As it is typed; null leaves it as it is.'),
             ]), 20),
-            'formOn' => Input::text()->optional()->says('When form W-9 came in; empty while it has not. With it go the four that follow; without it they stay as they are.'),
+            'formOn' => Input::text()->optional()->says(
+                'When form W-9 came in; empty while it has not. With it go the four that follow; without it they stay as they are.',
+            ),
             'formBy' => Input::text()->optional(),
             'formFileId' => Input::id()->orNull()->optional(),
             'reportChoice' => Input::oneOf(ReportChoice::class)->optional(),
