@@ -12,7 +12,6 @@ use Almanac\Lists\Operands;
 use Almanac\Lists\Vocabulary;
 use Almanac\Records\OfficeList;
 use App\Facts\Records\ZipPlaces;
-use App\Models\Address;
 use App\Models\ListItem;
 use App\Models\Office;
 use App\Models\Party;
@@ -86,13 +85,29 @@ final class ListWords
                 ->when($column === 'company', fn (Builder $companies) => $companies->where('kind', 'company'))
                 ->where('sort_key', 'like', Fold::text($like))->orderBy('sort_key')->limit(self::OFFERED)->pluck('display_name'),
             $column === '' => collect(),
-            // As their index has them: from what is typed on, up to what no longer begins so.
-            default => DB::table((new Address)->getTable())
-                ->whereRaw("$column <> '' and $column collate nocase >= ? and $column collate nocase < ?", [$begun, $begun."\u{10FFFF}"])
-                ->distinct()->limit(self::OFFERED)->pluck($column),
+            default => collect(self::begunSo($column, $begun)),
         };
 
         return array_values(array_filter($found->all(), is_string(...)));
+    }
+
+    /**
+     * Of a part of addresses, as their index has them: one after the other, each sought anew from the last, since most
+     * addresses are in a few regions.
+     *
+     * @return list<mixed>
+     */
+    private static function begunSo(string $column, string $begun): array
+    {
+        $from = fn (string $sign, string $last) => "(select $column from addresses where $column <> '' and $column collate nocase $sign $last"
+            ." and $column collate nocase < ? order by $column collate nocase limit 1)";
+        $end = $begun."\u{10FFFF}";
+
+        return array_column(DB::select(
+            "with recursive found(value) as (select {$from('>=', '?')} union all select {$from('>', 'found.value')} from found where value is not null)"
+            .' select value from found where value is not null limit '.self::OFFERED,
+            [$begun, $end, $end],
+        ), 'value');
     }
 
     /** Of places, of which a sentence does not say whether they are a region or a city; the rest is taken as it is typed. */
