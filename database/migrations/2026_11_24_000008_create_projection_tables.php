@@ -251,10 +251,38 @@ return new class extends Migration
         DB::statement("CREATE TRIGGER document_removed AFTER DELETE ON documents {$isCounted('old')} BEGIN {$this->add('old', -1)} END");
         DB::statement("CREATE TRIGGER document_changed AFTER UPDATE OF $changed ON documents {$isCounted('old')}"
             ." BEGIN {$this->add('old', -1)}{$this->add('new', 1)} END");
+        $this->sumImports();
+    }
+
+    /** The same of what each import has staged, added up while it is, so that all of it counts within a moment. */
+    private function sumImports(): void
+    {
+        Schema::create('import_sums', function (Blueprint $table): void {
+            $table->foreignId('import_id')->constrained()->cascadeOnDelete();
+            $table->string('kind', 20);
+            $table->string('state', 20);
+            $table->boolean('is_open');
+            $table->char('currency', 3);
+            $table->date('next_due_on');
+            $table->boolean('is_in_parts');
+            $table->bigInteger('documents');
+            $table->bigInteger('total_minor');
+            $table->bigInteger('net_minor');
+            $table->bigInteger('open_minor');
+            $table->primary(['import_id', ...explode(', ', self::SUMMED)]);
+        });
+        foreach (['staged' => ['INSERT', 'new', 1], 'unstaged' => ['DELETE', 'old', -1]] as $name => [$event, $row, $sign]) {
+            // As it stands when it counts.
+            $key = str_replace("$row.state", "iif($row.total_minor = 0, 'settled', 'issued')", $this->key($row));
+            DB::statement("CREATE TRIGGER document_$name AFTER $event ON documents WHEN $row.state = 'staged' BEGIN"
+                .' INSERT INTO import_sums (import_id, '.self::SUMMED.', documents, total_minor, net_minor, open_minor)'
+                ." VALUES ($row.import_id, $key, $sign, $sign * $row.total_minor, $sign * $row.net_minor, $sign * $row.open_minor)"
+                .str_replace('(kind', '(import_id, kind', self::ADDED).' END');
+        }
         DB::statement("CREATE TRIGGER import_counted AFTER UPDATE OF state ON imports WHEN old.state = 'taking' AND new.state = 'counting'"
             .' BEGIN INSERT INTO document_sums ('.self::SUMMED.', documents, total_minor, net_minor, open_minor)'
-            ." SELECT {$this->key('documents')}, count(*), sum(total_minor), sum(net_minor), sum(open_minor) FROM documents"
-            .' WHERE import_id = new.id GROUP BY 1, 2, 3, 4, 5, 6'.self::ADDED.' END');
+            .' SELECT '.self::SUMMED.', documents, total_minor, net_minor, open_minor FROM import_sums'
+            .' WHERE import_id = new.id AND documents > 0'.self::ADDED.' DELETE FROM import_sums WHERE import_id = new.id; END');
     }
 
     private function add(string $row, int $sign): string

@@ -173,15 +173,14 @@ final readonly class ImportDocuments
     /** From one moment to the next all of it counts. */
     private function switchOver(Import $import): void
     {
-        $staged = Document::staged($import->id);
         if ($import->refresh()->state !== ImportState::Taking) {
             throw InterchangeRefused::forgotten();
         }
-        $staged
-            ->clone()
-            ->where('total_minor', 0)
-            ->update(['state' => DocumentState::Settled->value, 'settled_on' => DB::raw('dated_on'), 'next_due_on' => null]);
-        $staged->update(['state' => DocumentState::Issued->value]);
+        Document::staged($import->id)->update([
+            'state' => DB::raw("iif(total_minor = 0, '".DocumentState::Settled->value."', '".DocumentState::Issued->value."')"),
+            'settled_on' => DB::raw('iif(total_minor = 0, dated_on, null)'),
+            'next_due_on' => DB::raw('iif(total_minor = 0, null, next_due_on)'),
+        ]);
         $import->update(['state' => ImportState::Counting]);
     }
 

@@ -23,7 +23,10 @@ final class PartyCopy
     /** @return array{name: string, payee: string, address: list<string>, taxNumber: string} */
     public static function of(Party $party, Side $side, Day $today): array
     {
-        $party->loadMissing('addressUses.address', 'taxNumbers');
+        // Asked for tens of thousands of a file, most of which are read together.
+        if (! $party->relationLoaded('addressUses') || ! $party->relationLoaded('taxNumbers')) {
+            $party->loadMissing('addressUses.address', 'taxNumbers');
+        }
         $use = $party->addressFor($side === Side::Client ? Purpose::Billing : Purpose::RemitTo, $today);
         $name = $party->legal_name ?: $party->display_name;
         $vat = $party->taxNumbers->first(fn (TaxNumber $number) => $number->kind === TaxIdKind::Vat);
