@@ -1,4 +1,5 @@
-// How long a browser that has never been here takes until the line can be typed into, and until a keystroke is painted.
+// How long a browser that has never been here takes until the line can be typed into, until a keystroke is painted, and
+// until a page further down in the directory is read.
 // Called by the bench with the address of its served office; prints a line for each.
 import { chromium } from '@playwright/test';
 
@@ -64,6 +65,48 @@ async function firstVisit(slowdown) {
     });
 }
 
+/** Milliseconds from each press of Page Down in the directory until every line in sight has its name. */
+async function pagesDown() {
+    return inNewBrowser(async (context) => {
+        await context.addCookies(cookies);
+        const page = await context.newPage();
+        await page.goto(`${url}/directory`);
+        const lines = page.locator('tbody tr[aria-rowindex]');
+        await lines.nth(8).waitFor();
+        await page.locator('tbody a.name').first().focus();
+        // The first goes to the last line in sight.
+        await page.keyboard.press('PageDown');
+        await page.evaluate(() => {
+            window.pages = [];
+            const inSight = () => [...document.querySelectorAll('tbody tr[aria-rowindex]')].filter((line) => {
+                const { top, bottom } = line.getBoundingClientRect();
+                return top > 0 && bottom < innerHeight;
+            });
+            addEventListener('keydown', (event) => {
+                if (event.key !== 'PageDown') {
+                    return;
+                }
+                const before = inSight()[0]?.ariaRowIndex;
+                const look = () => {
+                    const lines = inSight();
+                    const isThere = lines.length > 5 && lines[0].ariaRowIndex !== before && lines.every((line) => line.innerText.trim() !== '');
+                    if (isThere) {
+                        window.pages.push(performance.now() - event.timeStamp);
+                    } else {
+                        requestAnimationFrame(look);
+                    }
+                };
+                requestAnimationFrame(look);
+            }, { capture: true });
+        });
+        for (let press = 1; press <= 30; press++) {
+            await page.keyboard.press('PageDown');
+            await page.waitForFunction((many) => window.pages.length === many, press);
+        }
+        return page.evaluate(() => window.pages);
+    });
+}
+
 const spread = (times) => {
     const sorted = times.toSorted((a, b) => a - b);
     return [0.5, 0.95].map((part) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * part))]);
@@ -82,3 +125,4 @@ for (const [name, slowdown] of [['cold browser', 1], ['cold browser, 4 × thrott
     // Painted in less than 16 ms, a keystroke is not told of.
     say(`${name}: a keystroke painted`, visits.flatMap((visit) => [...visit.strokes, ...Array(Math.max(0, 9 - visit.strokes.length)).fill(16)]));
 }
+say('a page down in the directory shows its lines', await pagesDown());
