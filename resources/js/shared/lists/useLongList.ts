@@ -4,6 +4,9 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 /** While the bar is drawn over thousands of lines, only where it rests is read. */
 const REST = 60;
 
+/** So many lines before and after those in sight are read before they come there: a page up or down finds them. */
+const AHEAD = 40;
+
 interface AnyPage {
     page: number;
     total: number;
@@ -25,6 +28,7 @@ export interface LongLine<Row> {
 export function useLongList<Page extends AnyPage>(queryOf: (page: number) => UseQueryOptions<Page>, size: number) {
     const [pages, setPages] = useState<number[]>([1]);
     const rest = useRef<ReturnType<typeof setTimeout>>(undefined);
+    const before = useRef(0);
     const first = useQuery({ ...queryOf(1), placeholderData: keepPreviousData as never });
     const others = useQueries({ queries: pages.filter((page) => page !== 1).map((page) => queryOf(page)) });
     const read = new Map<number, Page>();
@@ -37,14 +41,23 @@ export function useLongList<Page extends AnyPage>(queryOf: (page: number) => Use
         }
     }
 
+    const total = first.data?.total ?? 0;
     const onRange = useCallback((from: number, to: number) => {
         const next: number[] = [];
-        for (let page = Math.floor(from / size) + 1; page <= Math.floor(to / size) + 1; page++) {
+        const [begin, end] = [Math.max(0, from - AHEAD), Math.max(to, Math.min(to + AHEAD, total - 1))];
+        for (let page = Math.floor(begin / size) + 1; page <= Math.floor(end / size) + 1; page++) {
             next.push(page);
         }
+        const show = () => setPages((now) => now.join() === next.join() ? now : next);
         clearTimeout(rest.current);
-        rest.current = setTimeout(() => setPages((before) => before.join() === next.join() ? before : next), REST);
-    }, [size]);
+        // A page up or down is no jump.
+        if (Math.abs(from - before.current) <= AHEAD) {
+            show();
+        } else {
+            rest.current = setTimeout(show, REST);
+        }
+        before.current = from;
+    }, [size, total]);
     useEffect(() => () => clearTimeout(rest.current), []);
 
     const lineAt = (index: number): LongLine<Page['rows'][number]> | undefined => {
