@@ -91,3 +91,20 @@ test('the logo of the office is chosen, shown and removed, and what was typed be
     await expect(picture).toHaveCount(0);
     await expect(name).toHaveValue('Orrery & Vane, Clockmakers');
 });
+
+test('an archive of the whole book is made behind the screen, saved and discarded', async ({ desk, page }) => {
+    await desk.signIn();
+    await page.goto('/office');
+    const archive = page.getByRole('group', { name: 'Archive' });
+    await archive.getByRole('button', { name: 'Make an archive of the whole book' }).click();
+    await expect(archive).toContainText(/% of the archive is made|Save the archive/);
+    // It goes on while somebody is elsewhere.
+    await page.goto('/');
+    await page.goto('/office');
+    const saved = archive.getByRole('link', { name: 'Save the archive (ZIP)' });
+    await expect(saved).toBeVisible({ timeout: 60_000 });
+    await desk.expectAccessible();
+    expect(await page.evaluate(async (path) => (await (await fetch(path)).text()).slice(0, 2), await saved.getAttribute('href') ?? '')).toBe('PK');
+    await archive.getByRole('button', { name: 'Discard it' }).click();
+    await expect(archive.getByRole('button', { name: 'Make an archive of the whole book' })).toBeVisible();
+});

@@ -17,8 +17,9 @@ use App\Http\Controllers\Files\FilesController;
 use App\Http\Controllers\Finding\FindController;
 use App\Http\Controllers\Interchange\ExportController;
 use App\Http\Controllers\Interchange\ImportsController;
+use App\Http\Controllers\Interchange\JobsController;
 use App\Http\Controllers\Ledger\DocumentsController;
-use App\Http\Controllers\Ledger\JobsController;
+use App\Http\Controllers\Ledger\LongStatementsController;
 use App\Http\Controllers\Ledger\PaperController;
 use App\Http\Controllers\Ledger\PaymentsController;
 use App\Http\Controllers\Ledger\TouchedController;
@@ -165,7 +166,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::prefix('parties/{party}')->whereNumber('party')->group(function (): void {
         Route::get('document-defaults', [DocumentsController::class, 'defaults']);
         Route::get('statement', [PaperController::class, 'statement']);
-        Route::post('statement', [JobsController::class, 'begin']);
+        Route::post('statement', [LongStatementsController::class, 'begin']);
         Route::get('reminder-letter', [PaperController::class, 'reminder']);
     });
 
@@ -175,7 +176,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::get('office/logo', [LogoController::class, 'show']);
         Route::post('office/logo', [LogoController::class, 'store']);
         Route::delete('office/logo', [LogoController::class, 'destroy']);
-        Route::get('office/everything', [ExportController::class, 'everything']);
+        Route::post('office/archive', [JobsController::class, 'archive']);
         Route::get('office/mail-server', [MailServerController::class, 'show']);
         Route::put('office/mail-server', [MailServerController::class, 'save']);
         Route::delete('office/mail-server', [MailServerController::class, 'forget']);

@@ -27,7 +27,9 @@ return new class extends Migration
         Schema::create('jobs', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('user_id')->constrained();
-            $table->foreignId('party_id')->index()->constrained()->cascadeOnDelete();
+            $table->string('kind', 10);
+            // Whose statement it is.
+            $table->foreignId('party_id')->nullable()->index()->constrained()->cascadeOnDelete();
             $table->string('title');
             $table->json('input');
             $table->string('state', 10);

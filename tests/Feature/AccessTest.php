@@ -65,7 +65,7 @@ final class AccessTest extends TestCase
         'GET api/office',
         'GET api/office/logo',
         'GET api/acts',
-        'GET api/office/everything',
+        'POST api/office/archive',
         'GET api/office/mail-server',
         'GET api/lists',
         'GET api/sheets',

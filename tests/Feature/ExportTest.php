@@ -5,10 +5,17 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Almanac\Access\Role;
+use App\Actions\Interchange\MakeArchive;
+use App\Background\PackBook;
+use App\Models\Act;
 use App\Models\Change;
+use App\Models\Job;
 use App\Models\Party;
 use App\Models\User;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\Storage;
 use Sabre\VObject\Component\VCard;
 use Sabre\VObject\Property;
 use Sabre\VObject\Reader;
@@ -122,8 +129,21 @@ final class ExportTest extends TestCase
     {
         $this->demo();
         $administrator = User::query()->where('email', 'maud@orreryvane.example')->firstOrFail();
-        $answer = $this->actingAs($administrator)
-            ->get('/api/office/everything')->assertOk()->assertHeader('Content-Type', 'application/zip');
+        Queue::fake();
+        $this->actingAs($administrator);
+        $job = $this->postJson('/api/office/archive')->assertCreated()->assertJsonPath('state', 'running')->json('id');
+        $this->postJson('/api/office/archive')->assertCreated()->assertJsonPath('id', $job);
+        Queue::assertPushed(PackBook::class, 1);
+        $this->getJson("/api/jobs/$job/file")->assertNotFound();
+        $told = [];
+        Job::updated(function (Job $job) use (&$told): void {
+            $told[] = $job->done;
+        });
+        (new PackBook(is_int($job) ? $job : 0))->handle($this->app->make(MakeArchive::class));
+        $this->assertSame($told, array_values(Arr::sort($told)), 'it says how far it is');
+        $this->assertGreaterThan(20, count(array_unique($told)));
+        $this->assertSame(100, end($told));
+        $answer = $this->get("/api/jobs/$job/file")->assertOk()->assertHeader('Content-Type', 'application/zip');
         $file = $answer->baseResponse;
         $this->assertInstanceOf(BinaryFileResponse::class, $file);
         $zip = new \ZipArchive;
@@ -152,6 +172,28 @@ final class ExportTest extends TestCase
             implode('', array_map(fn (int $at) => (string) $zip->getFromIndex($at), range(0, $zip->numFiles - 1))),
         );
         $this->assertSame('took the whole book as an archive', DB::table('acts')->orderByDesc('id')->value('what'));
+        $zip->close();
+
+        // Who no longer runs the office has it no longer either.
+        $administrator->update(['role' => Role::Reader]);
+        $this->actingAs($administrator->refresh())->getJson("/api/jobs/$job/file")->assertNotFound();
+        $this->postJson('/api/office/archive')->assertForbidden();
+        $administrator->update(['role' => Role::Administrator]);
+        $this->actingAs($administrator->refresh())->deleteJson("/api/jobs/$job")->assertOk()->assertExactJson([]);
+        $this->assertSame([], Storage::allFiles('jobs'));
+    }
+
+    public function test_an_archive_for_which_there_is_no_room_says_so_and_leaves_nothing(): void
+    {
+        Queue::fake();
+        $this->asAdministrator();
+        $id = $this->postJson('/api/office/archive')->assertCreated()->json('id');
+        Act::creating(fn () => throw new \RuntimeException('The disk is full.'));
+        (new PackBook(is_int($id) ? $id : 0))->handle($this->app->make(MakeArchive::class));
+        Act::flushEventListeners();
+        $this->getJson('/api/jobs')->assertJsonPath('0.state', 'failed')->assertJsonPath('0.failure', fn (string $told) => str_contains($told, 'Try again'));
+        $this->assertSame([], Storage::allFiles('jobs'));
+        $this->assertNotSame($id, $this->postJson('/api/office/archive')->assertCreated()->json('id'));
     }
 
     /** @param  array<string, mixed>  $schema  of JSON Schema, as far as ours uses it */

@@ -156,10 +156,10 @@ final class PapersTest extends TestCase
         $this->getJson('/api/jobs')->assertJsonPath('0.state', 'ready')->assertJsonPath('0.done', 2601);
         $this->assertStringStartsWith(
             '%PDF',
-            (string) $this->get("/api/jobs/$id/file")
+            $this->get("/api/jobs/$id/file")
                 ->assertOk()
                 ->assertHeader('Content-Type', 'application/pdf')
-                ->getContent(),
+                ->streamedContent(),
         );
 
         $this->actingAs($this->user(Role::Reader))->getJson('/api/jobs')->assertExactJson([]);

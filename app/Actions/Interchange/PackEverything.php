@@ -9,6 +9,7 @@ use App\Facts\Interchange\WholeRecords;
 use App\Models\Act;
 use App\Models\File;
 use App\Models\Office;
+use App\Models\Party;
 use App\Models\User;
 use App\Register\Hold;
 use App\Register\PartyReferences;
@@ -25,7 +26,7 @@ use Illuminate\Support\Facades\Storage;
 final readonly class PackEverything
 {
     /** What is nobody's work, or is worked out from the rest. */
-    private const ASIDE = '/^(sqlite_|search_|look_alike_(keys|due|counts|weights)|mention_words|engagement_words|document_sums|idempotency_keys|queued_work|migrations|personal_access_tokens|import_|vault_tokens|record_edits)/';
+    private const ASIDE = '/^(sqlite_|search_|look_alike_(keys|due|counts|weights)|mention_words|engagement_words|document_sums|idempotency_keys|jobs|queued_work|migrations|personal_access_tokens|import_|vault_tokens|record_edits)/';
 
     /** What opens doors. */
     private const KEYS = [
@@ -36,26 +37,38 @@ final readonly class PackEverything
 
     private const CHUNK = 500;
 
+    /** What part of the work the writing of its files is; the rest is packing them. */
+    private const WRITING = 0.7;
+
     public function __construct(private WholeRecords $records, private Clock $clock)
     {
     }
 
-    /** @return string the path of the archive, which is the caller's to remove */
-    public function handle(User $by): string
+    /**
+     * @param string $path where the archive is written
+     * @param \Closure(float): void $tell how much of it is done, from 0 to 1
+     *
+     * @throws \RuntimeException when there is no room for it
+     */
+    public function handle(User $by, string $path, \Closure $tell): void
     {
         set_time_limit(0);
-        $path = (string) tempnam(sys_get_temp_dir(), 'everything');
         $zip = new \ZipArchive;
-        $zip->open($path, \ZipArchive::OVERWRITE);
+        if ($zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE) !== true) {
+            throw new \RuntimeException('The archive cannot be written.');
+        }
         $written = [];
+        $tables = $this->tables();
+        $steps = new Steps($this->lines($tables), fn (float $part) => $tell($part * self::WRITING));
+        $zip->registerProgressCallback(0.01, fn (float $part) => $tell(self::WRITING + $part * (1 - self::WRITING)));
         try {
             $zip->addFromString('READ ME FIRST.html', $this->page());
             foreach ([ListFormat::Csv, ListFormat::Json] as $format) {
-                $written[] = $this->piece($this->records->everybody($format, $by));
+                $written[] = $this->piece($this->records->everybody($format, $by), $steps);
                 $zip->addFile((string) end($written), "records.$format->value");
             }
-            foreach ($this->tables() as $table) {
-                $written[] = $this->piece($this->rows($table));
+            foreach ($tables as $table) {
+                $written[] = $this->piece($this->rows($table), $steps);
                 $zip->addFile((string) end($written), "tables/$table.jsonl");
             }
             foreach (File::query()->lazyById(self::CHUNK) as $file) {
@@ -63,7 +76,9 @@ final readonly class PackEverything
                     $zip->addFile(Storage::path($file->path()), "files/$file->id ".preg_replace('/[^\pL\pN._ -]+/u', '-', $file->name));
                 }
             }
-            $zip->close();
+            if (! $zip->close()) {
+                throw new \RuntimeException('There is no room for the archive.');
+            }
         } finally {
             array_map(unlink(...), $written);
         }
@@ -72,17 +87,31 @@ final readonly class PackEverything
             'what' => 'took the whole book as an archive', 'subject' => 'office',
             'subject_id' => null, 'name' => '', 'differences' => [],
         ]);
-
-        return $path;
     }
 
-    /** @param  iterable<string>  $pieces */
-    private function piece(iterable $pieces): string
+    /**
+     * @param list<string> $tables
+     *
+     * @return int how many lines all its files have
+     */
+    private function lines(array $tables): int
+    {
+        $lines = 2 * Party::query()->count();
+        foreach ($tables as $table) {
+            $lines += DB::table($table)->count();
+        }
+
+        return $lines;
+    }
+
+    /** @param  iterable<string>  $pieces a line each */
+    private function piece(iterable $pieces, Steps $steps): string
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'piece');
         $file = fopen($path, 'wb') ?: throw new \RuntimeException('There is no room for a file in passing.');
         foreach ($pieces as $piece) {
             fwrite($file, $piece);
+            $steps->take();
         }
         fclose($file);
 

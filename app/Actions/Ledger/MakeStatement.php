@@ -11,11 +11,10 @@ use App\Models\Job;
 use App\Models\Party;
 use App\Models\User;
 use App\Papers\StatementPaper;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
 
-/** Puts a long statement on paper behind the screen, and lets the paper go again. */
+/** Puts a long statement on paper behind the screen. */
 final readonly class MakeStatement
 {
     /** What is made at once for one person; more would only wait for each other. */
@@ -33,8 +32,7 @@ final readonly class MakeStatement
     public function begin(Party $party, array $input, User $by): Job
     {
         $lines = $this->read->count($party, Side::from($input['side']), $input['currency'], $input['from'], $input['to']);
-        $running = Job::query()->where('user_id', $by->id)->where('state', Job::RUNNING)->get();
-        if ($running->reject(fn (Job $job) => $job->isStuck())->count() >= self::MOST) {
+        if (Job::runningFor($by, Job::STATEMENT)->count() >= self::MOST) {
             throw ValidationException::withMessages(['from' => self::MOST.' statements are being made for you. Wait until one is ready.']);
         }
         $job = Job::query()->create([
@@ -53,9 +51,11 @@ final readonly class MakeStatement
     public function make(Job $job): void
     {
         try {
-            ['side' => $side, 'currency' => $currency, 'from' => $from, 'to' => $to] = $job->input;
-            $statement = $this->read->of($job->party, Side::from($side), $currency, $from, $to);
-            $pdf = $this->paper->pdf($job->party, Side::from($side), $statement, function (int $done) use ($job): void {
+            ['side' => $side, 'currency' => $currency, 'from' => $from, 'to' => $to] = $job->input
+                + ['side' => '', 'currency' => '', 'from' => '', 'to' => ''];
+            $party = $job->party ?? throw new \LogicException('A statement is of somebody.');
+            $statement = $this->read->of($party, Side::from($side), $currency, $from, $to);
+            $pdf = $this->paper->pdf($party, Side::from($side), $statement, function (int $done) use ($job): void {
                 $job->update(['done' => $done]);
             });
             $path = 'jobs/'.bin2hex(random_bytes(16)).'.pdf';
@@ -69,14 +69,6 @@ final readonly class MakeStatement
                         ? $failure->getMessage()
                         : 'It could not be made. Try again; choose a shorter period if it fails again.',
             ]);
-        }
-    }
-
-    public function forget(Job $job): void
-    {
-        $job->delete();
-        if ($job->path !== null) {
-            DB::afterCommit(fn () => Storage::delete($job->path));
         }
     }
 }

@@ -89,14 +89,14 @@ final readonly class ReadCells
      */
     private function balances(ListedField $column, array $ids): array
     {
-        // A record that has nothing but its balance, the same for every column.
-        $parties = once(fn () => Balance::query()->findMany($ids)->keyBy('party_id')
-            ->map(fn (Balance $balance) => (new Party)->setRelation('balance', $balance)));
+        $balances = once(fn () => Balance::query()->findMany($ids)->keyBy('party_id'));
+        // A record that has nothing but its balance, one after the other.
+        $party = new Party;
         $today = $this->clock->today();
         $texts = [];
         foreach ($ids as $id) {
-            $party = $parties->get($id);
-            $texts[$id] = $party === null ? '' : Cells::text($column->value($party, $today));
+            $balance = $balances->get($id);
+            $texts[$id] = $balance === null ? '' : Cells::text($column->value($party->setRelation('balance', $balance), $today));
         }
 
         return $texts;

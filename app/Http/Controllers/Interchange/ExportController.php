@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Interchange;
 
 use Almanac\Interchange\ListFormat;
-use App\Actions\Interchange\PackEverything;
 use App\Facts\Interchange\WholeRecords;
 use App\Http\FileAnswer;
 use App\Http\OpenApi\Reads;
@@ -13,15 +12,13 @@ use App\Http\Requests\Interchange\ExportQuery;
 use App\Models\Party;
 use App\Models\User;
 use App\Queries\Interchange\WriteList;
-use App\Time\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Records as files for spreadsheets, phones and mail programs. */
 final readonly class ExportController
 {
-    public function __construct(private WriteList $write, private WholeRecords $whole, private Clock $clock)
+    public function __construct(private WriteList $write, private WholeRecords $whole)
     {
     }
 
@@ -42,15 +39,5 @@ final readonly class ExportController
         $format = $query->listFormat(ListFormat::VCard4);
 
         return FileAnswer::stream($this->write->card($party, $format), "Record-$party->number.".$format->ending(), $format->mediaType());
-    }
-
-    #[Reads('office/everything', 'exportEverything', 'The whole book as one archive', '', 'Interchange')]
-    public function everything(PackEverything $pack, #[CurrentUser] User $user): BinaryFileResponse
-    {
-        $name = 'Everything '.$this->clock->today()->toIso().'.zip';
-
-        return (new BinaryFileResponse($pack->handle($user), 200, ['Content-Type' => 'application/zip'], false))
-            ->setContentDisposition('attachment', $name)
-            ->deleteFileAfterSend();
     }
 }

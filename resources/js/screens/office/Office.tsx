@@ -1,6 +1,6 @@
 import {
-    booksQuery, countriesQuery, engagementKindsQuery, keepAnswer, listsQuery, mailServerQuery, officeQuery, sessionQuery, sheetsQuery,
-    termsQuery, usersQuery,
+    booksQuery, countriesQuery, engagementKindsQuery, jobsQuery, keepAnswer, listsQuery, mailServerQuery, officeQuery,
+    sessionQuery, sheetsQuery, termsQuery, usersQuery,
 } from '../../api/queries';
 import { useAllRead } from '../../api/useAllRead';
 import { useTitle } from '../../ui/useTitle';
@@ -8,6 +8,7 @@ import { Sheet } from '../../ui/Page';
 import { ButtonLink } from '../../ui/Button';
 import { Row, Stack, Title } from '../../ui/Text';
 import { AwaitedSheet } from '../../ui/Unread';
+import { Archive } from './Archive';
 import { BooksSettings } from './Books';
 import { EngagementKinds } from './EngagementKinds';
 import { Lists } from './Lists';
@@ -22,7 +23,7 @@ import { Users } from './Users';
 export function Office() {
     const { isRead, error, retry } = useAllRead(
         officeQuery, countriesQuery, usersQuery, termsQuery, booksQuery, listsQuery, sheetsQuery, engagementKindsQuery,
-        mailServerQuery,
+        mailServerQuery, jobsQuery,
     );
     useTitle('Office');
 
@@ -35,8 +36,8 @@ export function Office() {
                 <Row>
                     <Title>Office</Title>
                     <ButtonLink href="/office/log">Log of the office</ButtonLink>
-                    <a href="/api/office/everything" download>The whole book as an archive (ZIP)</a>
                 </Row>
+                <Archive />
                 <OfficeForm onSaved={(saved) => keepAnswer(sessionQuery.queryKey, saved)} />
                 <LogoForm />
                 <MailServer />
