@@ -96,8 +96,8 @@ test('an archive of the whole book is made behind the screen, saved and discarde
     await desk.signIn();
     await page.goto('/office');
     const archive = page.getByRole('group', { name: 'Archive' });
-    await archive.getByRole('button', { name: 'Make an archive of the whole book' }).click();
-    await expect(archive).toContainText(/% of the archive is made|Save the archive/);
+    await archive.getByRole('button', { name: 'Make an archive' }).click();
+    await expect(archive).toContainText(/\d% of the archive is made|Save the archive/);
     // It goes on while somebody is elsewhere.
     await page.goto('/');
     await page.goto('/office');
@@ -106,5 +106,5 @@ test('an archive of the whole book is made behind the screen, saved and discarde
     await desk.expectAccessible();
     expect(await page.evaluate(async (path) => (await (await fetch(path)).text()).slice(0, 2), await saved.getAttribute('href') ?? '')).toBe('PK');
     await archive.getByRole('button', { name: 'Discard it' }).click();
-    await expect(archive.getByRole('button', { name: 'Make an archive of the whole book' })).toBeVisible();
+    await expect(archive.getByRole('button', { name: 'Make an archive' })).toBeVisible();
 });

@@ -37,7 +37,6 @@ export function Office() {
                     <Title>Office</Title>
                     <ButtonLink href="/office/log">Log of the office</ButtonLink>
                 </Row>
-                <Archive />
                 <OfficeForm onSaved={(saved) => keepAnswer(sessionQuery.queryKey, saved)} />
                 <LogoForm />
                 <MailServer />
@@ -47,6 +46,7 @@ export function Office() {
                 <Lists />
                 <EngagementKinds />
                 <Sheets />
+                <Archive />
             </Stack>
         </Sheet>
     );
