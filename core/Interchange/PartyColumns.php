@@ -296,6 +296,14 @@ final class PartyColumns
                 ['lang', 'correspondence language', 'sprache', 'langue'],
             ),
             new TargetColumn('grade', 'Grade', self::SORT, '1 to 5', ['', ''], ['rating', 'rank', 'priority']),
+            new TargetColumn(
+                'no-letters', 'Wants no letters', self::SORT, 'The day they said so, or yes.', ['', ''],
+                ['unsubscribed', 'unsubscribed on', 'opted out', 'opt out', 'do not mail', 'no mailings', 'do not write', 'mailing opt out'],
+            ),
+            new TargetColumn(
+                'no-letters-how', 'How they said so', self::SORT, 'Such as by phone, when they want no letters.', ['', ''],
+                ['opt out reason', 'unsubscribe reason', 'how they opted out'],
+            ),
             new TargetColumn('code', 'Number elsewhere', self::SORT, 'Their number in another program or register.', ['', ''], [
                 'customer number', 'client number', 'vendor number', 'external id', 'id', 'customer id', 'client id',
                 'vendor id', 'supplier number', 'account number', 'reference', 'member number', 'legacy id',

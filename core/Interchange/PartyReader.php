@@ -212,6 +212,10 @@ final class PartyReader
                 $values[$key] = $value;
             }
         }
+        // How somebody said so, who did not say so, is nothing.
+        if (($values['no-letters'] ?? '') === '') {
+            unset($values['no-letters-how']);
+        }
         $role = $line->cell('role');
         if ($role !== null) {
             $values = ($this->at($role[0], fn () => $this->plain->role($role[1])) ?? []) + $values;

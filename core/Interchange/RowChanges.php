@@ -23,6 +23,9 @@ final class RowChanges
     /** Which of them are no where nothing is said. */
     private const YES_OR_NO = ['client', 'vendor', 'informal', 'deceased'];
 
+    /** Which of them are a day, of which some say no more than that there is one. */
+    private const SINCE = ['no-letters'];
+
     /** @var list<RowChange> as they are told */
     public array $changes = [];
 
@@ -64,7 +67,8 @@ final class RowChanges
         foreach (array_diff_key($this->read->values, array_flip(self::ASIDE)) as $key => $value) {
             $was = $this->kept->value($key);
             $isEmpty = $was === '' || ($was === 'no' && in_array($key, self::YES_OR_NO, true));
-            if ($value === '' || $value === $was || ($isEmpty ? $value === 'no' : ! $this->takes)) {
+            $isSaid = $value === 'yes' && ! $isEmpty && in_array($key, self::SINCE, true);
+            if ($value === '' || $value === $was || $isSaid || ($isEmpty ? $value === 'no' : ! $this->takes)) {
                 continue;
             }
             $values[$key] = $value;

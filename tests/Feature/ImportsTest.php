@@ -209,6 +209,21 @@ final class ImportsTest extends TestCase
         $this->assertSame([0, 0, 0], [Party::query()->count(), DB::table('documents')->count(), DB::table('bank_details')->count()]);
     }
 
+    public function test_who_wants_no_letters_comes_in_with_the_day_and_how(): void
+    {
+        $file = "Company,Unsubscribed,Opt out reason\nTern Hill Timber,yes,\nPutney Glass,2026-01-31,by phone\nSaxtons Lumber,no,\n";
+        $id = $this->hand($file)->json('id');
+        $this->match($id);
+        $this->act($id, 'take')->assertJsonPath('state', 'taken');
+        $this->assertSame(
+            ['Putney Glass' => ['2026-01-31', 'by phone'], 'Saxtons Lumber' => [null, ''], 'Tern Hill Timber' => ['2026-11-24', '']],
+            Party::query()->orderBy('display_name')->get()
+                ->mapWithKeys(fn (Party $one) => [$one->display_name => [$one->no_letters_on?->toIso(), $one->no_letters_how]])->all(),
+        );
+        $again = $this->hand($file)->json('id');
+        $this->match($again)->assertJsonPath('outcomes.*.outcome', ['same']);
+    }
+
     public function test_another_sheet_and_a_first_line_that_names_nothing_are_read_when_somebody_says_so(): void
     {
         $id = $this->hand("Ottilie Larkin,o@larkin.example\nSilas Wren,s@wren.example\n")->json('id');

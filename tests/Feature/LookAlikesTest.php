@@ -288,4 +288,16 @@ final class LookAlikesTest extends TestCase
             ],
         );
     }
+
+    public function test_after_a_file_of_many_other_work_gets_in_between(): void
+    {
+        $this->demo();
+        DB::table('look_alike_due')->delete();
+        DB::statement('insert into look_alike_due (party_id) select id from parties');
+        $all = DB::table('look_alike_due')->count();
+        $this->app->make(CompareChanged::class)->handle(0);
+        $this->assertSame($all - 10, DB::table('look_alike_due')->count(), 'it ends before all are compared');
+        $this->app->make(CompareChanged::class)->handle(60);
+        $this->assertSame(0, DB::table('look_alike_due')->count());
+    }
 }

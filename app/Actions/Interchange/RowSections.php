@@ -18,6 +18,7 @@ use App\Models\ListItem;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\User;
+use App\Time\Clock;
 
 /**
  * What a line says, as the sections of a record take it in: what they are, with what comes to them. Sections of which the
@@ -40,7 +41,7 @@ final readonly class RowSections
 
     private const COLLEAGUES = ['owner' => 'ownerId', 'account-manager' => 'accountManagerId', 'buyer' => 'buyerId'];
 
-    public function __construct(private Sections $sections)
+    public function __construct(private Sections $sections, private Clock $clock)
     {
     }
 
@@ -159,6 +160,12 @@ final readonly class RowSections
         }
         if ($row->value('grade') !== '') {
             $changes['grade'] = (int) $row->value('grade');
+        }
+        if ($row->value('no-letters') !== '') {
+            $changes['noLettersOn'] = $row->value('no-letters') === 'yes' ? $this->clock->today()->toIso() : $row->value('no-letters');
+        }
+        if ($row->value('no-letters-how') !== '') {
+            $changes['noLettersHow'] = $row->value('no-letters-how');
         }
         if ($changes === [] && $row->types === [] && $row->tags === [] && $row->codes === []) {
             return null;

@@ -10,10 +10,16 @@ use App\Database\LongWork;
 use App\Models\Party;
 use Illuminate\Support\Facades\DB;
 
-/** Compares records again that have changed in what is compared: behind the screen, a few at a time. */
+/**
+ * Compares records again that have changed in what is compared: behind the screen, a few at a time. After a file of
+ * thousands it goes on when nobody waits for other work.
+ */
 final readonly class CompareChanged
 {
     private const FEW = 10;
+
+    /** Seconds: whoever has begun other work waits no longer for it. */
+    private const MOST = 5;
 
     public function __construct(private KeepPairs $pairs)
     {
@@ -27,8 +33,10 @@ final readonly class CompareChanged
         }
     }
 
-    public function handle(): void
+    /** @param  int  $seconds  after which it ends, though some may wait still */
+    public function handle(int $seconds = self::MOST): void
     {
+        $end = hrtime(true) + $seconds * 1_000_000_000;
         do {
             $ids = Ids::of(DB::table('look_alike_due')->limit(self::FEW)->pluck('party_id'));
             LongWork::step(function () use ($ids): void {
@@ -37,6 +45,6 @@ final readonly class CompareChanged
                 }
                 DB::table('look_alike_due')->whereIntegerInRaw('party_id', $ids)->delete();
             });
-        } while ($ids !== []);
+        } while ($ids !== [] && hrtime(true) < $end);
     }
 }

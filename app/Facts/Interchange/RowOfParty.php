@@ -87,6 +87,7 @@ final class RowOfParty
             'owner' => $party->owner->name ?? '', 'account-manager' => $party->accountManager->name ?? '',
             'buyer' => $party->buyer->name ?? '',
             'source' => $party->source, 'language' => $party->language, 'grade' => (string) $party->grade,
+            'no-letters' => $party->no_letters_on?->toIso() ?? '', 'no-letters-how' => $party->no_letters_how,
             'form-on' => $party->form_on?->toIso() ?? '',
         ];
         foreach (Side::cases() as $side) {

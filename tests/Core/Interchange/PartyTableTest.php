@@ -222,6 +222,17 @@ final class PartyTableTest extends TestCase
         $this->assertSame([[], '=sum', '+18025550143'], [$row->taxNumbers, $row->value('source'), $row->points[0]['value']]);
     }
 
+    public function test_who_wants_no_letters_says_since_when_or_just_so(): void
+    {
+        $read = fn (array $cells): array => array_map($this->row(['name' => 'A Inc'] + $cells)->value(...), ['no-letters', 'no-letters-how']);
+        $this->assertSame(['2026-01-31', 'by phone'], $read(['no-letters' => '31 Jan 2026', 'no-letters-how' => 'by phone']));
+        $this->assertSame(['yes', ''], $read(['no-letters' => 'Yes']));
+        $this->assertSame(['', ''], $read(['no-letters' => 'no', 'no-letters-how' => 'by phone']));
+        $kept = $this->row(['name' => 'A Inc', 'no-letters' => '2026-01-31']);
+        $this->assertNull(RowChanges::between($kept, $this->row(['name' => 'A Inc', 'no-letters' => 'yes']), OnExisting::TakeOver));
+        $this->assertNotNull(RowChanges::between($this->row(['name' => 'A Inc']), $this->row(['name' => 'A Inc', 'no-letters' => 'yes']), OnExisting::Fill));
+    }
+
     public function test_new_words_and_roles_for_all_are_taken_when_that_was_said(): void
     {
         $office = self::office(takesNewWords: true, roles: ['client']);

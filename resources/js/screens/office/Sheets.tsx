@@ -3,6 +3,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import type { Schemas } from '../../api/client';
 import { engagementKindsQuery, forgetChoices, keepAnswer, sheetsQuery } from '../../api/queries';
+import { titleOf, useTitles } from '../../shared/titles';
 import { Button, QuietButton } from '../../ui/Button';
 import { Heading, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { line, space } from '../../ui/tokens';
@@ -20,6 +21,7 @@ const Entry = styled.div`
 export function Sheets() {
     const { data: sheets } = useQuery(sheetsQuery);
     const { data: kinds } = useQuery(engagementKindsQuery);
+    const fieldKinds = useTitles('fieldKinds');
     const [edited, setEdited] = useState<Sheet | 'new'>();
     const keep = (saved: Sheet[]) => {
         keepAnswer(sheetsQuery.queryKey, saved);
@@ -49,7 +51,7 @@ export function Sheets() {
                         <Quiet>
                             {sheet.fields
                                 .filter(({ isRetired }) => !isRetired)
-                                .map(({ name, kind }) => `${name} (${kind})`)
+                                .map(({ name, kind }) => `${name} (${titleOf(fieldKinds, kind).toLowerCase()})`)
                                 .join(', ') || 'no fields'}
                         </Quiet>
                     </Entry>
