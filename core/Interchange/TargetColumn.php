@@ -29,6 +29,19 @@ final readonly class TargetColumn
     ) {
     }
 
+    /**
+     * Makes columns of one group, of each of which a line may have several.
+     *
+     * @return \Closure(string, string, string, array{string, string}=, list<string>=): self
+     */
+    public static function several(string $group): \Closure
+    {
+        return fn (string $key, string $title, string $help, array $examples = ['', ''], array $headings = []) => new self(
+            $key, $title, $group, $help, [$examples[0] ?? '', $examples[1] ?? ''],
+            array_values(array_filter($headings, is_string(...))), true,
+        );
+    }
+
     /** @return list<string> every heading that means it, folded, with single spaces */
     public function known(): array
     {
