@@ -64,11 +64,11 @@ final readonly class PackEverything
         try {
             $zip->addFromString('READ ME FIRST.html', $this->page());
             foreach ([ListFormat::Csv, ListFormat::Json] as $format) {
-                $written[] = $this->piece($this->records->everybody($format, $by), $steps);
+                $written[] = $this->piece(dirname($path), $this->records->everybody($format, $by), $steps);
                 $zip->addFile((string) end($written), "records.$format->value");
             }
             foreach ($tables as $table) {
-                $written[] = $this->piece($this->rows($table), $steps);
+                $written[] = $this->piece(dirname($path), $this->rows($table), $steps);
                 $zip->addFile((string) end($written), "tables/$table.jsonl");
             }
             foreach (File::query()->lazyById(self::CHUNK) as $file) {
@@ -104,10 +104,14 @@ final readonly class PackEverything
         return $lines;
     }
 
-    /** @param  iterable<string>  $pieces a line each */
-    private function piece(iterable $pieces, Steps $steps): string
+    /**
+     * Beside the archive, where what a stopped worker leaves behind is swept away.
+     *
+     * @param iterable<string> $pieces a line each
+     */
+    private function piece(string $folder, iterable $pieces, Steps $steps): string
     {
-        $path = (string) tempnam(sys_get_temp_dir(), 'piece');
+        $path = (string) tempnam($folder, 'piece');
         $file = fopen($path, 'wb') ?: throw new \RuntimeException('There is no room for a file in passing.');
         foreach ($pieces as $piece) {
             fwrite($file, $piece);
