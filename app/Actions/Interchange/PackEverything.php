@@ -37,8 +37,12 @@ final readonly class PackEverything
 
     private const CHUNK = 500;
 
-    /** What part of the work the writing of its files is; the rest is packing them. */
-    private const WRITING = 0.7;
+    /** How much is done when the records are written as a table, as JSON too, and the tables; the rest is packing. */
+    private const CSV = 0.2;
+
+    private const RECORDS = 0.45;
+
+    private const TABLES = 0.75;
 
     public function __construct(private WholeRecords $records, private Clock $clock)
     {
@@ -59,16 +63,18 @@ final readonly class PackEverything
         }
         $written = [];
         $tables = $this->tables();
-        $steps = new Steps($this->lines($tables), fn (float $part) => $tell($part * self::WRITING));
-        $zip->registerProgressCallback(0.01, fn (float $part) => $tell(self::WRITING + $part * (1 - self::WRITING)));
+        $records = Party::query()->count();
+        $zip->registerProgressCallback(0.01, fn (float $part) => $tell(self::TABLES + $part * (1 - self::TABLES)));
         try {
             $zip->addFromString('READ ME FIRST.html', $this->page());
-            foreach ([ListFormat::Csv, ListFormat::Json] as $format) {
-                $written[] = $this->piece(dirname($path), $this->records->everybody($format, $by), $steps);
+            foreach ([[ListFormat::Csv, 0.0, self::CSV], [ListFormat::Json, self::CSV, self::RECORDS]] as [$format, $from, $to]) {
+                $steps = new Steps($records, $from, $to, $tell);
+                $written[] = $this->piece(dirname($path), $this->records->everybody($format, $by, $steps->take(...)));
                 $zip->addFile((string) end($written), "records.$format->value");
             }
+            $steps = new Steps($this->lines($tables), self::RECORDS, self::TABLES, $tell);
             foreach ($tables as $table) {
-                $written[] = $this->piece(dirname($path), $this->rows($table), $steps);
+                $written[] = $this->piece(dirname($path), $this->rows($table, $steps));
                 $zip->addFile((string) end($written), "tables/$table.jsonl");
             }
             foreach (File::query()->lazyById(self::CHUNK) as $file) {
@@ -92,30 +98,24 @@ final readonly class PackEverything
     /**
      * @param list<string> $tables
      *
-     * @return int how many lines all its files have
+     * @return int how many rows they have together
      */
     private function lines(array $tables): int
     {
-        $lines = 2 * Party::query()->count();
-        foreach ($tables as $table) {
-            $lines += DB::table($table)->count();
-        }
-
-        return $lines;
+        return array_sum(array_map(fn (string $table): int => DB::table($table)->count(), $tables));
     }
 
     /**
      * Beside the archive, where what a stopped worker leaves behind is swept away.
      *
-     * @param iterable<string> $pieces a line each
+     * @param iterable<string> $pieces
      */
-    private function piece(string $folder, iterable $pieces, Steps $steps): string
+    private function piece(string $folder, iterable $pieces): string
     {
         $path = (string) tempnam($folder, 'piece');
         $file = fopen($path, 'wb') ?: throw new \RuntimeException('There is no room for a file in passing.');
         foreach ($pieces as $piece) {
             fwrite($file, $piece);
-            $steps->take();
         }
         fclose($file);
 
@@ -140,10 +140,11 @@ final readonly class PackEverything
     }
 
     /** @return \Generator<int, string> a row to a line, as JSON */
-    private function rows(string $table): \Generator
+    private function rows(string $table, Steps $steps): \Generator
     {
         $keys = array_flip(self::KEYS[$table] ?? []);
         foreach (DB::table($table)->orderBy('rowid')->lazy(self::CHUNK) as $row) {
+            $steps->take();
             yield json_encode(
                 array_map($this->opened(...), array_diff_key((array) $row, $keys)),
                 JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,

@@ -33,20 +33,26 @@ final readonly class WholeRecords
     }
 
     /** @return \Generator<int, string> the file, piece by piece */
-    public function handle(Wanted $wanted, ListFormat $format, bool $withPrivate, User $reader): \Generator
+    public function handle(Wanted $wanted, ListFormat $format, bool $withPrivate, User $reader, ?\Closure $each = null): \Generator
     {
+        $each ??= static function (): void {
+        };
         $ids = (new PartyList($this->clock, $wanted, $reader))->inOrder()
             ->pluck('v.party_id')->map(fn (mixed $id) => is_numeric($id) ? (int) $id : 0);
 
         return $format === ListFormat::Json
-            ? $this->json($ids, $withPrivate, $reader)
-            : TableWriter::write($format, $this->rows($ids, $withPrivate, $reader));
+            ? $this->json($ids, $withPrivate, $reader, $each)
+            : TableWriter::write($format, $this->rows($ids, $withPrivate, $reader, $each));
     }
 
-    /** @return \Generator<int, string> everybody, archived or not, with what is private */
-    public function everybody(ListFormat $format, User $reader): \Generator
+    /**
+     * @param \Closure(): void $each called with each record
+     *
+     * @return \Generator<int, string> everybody, archived or not, with what is private
+     */
+    public function everybody(ListFormat $format, User $reader, \Closure $each): \Generator
     {
-        return $this->handle(new Wanted(withArchived: true), $format, true, $reader);
+        return $this->handle(new Wanted(withArchived: true), $format, true, $reader, $each);
     }
 
     /**
@@ -54,11 +60,11 @@ final readonly class WholeRecords
      *
      * @return \Generator<int, string> of docs/record.schema.json
      */
-    private function json(Collection $ids, bool $withPrivate, User $reader): \Generator
+    private function json(Collection $ids, bool $withPrivate, User $reader, \Closure $each): \Generator
     {
         $writer = $this->writer($ids, $withPrivate);
         $before = '[';
-        foreach ($this->read($ids, $withPrivate, $reader) as $row) {
+        foreach ($this->read($ids, $withPrivate, $reader, $each) as $row) {
             yield $before."\n".json_encode($writer->whole($row), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
             $before = ',';
         }
@@ -70,11 +76,11 @@ final readonly class WholeRecords
      *
      * @return \Generator<int, list<string|int|float>>
      */
-    private function rows(Collection $ids, bool $withPrivate, User $reader): \Generator
+    private function rows(Collection $ids, bool $withPrivate, User $reader, \Closure $each): \Generator
     {
         $writer = $this->writer($ids, $withPrivate);
         yield $writer->headings();
-        foreach ($this->read($ids, $withPrivate, $reader) as $row) {
+        foreach ($this->read($ids, $withPrivate, $reader, $each) as $row) {
             yield $writer->row($row);
         }
     }
@@ -84,7 +90,7 @@ final readonly class WholeRecords
      *
      * @return \Generator<int, PartyRow>
      */
-    private function read(Collection $ids, bool $withPrivate, User $reader): \Generator
+    private function read(Collection $ids, bool $withPrivate, User $reader, \Closure $each): \Generator
     {
         $terms = OfficeReading::terms();
         foreach ($ids->chunk(self::CHUNK) as $some) {
@@ -92,6 +98,7 @@ final readonly class WholeRecords
             foreach ($some as $id) {
                 $party = $parties->get($id);
                 if ($party !== null) {
+                    $each();
                     yield RowOfParty::of($party->setRelation('logEntries', $party->newCollection()), $terms);
                 }
             }
