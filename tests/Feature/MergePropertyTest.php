@@ -192,7 +192,7 @@ final class MergePropertyTest extends TestCase
             $of = ['party_id' => $party->id];
             $by = ['user_id' => $this->administrator->id];
             DB::table('messages')->insert($of + $by + ['to' => 'a@b.example', 'subject' => 'S', 'path' => "m$party->id", 'at' => $at]);
-            DB::table('jobs')->insert($of + $by + ['title' => 'Statement', 'input' => '{}', 'state' => 'ready']);
+            DB::table('jobs')->insert($of + $by + ['kind' => 'statement', 'title' => 'Statement', 'input' => '{}', 'state' => 'ready']);
             DB::table('record_uses')->insertOrIgnore($of + $by + ['at' => $at, 'used_on' => '2026-11-20']);
             if (BankDetail::query()->where($of)->doesntExist()) {
                 BankDetail::query()->create($of + $by + [
