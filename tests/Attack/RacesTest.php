@@ -101,6 +101,13 @@ final class RacesTest extends TestCase
         $this->assertSame([], array_values(array_diff($posts, $covered, $apart, $touched)), 'every one was sent');
     }
 
+    public function test_eight_presses_make_one_archive(): void
+    {
+        $this->assertSame([201 => 8], $this->race(8, 'POST', '/api/office/archive'));
+        $this->assertSame(1, DB::table('jobs')->count());
+        $this->assertSame(1, DB::table('queued_work')->where('payload', 'like', '%PackBook%')->count());
+    }
+
     public function test_two_who_settle_one_pair_or_name_one_line_leave_one_winner(): void
     {
         $this->seedOffice();
@@ -882,6 +889,7 @@ final class RacesTest extends TestCase
             ]],
             ['/api/look-alikes/scan/{scan}/stop', '/api/look-alikes/scan/301/stop', []],
             ['/api/look-alikes/scan', '/api/look-alikes/scan', []],
+            ['/api/office/archive', '/api/office/archive', []],
             ['/api/bulk-changes/{bulkChange}/stop', '/api/bulk-changes/101/stop', []],
             ['/api/bulk-changes/{bulkChange}/go-on', '/api/bulk-changes/102/go-on', []],
             ['/api/bulk-changes/{bulkChange}/take-back', '/api/bulk-changes/103/take-back', []],
