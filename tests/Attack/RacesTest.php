@@ -105,7 +105,6 @@ final class RacesTest extends TestCase
     {
         $this->assertSame([201 => 8], $this->race(8, 'POST', '/api/office/archive'));
         $this->assertSame(1, DB::table('jobs')->count());
-        $this->assertSame(1, DB::table('queued_work')->where('payload', 'like', '%PackBook%')->count());
     }
 
     public function test_two_who_settle_one_pair_or_name_one_line_leave_one_winner(): void
