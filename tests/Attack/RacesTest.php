@@ -101,12 +101,6 @@ final class RacesTest extends TestCase
         $this->assertSame([], array_values(array_diff($posts, $covered, $apart, $touched)), 'every one was sent');
     }
 
-    public function test_eight_presses_make_one_archive(): void
-    {
-        $this->assertSame([201 => 8], $this->race(8, 'POST', '/api/office/archive'));
-        $this->assertSame(1, DB::table('jobs')->count());
-    }
-
     public function test_two_who_settle_one_pair_or_name_one_line_leave_one_winner(): void
     {
         $this->seedOffice();
