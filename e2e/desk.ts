@@ -123,8 +123,8 @@ export class Desk {
         const opener = within.getByRole('button', { name: label });
         await opener.click();
         await this.page.getByRole('option', { name: option, exact: true }).click();
-        // The keyboard is back where it was before the next key is pressed, be the window the foremost or not.
-        await expect.poll(() => opener.evaluate((button) => button === document.activeElement)).toBe(true);
+        // The keyboard is back where it was before the next key is pressed.
+        await expect(opener).toBeFocused();
     }
 
     /** Chooses what is not the main thing to do with a document. */

@@ -75,10 +75,13 @@ interface ChooseOneProps<T extends string> {
     onChange: (id: T) => void;
     problem?: string | undefined;
     width?: Width;
+    /** Whether it has the keyboard when it comes. */
+    takesFocus?: boolean;
 }
 
 /** One of a list; typing letters goes to it. */
-export function ChooseOne<T extends string>({ label, isLabelHidden = false, options, value, onChange, problem, width }: ChooseOneProps<T>) {
+export function ChooseOne<T extends string>(props: ChooseOneProps<T>) {
+    const { label, isLabelHidden = false, options, value, onChange, problem, width, takesFocus = false } = props;
     return (
         <SelectRoot
             selectedKey={value === '' ? null : value}
@@ -86,6 +89,7 @@ export function ChooseOne<T extends string>({ label, isLabelHidden = false, opti
             isInvalid={problem !== undefined}
             validationBehavior="aria"
             placeholder="Choose"
+            autoFocus={takesFocus}
             // Pressed before there is anything to choose from, it opens, and shows it when it comes.
             allowsEmptyCollection
             {...(isLabelHidden ? { 'aria-label': label } : {})}
@@ -145,12 +149,14 @@ interface TickProps {
     label?: string;
     isSelected: boolean;
     onChange: (isSelected: boolean) => void;
+    /** Whether it has the keyboard when it comes. */
+    takesFocus?: boolean;
 }
 
 /** One yes or no. */
-export function Tick({ children, label, isSelected, onChange }: TickProps) {
+export function Tick({ children, label, isSelected, onChange, takesFocus = false }: TickProps) {
     return (
-        <CheckRoot isSelected={isSelected} onChange={onChange} {...(label === undefined ? {} : { 'aria-label': label })}>
+        <CheckRoot autoFocus={takesFocus} isSelected={isSelected} onChange={onChange} {...(label === undefined ? {} : { 'aria-label': label })}>
             {({ isSelected: ticked }) => <><Box isSelected={ticked} />{children}</>}
         </CheckRoot>
     );

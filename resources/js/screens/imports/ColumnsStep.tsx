@@ -32,17 +32,29 @@ const DAYS = [{ id: 'month', name: '3/4 is March 4' }, { id: 'day', name: '3/4 i
 const ROLES: Option<'client' | 'vendor'>[] = [{ id: 'client', name: 'clients' }, { id: 'vendor', name: 'vendors' }];
 const SIGNS: Option<Chosen['decimalSign']>[] = [{ id: '.', name: '1,250.50' }, { id: ',', name: '1.250,50' }];
 
+/** What was said so that the file is read anew. */
+export type ReadBy = 'sheet' | 'hasHeadings' | 'of';
+
+interface Props {
+    one: Schemas['Import'];
+    /** The field that has the keyboard again, when the file was read anew for it. */
+    readBy: ReadBy | undefined;
+    onRead: (by: ReadBy | undefined) => void;
+    onDone: () => void;
+}
+
 /** What the columns of a file are, and how it is read. */
-export function ColumnsStep({ one, onDone }: { one: Schemas['Import']; onDone: () => void }) {
+export function ColumnsStep(props: Props) {
+    const { one } = props;
     const { data, error, refetch, isFetchedAfterMount } = useQuery(importColumnsQuery(one.id));
     // What was known of another sheet, or before it was said what is in it, is not what is asked now.
     if (data === undefined || !isFetchedAfterMount) {
         return error === null ? <Quiet>Reading its columns …</Quiet> : <Unread what="Its columns" error={error} retry={() => void refetch()} />;
     }
-    return <Matching one={one} columns={data} onDone={onDone} />;
+    return <Matching {...props} columns={data} />;
 }
 
-function Matching({ one, columns, onDone }: { one: Schemas['Import']; columns: Columns; onDone: () => void }) {
+function Matching({ one, columns, readBy, onRead, onDone }: Props & { columns: Columns }) {
     const [chosen, setChosen] = useState<Chosen>({
         sheet: columns.sheet,
         hasHeadings: columns.hasHeadings,
@@ -56,10 +68,12 @@ function Matching({ one, columns, onDone }: { one: Schemas['Import']; columns: C
     });
     const saving = useSaving();
     const set = (change: Partial<Chosen>) => setChosen((before) => ({ ...before, ...change }));
-    const check = (changes: Partial<Chosen> = {}) => saving.run(async () => {
+    const check = (changes: Partial<Pick<Chosen, ReadBy>> = {}) => saving.run(async () => {
         const answer = await ask(api.PUT('/api/imports/{import}/columns', {
             params: { path: { import: one.id } }, body: { ...chosen, ...changes },
         }));
+        // Before what it answers takes the place of this.
+        onRead(Object.keys(changes).at(0) as ReadBy | undefined);
         keepAnswer(importQuery(one.id).queryKey, answer);
         await forget(['imports', one.id, 'lines'], ['imports', one.id, 'columns']);
         onDone();
@@ -69,7 +83,7 @@ function Matching({ one, columns, onDone }: { one: Schemas['Import']; columns: C
     const isOf = (pattern: RegExp) => chosen.targets.some((target) => pattern.test(target));
 
     return (
-        <Form $stretch onSave={check} onSubmit={(event) => { event.preventDefault(); void check(); }}>
+        <Form $stretch onSave={() => check()} onSubmit={(event) => { event.preventDefault(); void check(); }}>
             <Stack $gap="large" $stretch>
                 {columns.isTable && (
                     <Stack $stretch as="section" aria-labelledby="columns">
@@ -89,10 +103,13 @@ function Matching({ one, columns, onDone }: { one: Schemas['Import']; columns: C
                             {columns.sheets.length > 1 && (
                                 <ChooseOne
                                     label="Sheet" width="name" options={asOptions(columns.sheets)} value={chosen.sheet}
-                                    onChange={(sheet) => void check({ sheet })}
+                                    takesFocus={readBy === 'sheet'} onChange={(sheet) => void check({ sheet })}
                                 />
                             )}
-                            <Tick isSelected={chosen.hasHeadings} onChange={(hasHeadings) => void check({ hasHeadings })}>
+                            <Tick
+                                isSelected={chosen.hasHeadings} takesFocus={readBy === 'hasHeadings'}
+                                onChange={(hasHeadings) => void check({ hasHeadings })}
+                            >
                                 The first line names the columns
                             </Tick>
                         </FieldRow>
@@ -103,7 +120,7 @@ function Matching({ one, columns, onDone }: { one: Schemas['Import']; columns: C
                     <FieldRow>
                         {columns.isTable && (
                             <ChooseOne
-                                label="What is in it" width="name" options={CONTENTS} value={one.of}
+                                label="What is in it" width="name" options={CONTENTS} value={one.of} takesFocus={readBy === 'of'}
                                 onChange={(of) => of !== one.of && void check({ of })}
                             />
                         )}

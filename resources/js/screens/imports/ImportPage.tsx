@@ -10,7 +10,7 @@ import { useSay } from '../../ui/StatusLine';
 import { Mark, Notice, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { AwaitedSheet } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
-import { ColumnsStep } from './ColumnsStep';
+import { ColumnsStep, type ReadBy } from './ColumnsStep';
 import { DocumentsFound } from './DocumentsFound';
 import { LinesStep } from './LinesStep';
 
@@ -41,6 +41,7 @@ function OneImport({ one }: { one: Import }) {
     const say = useSay();
     const navigate = useNavigate();
     const [isMatching, setMatching] = useState(false);
+    const [readBy, setReadBy] = useState<ReadBy>();
     const path = { path: { import: one.id } };
     const act = async (what: Act) => {
         try {
@@ -82,7 +83,12 @@ function OneImport({ one }: { one: Import }) {
                 {one.failure !== '' && <Notice tone="stop" title={one.failure} />}
                 {one.isStuck && <Mark tone="stop">The work was interrupted. Nothing is lost: start it again.</Mark>}
                 <UnderWay one={one} />
-                {showsColumns && <ColumnsStep key={`${one.of} ${one.state}`} one={one} onDone={() => setMatching(false)} />}
+                {showsColumns && (
+                    <ColumnsStep
+                        key={`${one.of} ${one.state}`} one={one} readBy={readBy} onRead={setReadBy}
+                        onDone={() => setMatching(false)}
+                    />
+                )}
                 {!isOfRecords && !showsColumns && <DocumentsFound one={one} />}
                 {showsLines && <LinesStep one={one} />}
                 {!one.isTheirs && <Quiet>Only {one.by} or an administrator can look into it: what is in a file may be private.</Quiet>}
