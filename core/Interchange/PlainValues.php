@@ -57,28 +57,14 @@ final readonly class PlainValues
             'client', 'vendor' => self::yesOrNo($text),
             'owner', 'account-manager', 'buyer' => $this->colleague($text),
             'source', 'no-letters-how' => NamePart::tidy($text),
-            'no-letters' => $this->since($text),
+            // The day, or yes where it is not said.
+            'no-letters' => ($said = $this->life($key, trim($text))) === 'no' ? '' : $said,
             'language' => self::language($text),
             'grade' => (string) Grade::of(self::number($text)),
             'form-on', 'balance-on' => $this->office->days->read($text)->toIso(),
             'receivable', 'payable' => Money::fromTyped($text, $this->office->currency, $this->office->sign)->toDecimal(),
             default => $this->ofSide($key, $text),
         };
-    }
-
-    /**
-     * @return string the day, or yes where it is not said; empty for no
-     *
-     * @throws Refusal when it is still to come, or neither a day, yes or no
-     */
-    private function since(string $text): string
-    {
-        if (in_array(Fold::text(trim($text)), [...self::YES, ...self::NO], true)) {
-            return self::yesOrNo($text) === 'yes' ? 'yes' : '';
-        }
-        $day = $this->office->days->read($text);
-
-        return $day->isAfter($this->office->today) ? throw InterchangeRefused::stillToCome() : $day->toIso();
     }
 
     /** @throws Refusal when it is neither */

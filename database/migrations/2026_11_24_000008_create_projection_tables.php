@@ -230,17 +230,7 @@ return new class extends Migration
     private function sumDocuments(): void
     {
         Schema::create('document_sums', function (Blueprint $table): void {
-            $table->string('kind', 20);
-            $table->string('state', 20);
-            $table->boolean('is_open');
-            $table->char('currency', 3);
-            // Empty where nothing is open.
-            $table->date('next_due_on');
-            $table->boolean('is_in_parts');
-            $table->bigInteger('documents');
-            $table->bigInteger('total_minor');
-            $table->bigInteger('net_minor');
-            $table->bigInteger('open_minor');
+            $this->sums($table);
             $table->primary(explode(', ', self::SUMMED));
         });
         // What an import has staged counts for nobody, and then all at once: 50,000 documents one by one would take
@@ -254,21 +244,27 @@ return new class extends Migration
         $this->sumImports();
     }
 
+    private function sums(Blueprint $table): void
+    {
+        $table->string('kind', 20);
+        $table->string('state', 20);
+        $table->boolean('is_open');
+        $table->char('currency', 3);
+        // Empty where nothing is open.
+        $table->date('next_due_on');
+        $table->boolean('is_in_parts');
+        $table->bigInteger('documents');
+        $table->bigInteger('total_minor');
+        $table->bigInteger('net_minor');
+        $table->bigInteger('open_minor');
+    }
+
     /** The same of what each import has staged, added up while it is, so that all of it counts within a moment. */
     private function sumImports(): void
     {
         Schema::create('import_sums', function (Blueprint $table): void {
             $table->foreignId('import_id')->constrained()->cascadeOnDelete();
-            $table->string('kind', 20);
-            $table->string('state', 20);
-            $table->boolean('is_open');
-            $table->char('currency', 3);
-            $table->date('next_due_on');
-            $table->boolean('is_in_parts');
-            $table->bigInteger('documents');
-            $table->bigInteger('total_minor');
-            $table->bigInteger('net_minor');
-            $table->bigInteger('open_minor');
+            $this->sums($table);
             $table->primary(['import_id', ...explode(', ', self::SUMMED)]);
         });
         foreach (['staged' => ['INSERT', 'new', 1], 'unstaged' => ['DELETE', 'old', -1]] as $name => [$event, $row, $sign]) {
