@@ -157,8 +157,9 @@ test('a table of documents in foreign words is said to be one, its columns by ha
     });
     await expect(page.getByRole('heading', { name: 'What the columns are' })).toBeVisible();
     await desk.choose(/What is in it$/, 'documents');
-    // It is read anew.
+    // It is read anew, and the field that was chosen in is where the keyboard stays.
     await expect(page.getByRole('button', { name: 'Check the documents' })).toBeVisible();
+    await expect(page.getByRole('button', { name: /What is in it$/ })).toBeFocused();
     for (const [heading, what] of [['Art', 'Kind of document'], ['Nummer', 'Number'], ['Kunde', 'Client or vendor'], ['Datum', 'Date'], ['Betrag', 'Amount']]) {
         const field = page.getByRole('combobox', { name: `What ${heading} is` });
         await expect(field).toHaveValue('left out');
