@@ -85,6 +85,8 @@ test('a spreadsheet of people is understood, what is doubtful and wrong is settl
     await page.getByRole('button', { name: 'Discard this file' }).click();
     await expect(page.getByText('people.csv is discarded. What was imported stays.')).toBeVisible();
     await page.getByRole('link', { name: 'people.csv' }).click();
+    // The lines push the button down when they come: pressed meanwhile, it would be let go of beside it.
+    await expect(page.getByRole('listitem', { name: /Beatrix Tolliver/ })).toBeVisible();
     await page.getByRole('button', { name: 'Take it back' }).click();
     await expect(kinds.getByRole('radio')).toHaveText(['taken back 5']);
     await page.keyboard.press('/');
