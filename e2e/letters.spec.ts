@@ -50,7 +50,7 @@ test('a template is written by the keyboard, a field that does not exist is told
     await desk.expectAccessible();
     // Each has it in its log.
     await page.getByRole('row', { name: /written/ }).first().getByRole('link').click();
-    await expect(page.getByText('Letter: About your bells.')).toBeVisible();
+    await expect(desk.section('Log')).toContainText('Written: About your bells.');
 });
 
 test('an email to many leaves out who wants none, asks before it goes, and stands in the outbox', async ({ desk, page }) => {

@@ -129,7 +129,7 @@ final class LettersTest extends TestCase
         $this->assertStringContainsString('Dear Edith Larkin and Walter Larkin:', $text);
         $this->assertSame(2, substr_count($text, 'Page 1 of 1'), 'each is numbered by itself');
         $this->assertSame([$edith->id, $walter->id, $ida->id], LogEntry::query()->orderBy('subject_id')->pluck('subject_id')->all());
-        $this->assertSame(['Letter: News.'], LogEntry::query()->distinct()->pluck('text')->all());
+        $this->assertSame(['Written: News.'], LogEntry::query()->distinct()->pluck('text')->all());
         $this->assertSame('2026-12-03', LogEntry::query()->firstOrFail()->happened_on->toIso());
         $this->assertSame(0, Message::query()->count());
         $zip = $this->postJson('/api/letters', ['chosen' => $this->all(), 'way' => 'papers'] + $this->letter())

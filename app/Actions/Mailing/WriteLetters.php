@@ -173,7 +173,7 @@ final readonly class WriteLetters
         if ($run->way->isEmail()) {
             $this->log->sent($party, $run->engagement, LogKind::Email, "Sent$about, to ".implode(', ', $written->to).'.', $by);
         } else {
-            $this->log->sent($party, $run->engagement, LogKind::Letter, "Letter$about.", $by, $run->dated_on);
+            $this->log->sent($party, $run->engagement, LogKind::Letter, "Written$about.", $by, $run->dated_on);
         }
     }
 
