@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Bench;
 
-use App\Actions\Ledger\ImportDocuments;
+use Almanac\Interchange\ImportState;
+use App\Actions\Interchange\RunImport;
 use App\Models\Import;
 use App\Models\User;
 use Illuminate\Console\Command;
@@ -17,21 +18,21 @@ final class ImportCommand extends Command
 
     protected $description = 'Time an import of documents';
 
-    public function handle(ImportDocuments $documents): int
+    public function handle(RunImport $run): int
     {
         config(['almanac.today' => $this->option('day')]);
         Storage::put('imports/bench', $this->csv((int) $this->option('lines'), (int) $this->option('records')));
         $import = Import::query()->create([
             'name' => 'bench.csv',
             'path' => 'imports/bench',
-            'state' => 'checking',
+            'state' => ImportState::Reading,
             'user_id' => User::query()->firstOrFail()->id,
         ]);
         $start = hrtime(true);
-        $documents->check($import);
+        $run->handle($import);
         $checked = hrtime(true);
-        $documents->begin($import->refresh());
-        $documents->take($import->refresh());
+        $run->begin($import->refresh());
+        $run->handle($import->refresh());
         $this->line(sprintf(
             'checked in %.1f s, taken in %.1f s; %d found; %.0f MB at the most',
             ($checked - $start) / 1e9,

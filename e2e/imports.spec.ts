@@ -85,8 +85,6 @@ test('a spreadsheet of people is understood, what is doubtful and wrong is settl
     await page.getByRole('button', { name: 'Discard this file' }).click();
     await expect(page.getByText('people.csv is discarded. What was imported stays.')).toBeVisible();
     await page.getByRole('link', { name: 'people.csv' }).click();
-    // The lines push the button down when they come: pressed meanwhile, it would be let go of beside it.
-    await expect(page.getByRole('listitem', { name: /Beatrix Tolliver/ })).toBeVisible();
     await page.getByRole('button', { name: 'Take it back' }).click();
     await expect(kinds.getByRole('radio')).toHaveText(['taken back 5']);
     await page.keyboard.press('/');
@@ -152,12 +150,15 @@ test('an administrator allows an address book elsewhere, and its contacts come i
     }
 });
 
-test('a table of documents in foreign words is said to be one, its columns by hand, and imported', async ({ desk, page }) => {
+test('a table of documents in foreign words is said to be one, its columns by hand, and imported and taken back', async ({ desk, page }) => {
     await desk.signIn();
     await page.goto('/imports');
     await page.locator('input[type=file]').setInputFiles({
         name: 'Rechnungen.csv', mimeType: 'text/csv',
-        buffer: Buffer.from('Art;Nummer;Kunde;Datum;Betrag\ninvoice;R-1;Penhallow Observatory;13/11/2026;1.250,50\n'),
+        buffer: Buffer.from([
+            'Art;Nummer;Kunde;Datum;Betrag', 'invoice;R-1;Penhallow Observatory;13/11/2026;1.250,50', 'invoice;R-2;Die Sternwarte;14/11/2026;20',
+            'invoice;R-3;die sternwarte;14/11/2026;30', 'invoice;R-4;Penhallow Observatory;31/02/2026;40',
+        ].join('\n')),
     });
     await expect(page.getByRole('heading', { name: 'What the columns are' })).toBeVisible();
     await desk.choose(/What is in it$/, 'documents');
@@ -169,7 +170,7 @@ test('a table of documents in foreign words is said to be one, its columns by ha
         await expect(field).toHaveValue('left out');
         await field.fill(what ?? '');
         // Before what is typed narrows the list, its first is “left out”.
-        await expect(page.getByRole('option')).toHaveText([what ?? '']);
+        await expect(page.getByRole('option').first()).toHaveText(what ?? '');
         await page.keyboard.press('ArrowDown');
         await page.keyboard.press('Enter');
         await expect(field).toHaveValue(what ?? '');
@@ -177,9 +178,34 @@ test('a table of documents in foreign words is said to be one, its columns by ha
     await desk.choose(/Amounts$/, '1.250,50');
     await desk.expectAccessible();
     await page.keyboard.press('Control+Enter');
-    await expect(page.getByText('1 document can be imported')).toBeVisible();
+    const kinds = page.getByRole('radiogroup', { name: 'Which documents' });
+    await expect(kinds.getByRole('radio')).toHaveText(['new 1', 'doubtful 2', 'wrong 1']);
+    // Whose it is is chosen once for all of that name, by the keyboard.
+    const star = page.getByRole('listitem', { name: 'Line 3, Invoice R-2' });
+    await expect(star).toContainText('“Die Sternwarte” is not in the book.');
+    await desk.expectAccessible();
+    await star.getByRole('button', { name: 'Choose whose it is' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('combobox', { name: 'Whose Invoice R-2 is' })).toBeFocused();
+    await page.keyboard.type('parish of st. os');
+    await expect(page.getByRole('option').first()).toContainText('Parish of St. Osyth');
+    await page.keyboard.press('Enter');
+    await expect(kinds.getByRole('radio')).toHaveText(['new 3', 'wrong 1']);
+    // What comes next is the one that is wrong: it is mended where it stands.
+    const wrong = page.getByRole('listitem', { name: /^Line 5/ });
+    await wrong.getByRole('textbox', { name: 'Datum' }).fill('28/02/2026');
+    await page.keyboard.press('Control+Enter');
+    await expect(kinds.getByRole('radio')).toHaveText(['new 4']);
     await page.getByRole('button', { name: 'Columns and choices' }).click();
-    await page.getByRole('button', { name: 'Back to what was found' }).click();
-    await page.getByRole('button', { name: 'Import 1 document' }).click();
-    await expect(page.getByText('1 imported')).toBeVisible();
+    await page.getByRole('button', { name: 'Back to the documents' }).click();
+    await page.getByRole('button', { name: 'Import 4 documents' }).click();
+    await expect(kinds.getByRole('radio')).toHaveText(['added 4']);
+    await desk.expectAccessible();
+    await page.getByRole('link', { name: 'Invoice R-1' }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Invoice R-1' })).toBeVisible();
+    await page.goBack();
+    await page.getByRole('button', { name: 'Take it back' }).click();
+    await expect(kinds.getByRole('radio')).toHaveText(['taken back 4']);
+    await page.goto('/ledger?q=R-2');
+    await expect(page.getByRole('main')).not.toContainText('R-2');
 });

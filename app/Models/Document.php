@@ -70,7 +70,8 @@ final class Document extends Model
     /** Word for word as the indexes of open documents have it; with values bound to it SQLite would not use them. */
     public const IS_OPEN = "open_minor > 0 and state in ('issued', 'part-paid')";
 
-    private const KEPT = 'kept';
+    /** The scope that leaves out what is being imported. */
+    public const KEPT = 'kept';
 
     protected $guarded = [];
 

@@ -18,11 +18,8 @@ use Illuminate\Support\Carbon;
  * @property string $of one of DOCUMENTS and RECORDS
  * @property ImportState $state
  * @property ImportSettings $settings
- * @property int $lines of people and companies, or of none
- * @property int $found documents that can be taken
+ * @property int $lines
  * @property int $taken
- * @property list<array{line: int, field: string, message: string}> $problems
- * @property int $problem_count all of them, of which the first are kept
  * @property string $failure
  * @property int $user_id
  * @property int|null $last_change_id
@@ -43,13 +40,13 @@ final class Import extends Model
     protected $guarded = [];
 
     protected $attributes = [
-        'problems' => '[]', 'found' => 0, 'taken' => 0, 'problem_count' => 0, 'failure' => '', 'of' => self::DOCUMENTS,
+        'taken' => 0, 'failure' => '', 'of' => self::DOCUMENTS,
         'settings' => '{}', 'lines' => 0,
     ];
 
     protected function casts(): array
     {
-        return ['problems' => 'array', 'state' => ImportState::class, 'settings' => ImportSettings::class];
+        return ['state' => ImportState::class, 'settings' => ImportSettings::class];
     }
 
     /** Whether it may still be said what is in it, and what its columns are. */

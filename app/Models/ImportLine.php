@@ -10,20 +10,22 @@ use Almanac\Interchange\OnExisting;
 use Illuminate\Support\Facades\Crypt;
 
 /**
- * A line of a file of people and companies.
+ * A line of a file of people and companies, or of documents.
  *
  * @property int $import_id
  * @property int $line in the file
  * @property string $cells encrypted; see cells()
+ * @property int $head the line on which the document begins that it belongs to; a record is a line of its own
+ * @property string|null $mark by which a document of the file is the same as another
  * @property LineOutcome $outcome
- * @property int|null $record_id whom it changes; once it is taken, whom it made
+ * @property int|null $record_id whom it changes, or whose the document is; once it is taken, whom it made
  * @property list<array{id: int, isSure: bool}> $candidates whom it may be
  * @property list<array{int, string}> $problems the column, from nought, and what to do
  * @property string|null $decision what somebody said of it: one of DECISIONS
  * @property OnExisting|null $existing what somebody said of it, where it is otherwise than for the file
  * @property LineDone|null $done
  * @property string $message why not
- * @property array{states?: list<int>, made?: list<int>, after?: int}|null $way_back
+ * @property array{states?: list<int>, made?: list<int>, after?: int, document?: int}|null $way_back
  */
 final class ImportLine extends Model
 {

@@ -26,6 +26,7 @@ final readonly class ImportSettings implements Castable
      * @param list<ColumnFacts> $columns
      * @param list<string> $targets what each column is; empty where it is left out
      * @param PartyKind|null $kind of lines that do not say; null where each is told by its name
+     * @param array<string, list<int>> $meant of documents: whom somebody said that a name means, by folded name
      * @param list<string> $roles client, vendor: what all of them are besides what the lines say
      */
     public function __construct(
@@ -41,6 +42,7 @@ final readonly class ImportSettings implements Castable
         public bool $takesNewWords = false,
         public ?PartyKind $kind = null,
         public array $roles = [],
+        public array $meant = [],
     ) {
     }
 

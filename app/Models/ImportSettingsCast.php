@@ -26,6 +26,7 @@ final class ImportSettingsCast implements CastsAttributes
          *     format?: string, sheets?: list<string>, sheet?: string, hasHeadings?: bool, columns?: list<array<string,
          * mixed>>, targets?: list<string>,
          *     isMonthFirst?: bool, sign?: string, existing?: string, takesNewWords?: bool, kind?: string|null, roles?: list<string>,
+         *     meant?: array<string, list<int>>,
          * } $kept
          */
         $kept = is_string($value) && $value !== '{}' ? json_decode(Crypt::decryptString($value), true, flags: JSON_THROW_ON_ERROR) : [];
@@ -43,6 +44,7 @@ final class ImportSettingsCast implements CastsAttributes
             $kept['takesNewWords'] ?? false,
             PartyKind::tryFrom($kept['kind'] ?? ''),
             $kept['roles'] ?? [],
+            $kept['meant'] ?? [],
         );
     }
 

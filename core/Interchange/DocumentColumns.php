@@ -9,13 +9,17 @@ final class DocumentColumns
 {
     private const MUST_HAVE = ['kind', 'number', 'party', 'date', 'amount'];
 
-    private const MAY_HAVE = ['due', 'currency', 'tax', 'text', 'quantity', 'reference', 'terms'];
+    private const MAY_HAVE = ['party-number', 'due', 'currency', 'tax', 'text', 'quantity', 'reference', 'terms'];
 
     /** What else the columns are called; common practice, no published source. */
     private const ALSO = [
         'kind' => ['type', 'document type', 'document kind', 'transaction type'],
         'number' => ['document number', 'invoice number', 'bill number', 'invoice no', 'no', 'document no'],
         'party' => ['client', 'customer', 'vendor', 'supplier', 'client name', 'customer name', 'vendor name', 'name'],
+        'party-number' => [
+            'client number', 'customer number', 'vendor number', 'supplier number', 'client no', 'customer no', 'vendor no', 'account number',
+            'client id', 'customer id', 'vendor id', 'vat number', 'tax number',
+        ],
         'date' => ['document date', 'invoice date', 'bill date', 'dated'],
         'amount' => ['price', 'net', 'net amount', 'unit price', 'rate'],
         'due' => ['due date', 'due on'],
@@ -29,7 +33,8 @@ final class DocumentColumns
 
     /** What somebody can say that a column is. */
     private const TITLES = [
-        'kind' => 'Kind of document', 'number' => 'Number', 'party' => 'Client or vendor', 'date' => 'Date',
+        'kind' => 'Kind of document', 'number' => 'Number', 'party' => 'Client or vendor',
+        'party-number' => 'Number of the client or vendor', 'date' => 'Date',
         'amount' => 'Amount', 'due' => 'Due',
         'currency' => 'Currency', 'tax' => 'Tax, per cent', 'text' => 'What for', 'quantity' => 'Quantity',
         'reference' => 'Their reference', 'terms' => 'Payment terms',
@@ -90,24 +95,6 @@ final class DocumentColumns
     /**
      * Where each column is, by the first line.
      *
-     * @param list<string> $cells
-     *
-     * @return array<string, int>
-     *
-     * @throws InterchangeRefused when one is missing that must be there
-     */
-    public static function named(array $cells): array
-    {
-        $columns = self::places($cells);
-        $missing = array_values(array_diff(self::MUST_HAVE, array_keys($columns)));
-        if ($missing !== []) {
-            throw InterchangeRefused::columnsMissing($missing);
-        }
-
-        return $columns;
-    }
-
-    /**
      * @param list<string> $cells
      *
      * @return array<string, int>

@@ -62,7 +62,7 @@ final class InterchangeRefused extends Refusal
 
     public static function changedMeanwhile(string $document): self
     {
-        return new self("$document has been entered meanwhile, or its record is no longer in use. Check the file again.");
+        return new self("$document has been entered meanwhile, or its record is no longer in use.");
     }
 
     public static function baseQuantity(string $typed): self
@@ -158,5 +158,26 @@ final class InterchangeRefused extends Refusal
     public static function enteredMeanwhile(string $name): self
     {
         return new self("$name has come into the book meanwhile. Look at the line again.");
+    }
+
+    public static function inTheBook(string $document): self
+    {
+        return new self("$document is in the book already, for somebody else, on another day or with another amount.");
+    }
+
+    public static function twiceInTheFile(string $document, int $line): self
+    {
+        return new self("$document stands on line $line, too. Mend the number, or leave one of them out.");
+    }
+
+    public static function noNewOfDocuments(): self
+    {
+        return new self('Add the record first, and choose it here.');
+    }
+
+    /** @param  int  $line  of the same document, which is wrong */
+    public static function belongsTo(int $line): self
+    {
+        return new self("It is of the same document as line $line.");
     }
 }

@@ -40,6 +40,7 @@ final class TableFile
         $rows = match ($kind) {
             FileKind::Xlsx, FileKind::Ods => self::ofSheet($kind === FileKind::Xlsx ? XlsxFile::open($path) : OdsFile::open($path), $sheet),
             FileKind::Csv => CsvTable::rows((string) file_get_contents($path)),
+            FileKind::Ubl => UblTable::rows((string) file_get_contents($path)),
             default => AddressBook::rows($kind, (string) file_get_contents($path)),
         };
         $count = 0;

@@ -44,7 +44,7 @@ final class DocumentColumnsTest extends TestCase
         $this->say($id, ['targets' => ['kind', 'number', 'party', 'date', 'amount', 'text'], 'isMonthFirst' => false, 'decimalSign' => ','])
             ->assertOk();
         $this->getJson("/api/imports/$id")
-            ->assertJsonPath('state', 'checked')->assertJsonPath('found', 2)->assertJsonPath('problemCount', 0);
+            ->assertJsonPath('state', 'checked')->assertJsonPath('found', 2)->assertJsonCount(1, 'outcomes');
         $this->postJson("/api/imports/$id/take")->assertOk();
         $this->assertSame([['R-1', '2026-11-13', 125050], ['R-2', '2026-11-02', 1000]], Document::query()->orderBy('number')->get()
             ->map(fn (Document $one) => [$one->number, $one->dated_on->toIso(), $one->total_minor])->all());
@@ -71,8 +71,9 @@ final class DocumentColumnsTest extends TestCase
         $this->say($id, ['hasHeadings' => false, 'targets' => ['kind', 'number', 'party', 'date', 'amount']])->assertOk();
         $this->getJson("/api/imports/$id")->assertJsonPath('state', 'columns')->assertJsonPath('lines', 2);
         $this->say($id, ['targets' => ['kind', 'number', 'party', 'date', 'amount']])->assertOk();
-        $this->getJson("/api/imports/$id")->assertJsonPath('state', 'checked')->assertJsonPath('found', 1)
-            ->assertJsonPath('problems.0.message', fn (string $told) => str_contains($told, '“Kind” is not a kind of document'));
+        $this->getJson("/api/imports/$id")->assertJsonPath('state', 'checked')->assertJsonPath('found', 1);
+        $this->getJson("/api/imports/$id/lines?outcome=wrong")
+            ->assertJsonPath('lines.0.problems.0.message', fn (string $told) => str_contains($told, '“Kind” is not a kind of document'));
         $this->postJson("/api/imports/$id/take")->assertOk();
         $this->say($id, ['of' => 'records'])->assertUnprocessable();
         $this->assertSame(1, Document::query()->where('number', 'T-1')->count());

@@ -7,8 +7,7 @@ namespace Tests\Feature;
 use Almanac\Access\Role;
 use Almanac\Calendar\Day;
 use Almanac\Calendar\TypedDay;
-use Almanac\Interchange\CsvTable;
-use Almanac\Interchange\DocumentTable;
+use Almanac\Interchange\DocumentReader;
 use App\Actions\Office\KeepUsers;
 use App\Facts\Ledger\MatchParties;
 use App\Models\Allocation;
@@ -345,14 +344,13 @@ final class MergesTest extends TestCase
         $this->make(['keptId' => $kept->id], [$kept->id, $gone->id])->assertCreated();
         $this->postJson('/api/conflict-searches', ['engagementId' => null, 'names' => [['name' => 'Gnomon Castings', 'role' => 'insured']]])
             ->assertCreated()->assertJsonPath('names.0.findings.0.sentence', 'Penhallow Works');
-        $match = MatchParties::ofBook();
+        $match = MatchParties::ofBook([]);
         foreach (['Gnomon Castings', (string) $gone->number] as $party) {
-            [$read] = DocumentTable::read(
-                CsvTable::rows("kind,number,party,date,amount\ninvoice,K1,$party,2026-11-01,5\n"),
-                TypedDay::reader(Day::of(2026, 11, 24), true),
-                'USD',
-            );
-            $this->assertSame([$kept->id, ''], $match->find($read[array_key_first($read) ?? 0]));
+            $read = DocumentReader::of(['kind', 'number', 'party', 'date', 'amount'], TypedDay::reader(Day::of(2026, 11, 24), true), 'USD')
+                ->read([['invoice', 'K1', $party, '2026-11-01', '5']])->document;
+            $this->assertNotNull($read);
+            $this->assertSame($kept->id, $match->find($read)->partyId);
+            $this->assertSame($kept->id, MatchParties::ofFew([$read], [])->find($read)->partyId);
         }
         $this->postJson(
             '/api/look-alikes',

@@ -8,7 +8,7 @@ use Almanac\Access\Role;
 use Almanac\Interchange\ImportState;
 use Almanac\Interchange\UblInvoice;
 use App\Actions\Files\SweepFiles;
-use App\Actions\Ledger\ImportDocuments;
+use App\Actions\Interchange\RunImport;
 use App\Actions\Ledger\MakeStatement;
 use App\Background\PrintStatement;
 use App\Background\ReadImport;
@@ -293,10 +293,11 @@ final class PapersTest extends TestCase
                 ",6,Work\n";
         }
         $import = $this->handIn('invoices.csv', $csv);
-        $this->assertSame([ImportState::Checked, 263], [$import->state, $import->found]);
-        $this->getJson("/api/imports/{$import->id}")
-            ->assertJsonCount(37, 'problems')
-            ->assertJsonPath('problems.0', ['line' => 9, 'field' => 'amount', 'message' => '“x” is not a number. Write it like 1250.00.']);
+        $this->assertSame(ImportState::Checked, $import->state);
+        $this->getJson("/api/imports/{$import->id}")->assertJsonPath('found', 263)->assertJsonPath('outcomes.*.count', [263, 37]);
+        $this->getJson("/api/imports/{$import->id}/lines?outcome=wrong")->assertJsonPath('total', 37)->assertJsonPath(
+            'lines.0.problems', [['line' => 9, 'column' => 5, 'text' => 'x', 'message' => '“x” is not a number. Write it like 1250.00.']],
+        );
         $this->assertSame(0, Document::query()->count(), 'nothing is taken yet');
         $this->postJson("/api/imports/{$import->id}/take")->assertOk()->assertJsonPath('state', 'taking');
         $this->postJson("/api/imports/{$import->id}/take")->assertOk();
@@ -307,8 +308,12 @@ final class PapersTest extends TestCase
         $this->getJson("/api/parties/{$this->client->id}")->assertJsonPath('standing.sides.0.open.text', '2,787.80');
         // The same file again: all of it is in the book.
         $again = $this->handIn('invoices.csv', $csv);
-        $this->assertSame([0, 300, 200], [$again->found, $again->problem_count, count($again->problems)]);
+        $this->getJson("/api/imports/{$again->id}")->assertJsonPath('found', 0)->assertJsonPath('mayTake', false)
+            ->assertJsonPath('outcomes', [['outcome' => 'same', 'title' => 'the same already', 'count' => 263], ['outcome' => 'wrong', 'title' => 'wrong', 'count' => 37]]);
         $this->deleteJson("/api/imports/{$again->id}")->assertOk();
+        // What the first brought stays, though its file is forgotten.
+        $this->deleteJson("/api/imports/{$import->id}")->assertOk();
+        $this->assertSame(263, Document::query()->count());
     }
 
     public function test_who_is_meant_is_found_by_number_tax_number_and_name(): void
@@ -326,16 +331,15 @@ final class PapersTest extends TestCase
             'a.csv',
             "kind,number,party,date,amount,currency\ninvoice,1,Nobody,2026-11-01,1,\ninvoice,2,Twin,2026-11-01,1,\ninvoice,3,Gone,2026-11-01,1,\nbill,4,DE 136 695 976,2026-11-01,1,\ninvoice,5,twin two,2026-11-01,1,\ninvoice,6,Zahnrad,2026-11-01,1,EUR\n",
         );
-        $this->assertSame(2, $import->found);
-        $this->assertSame(
-            [
-                '“Nobody” is not in the book. Add the record first, or write its number.',
-                'Several records are called “Twin”. Write the number of the one that is meant.',
-                '“Gone” is archived, and takes no new documents.',
-                'There is no rate for EUR on 1 Nov 2026. Add one under Office, Currencies.',
-            ],
-            array_column($import->problems, 'message'),
-        );
+        $this->getJson("/api/imports/{$import->id}")->assertJsonPath('found', 2);
+        $this->getJson("/api/imports/{$import->id}/lines?outcome=doubtful")->assertJsonPath('lines.*.message', [
+            '“Nobody” is not in the book. Choose whose it is, or add the record first.',
+            'Several records are called “Twin”. Choose the one that is meant.',
+            '“Gone” is archived, and takes no new documents. Restore the record, or leave it out.',
+        ])->assertJsonCount(2, 'lines.1.candidates');
+        $this->getJson("/api/imports/{$import->id}/lines?outcome=wrong")->assertJsonPath('lines.0.problems.0', [
+            'line' => 7, 'column' => 5, 'text' => 'EUR', 'message' => 'There is no rate for EUR on 1 Nov 2026. Add one under Office, Currencies.',
+        ]);
     }
 
     public function test_an_e_invoice_is_read_in_as_a_bill(): void
@@ -344,9 +348,9 @@ final class PapersTest extends TestCase
         $vendor = $this->addCompany('Orrery & Vane', ['isVendor' => true]);
         $invoice = $this->issued($this->client, 'invoice', '12.5');
         $import = $this->handIn('invoice.xml', (string) $this->get("/api/documents/{$invoice->id}/ubl")->getContent());
-        $this->assertSame(1, $import->found);
+        $this->getJson("/api/imports/{$import->id}")->assertJsonPath('found', 1);
         $this->postJson("/api/imports/{$import->id}/take");
-        $this->app->make(ImportDocuments::class)->take($import->refresh());
+        $this->app->make(RunImport::class)->handle($import->refresh());
         $bill = Document::query()->where('party_id', $vendor->id)->firstOrFail();
         $this->assertSame(
             ['bill', 'I2026-0001', 1250, '2026-12-24'],
@@ -384,10 +388,10 @@ final class PapersTest extends TestCase
             ['Accept' => 'application/json'],
         )
             ->assertCreated()
-            ->assertJsonPath('state', 'checking')
+            ->assertJsonPath('state', 'reading')
             ->json('id');
         $import = Import::query()->findOrFail(is_int($id) ? $id : 0);
-        $this->app->make(ImportDocuments::class)->check($import);
+        $this->app->make(RunImport::class)->handle($import);
 
         return $import->refresh();
     }

@@ -23,7 +23,7 @@ use Illuminate\Validation\ValidationException;
 /** What somebody says of a file before it is taken: of its columns, of one line, of all lines alike. */
 final readonly class DecideImport
 {
-    public function __construct(private CheckLines $check, private Clock $clock)
+    public function __construct(private CheckLines $check, private DecideDocuments $documents, private Clock $clock)
     {
     }
 
@@ -50,9 +50,7 @@ final readonly class DecideImport
             }
             if ($wanted->sheet !== $kept->sheet || $wanted->hasHeadings !== $kept->hasHeadings) {
                 // What its columns are is read anew.
-                $import->update($import->isOfRecords()
-                    ? ['settings' => $wanted, 'state' => ImportState::Reading, 'taken' => 0]
-                    : ['settings' => $wanted->with(['columns' => [], 'targets' => []]), 'state' => ImportState::Checking, 'taken' => 0]);
+                $import->update(['settings' => $wanted, 'state' => ImportState::Reading, 'taken' => 0]);
             } else {
                 $problem = $import->isOfRecords() ? Targets::problem($wanted->targets) : DocumentColumns::problem($wanted->targets);
                 if ($problem !== '' || count($wanted->targets) !== count($import->settings->columns)) {
@@ -78,8 +76,7 @@ final readonly class DecideImport
         $import->importLines()->delete();
         $import->update([
             'of' => $of, 'settings' => $import->settings->with(['columns' => [], 'targets' => []]), 'lines' => 0,
-            'taken' => 0, 'found' => 0, 'problems' => [],
-            'problem_count' => 0, 'state' => $of === Import::RECORDS ? ImportState::Reading : ImportState::Checking,
+            'taken' => 0, 'state' => ImportState::Reading,
         ]);
         ReadImport::dispatch($import->id);
     }
@@ -87,7 +84,7 @@ final readonly class DecideImport
     /**
      * What one line is: mended cells, whom it is about, or that it is left out.
      *
-     * @param array<int, string> $cells the mended ones by column
+     * @param array<int, array<int, string>> $cells the mended ones by line and column: a document has several lines
      *
      * @throws InterchangeRefused when the file is being taken by now, or there is no such record
      */
@@ -95,22 +92,42 @@ final readonly class DecideImport
     {
         DB::transaction(function () use ($import, $number, $cells, $decision, $recordId, $existing): void {
             $this->mustBeOpen($import);
-            $line = $import->importLines()->where('line', $number)->first() ?? throw InterchangeRefused::noSuchLine();
+            $line = $this->lineOf($import, $number);
             if ($decision === ImportLine::RECORD && ! Party::query()->whereKey($recordId)->exists()) {
                 throw InterchangeRefused::noSuchRecord();
             }
-            $kept = array_pad($line->cells(), count($import->settings->columns), '');
-            foreach ($cells as $column => $cell) {
-                if (isset($kept[$column])) {
-                    $kept[$column] = mb_substr($cell, 0, TableFile::LONGEST_CELL);
-                }
+            foreach ($cells as $at => $texts) {
+                $this->mend($import, $this->lineOf($import, $at), $line, $texts);
+            }
+            if (! $import->isOfRecords()) {
+                $this->documents->handle($import, $this->lineOf($import, $number), $decision, $recordId);
+
+                return;
             }
             $this->change($import, $number, [
-                'cells' => ImportLine::kept($kept), 'decision' => $decision, 'existing' => $existing,
+                'decision' => $decision, 'existing' => $existing,
                 'record_id' => $decision === ImportLine::RECORD ? $recordId : null,
             ]);
             $this->check->again($import, $import->importLines()->where('line', $number)->get());
         });
+    }
+
+    private function lineOf(Import $import, int $number): ImportLine
+    {
+        return $import->importLines()->where('line', $number)->first() ?? throw InterchangeRefused::noSuchLine();
+    }
+
+    /** @param  array<int, string>  $texts  by column */
+    private function mend(Import $import, ImportLine $line, ImportLine $of, array $texts): void
+    {
+        if ($line->head !== $of->head) {
+            throw InterchangeRefused::noSuchLine();
+        }
+        $kept = array_pad($line->cells(), count($import->settings->columns), '');
+        foreach (array_intersect_key($texts, $kept) as $column => $text) {
+            $kept[$column] = mb_substr($text, 0, TableFile::LONGEST_CELL);
+        }
+        $this->change($import, $line->line, ['cells' => ImportLine::kept(array_values($kept))]);
     }
 
     /**
@@ -122,6 +139,9 @@ final readonly class DecideImport
     {
         DB::transaction(function () use ($import, $outcome, $decision): void {
             $this->mustBeOpen($import);
+            if ($decision === ImportLine::NEW && ! $import->isOfRecords()) {
+                throw InterchangeRefused::noNewOfDocuments();
+            }
             $lines = fn () => DB::table('import_lines')->where('import_id', $import->id)->where('outcome', $outcome->value);
             if ($decision === ImportLine::OUT) {
                 $lines()->update(['decision' => $decision, 'outcome' => LineOutcome::LeftOut->value]);
@@ -150,7 +170,7 @@ final readonly class DecideImport
 
     private function mustBeOpen(Import $import): void
     {
-        if (! $import->refresh()->isOfRecords() || ! $import->state->isOpen()) {
+        if (! $import->refresh()->state->isOpen()) {
             throw InterchangeRefused::notNow($import->state->title());
         }
     }

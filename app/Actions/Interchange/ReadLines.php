@@ -6,11 +6,14 @@ namespace App\Actions\Interchange;
 
 use Almanac\Interchange\AddressBook;
 use Almanac\Interchange\ColumnFacts;
+use Almanac\Interchange\DocumentColumns;
+use Almanac\Interchange\FileKind;
 use Almanac\Interchange\GuessColumns;
 use Almanac\Interchange\ImportState;
 use Almanac\Interchange\InterchangeRefused;
 use Almanac\Interchange\LineOutcome;
 use Almanac\Interchange\TableFile;
+use Almanac\Interchange\UblTable;
 use App\Database\LongWork;
 use App\Facts\Interchange\OfficeReading;
 use App\Facts\Interchange\RememberedColumns;
@@ -20,7 +23,7 @@ use App\Models\ImportSettings;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 
-/** Reads the lines of a file of people and companies, and guesses what its columns are. */
+/** Reads the lines of a file, and guesses what its columns are. */
 final readonly class ReadLines
 {
     private const CHUNK = 250;
@@ -40,14 +43,14 @@ final readonly class ReadLines
             if ($columns === []) {
                 // Told by the first line, until somebody says otherwise.
                 $hasHeadings = ! $settings->format->isTable()
-                    || ($settings->columns === [] ? GuessColumns::isHeading($cells) : $settings->hasHeadings);
+                    || ($settings->columns === [] ? $this->isHeading($cells) : $settings->hasHeadings);
                 $columns = ColumnFacts::named($cells, $hasHeadings);
                 if ($hasHeadings) {
                     continue;
                 }
             }
             // As in our own template: a line of help, or an example.
-            if (str_starts_with($cells[0] ?? '', '# ')) {
+            if ($import->isOfRecords() && str_starts_with($cells[0] ?? '', '# ')) {
                 continue;
             }
             foreach ($cells as $at => $cell) {
@@ -55,7 +58,7 @@ final readonly class ReadLines
             }
             $rows[] = [
                 'import_id' => $import->id, 'line' => $line, 'cells' => ImportLine::kept($cells),
-                'outcome' => LineOutcome::New->value,
+                'outcome' => LineOutcome::New->value, 'head' => $line,
             ];
             $count++;
             if (count($rows) === self::CHUNK) {
@@ -67,13 +70,14 @@ final readonly class ReadLines
             throw InterchangeRefused::empty();
         }
         $this->keep($import, $rows, $count);
+        $settings = $this->guessed($import->of, $settings->with([
+            'sheets' => $sheets, 'sheet' => $settings->sheet === '' ? $sheets[0] ?? '' : $settings->sheet,
+            'columns' => array_values($columns), 'hasHeadings' => $hasHeadings,
+        ]));
+        // What documents have is little, and is told by headings alone.
+        $isKnown = ! $import->isOfRecords() && DocumentColumns::problem($settings->targets) === '';
         LongWork::step(fn () => $import->update([
-            'state' => ImportState::Columns,
-            'lines' => $count,
-            'settings' => $this->guessed($settings->with([
-                'sheets' => $sheets, 'sheet' => $settings->sheet === '' ? $sheets[0] ?? '' : $settings->sheet,
-                'columns' => array_values($columns), 'hasHeadings' => $hasHeadings,
-            ])),
+            'state' => $isKnown ? ImportState::Checking : ImportState::Columns, 'lines' => $count, 'taken' => 0, 'settings' => $settings,
         ]));
     }
 
@@ -89,15 +93,20 @@ final readonly class ReadLines
         });
     }
 
-    private function guessed(ImportSettings $settings): ImportSettings
+    /** @param  list<string>  $cells */
+    private function isHeading(array $cells): bool
+    {
+        return DocumentColumns::isNamedBy($cells) || GuessColumns::isHeading($cells);
+    }
+
+    private function guessed(string $of, ImportSettings $settings): ImportSettings
     {
         return $settings->with(['targets' => match (true) {
+            $settings->format === FileKind::Ubl => UblTable::targets(),
             ! $settings->format->isTable() => AddressBook::targets(),
-            default => RememberedColumns::of($settings, Import::RECORDS) ?? GuessColumns::of(
-                $settings->columns,
-                OfficeReading::fieldNames(),
-                OfficeReading::labels(),
-            ),
+            default => RememberedColumns::of($settings, $of) ?? ($of === Import::RECORDS
+                ? GuessColumns::of($settings->columns, OfficeReading::fieldNames(), OfficeReading::labels())
+                : DocumentColumns::guess(array_map(fn (ColumnFacts $one) => $one->heading, $settings->columns))),
         }])->asTold();
     }
 }

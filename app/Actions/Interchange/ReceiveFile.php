@@ -60,7 +60,7 @@ final readonly class ReceiveFile
             'name' => mb_substr(mb_scrub($name), 0, 200),
             'path' => $path,
             'of' => $isOfDocuments ? Import::DOCUMENTS : Import::RECORDS,
-            'state' => $isOfDocuments ? ImportState::Checking : ImportState::Reading,
+            'state' => ImportState::Reading,
             'settings' => new ImportSettings(format: $kind, isMonthFirst: $office->writesMonthFirst(), sign: $office->decimalSign()),
             'user_id' => $by->id,
             'created_at' => $this->clock->now(),

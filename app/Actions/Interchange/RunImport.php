@@ -9,7 +9,6 @@ use Almanac\Interchange\InterchangeRefused;
 use Almanac\Interchange\LineDone;
 use Almanac\Interchange\LineOutcome;
 use Almanac\Refusal;
-use App\Actions\Ledger\ImportDocuments;
 use App\Background\ReadImport;
 use App\Models\Change;
 use App\Models\Import;
@@ -20,35 +19,40 @@ use Illuminate\Support\Facades\Storage;
 final readonly class RunImport
 {
     public function __construct(
-        private ImportDocuments $documents,
         private ReadLines $read,
         private CheckLines $check,
         private TakeLines $take,
         private TakeBackLines $back,
+        private CheckDocuments $checkDocuments,
+        private TakeDocuments $takeDocuments,
+        private TakeBackDocuments $documentsBack,
     ) {
     }
 
     public function handle(Import $import): void
     {
-        if (! $import->isOfRecords()) {
-            match ($import->state) {
-                ImportState::Checking => $this->documents->check($import),
-                ImportState::Taking, ImportState::Counting => $this->documents->take($import),
-                default => null,
-            };
-
-            return;
-        }
         try {
-            match ($import->state) {
-                ImportState::Reading => $this->read->handle($import),
-                ImportState::Checking => $this->check->handle($import),
-                ImportState::Taking => $this->take->handle($import),
-                ImportState::TakingBack => $this->back->handle($import),
-                default => null,
-            };
+            $this->work($import);
         } catch (\Throwable $why) {
             $this->failed($import->refresh(), $why);
+        }
+    }
+
+    private function work(Import $import): void
+    {
+        $isOfRecords = $import->isOfRecords();
+        $state = $import->state;
+        match ($state) {
+            ImportState::Reading => $this->read->handle($import),
+            ImportState::Checking => $isOfRecords ? $this->check->handle($import) : $this->checkDocuments->handle($import),
+            ImportState::Taking => $isOfRecords ? $this->take->handle($import) : $this->takeDocuments->handle($import),
+            ImportState::Counting => $this->takeDocuments->count($import),
+            ImportState::TakingBack => $isOfRecords ? $this->back->handle($import) : $this->documentsBack->handle($import),
+            default => null,
+        };
+        // Of a table of documents whose columns are understood, nobody is asked.
+        if ($state === ImportState::Reading && $import->refresh()->state === ImportState::Checking) {
+            $this->work($import);
         }
     }
 
@@ -66,19 +70,16 @@ final readonly class RunImport
             if (! $import->state->mayBeTaken()) {
                 throw InterchangeRefused::notNow($import->state->title());
             }
-            if ($import->isOfRecords()) {
-                if ($import->importLines()->whereIn('outcome', [LineOutcome::New, LineOutcome::Changes])->whereNull('done')->doesntExist()) {
-                    throw InterchangeRefused::nothingToTake();
-                }
-                Storage::delete($import->path);
-                $import->update([
-                    'state' => ImportState::Taking,
-                    'failure' => '',
-                    'taken' => $import->importLines()->whereNotNull('done')->count(),
-                ]);
-            } elseif (! $this->documents->begin($import)) {
+            $left = $import->importLines()->whereIn('outcome', [LineOutcome::New, LineOutcome::Changes])->whereNull('done');
+            if ($import->state === ImportState::Checked && $left->doesntExist()) {
                 throw InterchangeRefused::nothingToTake();
             }
+            Storage::delete($import->path);
+            $import->update([
+                'state' => ImportState::Taking,
+                'failure' => '',
+                'taken' => $import->importLines()->whereNotNull('done')->whereColumn('line', 'head')->count(),
+            ]);
             ReadImport::dispatch($import->id);
         });
     }
@@ -87,8 +88,14 @@ final readonly class RunImport
     public function stop(Import $import): void
     {
         DB::transaction(function () use ($import): void {
-            if ($import->refresh()->isOfRecords() && $import->state === ImportState::Taking) {
+            if ($import->refresh()->state !== ImportState::Taking) {
+                return;
+            }
+            if ($import->isOfRecords()) {
                 $import->update(['state' => ImportState::Stopped, 'last_change_id' => (int) Change::query()->max('id')]);
+            } else {
+                $this->takeDocuments->letCount($import);
+                ReadImport::dispatch($import->id);
             }
         });
     }
@@ -97,12 +104,12 @@ final readonly class RunImport
     public function takeBack(Import $import): void
     {
         DB::transaction(function () use ($import): void {
-            if (! $import->refresh()->isOfRecords() || ! $import->state->mayBeTakenBack()) {
+            if (! $import->refresh()->state->mayBeTakenBack()) {
                 throw InterchangeRefused::notNow($import->state->title());
             }
             $import->update([
                 'state' => ImportState::TakingBack, 'failure' => '',
-                'taken' => $import->importLines()->whereIn('done', [LineDone::Added, LineDone::Changed])->count(),
+                'taken' => $import->importLines()->whereIn('done', [LineDone::Added, LineDone::Changed])->whereColumn('line', 'head')->count(),
             ]);
             ReadImport::dispatch($import->id);
         });
@@ -120,16 +127,13 @@ final readonly class RunImport
     /** @throws InterchangeRefused when it is being worked on */
     public function forget(Import $import): void
     {
-        if (! $import->isOfRecords()) {
-            $this->documents->forget($import);
-
-            return;
-        }
         DB::transaction(function () use ($import): void {
-            if ($import->refresh()->state === ImportState::Taking || $import->state === ImportState::TakingBack) {
+            if (in_array($import->refresh()->state, [ImportState::Taking, ImportState::Counting, ImportState::TakingBack], true)) {
                 throw InterchangeRefused::notNow($import->state->title());
             }
             Storage::delete($import->path);
+            // What it brought stays.
+            DB::table('documents')->where('import_id', $import->id)->update(['import_id' => null]);
             $import->delete();
         });
     }
@@ -142,7 +146,7 @@ final readonly class RunImport
         }
         $import->update([
             'state' => match ($import->state) {
-                ImportState::Taking, ImportState::TakingBack => ImportState::Stopped,
+                ImportState::Taking, ImportState::Counting, ImportState::TakingBack => ImportState::Stopped,
                 ImportState::Checking => ImportState::Columns,
                 default => ImportState::Failed,
             },

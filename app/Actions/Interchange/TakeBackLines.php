@@ -14,6 +14,7 @@ use App\Actions\Banking\KeepBankDetails;
 use App\Actions\Bulk\InTheirName;
 use App\Actions\Bulk\RunBulkChange;
 use App\Actions\Finding\IndexParties;
+use App\Actions\Ledger\DeleteDocuments;
 use App\Actions\Ledger\KeepStandings;
 use App\Actions\Notes\WriteLogEntry;
 use App\Actions\Records\DeleteParty;
@@ -21,10 +22,10 @@ use App\Actions\Records\PositionsSection;
 use App\Actions\Records\SaveSection;
 use App\Actions\Records\StaleSection;
 use App\Actions\Records\UndoSave;
+use App\Database\Ids;
 use App\Database\LongWork;
 use App\Facts\Records\SectionVersions;
 use App\Models\Change;
-use App\Models\Document;
 use App\Models\Import;
 use App\Models\ImportLine;
 use App\Models\LogEntry;
@@ -47,6 +48,7 @@ final readonly class TakeBackLines
         private SaveSection $save,
         private PositionsSection $positions,
         private KeepBankDetails $bank,
+        private DeleteDocuments $documents,
         private KeepStandings $standings,
         private WriteLogEntry $notes,
         private IndexParties $index,
@@ -173,11 +175,8 @@ final readonly class TakeBackLines
         if ($party->payments()->exists() || $party->documents()->whereNotIn('id', $party->openings()->select('id'))->exists()) {
             return;
         }
-        $ids = $party->openings()->where('state', DocumentState::Issued)->whereColumn('open_minor', 'total_minor')->pluck('id')->all();
-        foreach (['document_lines', 'document_dues', 'document_events'] as $table) {
-            DB::table($table)->whereIn('document_id', $ids)->delete();
-        }
-        Document::query()->whereKey($ids)->delete();
+        $ids = $party->openings()->where('state', DocumentState::Issued)->whereColumn('open_minor', 'total_minor')->pluck('id');
+        $this->documents->handle(Ids::of($ids));
         $this->standings->refresh($party->id);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Ledger;
 
-use Almanac\Interchange\ImportState;
 use Almanac\Interchange\InterchangeRefused;
 use Almanac\Interchange\ReadDocument;
 use Almanac\Ledger\DocumentKind;
@@ -49,27 +48,34 @@ final class StageDocuments
         return "{$document->kind->value}|{$document->number}|".($document->kind->isTheirs() ? $partyId : '');
     }
 
+    /** By which it is told whether what the book has under the same key says the same: whose it is, its day and its amount. */
+    public static function sign(ReadDocument $document, int $partyId): string
+    {
+        $total = $document->totals()->gross;
+
+        return "$partyId|{$document->date->toIso()}|$total->minor|$total->currency";
+    }
+
     /**
      * Of these documents, those that the book has already.
      *
-     * @param list<ReadDocument> $documents
+     * @param array<ReadDocument> $documents
      *
-     * @return array<string, true> by key
+     * @return array<string, string> their signs by their keys
      */
     public function kept(array $documents): array
     {
         $kept = [];
+        $kinds = array_unique(array_map(fn (ReadDocument $document) => $document->kind->value, $documents));
         foreach (array_chunk(array_values(array_unique(array_column($documents, 'number'))), self::ROWS) as $numbers) {
-            foreach (
-                DB::table('documents')
-                    ->whereIn('kind', array_unique(array_map(fn (ReadDocument $document) => $document->kind->value, $documents)))
-                    ->whereIn('number', $numbers)
-                    ->get(['kind', 'number', 'party_id', 'state']) as $row
-            ) {
+            $rows = DB::table('documents')->whereIn('kind', $kinds)->whereIn('number', $numbers)
+                ->get(['kind', 'number', 'party_id', 'state', 'dated_on', 'total_minor', 'currency']);
+            foreach ($rows as $row) {
                 $kind = DocumentKind::from((string) $row->kind);
                 // A number of ours is never given again; theirs is free once the document is void.
                 if (! $kind->isTheirs() || $row->state !== DocumentState::Void->value) {
-                    $kept["{$row->kind}|{$row->number}|".($kind->isTheirs() ? $row->party_id : '')] = true;
+                    $kept["{$row->kind}|{$row->number}|".($kind->isTheirs() ? $row->party_id : '')]
+                        = "$row->party_id|$row->dated_on|$row->total_minor|$row->currency";
                 }
             }
         }
@@ -80,15 +86,12 @@ final class StageDocuments
     /**
      * The numbers of their rows are given here, since nobody else writes meanwhile.
      *
-     * @param list<array{ReadDocument, int}> $chunk
+     * @param array<int, array{ReadDocument, int}> $chunk each with its party
      *
-     * @throws InterchangeRefused when somebody has entered one of them meanwhile
+     * @return array<int, int|string> by the same keys: the document that was made, or why none could be
      */
-    public function handle(array $chunk, Import $import): void
+    public function handle(array $chunk, Import $import): array
     {
-        if ($import->refresh()->state !== ImportState::Taking) {
-            throw InterchangeRefused::forgotten();
-        }
         $kept = $this->kept(array_column($chunk, 0));
         $parties = Party::query()
             ->with('addressUses.address', 'taxNumbers', 'clientTerms.listed', 'vendorTerms.listed')
@@ -98,15 +101,20 @@ final class StageDocuments
         foreach (Relation::ofAny(Ids::of($parties->keys()))->get(['id', 'from_id', 'to_id', 'list_item_id']) as $relation) {
             $this->tied[$relation->from_id] = $this->tied[$relation->to_id] = true;
         }
-        $next = (int) DB::table('documents')->max('id') + 1;
+        $id = (int) DB::table('documents')->max('id');
         $rows = ['documents' => [], 'document_dues' => [], 'document_lines' => [], 'document_events' => []];
+        $made = [];
         $now = $this->clock->now();
         foreach ($chunk as $at => [$document, $partyId]) {
             $party = $parties->get($partyId);
-            if (! $party instanceof Party || $party->isArchived() || isset($kept[self::key($document, $partyId)])) {
-                throw InterchangeRefused::changedMeanwhile($document->kind->title().' '.$document->number);
+            $key = self::key($document, $partyId);
+            if (! $party instanceof Party || $party->isArchived() || isset($kept[$key])) {
+                $made[$at] = InterchangeRefused::changedMeanwhile($document->kind->title().' '.$document->number)->getMessage();
+
+                continue;
             }
-            $id = $next + $at;
+            $kept[$key] = '';
+            $made[$at] = ++$id;
             $totals = $document->totals();
             $dues = $this->dues($document, $party, $totals->gross);
             $rows['documents'][] = $this->row($document, $party, $totals, $dues, $import) + [
@@ -149,6 +157,8 @@ final class StageDocuments
                 DB::table($table)->insert($some);
             }
         }
+
+        return $made;
     }
 
     /** A number of ours that a file brings is not given out again. */
@@ -200,7 +210,7 @@ final class StageDocuments
             'tax_minor' => $totals->tax->minor,
             'total_minor' => $totals->gross->minor,
             'open_minor' => $totals->gross->minor,
-            'reference' => mb_substr($document->reference, 0, 255),
+            'reference' => $document->reference,
             'note' => '',
             'copy' => $this->details($party, $document)[0],
             'version' => 1,

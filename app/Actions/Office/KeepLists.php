@@ -7,6 +7,7 @@ namespace App\Actions\Office;
 use Almanac\Records\OfficeList;
 use Almanac\Records\WordingRefused;
 use App\Actions\Finding\IndexParties;
+use App\Database\Ids;
 use App\Models\ListItem;
 use App\Register\ListUses;
 use App\Validation\FieldProblems;
@@ -38,9 +39,7 @@ final readonly class KeepLists
                     DB::table($table)->where($where)->where($column, $was)->update([$column => $item->name]);
                 }
                 // Tags and types are searched.
-                $this->index->these(
-                    DB::table('party_list_items')->where('list_item_id', $item->id)->pluck('party_id')->map(intval(...))->all(),
-                );
+                $this->index->these(Ids::of(DB::table('party_list_items')->where('list_item_id', $item->id)->pluck('party_id')));
             }
         });
     }

@@ -40,7 +40,7 @@ final readonly class ReadImports
 
     private const NAMES = ['name', 'prefix', 'given', 'middle', 'family', 'suffix'];
 
-    public function __construct(private OfficeReading $office, private Clock $clock)
+    public function __construct(private OfficeReading $office, private ReadImportedDocuments $documents, private Clock $clock)
     {
     }
 
@@ -64,7 +64,8 @@ final readonly class ReadImports
 
     public function lines(Import $import, ?LineOutcome $outcome, ?LineDone $done, int $page): ImportLinesData
     {
-        $lines = fn () => $import->importLines()->when($outcome !== null, fn ($some) => $some->where('outcome', $outcome))
+        // Of a document, the line on which it begins stands for all of it.
+        $lines = fn () => $import->importLines()->whereColumn('line', 'head')->when($outcome !== null, fn ($some) => $some->where('outcome', $outcome))
             ->when($done !== null, fn ($some) => $some->where('done', $done));
         $total = $lines()->count();
         $pages = max(1, (int) ceil($total / self::PAGE));
@@ -73,9 +74,12 @@ final readonly class ReadImports
         return new ImportLinesData($this->read($import, $lines()->forPage($page, self::PAGE)->get()), $total, $page, $pages);
     }
 
+    /** The line; of documents the one that it belongs to. */
     public function line(Import $import, int $line): ImportLineData
     {
-        return $this->read($import, $import->importLines()->where('line', $line)->get())[0];
+        $head = $import->importLines()->where('line', $line)->value('head');
+
+        return $this->read($import, $import->importLines()->where('line', $head)->get())[0];
     }
 
     /** @return \Generator<int, string> the wrong lines as a table, with a column that says why: mended, it can be handed in again */
@@ -103,7 +107,8 @@ final readonly class ReadImports
     {
         $counts = [];
         foreach (['outcome', 'done'] as $column) {
-            $rows = DB::table('import_lines')->whereIntegerInRaw('import_id', $ids)->whereNotNull($column)->groupBy('import_id', $column)
+            $rows = DB::table('import_lines')->whereIntegerInRaw('import_id', $ids)->whereNotNull($column)->whereColumn('line', 'head')
+                ->groupBy('import_id', $column)
                 ->selectRaw("import_id, $column as of, count(*) as lines")->get();
             foreach ($rows as $row) {
                 $counts[(int) $row->import_id][$column][(string) $row->of] = (int) $row->lines;
@@ -120,6 +125,9 @@ final readonly class ReadImports
      */
     private function read(Import $import, Collection $lines): array
     {
+        if (! $import->isOfRecords()) {
+            return $this->documents->of($import, $lines);
+        }
         $reader = PartyReader::of($import->settings->read(), $this->office->of($import->settings));
         $ids = [];
         foreach ($lines as $line) {
@@ -141,8 +149,10 @@ final readonly class ReadImports
                 $line->outcome->title(),
                 $row?->name() ?? implode(' ', array_slice(array_filter($cells, fn (string $cell) => $cell !== ''), 0, 3)),
                 $line->message,
-                $cells,
-                array_map(fn (array $problem) => new ImportCellProblemData($problem[0], $problem[1]), $line->problems),
+                array_map(
+                    fn (array $problem) => new ImportCellProblemData($line->line, $problem[0], $cells[$problem[0]] ?? '', $problem[1]),
+                    $line->problems,
+                ),
                 match (true) {
                     $isOpen && $line->outcome === LineOutcome::Changes && $record !== null => $this->changes(
                         $row, RowOfParty::of($record, $terms), $line, $import, $terms, $own,
@@ -161,6 +171,7 @@ final readonly class ReadImports
                 $line->existing?->value,
                 $line->done?->value,
                 $line->done?->title() ?? '',
+                null,
             );
         })->all());
     }
@@ -192,11 +203,6 @@ final readonly class ReadImports
 
     private function candidate(Party $party, bool $isSure): ImportCandidateData
     {
-        $row = RecordRow::of($party, $this->clock->today());
-
-        return new ImportCandidateData(
-            $party->id, $party->display_name,
-            implode(' · ', array_filter(["#$party->number", $row->position, $row->place, $row->email])), $isSure,
-        );
+        return ImportCandidateData::of($party, RecordRow::of($party, $this->clock->today()), $isSure);
     }
 }

@@ -5536,17 +5536,13 @@ export interface components {
             stateText: string;
             /** @description The kind of the file, for reading. */
             format: string;
-            /** @description Of people and companies: how many the file has. */
+            /** @description How many the file has. */
             lines: number;
             /** @description Documents, people and companies that would be added or changed. */
             found: number;
             /** @description Of what is under way, how many are done. */
             done: number;
-            /** @description Of documents: what cannot be read. */
-            problems: components["schemas"]["ImportProblem"][];
-            /** @description All of them, of which the first are shown. */
-            problemCount: number;
-            /** @description Of people and companies: what the lines come to. */
+            /** @description What its people and companies, or its documents, come to. */
             outcomes: components["schemas"]["ImportCount"][];
             /** @description What came of those that were taken. */
             results: components["schemas"]["ImportCount"][];
@@ -5575,13 +5571,19 @@ export interface components {
             isSure: boolean;
         };
         ImportCellInput: {
+            /** @description Of a document with several lines: which of them. */
+            line?: number;
             column: number;
             text: string;
         };
         /** @description What is wrong in a cell of a line, and how to mend it. */
         ImportCellProblem: {
+            /** @description In the file: a document may have several. */
+            line: number;
             /** @description From nought. */
             column: number;
+            /** @description What stands in it. */
+            text: string;
             message: string;
         };
         /** @description One thing that a line changes. */
@@ -5652,20 +5654,19 @@ export interface components {
             title: string;
             count: number;
         };
-        /** @description A line of a file, and what it comes to. */
+        /** @description A line of a file, or the lines of one document, and what it comes to. */
         ImportLine: {
             /** @description In the file. */
             line: number;
             /** @enum {string} */
             outcome: "new" | "changes" | "same" | "doubtful" | "wrong" | "left-out";
             outcomeText: string;
-            /** @description Whom it is of, as far as it can be read. */
+            /** @description Whom it is of, or which document it is, as far as it can be read. */
             name: string;
             /** @description What there is to say of it, or why it was not possible. */
             message: string;
-            cells: string[];
             problems: components["schemas"]["ImportCellProblem"][];
-            /** @description What it would change, or add. */
+            /** @description What it would change, or add; of a document what it says. */
             changes: components["schemas"]["ImportChange"][];
             record: components["schemas"]["ImportCandidate"] | null;
             /** @description Whom it may be. */
@@ -5680,6 +5681,8 @@ export interface components {
             /** @enum {string|null} */
             done: "added" | "changed" | "same" | "refused" | "taken-back" | "kept" | null;
             doneText: string;
+            /** @description The document that it became. */
+            documentId: number | null;
         };
         ImportLineInput: {
             /** @description The cells that are mended. */
@@ -5700,13 +5703,6 @@ export interface components {
             total: number;
             page: number;
             pages: number;
-        };
-        /** @description What cannot be read of a file, and where. */
-        ImportProblem: {
-            line: number;
-            /** @description The column. */
-            field: string;
-            message: string;
         };
         /** @description What a column of a file can be said to be. */
         ImportTarget: {

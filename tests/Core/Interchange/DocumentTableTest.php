@@ -7,7 +7,8 @@ namespace Tests\Core\Interchange;
 use Almanac\Calendar\Day;
 use Almanac\Calendar\TypedDay;
 use Almanac\Interchange\CsvTable;
-use Almanac\Interchange\DocumentTable;
+use Almanac\Interchange\DocumentColumns;
+use Almanac\Interchange\DocumentReader;
 use Almanac\Interchange\HolidayCalendar;
 use Almanac\Interchange\InterchangeRefused;
 use Almanac\Interchange\ReadDocument;
@@ -70,7 +71,7 @@ final class DocumentTableTest extends TestCase
         $this->assertSame([
             2 => ['amount: “ten” is not a number. Write it like 1250.00.'],
             3 => ['kind: “warrant” is not a kind of document. Write invoice, credit note, bill, quote, order or purchase order.'],
-            4 => ['party: Say what this line is for.', 'date: There is no 31 February: February 2026 has 28 days.'],
+            4 => ['party: Type whose it is: a name, or their number.', 'date: There is no 31 February: February 2026 has 28 days.'],
             5 => ['due: A document dated 3 Nov 2026 cannot be due earlier, on 1 Nov 2026.'],
             6 => ['tax: “150” is not a percentage. Write a number from 0 to 100, like 2 or 2.5.'],
             7 => ['amount: The document comes to USD −5.00. For money that goes back, write a credit note.'],
@@ -78,13 +79,20 @@ final class DocumentTableTest extends TestCase
         ], array_map(fn (array $found) => array_map(fn (array $one) => "$one[0]: $one[1]", $found), $problems));
     }
 
-    #[TestWith(['', 'There is nothing in the file.'])]
-    #[TestWith(["kind,number\ninvoice,1", 'The first line must name the columns. Missing: party, date, amount.'])]
-    #[TestWith(["kind,number,party,date,amount\n", 'There is nothing in the file.'])]
-    public function test_a_table_that_cannot_be_read_says_why(string $content, string $message): void
+    /** @param  list<string>  $targets */
+    #[TestWith([['kind', 'number', '', '', ''], 'Say which column is: client or vendor, date, amount.'])]
+    #[TestWith([['kind', 'number', 'party', 'date', 'amount', 'amount'], 'Two columns are said to be “Amount”. Leave one of them out.'])]
+    #[TestWith([['kind', 'number', 'party', 'party-number', 'date', 'amount'], ''])]
+    public function test_what_is_in_the_way_of_reading_columns_so_is_told(array $targets, string $problem): void
     {
-        $this->expectExceptionMessage($message);
-        $this->read($content);
+        $this->assertSame($problem, DocumentColumns::problem($targets));
+    }
+
+    public function test_no_document_has_more_lines_than_an_office_would_write(): void
+    {
+        $reader = DocumentReader::of(['kind', 'number', 'party', 'date', 'amount'], TypedDay::reader(Day::of(2026, 11, 24), true), 'USD');
+        $lines = array_fill(1, 1500, ['invoice', '7', 'Penhallow', '2026-11-03', '1']);
+        $this->assertSame([1 => 1000, 1001 => 500], array_map(count(...), iterator_to_array($reader->documents($lines))));
     }
 
     /** RFC 5545: events of whole days, those that repeat, those that last. */
@@ -118,10 +126,23 @@ final class DocumentTableTest extends TestCase
         HolidayCalendar::read('kind,number', Day::of(2026, 11, 24));
     }
 
-    /** @return array{array<int, ReadDocument>, array<int, list<array{string, string}>>} */
+    /** @return array{array<int, ReadDocument>, array<int, list<array{string, string}>>} by line; what is wrong with the column's name */
     private function read(string $content): array
     {
-        return DocumentTable::read(CsvTable::rows($content), TypedDay::reader(Day::of(2026, 11, 24), true), 'USD');
+        $rows = iterator_to_array(CsvTable::rows($content));
+        $targets = DocumentColumns::guess(array_shift($rows) ?? []);
+        $rows = array_combine(array_slice(array_keys(iterator_to_array(CsvTable::rows($content))), 1), $rows);
+        $reader = DocumentReader::of($targets, TypedDay::reader(Day::of(2026, 11, 24), true), 'USD');
+        $documents = $problems = [];
+        foreach ($reader->documents($rows) as $head => $lines) {
+            $read = $reader->read($lines);
+            $documents += $read->document === null ? [] : [$head => $read->document];
+            foreach ($read->problems as $line => $found) {
+                $problems[$line] = array_map(fn (array $one) => [$targets[$one[0]], $one[1]], $found);
+            }
+        }
+
+        return [$documents, $problems];
     }
 
     /** @return list<string> */

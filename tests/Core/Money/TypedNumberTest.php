@@ -8,8 +8,7 @@ use Almanac\Calendar\Day;
 use Almanac\Calendar\TypedDay;
 use Almanac\Details\FieldKind;
 use Almanac\Details\FieldReader;
-use Almanac\Interchange\CsvTable;
-use Almanac\Interchange\DocumentTable;
+use Almanac\Interchange\DocumentReader;
 use Almanac\Ledger\Line;
 use Almanac\Money\BadAmount;
 use Almanac\Money\DecimalSign;
@@ -210,12 +209,9 @@ final class TypedNumberTest extends TestCase
 
     private static function ofFile(string $typed): string
     {
-        [$documents, $problems] = DocumentTable::read(
-            CsvTable::rows("kind,number,party,date,amount\ninvoice,1,Somebody,2026-11-01,\"$typed\"\n"),
-            self::dates(),
-            'USD',
-        );
+        $read = DocumentReader::of(['kind', 'number', 'party', 'date', 'amount'], self::dates(), 'USD')
+            ->read([1 => ['invoice', '1', 'Somebody', '2026-11-01', $typed]]);
 
-        return $problems === [] ? $documents[2]->totals()->gross->toDecimal() : throw BadAmount::notANumber($typed);
+        return $read->document?->totals()->gross->toDecimal() ?? throw BadAmount::notANumber($typed);
     }
 }

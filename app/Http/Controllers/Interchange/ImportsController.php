@@ -151,7 +151,7 @@ final readonly class ImportsController
         /** @var array{decision: string|null, recordId: int|null, existing: string|null} $said */
         $said = $request->validated();
         $this->decide->line(
-            $import, $line, $request->cells(), $said['decision'], $said['recordId'],
+            $import, $line, $request->cells($line), $said['decision'], $said['recordId'],
             OnExisting::tryFrom($said['existing'] ?? ''),
         );
 

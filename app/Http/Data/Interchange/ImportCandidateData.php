@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Interchange;
 
+use App\Facts\Records\RecordRow;
+use App\Models\Party;
 use OpenApi\Attributes as OA;
 
 /** Somebody of the book whom a line may be about. */
@@ -20,5 +22,13 @@ final readonly class ImportCandidateData
         #[OA\Property]
         public bool $isSure,
     ) {
+    }
+
+    public static function of(Party $party, RecordRow $row, bool $isSure): self
+    {
+        return new self(
+            $party->id, $party->display_name,
+            implode(' · ', array_filter(["#$party->number", $row->position, $row->place, $row->email])), $isSure,
+        );
     }
 }

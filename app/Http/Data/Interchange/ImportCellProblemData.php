@@ -11,8 +11,12 @@ use OpenApi\Attributes as OA;
 final readonly class ImportCellProblemData
 {
     public function __construct(
+        #[OA\Property(description: 'In the file: a document may have several.')]
+        public int $line,
         #[OA\Property(description: 'From nought.')]
         public int $column,
+        #[OA\Property(description: 'What stands in it.')]
+        public string $text,
         #[OA\Property]
         public string $message,
     ) {

@@ -17,7 +17,6 @@ use OpenApi\Attributes as OA;
 final readonly class ImportData
 {
     /**
-     * @param list<ImportProblemData> $problems
      * @param list<ImportCountData> $outcomes
      * @param list<ImportCountData> $results
      */
@@ -34,18 +33,14 @@ final readonly class ImportData
         public string $stateText,
         #[OA\Property(description: 'The kind of the file, for reading.')]
         public string $format,
-        #[OA\Property(description: 'Of people and companies: how many the file has.')]
+        #[OA\Property(description: 'How many the file has.')]
         public int $lines,
         #[OA\Property(description: 'Documents, people and companies that would be added or changed.')]
         public int $found,
         #[OA\Property(description: 'Of what is under way, how many are done.')]
         public int $done,
-        #[OA\Property(description: 'Of documents: what cannot be read.', items: new OA\Items(ref: '#/components/schemas/ImportProblem'))]
-        public array $problems,
-        #[OA\Property(description: 'All of them, of which the first are shown.')]
-        public int $problemCount,
         #[OA\Property(
-            description: 'Of people and companies: what the lines come to.',
+            description: 'What its people and companies, or its documents, come to.',
             items: new OA\Items(ref: '#/components/schemas/ImportCount'),
         )]
         public array $outcomes,
@@ -83,9 +78,8 @@ final readonly class ImportData
     public static function of(Import $import, array $outcomes, array $results, User $reader): self
     {
         $isTheirs = $reader->maySteer($import);
-        $takes = array_sum(array_map(fn (LineOutcome $one) => $one->isTaken() ? $outcomes[$one->value] ?? 0 : 0, LineOutcome::cases()));
+        $found = array_sum(array_map(fn (LineOutcome $one) => $one->isTaken() ? $outcomes[$one->value] ?? 0 : 0, LineOutcome::cases()));
         $done = array_sum($results);
-        $found = $import->isOfRecords() ? $takes : $import->found;
 
         return new self(
             $import->id,
@@ -97,11 +91,6 @@ final readonly class ImportData
             $import->lines,
             $found,
             $import->taken,
-            array_map(
-                fn (array $problem) => new ImportProblemData($problem['line'], $problem['field'], $problem['message']),
-                $import->problems,
-            ),
-            $import->problem_count,
             self::counts(LineOutcome::cases(), $outcomes),
             self::counts(LineDone::cases(), $results),
             $import->failure,
@@ -111,10 +100,9 @@ final readonly class ImportData
             $isTheirs,
             $import->state->isUnderWay(),
             $import->isOpen(),
-            $isTheirs && $import->state->mayBeTaken() && $found - ($import->isOfRecords() ? $done : 0) > 0,
-            $isTheirs && $import->isOfRecords() && $import->state === ImportState::Taking,
+            $isTheirs && $import->state->mayBeTaken() && $found - $done > 0,
+            $isTheirs && $import->state === ImportState::Taking,
             $isTheirs
-                && $import->isOfRecords()
                 && $import->state->mayBeTakenBack()
                 && ($results[LineDone::Added->value] ?? 0) + ($results[LineDone::Changed->value] ?? 0) > 0,
             $isTheirs && $import->state->mayBeForgotten(),

@@ -9,12 +9,11 @@ use Almanac\Interchange\LineOutcome;
 use Almanac\Interchange\OnExisting;
 use OpenApi\Attributes as OA;
 
-/** A line of a file, and what it comes to. */
+/** A line of a file, or the lines of one document, and what it comes to. */
 #[OA\Schema(schema: 'ImportLine')]
 final readonly class ImportLineData
 {
     /**
-     * @param list<string> $cells
      * @param list<ImportCellProblemData> $problems
      * @param list<ImportChangeData> $changes
      * @param list<ImportCandidateData> $candidates
@@ -26,17 +25,15 @@ final readonly class ImportLineData
         public string $outcome,
         #[OA\Property]
         public string $outcomeText,
-        #[OA\Property(description: 'Whom it is of, as far as it can be read.')]
+        #[OA\Property(description: 'Whom it is of, or which document it is, as far as it can be read.')]
         public string $name,
         #[OA\Property(description: 'What there is to say of it, or why it was not possible.')]
         public string $message,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
-        public array $cells,
         #[OA\Property(items: new OA\Items(ref: '#/components/schemas/ImportCellProblem'))]
         public array $problems,
-        #[OA\Property(description: 'What it would change, or add.', items: new OA\Items(ref: '#/components/schemas/ImportChange'))]
+        #[OA\Property(description: 'What it would change, or add; of a document what it says.', items: new OA\Items(ref: '#/components/schemas/ImportChange'))]
         public array $changes,
-        #[OA\Property(description: 'Whom it changes; once it is taken, whom it added.', nullable: true)]
+        #[OA\Property(description: 'Whom it changes, or whose the document is; once it is taken, whom it added.', nullable: true)]
         public ?ImportCandidateData $record,
         #[OA\Property(description: 'Whom it may be.', items: new OA\Items(ref: '#/components/schemas/ImportCandidate'))]
         public array $candidates,
@@ -48,6 +45,8 @@ final readonly class ImportLineData
         public ?string $done,
         #[OA\Property]
         public string $doneText,
+        #[OA\Property(description: 'The document that it became.', nullable: true)]
+        public ?int $documentId,
     ) {
     }
 }

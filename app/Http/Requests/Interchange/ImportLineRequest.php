@@ -15,10 +15,14 @@ use Illuminate\Validation\Rule;
 /** What somebody says of one line of a file. */
 final class ImportLineRequest extends ShapedRequest
 {
+    /** A file of so many rows may have more lines, some of them empty. */
+    private const LAST_LINE = 10_000_000;
+
     public static function shape(): Shape
     {
         return Shape::named('ImportLineInput', [
             'cells' => Input::listOf(Shape::named('ImportCellInput', [
+                'line' => Input::whole(0, self::LAST_LINE)->optional()->says('Of a document with several lines: which of them.'),
                 'column' => Input::whole(0, TableFile::MOST_COLUMNS - 1),
                 'text' => Input::text(TableFile::LONGEST_CELL),
             ]), TableFile::MOST_COLUMNS)->says('The cells that are mended.'),
@@ -34,12 +38,20 @@ final class ImportLineRequest extends ShapedRequest
         return ['decision' => [Rule::in([ImportLine::NEW, ImportLine::RECORD, ImportLine::OUT])]];
     }
 
-    /** @return array<int, string> by column */
-    public function cells(): array
+    /**
+     * @param int $line of those that name none
+     *
+     * @return array<int, array<int, string>> by line and column
+     */
+    public function cells(int $line): array
     {
-        /** @var list<array{column: int, text: string|null}> $cells */
-        $cells = $this->validated('cells');
+        /** @var list<array{line?: int|null, column: int, text: string|null}> $given */
+        $given = $this->validated('cells');
+        $cells = [];
+        foreach ($given as $one) {
+            $cells[$one['line'] ?? $line][$one['column']] = $one['text'] ?? '';
+        }
 
-        return array_map(strval(...), array_column($cells, 'text', 'column'));
+        return $cells;
     }
 }

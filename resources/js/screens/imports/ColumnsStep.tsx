@@ -162,7 +162,7 @@ function Matching({ one, columns, readBy, onRead, onDone }: Props & { columns: C
                 {saving.message !== undefined && <Notice tone="stop" title={saving.message} />}
                 <Row $gap="small">
                     <MainButton type="submit">{isOfRecords ? 'Check the lines' : 'Check the documents'}</MainButton>
-                    {one.state === 'checked' && <QuietButton onPress={onDone}>{isOfRecords ? 'Back to the lines' : 'Back to what was found'}</QuietButton>}
+                    {one.state === 'checked' && <QuietButton onPress={onDone}>{isOfRecords ? 'Back to the lines' : 'Back to the documents'}</QuietButton>}
                     <Small>Nothing is imported yet.</Small>
                 </Row>
             </Stack>

@@ -32,6 +32,7 @@ export function ImportLine({ one, line }: { one: Schemas['Import']; line: Line }
     const [isPicking, setPicking] = useState(false);
     const saving = useSaving();
     const isOpen = one.state === 'checked';
+    const isOfRecords = one.of === 'records';
     const tell = (said: Partial<Said>) => saving.run(async () => {
         await ask(api.PUT('/api/imports/{import}/lines/{line}', {
             params: { path: { import: one.id, line: line.line } },
@@ -44,7 +45,7 @@ export function ImportLine({ one, line }: { one: Schemas['Import']; line: Line }
             <Stack $gap="tight" $stretch>
                 <Row>
                     <Quiet>Line {line.line}</Quiet>
-                    {line.record === null ? <strong>{line.name}</strong> : <Link className="name" to={`/records/${line.record.id}`}>{line.record.name}</Link>}
+                    <Named one={one} line={line} />
                     {line.record !== null && <Small>{line.record.detail}</Small>}
                     {line.done !== null && <Small>{line.doneText}</Small>}
                 </Row>
@@ -57,9 +58,13 @@ export function ImportLine({ one, line }: { one: Schemas['Import']; line: Line }
                         {line.outcome === 'doubtful' && line.candidates.map(({ id, name, detail }) => (
                             <Button key={id} onPress={() => tell({ decision: 'record', recordId: id })}>It is {name} <Small>{detail}</Small></Button>
                         ))}
-                        {line.outcome === 'doubtful' && <Button onPress={() => tell({ decision: 'new', recordId: null })}>Somebody new</Button>}
+                        {line.outcome === 'doubtful' && isOfRecords && (
+                            <Button onPress={() => tell({ decision: 'new', recordId: null })}>Somebody new</Button>
+                        )}
                         {(line.outcome === 'doubtful' || line.outcome === 'new') && (
-                            <QuietButton aria-expanded={isPicking} onPress={() => setPicking(!isPicking)}>Somebody in the book</QuietButton>
+                            <QuietButton aria-expanded={isPicking} onPress={() => setPicking(!isPicking)}>
+                                {isOfRecords ? 'Somebody in the book' : 'Choose whose it is'}
+                            </QuietButton>
                         )}
                         {line.outcome === 'changes' && line.existing !== 'take-over' && (
                             <QuietButton onPress={() => tell({ existing: 'take-over' })}>Take over all of it</QuietButton>
@@ -74,7 +79,7 @@ export function ImportLine({ one, line }: { one: Schemas['Import']; line: Line }
                 )}
                 {isPicking && (
                     <RecordPicker
-                        label={`Whom line ${line.line} is of`}
+                        label={isOfRecords ? `Whom line ${line.line} is of` : `Whose ${line.name} is`}
                         onPick={({ id }) => { setPicking(false); void tell({ decision: 'record', recordId: id }); }}
                         onLeave={() => setPicking(false)}
                     />
@@ -82,6 +87,15 @@ export function ImportLine({ one, line }: { one: Schemas['Import']; line: Line }
             </Stack>
         </li>
     );
+}
+
+/** Whom the line is of; of a document which it is, and whose. */
+function Named({ one, line: { name, record, documentId } }: { one: Schemas['Import']; line: Line }) {
+    const whose = record !== null && <Link className="name" to={`/records/${record.id}`}>{record.name}</Link>;
+    if (one.of === 'records') {
+        return whose || <strong>{name}</strong>;
+    }
+    return <>{documentId === null ? <strong>{name}</strong> : <Link to={`/documents/${documentId}`}>{name}</Link>} {whose}</>;
 }
 
 /** What it changes, old beside new; of somebody new what is known of them. */
@@ -104,26 +118,27 @@ function Changes({ line }: { line: Line }) {
 /** What is wrong, each at its own cell, to be mended where it stands. */
 function Mending({ one, line, tell }: { one: Schemas['Import']; line: Line; tell: (said: Partial<Said>) => Promise<boolean> }) {
     const { data: columns } = useQuery(importColumnsQuery(one.id));
-    const [cells, setCells] = useState<Record<number, string>>({});
-    const problems = new Map(line.problems.map(({ column, message }) => [column, message]));
+    const [texts, setTexts] = useState<Record<string, string>>({});
+    // Of several things that are wrong with a cell, the last is told.
+    const cells = [...new Map(line.problems.map((problem) => [`${problem.line} ${problem.column}`, problem]))];
     const mend = async () => {
-        await tell({ cells: Object.entries(cells).map(([column, text]) => ({ column: Number(column), text })) });
+        await tell({ cells: cells.map(([key, { line: at, column, text }]) => ({ line: at, column, text: texts[key] ?? text })) });
     };
     return (
         <Form onSave={mend} onSubmit={(event) => { event.preventDefault(); void mend(); }}>
             <FieldRow>
-                {[...problems].map(([column, message]) => (
+                {cells.map(([key, { line: at, column, text, message }]) => (
                     <Field
-                        key={column}
-                        label={columns?.columns[column]?.heading ?? `Column ${column + 1}`}
+                        key={key}
+                        label={cellName(columns, column, at === line.line ? undefined : at)}
                         width="phrase"
                         problem={message}
-                        value={cells[column] ?? line.cells[column] ?? ''}
-                        onChange={(text) => setCells((before) => ({ ...before, [column]: text }))}
+                        value={texts[key] ?? text}
+                        onChange={(typed) => setTexts((before) => ({ ...before, [key]: typed }))}
                     />
                 ))}
             </FieldRow>
-            <Button type="submit">Mend this line</Button>
+            <Button type="submit">{one.of === 'records' ? 'Mend this line' : 'Mend this document'}</Button>
         </Form>
     );
 }
@@ -132,9 +147,14 @@ function Wrong({ one, line }: { one: Schemas['Import']; line: Line }) {
     const { data: columns } = useQuery(importColumnsQuery(one.id));
     return (
         <>
-            {line.problems.map(({ column, message }, at) => (
-                <Mark key={at} tone="stop">{`${columns?.columns[column]?.heading ?? ''}: ${message}`}</Mark>
+            {line.problems.map(({ line: at, column, message }, place) => (
+                <Mark key={place} tone="stop">{`${cellName(columns, column, at === line.line ? undefined : at)}: ${message}`}</Mark>
             ))}
         </>
     );
+}
+
+function cellName(columns: Schemas['ImportColumns'] | undefined, column: number, line: number | undefined): string {
+    const name = columns?.columns[column]?.heading ?? `Column ${column + 1}`;
+    return line === undefined ? name : `${name}, line ${line}`;
 }

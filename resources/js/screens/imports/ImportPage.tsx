@@ -11,7 +11,6 @@ import { Mark, Notice, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { AwaitedSheet } from '../../ui/Unread';
 import { useTitle } from '../../ui/useTitle';
 import { ColumnsStep, type ReadBy } from './ColumnsStep';
-import { DocumentsFound } from './DocumentsFound';
 import { LinesStep } from './LinesStep';
 
 type Import = Schemas['Import'];
@@ -67,7 +66,7 @@ function OneImport({ one }: { one: Import }) {
     };
     const isOfRecords = one.of === 'records';
     const showsColumns = one.isOpen && one.isTheirs && (one.state === 'columns' || isMatching);
-    const showsLines = isOfRecords && one.isTheirs && !showsColumns && ['checked', 'stopped', 'taken', 'taken-back'].includes(one.state);
+    const showsLines = one.isTheirs && !showsColumns && ['checked', 'stopped', 'taken', 'taken-back'].includes(one.state);
 
     return (
         <Sheet id="sheet" tabIndex={-1}>
@@ -89,8 +88,6 @@ function OneImport({ one }: { one: Import }) {
                         onDone={() => setMatching(false)}
                     />
                 )}
-                {!isOfRecords && !showsColumns && <DocumentsFound one={one} />}
-                {showsLines && <LinesStep one={one} />}
                 {!one.isTheirs && <Quiet>Only {one.by} or an administrator can look into it: what is in a file may be private.</Quiet>}
                 <Row $gap="small">
                     {(one.mayTake || one.isStuck) && !showsColumns && (
@@ -105,6 +102,7 @@ function OneImport({ one }: { one: Import }) {
                     {one.mayForget && <QuietButton onPress={discard}>Discard this file</QuietButton>}
                     {showsLines && one.state === 'checked' && <Small>{stayingOut(one)}</Small>}
                 </Row>
+                {showsLines && <LinesStep one={one} />}
             </Stack>
         </Sheet>
     );
@@ -122,9 +120,9 @@ function takingWords({ isStuck, state, found, of }: Import): string {
 }
 
 /** What of it is not imported as it stands. */
-function stayingOut({ outcomes }: Import): string {
+function stayingOut({ outcomes, of }: Import): string {
     const out = outcomes.filter(({ outcome }) => outcome === 'doubtful' || outcome === 'wrong').map(({ title, count }) => `${count.toLocaleString('en')} ${title}`);
-    return out.length === 0 ? '' : `Lines that are not imported so: ${out.join(', ')}.`;
+    return out.length === 0 ? '' : `${of === 'documents' ? 'Documents' : 'Lines'} that are not imported so: ${out.join(', ')}.`;
 }
 
 /** How far the work has come that is under way. */
@@ -132,7 +130,7 @@ function UnderWay({ one }: { one: Import }) {
     if (!one.isUnderWay || one.isStuck) {
         return null;
     }
-    const of = one.of === 'documents' || one.state === 'taking' || one.state === 'taking-back' ? one.found : one.lines;
+    const of = one.state === 'reading' || one.state === 'checking' ? one.lines : one.found;
     return (
         <Stack $gap="tight" $stretch>
             <Progress label={one.stateText} done={one.state === 'reading' ? one.lines : one.done} of={Math.max(of, one.done)} />

@@ -25,10 +25,11 @@ const FOR_ALL: Partial<Record<Outcome, { decision: 'new' | 'out' | null; name: s
     'left-out': [{ decision: null, name: 'Take all in again' }],
 };
 
-/** The lines of a file by what they come to, or by what came of them. */
+/** The lines of a file, or its documents, by what they come to, or by what came of them. */
 export function LinesStep({ one }: { one: Import }) {
     const say = useSay();
     const isOpen = one.state === 'checked';
+    const isOfRecords = one.of === 'records';
     const counts = isOpen ? one.outcomes : [...one.results, ...one.outcomes.filter(({ outcome }) => outcome === 'wrong' || outcome === 'doubtful')];
     const [wanted, setWanted] = useState('');
     // First what somebody has to look at.
@@ -51,20 +52,20 @@ export function LinesStep({ one }: { one: Import }) {
     return (
         <Stack $stretch as="section" aria-labelledby="lines">
             <Row $apart>
-                <Heading id="lines">The lines</Heading>
+                <Heading id="lines">{isOfRecords ? 'The lines' : 'The documents'}</Heading>
                 {one.outcomes.some(({ outcome: is }) => is === 'wrong') && (
                     <a href={`/api/imports/${one.id}/wrong`}>Save the wrong lines as a table</a>
                 )}
             </Row>
             <OneOf
-                label="Which lines"
+                label={isOfRecords ? 'Which lines' : 'Which documents'}
                 options={counts.map(({ outcome: id, title, count }) => ({ id, name: `${title} ${count.toLocaleString('en')}` }))}
                 value={shown.outcome}
                 onChange={setWanted}
             />
             {isOpen && FOR_ALL[outcome] !== undefined && (
                 <Row $gap="small">
-                    {FOR_ALL[outcome].map(({ decision, name }) => (
+                    {FOR_ALL[outcome].filter(({ decision }) => isOfRecords || decision !== 'new').map(({ decision, name }) => (
                         <Button key={name} onPress={() => decideAll(outcome, decision)}>{name}</Button>
                     ))}
                 </Row>
@@ -81,12 +82,13 @@ function Lines({ one, wanted }: { one: Import; wanted: LinesWanted }) {
         return error === null ? <Quiet>Reading the lines …</Quiet> : <Unread what="The lines" error={error} retry={() => void refetch()} />;
     }
     return (
-        <>
+        // Of a line that is decided, the keyboard goes to the first of those that are left.
+        <Stack $stretch role="group" aria-labelledby="lines" tabIndex={-1}>
             {data.lines.length === 0 && <Quiet>None of them any more.</Quiet>}
             <LineList>
                 {data.lines.map((line) => <ImportLine key={line.line} one={one} line={line} />)}
             </LineList>
             <Pager page={data.page} pages={data.pages} onGo={setPage} />
-        </>
+        </Stack>
     );
 }

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Interchange;
+
+use Almanac\Interchange\DocumentReader;
+use Almanac\Interchange\ImportState;
+use Almanac\Interchange\InterchangeRefused;
+use Almanac\Interchange\LineDone;
+use Almanac\Interchange\LineOutcome;
+use Almanac\Ledger\DocumentState;
+use App\Actions\Ledger\KeepStandings;
+use App\Actions\Ledger\StageDocuments;
+use App\Database\LongWork;
+use App\Models\Change;
+use App\Models\Document;
+use App\Models\Import;
+use App\Models\ImportLine;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Takes the documents of a file into the ledger: a few at a time, each few a transaction of its own, so that others get in
+ * between. They stand there without counting, and all of them begin to count in one moment: nobody sees half a ledger.
+ * A line that was taken says what came of it in the same transaction, and is not taken again.
+ */
+final readonly class TakeDocuments
+{
+    private const FEW = 100;
+
+    private const PARTIES = 50;
+
+    public function __construct(private CheckDocuments $check, private StageDocuments $stage, private KeepStandings $standings)
+    {
+    }
+
+    public function handle(Import $import): void
+    {
+        $reader = $this->check->reader($import);
+        LongWork::steps(fn () => $this->step($import->refresh(), $reader));
+        if ($import->refresh()->state === ImportState::Counting) {
+            $this->count($import);
+        }
+    }
+
+    /** From one moment to the next all that was taken counts. Runs inside a transaction. */
+    public function letCount(Import $import): void
+    {
+        Document::staged($import->id)->update([
+            'state' => DB::raw("iif(total_minor = 0, '".DocumentState::Settled->value."', '".DocumentState::Issued->value."')"),
+            'settled_on' => DB::raw('iif(total_minor = 0, dated_on, null)'),
+            'next_due_on' => DB::raw('iif(total_minor = 0, null, next_due_on)'),
+        ]);
+        // What they come to is added to the sums of the ledger by this.
+        $import->update(['state' => ImportState::Counting]);
+    }
+
+    /** Works out anew how those stand whom it concerns. */
+    public function count(Import $import): void
+    {
+        $ids = Document::query()->where('import_id', $import->id)->distinct()->orderBy('party_id')->pluck('party_id')->all();
+        foreach (array_chunk($ids, self::PARTIES) as $some) {
+            LongWork::step(function () use ($some, $import): void {
+                $this->standings->refresh(...$some);
+                $import->touch();
+            });
+        }
+        LongWork::step(fn () => $import->refresh()->state === ImportState::Counting
+            ? $import->update([
+                'state' => $this->left($import)->exists() ? ImportState::Stopped : ImportState::Taken,
+                'last_change_id' => (int) Change::query()->max('id'),
+            ])
+            : null);
+    }
+
+    /** @return bool whether there is more to do */
+    private function step(Import $import, DocumentReader $reader): bool
+    {
+        if ($import->state !== ImportState::Taking) {
+            return false;
+        }
+        $heads = $this->left($import)->whereColumn('line', 'head')->limit(self::FEW)->pluck('head')->all();
+        if ($heads === []) {
+            $this->letCount($import);
+
+            return false;
+        }
+        $documents = $import->importLines()->whereIntegerInRaw('head', $heads)->get()->keyBy('line')->groupBy('head', true);
+        $chunk = [];
+        $done = [];
+        foreach ($documents as $head => $lines) {
+            $document = CheckDocuments::read($reader, $lines)->document;
+            if ($document === null) {
+                $done[$head] = InterchangeRefused::otherThanChecked()->getMessage();
+            } else {
+                $chunk[$head] = [$document, (int) $lines->firstOrFail()->record_id];
+            }
+        }
+        $done += $this->stage->handle($chunk, $import);
+        $rows = [];
+        foreach ($documents as $head => $lines) {
+            $rows = [...$rows, ...$this->told($lines, $done[$head])];
+        }
+        foreach (array_chunk($rows, 500) as $some) {
+            DB::table('import_lines')->upsert($some, ['import_id', 'line'], ['done', 'message', 'way_back']);
+        }
+        $import->update(['taken' => $import->taken + count($heads)]);
+
+        return true;
+    }
+
+    /**
+     * @param Collection<int, ImportLine> $lines of one document
+     * @param int|string $made the document, or why there is none
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function told(Collection $lines, int|string $made): array
+    {
+        return array_values($lines->map(fn (ImportLine $line): array => [
+            'done' => (is_int($made) ? LineDone::Added : LineDone::Refused)->value,
+            'message' => is_int($made) ? '' : $made,
+            'way_back' => is_int($made) ? json_encode(['document' => $made]) : null,
+        ] + $line->getAttributes())->all());
+    }
+
+    /** @return \Illuminate\Database\Eloquent\Relations\HasMany<ImportLine, Import> */
+    private function left(Import $import): \Illuminate\Database\Eloquent\Relations\HasMany
+    {
+        return $import->importLines()->where('outcome', LineOutcome::New)->whereNull('done');
+    }
+}
