@@ -180,4 +180,9 @@ final class InterchangeRefused extends Refusal
     {
         return new self("It is of the same document as line $line.");
     }
+
+    public static function nobodyLikely(): self
+    {
+        return new self('There is nobody to take for any of them. Say of each what it is.');
+    }
 }

@@ -40,6 +40,8 @@ final class ImportedDocumentsTest extends TestCase
         $other = $this->addCompany('Larch Joiners', ['isClient' => true]);
         $id = $this->hand("invoice,1,The Dome,2026-11-01,5,\ninvoice,2,the dome,2026-11-02,6,\ninvoice,3,The Dome,2026-11-03,7,\n");
         $this->read($id)->assertJsonPath('outcomes.0', ['outcome' => 'doubtful', 'title' => 'doubtful', 'count' => 3]);
+        $this->postJson("/api/imports/$id/decide", ['outcome' => 'doubtful', 'decision' => null])->assertUnprocessable()
+            ->assertJsonPath('detail', 'There is nobody to take for any of them. Say of each what it is.');
         $this->say($id, 2, ['decision' => 'record', 'recordId' => $this->penhallow->id])
             ->assertOk()->assertJsonPath('outcome', 'new')->assertJsonPath('record.name', 'Penhallow Observatory')->assertJsonPath('name', 'Invoice 1');
         $this->read($id)->assertJsonPath('found', 3)->assertJsonCount(1, 'outcomes');

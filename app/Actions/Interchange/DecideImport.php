@@ -150,11 +150,14 @@ final readonly class DecideImport
             } else {
                 // As the program thinks: for each the likeliest, or what it was before somebody said otherwise.
                 $isDoubtful = $outcome === LineOutcome::Doubtful;
-                $isDoubtful
+                $changed = $isDoubtful
                     ? $lines()->whereRaw('json_array_length(candidates) > 0')->update([
                         'decision' => ImportLine::RECORD, 'record_id' => DB::raw("json_extract(candidates, '$[0].id')"),
                     ])
                     : $lines()->update(['decision' => null, 'record_id' => null]);
+                if ($changed === 0) {
+                    throw InterchangeRefused::nobodyLikely();
+                }
                 $import->update(['state' => ImportState::Checking, 'taken' => 0]);
                 ReadImport::dispatch($import->id);
             }

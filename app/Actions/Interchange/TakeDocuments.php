@@ -38,7 +38,10 @@ final readonly class TakeDocuments
     public function handle(Import $import): void
     {
         $reader = $this->check->reader($import);
-        LongWork::steps(fn () => $this->step($import->refresh(), $reader));
+        $last = -1;
+        LongWork::steps(function () use ($import, $reader, &$last): bool {
+            return $this->step($import->refresh(), $reader, $last);
+        });
         if ($import->refresh()->state === ImportState::Counting) {
             $this->count($import);
         }
@@ -74,18 +77,23 @@ final readonly class TakeDocuments
             : null);
     }
 
-    /** @return bool whether there is more to do */
-    private function step(Import $import, DocumentReader $reader): bool
+    /**
+     * @param int $last the line that was taken last: those before it are not looked through again
+     *
+     * @return bool whether there is more to do
+     */
+    private function step(Import $import, DocumentReader $reader, int &$last): bool
     {
         if ($import->state !== ImportState::Taking) {
             return false;
         }
-        $heads = $this->left($import)->whereColumn('line', 'head')->limit(self::FEW)->pluck('head')->all();
+        $heads = $this->left($import)->where('line', '>', $last)->whereColumn('line', 'head')->limit(self::FEW)->pluck('head')->all();
         if ($heads === []) {
             $this->letCount($import);
 
             return false;
         }
+        $last = (int) end($heads);
         $documents = $import->importLines()->whereIntegerInRaw('head', $heads)->get()->keyBy('line')->groupBy('head', true);
         $chunk = [];
         $done = [];

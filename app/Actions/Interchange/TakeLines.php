@@ -48,23 +48,31 @@ final readonly class TakeLines
 
     public function handle(Import $import): void
     {
-        LongWork::steps(fn () => $this->step($import->refresh()));
+        $last = -1;
+        LongWork::steps(function () use ($import, &$last): bool {
+            return $this->step($import->refresh(), $last);
+        });
     }
 
-    /** @return bool whether there is more to do */
-    private function step(Import $import): bool
+    /**
+     * @param int $last the line that was taken last: those before it are not looked through again
+     *
+     * @return bool whether there is more to do
+     */
+    private function step(Import $import, int &$last): bool
     {
         if ($import->state !== ImportState::Taking) {
             return false;
         }
         $by = InTheirName::of($import->user_id);
-        $lines = $import->importLines()
+        $lines = $import->importLines()->where('line', '>', $last)
             ->whereIn('outcome', [LineOutcome::New, LineOutcome::Changes])->whereNull('done')->limit(self::FEW)->get();
         if ($lines->isEmpty()) {
             $import->update(['state' => ImportState::Taken, 'last_change_id' => (int) Change::query()->max('id')]);
 
             return false;
         }
+        $last = $lines->last()->line ?? $last;
         $reader = PartyReader::of($import->settings->read(), $this->office->of($import->settings));
         $done = [];
         $this->index->together(function () use ($import, $lines, $reader, $by, &$done): void {

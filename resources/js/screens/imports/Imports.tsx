@@ -81,7 +81,7 @@ function Files({ files }: { files: Schemas['Import'][] }) {
                             {files.map((one) => (
                                 <tr key={one.id}>
                                     <td className="words"><Link className="name" to={`/imports/${one.id}`}>{one.name}</Link></td>
-                                    <td>{one.of === 'documents' ? 'documents' : `${one.lines.toLocaleString('en')} people and companies`}</td>
+                                    <td>{one.lines.toLocaleString('en')} {one.of === 'documents' ? 'lines of documents' : 'people and companies'}</td>
                                     <td>{one.failure === '' ? one.stateText : <Mark tone="stop">{one.stateText}</Mark>}</td>
                                     <td>{one.by}</td>
                                     <td>{one.day}</td>
