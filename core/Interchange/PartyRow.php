@@ -48,6 +48,11 @@ final readonly class PartyRow
     ) {
     }
 
+    public function withoutPositions(): self
+    {
+        return new self(...['positions' => []] + get_object_vars($this));
+    }
+
     public function value(string $key): string
     {
         return $this->values[$key] ?? '';

@@ -76,6 +76,32 @@ final class ImportsTest extends TestCase
         $this->assertSame($before, $this->counted());
     }
 
+    public function test_several_at_one_company_are_taken_back_whether_they_were_new_or_not_and_each_is_told_once(): void
+    {
+        $company = $this->addCompany('Larch Joiners');
+        $pell = $this->addPerson('Ignatius', 'Pell');
+        $this->saveSection($pell, 'reach', ['contactPoints' => [['id' => null, 'kind' => 'email', 'value' => 'ignatius@pell.example', 'label' => '', 'uses' => [], 'isPrimary' => false, 'sameAsId' => null, 'addressUseId' => null]]])->assertOk();
+        $told = fn (): int => DB::table('changes')->where('subject_id', $company->id)->where('section', 'positions')->count();
+        $id = $this->hand("First,Last,Company,Title,Email,Phone,Street,City,State,Zip\n"
+            ."Ada,Tolliver,Larch Joiners,Owner,ada@larch.example,,,,,\n"
+            ."Ignatius,Pell,Larch Joiners,Foreman,ignatius@pell.example,802-555-0144,4 Shaving Lane,Putney,VT,05346\n"
+            ."Rufus,Larch,Larch Joiners,Joiner,rufus@larch.example,,,,,\n")->json('id');
+        $this->match($id)->assertJsonPath('outcomes.*.count', [2, 1]);
+        $before = $this->getJson("/api/parties/$pell->id")->json();
+        $this->act($id, 'take')->assertJsonPath('results.*.count', [2, 1]);
+        $this->assertSame(3, $told(), 'each of them once');
+        $this->getJson("/api/parties/$pell->id")->assertJsonPath('positions.positions.0.title', 'Foreman');
+        $this->act($id, 'take-back')->assertJsonPath('results', [['outcome' => 'taken-back', 'title' => 'taken back', 'count' => 3]]);
+        $after = $this->getJson("/api/parties/$pell->id")->json();
+        foreach (['positions', 'reach', 'addresses'] as $section) {
+            $this->assertSame(
+                array_diff_key($before[$section] ?? [], ['version' => 0]), array_diff_key($after[$section] ?? [], ['version' => 0]), $section,
+            );
+        }
+        $this->assertSame(0, DB::table('positions')->count());
+        $this->assertSame(6, $told());
+    }
+
     public function test_the_demo_office_goes_out_and_comes_in_again_and_nothing_is_changed(): void
     {
         $this->demo();

@@ -161,9 +161,7 @@ final readonly class IndexParties
         }
         $kept = KeptIndex::of($ids);
         $parties = $this->read($ids);
-        foreach ($parties as $party) {
-            $this->write($party, $kept);
-        }
+        $this->write($parties, $kept);
         $kept->forget(...array_diff($ids, $parties->modelKeys()));
     }
 
@@ -175,9 +173,7 @@ final readonly class IndexParties
     public function anew(array $ids): void
     {
         KeptIndex::none()->forget(...$ids);
-        foreach ($this->read($ids) as $party) {
-            $this->write($party, KeptIndex::none());
-        }
+        $this->write($this->read($ids), KeptIndex::none());
     }
 
     /**
@@ -190,7 +186,17 @@ final readonly class IndexParties
         return Party::query()->with([...RecordLine::READS, ...RecordFacts::RELATIONS, ...PartyLikeness::RELATIONS])->findMany($ids);
     }
 
-    private function write(Party $party, KeptIndex $kept): void
+    /** @param  Collection<int, Party>  $parties */
+    private function write(Collection $parties, KeptIndex $kept): void
+    {
+        $new = new NewRows;
+        foreach ($parties as $party) {
+            $this->writeOne($party, $kept, $new);
+        }
+        $new->write();
+    }
+
+    private function writeOne(Party $party, KeptIndex $kept, NewRows $new): void
     {
         $today = $this->clock->today();
         $readiness = Readiness::of(RecordFacts::of($party, $today));
@@ -198,16 +204,18 @@ final readonly class IndexParties
         $isOther = $kept->keep('record_lines', $party->id, [
             'is_in_use' => ! $party->isArchived(), 'kind' => $party->kind->value, 'sort_key' => $party->sort_key,
             'stale_on' => $line->staleOn?->toIso(), 'line' => $line->toKept(),
-        ]);
+        ], $new);
         if ($isOther) {
-            $kept->forgetWords($party->id);
-            $this->words($party->id, $line);
+            if ($kept->has($party->id)) {
+                $kept->forgetWords($party->id);
+            }
+            $this->words($party->id, $line, $new);
         }
-        if ($kept->keepKeys($party->id, Keys::of(PartyLikeness::of($party))) || $isOther) {
-            DB::table('look_alike_due')->insertOrIgnore(['party_id' => $party->id]);
+        if ($kept->keepKeys($party->id, Keys::of(PartyLikeness::of($party)), $new) || $isOther) {
+            $new->add('look_alike_due', ['party_id' => $party->id]);
         }
-        $kept->keep('record_gaps', $party->id, $this->gapsOf($party, $readiness, $today));
-        $kept->keep('record_values', $party->id, KeptValues::of($party, $readiness, $today));
+        $kept->keep('record_gaps', $party->id, $this->gapsOf($party, $readiness, $today), $new);
+        $kept->keep('record_values', $party->id, KeptValues::of($party, $readiness, $today), $new);
     }
 
     /**
@@ -229,7 +237,7 @@ final readonly class IndexParties
     }
 
     /** What it is found by: whole words, and the letters in them. */
-    private function words(int $id, RecordLine $line): void
+    private function words(int $id, RecordLine $line, NewRows $new): void
     {
         $columns = array_fill_keys(array_column(SearchColumn::cases(), 'value'), '');
         $figures = [];
@@ -244,27 +252,12 @@ final readonly class IndexParties
                 $figures[] = Fold::digits($value);
             }
         }
-        DB::table('search_words')->insert(['rowid' => $id] + $columns);
-        $this->learn(array_unique(Fold::words("{$columns['name']} {$columns['also']} {$columns['works_at']} {$columns['place']}")));
-        DB::table('search_letters')->insert([
+        $new->add('search_words', ['rowid' => $id] + $columns);
+        $new->learn(array_unique(Fold::words("{$columns['name']} {$columns['also']} {$columns['works_at']} {$columns['place']}")));
+        $new->add('search_letters', [
             'rowid' => $id,
             'name' => trim($columns['name'].' '.$columns['also'].' '.$columns['email']),
             'figures' => implode(' ', array_unique($figures)),
         ]);
-    }
-
-    /**
-     * Words that are in use, for finding what is spelled alike. One that nobody has any more leads to nobody, and goes
-     * when everything is indexed.
-     *
-     * @param array<string> $words
-     */
-    private function learn(array $words): void
-    {
-        $known = DB::table('search_vocabulary')->whereIn('word', $words)->pluck('word')->all();
-        foreach (array_diff($words, $known) as $word) {
-            $id = DB::table('search_vocabulary')->insertGetId(['word' => $word]);
-            DB::table('search_spellings')->insert(['rowid' => $id, 'word' => $word]);
-        }
     }
 }

@@ -49,11 +49,13 @@ final readonly class KeptIndex
      *
      * @return bool whether it was another
      */
-    public function keep(string $table, int $id, array $row): bool
+    public function keep(string $table, int $id, array $row, NewRows $new): bool
     {
         $kept = $this->rows[$table][$id] ?? null;
         if ($kept === null) {
-            return DB::table($table)->insert(['party_id' => $id] + $row);
+            $new->add($table, ['party_id' => $id] + $row);
+
+            return true;
         }
         $changed = array_filter(
             array_map(fn (mixed $value) => is_bool($value) ? (int) $value : $value, $row),
@@ -69,7 +71,7 @@ final readonly class KeptIndex
      *
      * @return bool whether they were others
      */
-    public function keepKeys(int $id, array $keys): bool
+    public function keepKeys(int $id, array $keys, NewRows $rows): bool
     {
         $kept = $this->keys[$id] ?? [];
         $gone = array_diff($kept, $keys);
@@ -77,9 +79,17 @@ final readonly class KeptIndex
             DB::table('look_alike_keys')->where('party_id', $id)->whereIn('key', $gone)->delete();
         }
         $new = array_values(array_diff($keys, $kept));
-        DB::table('look_alike_keys')->insert(array_map(fn (string $key) => ['party_id' => $id, 'key' => $key], $new));
+        foreach ($new as $key) {
+            $rows->add('look_alike_keys', ['party_id' => $id, 'key' => $key]);
+        }
 
         return $gone !== [] || $new !== [];
+    }
+
+    /** Whether it was indexed before. */
+    public function has(int $id): bool
+    {
+        return isset($this->rows['record_lines'][$id]);
     }
 
     public function forgetWords(int ...$ids): void

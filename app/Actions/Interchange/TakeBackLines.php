@@ -20,8 +20,8 @@ use App\Actions\Notes\WriteLogEntry;
 use App\Actions\Records\DeleteParty;
 use App\Actions\Records\PositionsSection;
 use App\Actions\Records\SaveSection;
+use App\Actions\Records\Sections;
 use App\Actions\Records\StaleSection;
-use App\Actions\Records\UndoSave;
 use App\Database\Ids;
 use App\Database\LongWork;
 use App\Facts\Records\SectionVersions;
@@ -43,7 +43,7 @@ final readonly class TakeBackLines
     private const FEW = 10;
 
     public function __construct(
-        private UndoSave $undo,
+        private Sections $sections,
         private DeleteParty $delete,
         private SaveSection $save,
         private PositionsSection $positions,
@@ -152,9 +152,12 @@ final readonly class TakeBackLines
         if ($party === null) {
             throw BulkRefused::isGone();
         }
-        foreach (array_reverse($wayBack['states'] ?? []) as $id) {
-            $made = SectionState::query()->find($id) ?? throw BulkRefused::isGone();
-            $this->undo->handle($party, SectionName::from($made->section), $made->version, $by, null);
+        // What colleagues and companies show of it follows from their own: others of the file have come to them since.
+        $made = SectionState::query()->where('subject_id', $party->id)
+            ->where(fn ($states) => $states->whereIn('id', $wayBack['states'] ?? [])->orWhereIn('cause_id', $wayBack['states'] ?? []));
+        foreach ($made->orderBy('id')->get() as $state) {
+            $section = $this->sections->named(SectionName::from($state->section)) ?? throw BulkRefused::isGone();
+            $this->save->restore($section, $party, $state->former() ?? throw BulkRefused::isGone(), $state->version, $by);
         }
         $changes = Change::query()
             ->where('subject_id', $party->id)->where('user_id', $by->id)

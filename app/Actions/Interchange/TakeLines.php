@@ -79,13 +79,17 @@ final readonly class TakeLines
             $rows = array_filter($lines->mapWithKeys(
                 fn (ImportLine $line): array => [$line->line => $reader->read($line->cells())->row],
             )->all());
-            $this->aroundCompanies($rows, $by, function () use ($import, $lines, $rows, $by, &$done): void {
-                $known = $this->known($lines, $rows);
-                foreach ($lines as $line) {
-                    $done[] = $this->taken($import, $line, $rows[$line->line] ?? null, $known[$line->line] ?? null, $by) + $line
-                        ->getAttributes();
+            $new = $lines->filter(fn (ImportLine $line) => $line->outcome === LineOutcome::New);
+            $this->aroundCompanies(array_intersect_key($rows, $new->keyBy('line')->all()), $by, function () use ($import, $new, $rows, $by, &$done): void {
+                $known = $this->known($new, $rows);
+                foreach ($new as $line) {
+                    $done[] = $this->taken($import, $line, $rows[$line->line] ?? null, $known[$line->line] ?? null, $by);
                 }
             });
+            // What the others change at companies is told with each.
+            foreach ($lines->filter(fn (ImportLine $line) => $line->outcome !== LineOutcome::New) as $line) {
+                $done[] = $this->taken($import, $line, $rows[$line->line] ?? null, null, $by);
+            }
         });
         DB::table('import_lines')->upsert($done, ['import_id', 'line'], ['done', 'record_id', 'message', 'way_back']);
         $import->update(['taken' => $import->taken + count($done)]);
@@ -128,7 +132,7 @@ final readonly class TakeLines
         return array_map(fn (RowMatch $match) => $match->recordId, MatchRows::of($rows, MatchRows::alike($rows, withCompanies: false)));
     }
 
-    /** @return array<string, mixed> what came of it */
+    /** @return array<string, mixed> the line with what came of it */
     private function taken(Import $import, ImportLine $line, ?PartyRow $row, ?int $known, User $by): array
     {
         try {
@@ -139,19 +143,21 @@ final readonly class TakeLines
                 throw InterchangeRefused::enteredMeanwhile(Party::query()->findOrFail($known)->display_name);
             }
 
-            return DB::transaction(fn (): array => $line->outcome === LineOutcome::New
+            $came = DB::transaction(fn (): array => $line->outcome === LineOutcome::New
                 ? $this->added($import, $row, $by)
                 : $this->changed($import, $line, $row, $by));
         } catch (\Throwable $why) {
-            return ['done' => LineDone::Refused->value, 'message' => RunBulkChange::words($why)];
+            $came = ['done' => LineDone::Refused->value, 'message' => RunBulkChange::words($why)];
         }
+
+        return $came + $line->getAttributes();
     }
 
     /** @return array<string, mixed> */
     private function added(Import $import, PartyRow $row, User $by): array
     {
-        $made = $this->companies($import, $row, $by);
-        $party = $this->write->add($row, $import->name, $import->settings->takesNewWords, $by);
+        [$companies, $made] = $this->companies($import, $row, $by);
+        $party = $this->write->add($row, $companies, $import->name, $import->settings->takesNewWords, $by);
 
         return ['done' => LineDone::Added->value, 'record_id' => $party->id, 'way_back' => json_encode(['made' => $made])];
     }
@@ -161,7 +167,7 @@ final readonly class TakeLines
     {
         $party = Party::query()->find($line->record_id) ?? throw BulkRefused::isGone();
         $party->assertInUse();
-        $made = $this->companies($import, $row, $by);
+        [, $made] = $this->companies($import, $row, $by);
         $last = (int) Change::query()->max('id');
         $states = $this->write->change($party, $row, $line->existing ?? $import->settings->existing, $import->settings->takesNewWords, $by);
         $isOther = $states !== [] || Change::query()->where('subject_id', $party->id)->where('id', '>', $last)->exists();
@@ -172,7 +178,7 @@ final readonly class TakeLines
         ];
     }
 
-    /** @return list<int> companies that the line names, and that were not in the book */
+    /** @return array{array<string, int>, list<int>} the companies that the line names, by their keys, and those that were not in the book */
     private function companies(Import $import, PartyRow $row, User $by): array
     {
         $known = MatchRows::companies(array_column($row->positions, 'company'));
@@ -184,6 +190,6 @@ final readonly class TakeLines
             }
         }
 
-        return $made;
+        return [$known, $made];
     }
 }

@@ -22,7 +22,6 @@ use App\Actions\Records\Sections;
 use App\Facts\Interchange\MatchRows;
 use App\Facts\Interchange\OfficeReading;
 use App\Facts\Interchange\RowOfParty;
-use App\Facts\Records\SectionVersions;
 use App\Models\FormerRecord;
 use App\Models\Office;
 use App\Models\Party;
@@ -58,11 +57,12 @@ final readonly class WriteRow
     }
 
     /**
+     * @param array<string, int> $companies those at which the line says that they work, by the keys of their names
      * @param string $from what it came in with
      *
      * @throws Refusal|ValidationException when something of it cannot be taken
      */
-    public function add(PartyRow $row, string $from, bool $takesNewWords, User $by): Party
+    public function add(PartyRow $row, array $companies, string $from, bool $takesNewWords, User $by): Party
     {
         $party = new Party([
             'kind' => $row->kind,
@@ -71,57 +71,52 @@ final readonly class WriteRow
         ]);
         // Nothing of it is there yet: it need not be asked for.
         $party->setRelations(array_fill_keys(self::SEVERAL, new Collection) + array_fill_keys(self::ONE, null));
-        foreach ($this->inputs->of($party, $row, [], [], $takesNewWords) as $name => $input) {
-            if ($name === SectionName::Positions->value) {
-                continue;
-            }
+        foreach ($this->inputs->of($party, $row->withoutPositions(), [], [], $takesNewWords) as $name => $input) {
             $party->unsetRelations();
             $this->sections->named(SectionName::from($name))?->write($party, $input);
         }
         $party->unsetRelations();
         foreach ($row->positions as $position) {
-            $this->hold($party, $position);
+            $this->hold($party, $companies[MatchRows::sortKey($position['company'])] ?? null, $position);
         }
         $this->log->ofRecord($party, mb_strimwidth("added as $party->display_name, from $from", 0, 500, '…'), $by);
-        $this->index->alone($party);
+        $this->index->these([$party->id]);
         $this->besides($party, $row, $by);
 
         return $party;
     }
 
     /**
-     * @return list<int> the states that take it back, in the order in which they were made
+     * @return list<int> the states that take it back
      *
      * @throws Refusal|ValidationException when something of it cannot be taken
      */
     public function change(Party $party, PartyRow $row, OnExisting $how, bool $takesNewWords, User $by): array
     {
         $changes = RowChanges::between(RowOfParty::of($party->load(RowOfParty::RELATIONS), OfficeReading::terms()), $row, $how);
-        $states = [];
-        foreach ($changes === null ? [] : $this->inputs->of($party, $changes->added, $changes->moved, $changes->held, $takesNewWords) as $name => $input) {
+        if ($changes === null) {
+            return [];
+        }
+        $inputs = [];
+        foreach ($this->inputs->of($party, $changes->added, $changes->moved, $changes->held, $takesNewWords) as $name => $input) {
             $section = $this->sections->named(SectionName::from($name)) ?? throw new \LogicException("There is no section $name.");
-            $made = $this->save->handle($section, $party, $input, SectionVersions::of($party, $section->name()), $by);
-            if ($made !== null) {
-                $states[] = $made;
-            }
+            $inputs[] = [$section, $input];
         }
-        if ($changes !== null) {
-            $this->besides($party, $changes->added, $by);
-        }
+        $made = $inputs === [] ? null : $this->save->several($party, $inputs, $by);
+        $this->besides($party, $changes->added, $by);
 
-        return $states;
+        return $made === null ? [] : [$made];
     }
 
     /** A company that a line names, and that the book does not have. */
     public function company(string $name, string $from, User $by): Party
     {
-        return $this->add(new PartyRow(PartyKind::Company, ['name' => $name]), $from, false, $by);
+        return $this->add(new PartyRow(PartyKind::Company, ['name' => $name]), [], $from, false, $by);
     }
 
     /** @param  array{company: string, title: string, department: string}  $position */
-    private function hold(Party $person, array $position): void
+    private function hold(Party $person, ?int $company, array $position): void
     {
-        $company = MatchRows::companies([$position['company']])[MatchRows::sortKey($position['company'])] ?? null;
         if ($company !== null) {
             Position::query()->create([
                 'person_id' => $person->id, 'company_id' => $company, 'title' => $position['title'],

@@ -63,6 +63,6 @@ final class ListedNames
     private static function known(OfficeList $list, array $names): Collection
     {
         /** @var Collection<string, int> */
-        return ListItem::in($list)->whereIn('name', $names)->pluck('id', 'name');
+        return $names === [] ? new Collection : ListItem::in($list)->whereIn('name', $names)->pluck('id', 'name');
     }
 }

@@ -145,7 +145,9 @@ final readonly class AddressesSection implements Section
         $problems->throwIfAny();
 
         $formerly = $kept->pluck('address_id')->all();
-        $party->addressUses()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
+        if ($kept->isNotEmpty()) {
+            $party->addressUses()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
+        }
         foreach ($pairs as [$use, $address]) {
             if ($address !== null) {
                 $address->save();
@@ -193,7 +195,7 @@ final readonly class AddressesSection implements Section
      */
     private function passOn(array $addressIds): void
     {
-        foreach (Address::query()->with('users')->findMany($addressIds) as $address) {
+        foreach ($addressIds === [] ? [] : Address::query()->with('users')->findMany($addressIds) as $address) {
             $users = $address->users->pluck('party_id');
             if ($users->isEmpty()) {
                 $address->delete();

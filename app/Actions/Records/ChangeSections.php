@@ -18,6 +18,9 @@ use Illuminate\Database\Eloquent\Collection;
  */
 final readonly class ChangeSections
 {
+    /** Of one statement. */
+    private const ROWS = 500;
+
     public function __construct(private LogChanges $log, private Clock $clock)
     {
     }
@@ -35,24 +38,67 @@ final readonly class ChangeSections
         $before = self::read($touched);
         $change($before[0][0] ?? []);
         $after = self::read($touched);
-        $changed = [];
+        $logged = $changed = [];
         foreach ($touched as $at => $section) {
             [$factsBefore, $stateBefore] = $before[$at];
             [$facts, $state] = $after[$at];
             $differences = Difference::between($factsBefore, $facts);
-            if ($differences === [] && $state === $stateBefore) {
-                continue;
+            if ($differences !== [] || $state !== $stateBefore) {
+                $logged[] = [$section->subject, $section->name, $differences];
+                $changed[] = [$section, $stateBefore, $state];
             }
-            $subject = $section->subject;
-            $this->log->handle($subject, $section->name, $differences, $by);
-            $this->keepFirst($section, $stateBefore);
-            $kept = $this->made($section, SectionVersions::advance($subject, $section->name), $state, $causeId, $by);
-            $kept->save();
-            $causeId ??= $kept->id;
-            $changed[] = $subject->id;
         }
+        if ($changed === []) {
+            return new Changed(null, []);
+        }
+        $this->log->several($logged, $by);
 
-        return new Changed($changed === [] ? null : $causeId, array_values(array_unique($changed)));
+        return new Changed(
+            $this->keep($changed, $causeId, $by),
+            array_values(array_unique(array_map(fn (array $one) => $one[0]->subject->id, $changed))),
+        );
+    }
+
+    /**
+     * @param non-empty-list<array{SectionOf, array<string, mixed>, array<string, mixed>}> $changed what it was and what it is
+     *
+     * @return int the state that the others belong to
+     */
+    private function keep(array $changed, ?int $causeId, User $by): int
+    {
+        $subjects = array_values(array_unique(array_map(fn (array $one) => $one[0]->subject->id, $changed)));
+        $known = SectionState::query()->whereIntegerInRaw('subject_id', $subjects)->distinct()->get(['subject_id', 'section'])
+            ->mapWithKeys(fn (SectionState $one): array => ["$one->subject_id $one->section" => true]);
+        $versions = SectionVersions::advanceEach(array_map(fn (array $one) => [$one[0]->subject->id, $one[0]->name], $changed));
+        $rows = [];
+        foreach ($changed as [$section, $was, $is]) {
+            $key = "{$section->subject->id} {$section->name->value}";
+            if (! isset($known[$key])) {
+                $rows[] = $this->first($section, $versions[$key] - 1, $was)->getAttributes();
+            }
+        }
+        $this->insert($rows);
+        $rows = [];
+        foreach ($changed as [$section, , $is]) {
+            $made = $this->made($section, $versions["{$section->subject->id} {$section->name->value}"], $is, $causeId, $by);
+            if ($causeId === null) {
+                $made->save();
+                $causeId = $made->id;
+            } else {
+                $rows[] = $made->getAttributes();
+            }
+        }
+        $this->insert($rows);
+
+        return $causeId;
+    }
+
+    /** @param  list<array<string, mixed>>  $states */
+    private function insert(array $states): void
+    {
+        foreach (array_chunk($states, self::ROWS) as $some) {
+            SectionState::query()->insert($some);
+        }
     }
 
     /**
@@ -91,8 +137,8 @@ final readonly class ChangeSections
             }
             $made[] = $this->made($section, $versions[$id], $is, null, $by)->getAttributes();
         }
-        SectionState::query()->insert($first);
-        SectionState::query()->insert($made);
+        $this->insert($first);
+        $this->insert($made);
 
         /** @var array<int, int> */
         return $of()->whereNotNull('user_id')
@@ -104,14 +150,6 @@ final readonly class ChangeSections
      *
      * @param array<string, mixed> $state
      */
-    private function keepFirst(SectionOf $section, array $state): void
-    {
-        if (SectionState::query()->where(['subject_id' => $section->subject->id, 'section' => $section->name->value])->doesntExist()) {
-            $this->first($section, SectionVersions::of($section->subject, $section->name), $state)->save();
-        }
-    }
-
-    /** @param  array<string, mixed>  $state */
     private function first(SectionOf $section, int $version, array $state): SectionState
     {
         $subject = $section->subject;

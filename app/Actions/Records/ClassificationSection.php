@@ -143,9 +143,7 @@ final readonly class ClassificationSection implements Section
         $party->save();
         $party->listItems()->sync([...$types, ...$tags]);
         $party->codes()->whereNotIn('id', array_filter(array_column($input['codes'], 'id')))->delete();
-        foreach ($codes as $code) {
-            $code->save();
-        }
+        KeptRow::saveAll($codes);
     }
 
     /** @param  array<string, mixed>  $input  without it, it stays as it is */

@@ -10,6 +10,9 @@ use Illuminate\Database\Eloquent\Model;
 /** Finds the row that a line of a section is kept in. */
 final class KeptRow
 {
+    /** Of one statement. */
+    private const ROWS = 500;
+
     /**
      * The row that is kept, or a new one. A line of a former state gets its former number back when nothing else has
      * it, so that what was linked to it is linked again.
@@ -32,5 +35,28 @@ final class KeptRow
         }
 
         return $new;
+    }
+
+    /**
+     * Writes them; those that are new by one statement.
+     *
+     * @param array<Model> $rows of one table
+     */
+    public static function saveAll(array $rows): void
+    {
+        $new = [];
+        foreach ($rows as $row) {
+            if ($row->exists) {
+                $row->save();
+            } else {
+                $row->updateTimestamps();
+                $new[implode(' ', array_keys($row->getAttributes()))][] = $row->getAttributes();
+            }
+        }
+        foreach ($new as $alike) {
+            foreach (array_chunk($alike, self::ROWS) as $some) {
+                $rows[array_key_first($rows)]->newQuery()->insert($some);
+            }
+        }
     }
 }

@@ -15,6 +15,7 @@ use App\Models\Party;
 use App\Models\Position;
 use App\Time\TypedDates;
 use App\Validation\FieldProblems;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\Pivot;
 use Illuminate\Support\Facades\DB;
@@ -126,10 +127,32 @@ final readonly class PositionsSection implements Section
                 ->all(),
             ...array_column($rows, 'partyId'),
         ];
-        $colleagues = $party->isPerson() ? Position::query()->whereIn('company_id', $others)->pluck('person_id')->all() : [];
+        $colleagues = $party->isPerson() ? self::colleagues($party, array_values(array_unique($others))) : [];
 
         return array_values(Party::query()->whereKeyNot($party->id)->whereKey([...$others, ...$colleagues])->get()
             ->map(fn (Party $other) => SectionOf::party($this, $other))->all());
+    }
+
+    /**
+     * Who may become the primary there, or cease to be, or be the first to be asked about a duty: nobody else of those who
+     * work with them is another by it.
+     *
+     * @param list<int> $companyIds
+     *
+     * @return list<int>
+     */
+    private static function colleagues(Party $person, array $companyIds): array
+    {
+        $at = fn (): Builder => Position::query()->where('person_id', '!=', $person->id);
+        $next = array_map(
+            fn (int $id): mixed => $at()->where('company_id', $id)->orderByRaw('until is not null')->orderBy('id')->value('person_id'),
+            $companyIds,
+        );
+        $marked = $at()->whereIntegerInRaw('company_id', $companyIds)
+            ->where(fn (Builder $some) => $some->where('is_primary', true)->orWhereHas('duties'))
+            ->pluck('person_id')->all();
+
+        return array_values(array_unique(array_filter([...$next, ...$marked])));
     }
 
     public function write(Party $party, array $input): void

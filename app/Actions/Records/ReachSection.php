@@ -145,10 +145,13 @@ final readonly class ReachSection implements Section
         }
         $problems->throwIfAny();
 
-        $party->contactPoints()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
-        foreach ($points as $point) {
-            $point->save();
-            // Whoever uses it by link has it as it is now.
+        if ($kept->isNotEmpty()) {
+            $party->contactPoints()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
+        }
+        $known = array_filter($points, fn (ContactPoint $point) => $point->getKey() !== null);
+        KeptRow::saveAll($points);
+        // Whoever uses one by link has it as it is now.
+        foreach ($known as $point) {
             ContactPoint::query()->where('same_as_id', $point->id)->update($point->only('typed', 'value', 'extension', 'is_unusual'));
         }
     }

@@ -7,6 +7,7 @@ namespace App\Actions\Records;
 use Almanac\Records\ArchivedRecord;
 use App\Actions\Ledger\TakeNewDetails;
 use App\Models\Party;
+use App\Models\SectionState;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -35,13 +36,38 @@ final readonly class SaveSection
      */
     public function handle(Section $section, Party $party, array $input, int $version, User $by, ?Following $following = null): ?int
     {
-        return $this->kept($section, $party, $by, $following, fn () => $this->keep->save(
+        return $this->kept([$section], $party, $by, $following, fn () => $this->keep->save(
             SectionOf::party($section, $party),
             $section->neighbours($party, $input),
             $input,
             $version,
             $by,
         ));
+    }
+
+    /**
+     * Saves several sections as one change, which is taken back as one. They are written as they are now, in this order.
+     *
+     * @param list<array{Section, array<string, mixed>}> $inputs
+     *
+     * @return int|null the state that is kept of it; null when nothing is different
+     *
+     * @throws ArchivedRecord when the record is archived
+     * @throws ValidationException when the core refuses a value
+     */
+    public function several(Party $party, array $inputs, User $by): ?int
+    {
+        return $this->kept(array_column($inputs, 0), $party, $by, null, function () use ($party, $inputs, $by): Changed {
+            $sections = array_map(fn (array $one) => SectionOf::party($one[0], $party), $inputs);
+            $neighbours = array_merge([], ...array_map(fn (array $one) => $one[0]->neighbours($party, $one[1]), $inputs));
+
+            return $this->keep->several($party, $sections, $neighbours, function () use ($party, $inputs): void {
+                foreach ($inputs as [$section, $input]) {
+                    $party->unsetRelations();
+                    $section->write($party, $input);
+                }
+            }, $by);
+        });
     }
 
     /**
@@ -56,7 +82,7 @@ final readonly class SaveSection
      */
     public function bringBack(Section $section, Party $party, string $day, int $version, User $by): void
     {
-        $this->kept($section, $party, $by, null, function () use ($section, $party, $day, $version, $by): Changed {
+        $this->kept([$section], $party, $by, null, function () use ($section, $party, $day, $version, $by): Changed {
             $former = $this->days->kept($party, $day, SectionOf::party($section, clone $party))->kept;
 
             return $former === null
@@ -71,20 +97,42 @@ final readonly class SaveSection
         });
     }
 
-    /** @param  \Closure(): Changed  $change */
-    private function kept(Section $section, Party $party, User $by, ?Following $following, \Closure $change): ?int
+    /**
+     * The section is again what it was in a former state.
+     *
+     * @param int $version that it has to be at still
+     *
+     * @throws ArchivedRecord when the record is archived
+     * @throws StaleSection when the section has been saved since that version
+     * @throws ValidationException when what it was cannot be any more
+     */
+    public function restore(Section $section, Party $party, SectionState $former, int $version, User $by): void
     {
-        $state = DB::transaction(function () use ($section, $party, $by, $following, $change): ?int {
-            $party->refresh();
+        $this->kept([$section], $party, $by, null, fn () => $this->keep->bringBack(
+            SectionOf::party($section, $party), $section->neighbours($party, $former->state), $former, $version, $by,
+        ));
+    }
+
+    /**
+     * @param list<Section> $sections
+     * @param \Closure(): Changed $change
+     */
+    private function kept(array $sections, Party $party, User $by, ?Following $following, \Closure $change): ?int
+    {
+        $state = DB::transaction(function () use ($sections, $party, $by, $following, $change): ?int {
+            // What is read of it is read as it is now; the rest need not be.
+            $was = $party->unsetRelations()->refresh()->getAttributes();
             $changed = $change();
-            $this->effects->handle($section->name(), $party, $changed->subjectIds, $by);
+            foreach ($sections as $section) {
+                $this->effects->handle($section->name(), $party, $was, $changed->subjectIds, $by);
+            }
             if ($following !== null) {
                 $this->take->handle($party, $following->documentIds, $following->withTerms, $by);
             }
 
             return $changed->causeId;
         });
-        $party->refresh();
+        $party->unsetRelations()->refresh();
 
         return $state;
     }

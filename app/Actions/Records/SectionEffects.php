@@ -30,11 +30,13 @@ final readonly class SectionEffects
 
     /**
      * @param Party $party as it was saved
+     * @param array<string, mixed> $was its columns before
      * @param list<int> $seen whose sections are different
      */
-    public function handle(SectionName $section, Party $party, array $seen, User $by): void
+    public function handle(SectionName $section, Party $party, array $was, array $seen, User $by): void
     {
-        if ($party->is_vendor && $party->wasChanged('payee_name')) {
+        $isOther = fn (string $column): bool => $party->getAttribute($column) !== ($was[$column] ?? null);
+        if ($section === SectionName::Identity && $party->is_vendor && $isOther('payee_name')) {
             $this->bank->holdPayee($party, $party->payee(), $by);
         }
         if ($section === SectionName::Identity && $seen !== []) {
@@ -48,7 +50,7 @@ final readonly class SectionEffects
             // The credit limit, and whether there are terms, may be others.
             $this->standings->refresh(...$heirs);
         }
-        $also = [...$seen, ...$heirs, ...$this->whoFollow($section, $party, $heirs)];
+        $also = [...$seen, ...$heirs, ...$this->whoFollow($section, $party, $heirs, $isOther('owner_id'))];
         // Its people are found by its name, and whoever shares its addresses by their places; by the rest only itself.
         in_array($section, [SectionName::Identity, SectionName::Addresses], true)
             ? $this->index->withNeighbours($party, $also)
@@ -77,14 +79,15 @@ final readonly class SectionEffects
      * Those besides the heirs whom somebody else may look after now: who takes the owner over from it.
      *
      * @param list<int> $heirs for whom other terms may hold
+     * @param bool $hasOther whether it has another owner
      *
      * @return list<int>
      */
-    private function whoFollow(SectionName $section, Party $party, array $heirs): array
+    private function whoFollow(SectionName $section, Party $party, array $heirs, bool $hasOther): array
     {
         return match (true) {
             $section === SectionName::Relations => Ancestors::peopleAt($heirs),
-            $section === SectionName::Classification && $party->wasChanged('owner_id') => Ancestors::heirs(
+            $section === SectionName::Classification && $hasOther => Ancestors::heirs(
                 [$party->id],
                 $this->clock->today(),
             ),

@@ -41,7 +41,7 @@ final readonly class UndoSave
     public function handle(Party $party, SectionName $name, int $version, User $by, ?Following $following): void
     {
         DB::transaction(function () use ($party, $name, $version, $by, $following): void {
-            $party->refresh();
+            $was = $party->refresh()->getAttributes();
             if (Merge::query()->whereIn('cause_id', SectionState::query()->selectRaw('coalesce(cause_id, id)')
                 ->where(['subject_id' => $party->id, 'section' => $name->value, 'version' => $version]))->exists()) {
                 throw MergeRefused::ownMerge();
@@ -50,8 +50,16 @@ final readonly class UndoSave
                 $party, $name, $version, $by, fn (SectionState $state) => $this->sections->kept($state, $party),
             );
             foreach ($undone as $section) {
-                if ($section->subject instanceof Party) {
-                    $this->effects->handle($section->name, $section->subject, $section->name === $name ? $changed->subjectIds : [], $by);
+                $other = $section->subject;
+                if ($other instanceof Party) {
+                    // Of another record only its last change is known: those columns were something else.
+                    $this->effects->handle(
+                        $section->name,
+                        $other,
+                        $other === $party ? $was : array_fill_keys(array_keys($other->getChanges()), false) + $other->getAttributes(),
+                        $other === $party ? $changed->subjectIds : [],
+                        $by,
+                    );
                 }
             }
             if ($following !== null) {

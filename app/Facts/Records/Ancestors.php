@@ -10,6 +10,7 @@ use Almanac\Relations\RelationKind;
 use App\Models\Party;
 use App\Models\Position;
 use App\Models\Relation;
+use Illuminate\Database\Eloquent\Collection;
 
 /** From whom a record inherits what it has not of its own: the company where a person works, then its parent companies and head offices. */
 final class Ancestors
@@ -20,11 +21,16 @@ final class Ancestors
     public static function of(Party $party, Day $today): array
     {
         $next = $party->isPerson()
-            ? $party->heldPositions()->with('company')->get()->first(fn (Position $position) => $position->period()->includes($today))
-                ?->company
+            ? self::positions($party)->first(fn (Position $position) => $position->period()->includes($today))?->company
             : self::parent($party, $today);
 
         return self::from($party, $next, $today);
+    }
+
+    /** @return Collection<int, Position> those of a person; as they were read, where they were */
+    private static function positions(Party $party): Collection
+    {
+        return $party->relationLoaded('heldPositions') ? $party->heldPositions : $party->heldPositions()->with('company')->get();
     }
 
     /**

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Finding;
+
+use Illuminate\Support\Facades\DB;
+
+/** Rows of what is looked up that are written together: a statement for many costs little more than one for each. */
+final class NewRows
+{
+    /** Of one statement: SQLite takes 32,766 values. */
+    private const VALUES = 20_000;
+
+    private const WORDS = 500;
+
+    /** @var array<string, list<array<string, mixed>>> by table */
+    private array $rows = [];
+
+    /** @var array<string, true> */
+    private array $words = [];
+
+    /** @param  array<string, mixed>  $row  with the columns of the others of its table */
+    public function add(string $table, array $row): void
+    {
+        $this->rows[$table][] = $row;
+    }
+
+    /**
+     * Words that are in use, for finding what is spelled alike. One that nobody has any more leads to nobody, and goes
+     * when everything is indexed.
+     *
+     * @param array<string> $words
+     */
+    public function learn(array $words): void
+    {
+        $this->words += array_fill_keys($words, true);
+    }
+
+    public function write(): void
+    {
+        foreach ($this->rows as $table => $rows) {
+            foreach (array_chunk($rows, max(1, intdiv(self::VALUES, count($rows[0])))) as $some) {
+                // One that waits already need not wait twice.
+                $table === 'look_alike_due' ? DB::table($table)->insertOrIgnore($some) : DB::table($table)->insert($some);
+            }
+        }
+        foreach (array_chunk(array_map(strval(...), array_keys($this->words)), self::WORDS) as $some) {
+            $known = DB::table('search_vocabulary')->whereIn('word', $some)->pluck('word')->all();
+            $new = array_values(array_diff($some, $known));
+            DB::table('search_vocabulary')->insert(array_map(fn (string $word) => ['word' => $word], $new));
+            DB::table('search_spellings')->insert(DB::table('search_vocabulary')->whereIn('word', $new)->get(['id', 'word'])
+                ->map(fn (object $row) => ['rowid' => $row->id, 'word' => $row->word])->all());
+        }
+        $this->rows = $this->words = [];
+    }
+}
