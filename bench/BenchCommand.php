@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Bench;
 
-use App\Actions\Ledger\KeepStandings;
 use App\Database\Ids;
 use App\Models\Engagement;
 use App\Models\Office;
@@ -27,9 +26,6 @@ final class BenchCommand extends Command
     private const WARMING = 8;
 
     private const TODAY = '2026-11-24';
-
-    /** Documents of one of two records that are made one. */
-    private const MERGED = 2000;
 
     private int $records;
 
@@ -54,7 +50,7 @@ final class BenchCommand extends Command
         if ($this->option('import') !== true) {
             $this->requests();
         }
-        $this->import((int) $this->option('lines'));
+        $this->onACopy((int) $this->option('lines'));
 
         return self::SUCCESS;
     }
@@ -227,7 +223,7 @@ final class BenchCommand extends Command
             $longest = 0.0;
             for ($n = 0; DB::table('bulk_changes')->where('id', $id)->value('state') !== 'done'; $n++) {
                 $before = hrtime(true);
-                $this->save($others[$n % count($others)], $n);
+                $this->served->saveReach($others[$n % count($others)], $n);
                 $longest = max($longest, (hrtime(true) - $before) / 1e6);
                 usleep(200_000);
             }
@@ -251,7 +247,7 @@ final class BenchCommand extends Command
         $longest = 0.0;
         for ($n = 0; $scan->isRunning(); $n++) {
             $before = hrtime(true);
-            $this->save($others[$n % count($others)], $n);
+            $this->served->saveReach($others[$n % count($others)], $n);
             $longest = max($longest, (hrtime(true) - $before) / 1e6);
             usleep(200_000);
         }
@@ -306,10 +302,10 @@ final class BenchCommand extends Command
             ]),
             fn (int $n) => $this->bare("SELECT party_id FROM look_alike_keys WHERE key = 'phone:+1802555".sprintf('%04d', $n)."'"),
         );
-        $this->row('save reach', fn (int $n) => $this->save($id($n), $n), fn (int $n) => $this->bareSave($id($n), $n));
+        $this->row('save reach', fn (int $n) => $this->served->saveReach($id($n), $n), fn (int $n) => $this->bareSave($id($n), $n));
         $this->row(
             'save reach of the company of '.BigOffice::STAFF_OF_THE_FIRST,
-            fn (int $n) => $this->save(1, $n),
+            fn (int $n) => $this->served->saveReach(1, $n),
             fn (int $n) => $this->bareSave(1, $n),
         );
     }
@@ -386,34 +382,12 @@ final class BenchCommand extends Command
             $bare($n);
         }
         for (; $n < $runs + self::WARMING; $n++) {
-            $times[] = $this->time(fn () => $work($n));
-            $bares[] = $this->time(fn () => $bare($n));
+            $times[] = Stopwatch::time(fn () => $work($n));
+            $bares[] = Stopwatch::time(fn () => $bare($n));
         }
-        [$median, $most] = $this->spread($times);
-        [, $bare] = $this->spread($bares);
+        [$median, $most] = Stopwatch::spread($times);
+        [, $bare] = Stopwatch::spread($bares);
         $this->line(sprintf('%-44s %7.1f ms %7.1f ms %7.2f ms %7.1f×', $name, $median, $most, $bare, $most / max(0.01, $bare)));
-    }
-
-    /**
-     * @param array<int, float> $times
-     *
-     * @return array{float, float, float} the median, the 95th percentile and the longest
-     */
-    private function spread(array $times): array
-    {
-        sort($times);
-        $count = count($times);
-
-        return [$times[intdiv($count, 2)] ?? 0.0, $times[(int) floor(0.95 * max(0, $count - 1))] ?? 0.0, $times[$count - 1] ?? 0.0];
-    }
-
-    /** @param  \Closure(): mixed  $work */
-    private function time(\Closure $work): float
-    {
-        $start = hrtime(true);
-        $work();
-
-        return (hrtime(true) - $start) / 1e6;
     }
 
     /** @return list<object> */
@@ -443,67 +417,8 @@ final class BenchCommand extends Command
         DB::transaction(fn () => DB::update('UPDATE contact_points SET label = ? WHERE party_id = ?', ["bare $n", $id]));
     }
 
-    /** Only a label, so that what the next run looks for is as it was. */
-    private function save(int $id, int $n): void
-    {
-        $version = (int) DB::table('section_versions')->where('subject_id', $id)->where('section', 'reach')->value('version');
-        $points = array_map(
-            fn (\stdClass $point) => [
-                'id' => $point->id,
-                'kind' => $point->kind,
-                'value' => $point->typed,
-                'label' => "run $n",
-                'uses' => [],
-                'isPrimary' => (bool) $point->is_primary,
-                'sameAsId' => null,
-                'addressUseId' => null,
-            ],
-            DB::select('SELECT id, kind, typed, is_primary FROM contact_points WHERE party_id = ? ORDER BY rank', [$id]),
-        );
-        $this->served->send('PUT', "/api/parties/$id/reach", ['version' => $version, 'contactPoints' => $points]);
-    }
-
-    /** On the copy: a record with 2,000 documents made one with another, and taken apart, as often as it takes to know. */
-    private function merges(): void
-    {
-        [$kept, $gone] = Ids::of(DB::table('record_values')->where('is_in_use', true)->where('kind', 'company')->where('party_id', '>', 1)
-            ->orderBy('party_id')->limit(2)->pluck('party_id'));
-        foreach (['bank_details', 'tax_numbers', 'party_codes', 'relations'] as $table) {
-            foreach ($table === 'relations' ? ['from_id', 'to_id'] : ['party_id'] as $column) {
-                DB::table($table)->whereIn($column, [$kept, $gone])->delete();
-            }
-        }
-        DB::table('documents')->where('kind', 'invoice')->orderBy('id')->limit(self::MERGED)->update(['party_id' => $gone]);
-        app(KeepStandings::class)->refresh($kept, $gone);
-        $input = [
-            'partyIds' => [$kept, $gone], 'keptId' => $kept, 'chosen' => [], 'lines' => [], 'withArchived' => true,
-            'seen' => '', 'why' => '',
-        ];
-        $times = ['preview' => [], 'made one' => [], 'looked at apart' => [], 'taken apart' => []];
-        for ($n = 0; $n < 10; $n++) {
-            $preview = $merge = $apart = [];
-            $times['preview'][] = $this->time(function () use (&$preview, $input): void {
-                $preview = $this->served->sent('POST', '/api/merges/preview', $input);
-            });
-            $times['made one'][] = $this->time(function () use (&$merge, $preview, $input): void {
-                $merge = $this->served->sent('POST', '/api/merges', ['seen' => $preview['seen']] + $input);
-            });
-            $times['looked at apart'][] = $this->time(function () use (&$apart, $merge): void {
-                $apart = $this->served->read("/api/merges/{$merge['id']}/apart");
-            });
-            $times['taken apart'][] = $this->time(fn () => $this->served->sent(
-                'POST', "/api/merges/{$merge['id']}/apart", ['seen' => $apart['seen'], 'belongs' => [], 'has' => []],
-            ));
-        }
-        $this->line('two records made one, with '.number_format(DB::table('documents')->where('party_id', $gone)->count()).' documents: '.implode(', ', array_map(
-            fn (string $what, array $of) => vsprintf("$what %.0f ms (at most %3\$.0f)", $this->spread($of)),
-            array_keys($times),
-            $times,
-        )));
-    }
-
-    /** On a copy of the book, in a process of its own, while somebody else goes on working. */
-    private function import(int $lines): void
+    /** On a copy of the book: records made one, and files that come in while somebody else goes on working. */
+    private function onACopy(int $lines): void
     {
         $copy = storage_path('bench-import.sqlite');
         $remove = fn () => array_map(unlink(...), glob("$copy*") ?: []);
@@ -513,40 +428,21 @@ final class BenchCommand extends Command
         DB::purge();
         putenv("DB_DATABASE=$copy");
         $this->served = Served::start(User::query()->firstOrFail()->createToken('bench')->plainTextToken, self::TODAY);
-        $this->merges();
-        $import = new Process(
-            [PHP_BINARY, 'artisan', 'almanac:bench-import', "--records=$this->records", "--lines=$lines", '--day='.self::TODAY],
-            base_path(),
-            ['DB_DATABASE' => $copy],
-            timeout: null,
-        );
         try {
-            $import->start();
-            $waits = ['find' => [], 'open a record' => [], 'save reach' => []];
-            $inUse = Ids::of(DB::table('parties')->whereNull('archived_on')->where('id', '>', 1)->limit(1000)->pluck('id'));
-            for ($n = 0; $import->isRunning(); $n++) {
-                $id = $inUse[($n * 131) % count($inUse)];
-                $waits['find'][] = $this->time(fn () => $this->served->get('/api/find?q='.substr('smithjohnson', 0, $n % 8 + 1)));
-                $waits['open a record'][] = $this->time(fn () => $this->served->get("/api/parties/$id"));
-                $waits['save reach'][] = $this->time(fn () => $this->save($id, $n));
-                usleep(100_000);
+            $this->line((new Merges($this->served))->handle());
+            $working = new OthersAtWork($this->served);
+            foreach ([
+                'import of '.number_format($lines).' documents' => ['almanac:bench-import', "--records=$this->records", "--lines=$lines"],
+                'import of people and companies' => ['almanac:bench-people', '--lines='.intdiv($lines, 10)],
+            ] as $what => $command) {
+                foreach ($working->during($what, [...$command, '--day='.self::TODAY], ['DB_DATABASE' => $copy]) as $line) {
+                    $this->line($line);
+                }
             }
         } finally {
             $this->served->stop();
             DB::purge();
             $remove();
-        }
-        $this->line('import '.number_format($lines).' CSV lines: '.trim($import->getOutput().$import->getErrorOutput()));
-        foreach ($waits as $what => $times) {
-            [$median, $most, $longest] = $this->spread($times);
-            $this->line(sprintf(
-                '%-44s %7.1f ms %7.1f ms, %.1f ms at the most (%d times)',
-                "  meanwhile, $what",
-                $median,
-                $most,
-                $longest,
-                count($times),
-            ));
         }
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Bench;
 
+use Illuminate\Support\Facades\DB;
+
 /** The office behind a server, as `./almanac serve` starts it, and one who asks it. */
 final class Served
 {
@@ -89,6 +91,20 @@ final class Served
         $answer = $this->ask($path, [CURLOPT_CUSTOMREQUEST => $method, CURLOPT_POSTFIELDS => json_encode($input, JSON_THROW_ON_ERROR)]);
 
         return (array) json_decode($answer, true, flags: JSON_THROW_ON_ERROR);
+    }
+
+    /** Saves how somebody is reached: only a label is other, so that what the next run looks for is as it was. */
+    public function saveReach(int $id, int $n): void
+    {
+        $version = (int) DB::table('section_versions')->where('subject_id', $id)->where('section', 'reach')->value('version');
+        $points = array_map(
+            fn (\stdClass $point) => [
+                'id' => $point->id, 'kind' => $point->kind, 'value' => $point->typed, 'label' => "run $n", 'uses' => [],
+                'isPrimary' => (bool) $point->is_primary, 'sameAsId' => null, 'addressUseId' => null,
+            ],
+            DB::select('SELECT id, kind, typed, is_primary FROM contact_points WHERE party_id = ? ORDER BY rank', [$id]),
+        );
+        $this->send('PUT', "/api/parties/$id/reach", ['version' => $version, 'contactPoints' => $points]);
     }
 
     /** @param  array<int, mixed>  $options */
