@@ -17,6 +17,7 @@ use App\Models\Document;
 use App\Models\Import;
 use App\Models\Job;
 use App\Models\Message;
+use App\Models\Office;
 use App\Models\Party;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
@@ -347,8 +348,13 @@ final class PapersTest extends TestCase
         Queue::fake();
         $vendor = $this->addCompany('Orrery & Vane', ['isVendor' => true]);
         $invoice = $this->issued($this->client, 'invoice', '12.5');
-        $import = $this->handIn('invoice.xml', (string) $this->get("/api/documents/{$invoice->id}/ubl")->getContent());
+        $ubl = (string) $this->get("/api/documents/{$invoice->id}/ubl")->getContent();
+        // However the office writes its amounts, XML has a point.
+        Office::query()->update(['decimal_comma' => true]);
+        $import = $this->handIn('invoice.xml', $ubl);
         $this->getJson("/api/imports/{$import->id}")->assertJsonPath('found', 1);
+        $this->getJson("/api/imports/{$import->id}/lines")->assertJsonPath('lines.0.name', 'Bill I2026-0001')
+            ->assertJsonPath('lines.0.record.name', 'Orrery & Vane');
         $this->postJson("/api/imports/{$import->id}/take");
         $this->app->make(RunImport::class)->handle($import->refresh());
         $bill = Document::query()->where('party_id', $vendor->id)->firstOrFail();

@@ -14,6 +14,7 @@ use Almanac\Interchange\InterchangeRefused;
 use Almanac\Interchange\LineOutcome;
 use Almanac\Interchange\TableFile;
 use Almanac\Interchange\UblTable;
+use Almanac\Money\DecimalSign;
 use App\Database\LongWork;
 use App\Facts\Interchange\OfficeReading;
 use App\Facts\Interchange\RememberedColumns;
@@ -101,8 +102,11 @@ final readonly class ReadLines
 
     private function guessed(string $of, ImportSettings $settings): ImportSettings
     {
+        if ($settings->format === FileKind::Ubl) {
+            return $settings->with(['targets' => UblTable::targets(), 'sign' => DecimalSign::Point]);
+        }
+
         return $settings->with(['targets' => match (true) {
-            $settings->format === FileKind::Ubl => UblTable::targets(),
             ! $settings->format->isTable() => AddressBook::targets(),
             default => RememberedColumns::of($settings, $of) ?? ($of === Import::RECORDS
                 ? GuessColumns::of($settings->columns, OfficeReading::fieldNames(), OfficeReading::labels())
