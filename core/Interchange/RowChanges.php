@@ -24,7 +24,7 @@ final class RowChanges
     private const YES_OR_NO = ['client', 'vendor', 'informal', 'deceased'];
 
     /** Which of them are a day, of which some say no more than that there is one. */
-    private const SINCE = ['no-letters'];
+    private const SINCE = ['no-letters', 'deceased'];
 
     /** @var list<RowChange> as they are told */
     public array $changes = [];

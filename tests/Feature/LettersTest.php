@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Tests\TestCase;
 use ZipArchive;
 
@@ -123,7 +124,7 @@ final class LettersTest extends TestCase
             ->assertJsonPath('run.total', 3)
             ->assertJsonPath('letters.*.outcome', ['written', 'written', 'written'])
             ->assertJsonPath('letters.2.note', 'together with the one above');
-        $pdf = (string) $this->get("/api/letters/$id/file")->assertOk()->assertHeader('Content-Type', 'application/pdf')->getContent();
+        $pdf = $this->fileOf($id, 'application/pdf');
         $this->assertStringStartsWith('%PDF', $pdf);
         $text = $this->textOf($pdf);
         $this->assertStringContainsString('Dear Edith Larkin and Walter Larkin:', $text);
@@ -135,10 +136,7 @@ final class LettersTest extends TestCase
         $zip = $this->postJson('/api/letters', ['chosen' => $this->all(), 'way' => 'papers'] + $this->letter())
             ->assertCreated()->json('run.id');
         $path = (string) tempnam(sys_get_temp_dir(), 'zip');
-        file_put_contents(
-            $path,
-            (string) $this->get("/api/letters/$zip/file")->assertHeader('Content-Type', 'application/zip')->getContent(),
-        );
+        file_put_contents($path, $this->fileOf($zip, 'application/zip'));
         $archive = new ZipArchive;
         $archive->open($path);
         $this->assertSame(['0001-Ida-Bell.pdf', '0002-Edith-Larkin-and.pdf'], [$archive->getNameIndex(0), $archive->getNameIndex(1)]);
@@ -309,5 +307,13 @@ final class LettersTest extends TestCase
         unlink($path);
 
         return $text;
+    }
+
+    private function fileOf(mixed $run, string $type): string
+    {
+        $file = $this->get('/api/letters/'.(is_int($run) ? $run : 0).'/file')->assertOk()->assertHeader('Content-Type', $type)->baseResponse;
+        $this->assertInstanceOf(BinaryFileResponse::class, $file);
+
+        return (string) file_get_contents($file->getFile()->getPathname());
     }
 }

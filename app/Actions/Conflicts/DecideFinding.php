@@ -39,9 +39,7 @@ final readonly class DecideFinding
     {
         DB::transaction(function () use ($finding, $decision, $reason, $on, $version, $by): void {
             $finding->refresh()->load('name.search.engagement');
-            if ($finding->version !== $version) {
-                throw StaleSave::of('what was decided about this');
-            }
+            StaleSave::unlessSeen($finding->version, $version, 'what was decided about this');
             $problems = new FieldProblems;
             $why = $problems->at('reason', fn () => Wording::line(
                 $reason,

@@ -48,9 +48,7 @@ final readonly class IssueDocument
         DB::transaction(function () use ($document, $isConfirmed, $by, $version): void {
             $document->refresh()->party->refresh()->assertInUse();
             DocumentAct::Issue->mustBeAllowed($document->kind, $document->state);
-            if ($version !== null && $version !== $document->version) {
-                throw StaleSave::of('this document');
-            }
+            StaleSave::unlessSeen($document->version, $version ?? $document->version, 'this document');
             if ($document->kind->isTheirs() && $document->number === null) {
                 throw ValidationException::withMessages(['number' => 'Type the number that is printed on it.']);
             }

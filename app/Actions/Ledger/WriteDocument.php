@@ -124,9 +124,7 @@ final readonly class WriteDocument
         return DB::transaction(function () use ($document, $input): Document {
             $document->refresh()->party->assertInUse();
             DocumentAct::Change->mustBeAllowed($document->kind, $document->state);
-            if ($document->version !== ($input['version'] ?? -1)) {
-                throw StaleSave::of('this document');
-            }
+            StaleSave::unlessSeen($document->version, $input['version'] ?? -1, 'this document');
             $this->fill($document, $input);
             $this->store($document);
 

@@ -72,9 +72,7 @@ final readonly class KeepSavedLists
         if (! $list->mayBeChangedBy($by)) {
             throw new AuthorizationException('Only who keeps a list changes it. Copy it, and change the copy.');
         }
-        if ($list->version !== $version) {
-            throw StaleSave::of('this list');
-        }
+        StaleSave::unlessSeen($list->version, $version, 'this list');
         $list->version++;
 
         return $list;

@@ -49,7 +49,7 @@ final class KeepLetterTemplates
     public function change(LetterTemplate $template, array $input, int $version, User $by): LetterTemplate
     {
         return DB::transaction(function () use ($template, $input, $version, $by): LetterTemplate {
-            $this->mustBe($template, $version);
+            StaleSave::unlessSeen($template->refresh()->version, $version, 'this template');
             $template->version++;
 
             return $this->write($template, $input, $by);
@@ -64,17 +64,9 @@ final class KeepLetterTemplates
     public function remove(LetterTemplate $template, int $version): void
     {
         DB::transaction(function () use ($template, $version): void {
-            $this->mustBe($template, $version);
+            StaleSave::unlessSeen($template->refresh()->version, $version, 'this template');
             $template->delete();
         });
-    }
-
-    private function mustBe(LetterTemplate $template, int $version): void
-    {
-        $template->refresh();
-        if ($template->version !== $version) {
-            throw StaleSave::of('this template');
-        }
     }
 
     /** @param  array{name: string, subject: string, body: string}  $input */

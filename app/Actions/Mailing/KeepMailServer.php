@@ -39,7 +39,7 @@ final readonly class KeepMailServer
     {
         return DB::transaction(function () use ($input, $version): MailServer {
             $server = MailServer::current() ?? new MailServer(['password' => '']);
-            $this->mustBe($server, $version);
+            StaleSave::unlessSeen($server->version, $version, 'the mail server');
             $problems = new FieldProblems;
             $host = strtolower(trim($input['host']));
             if (
@@ -81,7 +81,7 @@ final readonly class KeepMailServer
         DB::transaction(function () use ($version): void {
             $server = MailServer::current();
             if ($server !== null) {
-                $this->mustBe($server, $version);
+                StaleSave::unlessSeen($server->version, $version, 'the mail server');
                 $server->delete();
             }
         });
@@ -98,13 +98,6 @@ final readonly class KeepMailServer
             $this->way->send($server, $from, [$by->email], $message->toString());
         } catch (TransportExceptionInterface|ExceptionInterface $why) {
             throw ValidationException::withMessages(['host' => 'It did not get through: '.mb_strimwidth($why->getMessage(), 0, 300, '…')]);
-        }
-    }
-
-    private function mustBe(MailServer $server, int $version): void
-    {
-        if ($server->version !== $version) {
-            throw StaleSave::of('the mail server');
         }
     }
 }

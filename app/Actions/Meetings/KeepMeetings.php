@@ -150,9 +150,7 @@ final readonly class KeepMeetings
     private function seen(Meeting $meeting, int $version): void
     {
         $meeting->refresh()->load('parties', 'users', 'party', 'engagement', 'document');
-        if ($meeting->version !== $version) {
-            throw StaleSave::of('this meeting');
-        }
+        StaleSave::unlessSeen($meeting->version, $version, 'this meeting');
     }
 
     /** @param  MeetingInput  $input */

@@ -231,6 +231,11 @@ final class PartyTableTest extends TestCase
         $kept = $this->row(['name' => 'A Inc', 'no-letters' => '2026-01-31']);
         $this->assertNull(RowChanges::between($kept, $this->row(['name' => 'A Inc', 'no-letters' => 'yes']), OnExisting::TakeOver));
         $this->assertNotNull(RowChanges::between($this->row(['name' => 'A Inc']), $this->row(['name' => 'A Inc', 'no-letters' => 'yes']), OnExisting::Fill));
+        // The same of the day on which somebody died.
+        $died = fn (string $when) => $this->row(['kind' => 'person', 'given' => 'Ada', 'family' => 'Pell', 'deceased' => $when]);
+        $this->assertNull(RowChanges::between($died('31 Jan 2026'), $died('yes'), OnExisting::TakeOver));
+        $this->assertNotNull(RowChanges::between($died('31 Jan 2026'), $died('no'), OnExisting::TakeOver));
+        $this->assertNotNull(RowChanges::between($died('yes'), $died('31 Jan 2026'), OnExisting::TakeOver));
     }
 
     public function test_new_words_and_roles_for_all_are_taken_when_that_was_said(): void

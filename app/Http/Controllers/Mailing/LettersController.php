@@ -22,8 +22,8 @@ use App\Time\TypedDates;
 use App\Validation\FieldProblems;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Storage;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Letters to many. */
@@ -86,16 +86,15 @@ final readonly class LettersController
     }
 
     #[Reads('letters/{run}/file', 'readLettersFile', 'The letters on paper', '', 'Mailing')]
-    public function file(LetterRun $run, #[CurrentUser] User $user): Response
+    public function file(LetterRun $run, #[CurrentUser] User $user): BinaryFileResponse
     {
         $this->mustBeTheirs($run, $user);
-        $content = $run->path === null ? null : Storage::get($run->path);
-        if (! is_string($content)) {
+        if ($run->path === null || ! Storage::exists($run->path)) {
             throw new NotFoundHttpException('That is not ready, or is no longer kept. Write it again.');
         }
-        $isOne = str_ends_with((string) $run->path, '.pdf');
+        $isOne = str_ends_with($run->path, '.pdf');
 
-        return FileAnswer::answer($content, $isOne ? 'Letters.pdf' : 'Letters.zip', $isOne ? 'application/pdf' : 'application/zip');
+        return FileAnswer::kept(Storage::path($run->path), $isOne ? 'Letters.pdf' : 'Letters.zip', $isOne ? 'application/pdf' : 'application/zip');
     }
 
     #[Adds('letters/{run}/stop', 'stopLetters', 'Stop it; what is written stays written', '', 'LetterRunPage', 'Mailing', 200)]
