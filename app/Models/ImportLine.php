@@ -56,8 +56,18 @@ final class ImportLine extends Model
     /** @return list<string> */
     public function cells(): array
     {
+        return self::read($this->cells);
+    }
+
+    /**
+     * @param string $kept as kept() gave them
+     *
+     * @return list<string>
+     */
+    public static function read(string $kept): array
+    {
         /** @var list<string> */
-        return json_decode(Crypt::decryptString($this->cells), true, flags: JSON_THROW_ON_ERROR);
+        return json_decode(Crypt::decryptString($kept), true, flags: JSON_THROW_ON_ERROR);
     }
 
     /** @param  list<string>  $cells */

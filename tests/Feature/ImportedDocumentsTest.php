@@ -59,6 +59,19 @@ final class ImportedDocumentsTest extends TestCase
             ->assertUnprocessable();
     }
 
+    public function test_two_of_one_number_apart_in_the_file_stay_two_when_it_is_said_whose_they_are(): void
+    {
+        $id = $this->hand("invoice,1,The Dome,2026-11-01,5,\nbill,9,The Dome,2026-11-01,5,\ninvoice,1,The Dome,2026-11-01,5,\n");
+        $this->say($id, 4, ['decision' => 'record', 'recordId' => $this->penhallow->id])->assertJsonPath('line', 4);
+        $this->read($id)->assertJsonPath('outcomes.*.count', [2, 1]);
+        $this->lines($id, 'wrong')->assertJsonPath('total', 1)
+            ->assertJsonPath('lines.0.problems.0.message', fn (string $why) => str_contains($why, 'Invoice 1 stands on line '));
+        $this->say($id, 2, ['decision' => 'out'])->assertJsonPath('outcome', 'left-out');
+        $this->say($id, 4, ['decision' => 'record', 'recordId' => $this->penhallow->id])->assertJsonPath('outcome', 'new');
+        $this->act($id, 'take')->assertJsonPath('results', [['outcome' => 'added', 'title' => 'added', 'count' => 2]]);
+        $this->assertSame([500, 500], Document::query()->pluck('total_minor')->all());
+    }
+
     public function test_a_document_with_several_lines_is_mended_left_out_and_taken_as_one(): void
     {
         $id = $this->hand("invoice,1,Penhallow Observatory,2026-11-01,5,dome\ninvoice,1,Penhallow Observatory,2026-11-01,x,lens\n"

@@ -78,23 +78,41 @@ final readonly class CheckDocuments
     /**
      * These documents once more, after something was said of them. Runs inside a transaction.
      *
-     * @param list<int> $heads the lines on which they began
+     * @param list<int> $beside the lines on which they began that stand beside each other: they may belong together by now
+     * @param list<int> $others the lines on which others begin
      */
-    public function again(Import $import, array $heads): void
+    public function again(Import $import, array $beside, array $others): void
     {
         $reader = $this->reader($import);
-        $lines = $import->importLines()->whereIntegerInRaw('head', $heads)->get()->toBase()->keyBy('line');
-        $documents = [];
-        foreach ($reader->documents($lines->map(fn (ImportLine $line) => $line->cells())->all()) as $head => $cells) {
-            $documents[$head] = $lines->only(array_keys($cells));
+        $heads = [...$beside, ...$others];
+        $documents = $this->linesOf($import, $others)->groupBy('head', true)->all();
+        $near = $this->linesOf($import, $beside);
+        foreach ($reader->documents($near->map(fn (ImportLine $line) => $line->cells())->all()) as $head => $cells) {
+            $documents[$head] = $near->only(array_keys($cells));
         }
+        ksort($documents);
         $read = array_filter(array_map(fn (Collection $one) => self::read($reader, $one)->document, $documents));
         $match = MatchParties::ofFew(array_values($read), $import->settings->meant);
-        // What else of the file would be taken under the same number.
-        $seen = $import->importLines()->whereNotIn('head', $heads)->where('outcome', LineOutcome::New)
-            ->whereIn('mark', array_map(fn (ReadDocument $one) => StageDocuments::key($one, (int) $match->find($one)->partyId), array_values($read)))
+        $marks = [];
+        foreach ($read as $head => $document) {
+            $said = $documents[$head]->firstOrFail();
+            $partyId = $said->decision === ImportLine::RECORD ? $said->record_id : $match->find($document)->partyId;
+            $marks[] = StageDocuments::key($document, (int) $partyId);
+        }
+        // What else of the file would be taken.
+        $seen = $import->importLines()->whereNotIn('head', $heads)->where('outcome', LineOutcome::New)->whereIn('mark', $marks)
             ->pluck('head', 'mark')->map(fn (mixed $head) => (int) $head)->all();
         $this->keep($this->checked($documents, $reader, $match, Rates::ofOffice(), $seen));
+    }
+
+    /**
+     * @param list<int> $heads
+     *
+     * @return Collection<int, ImportLine> by their numbers
+     */
+    private function linesOf(Import $import, array $heads): Collection
+    {
+        return $import->importLines()->whereIntegerInRaw('head', $heads)->get()->toBase()->keyBy('line');
     }
 
     /**
@@ -148,72 +166,73 @@ final readonly class CheckDocuments
         $inUse = $this->inUse($documents);
         $rows = [];
         foreach ($documents as $head => $lines) {
-            $said = $lines->first();
-            $document = $read[$head]->document;
-            $whose = match (true) {
-                $document === null || $said === null => null,
-                $said->decision !== ImportLine::RECORD => $match->find($document),
-                isset($inUse[$said->record_id]) => PartyMatch::is((int) $said->record_id),
-                default => PartyMatch::doubtful('The record is no longer there, or is archived.', []),
-            };
-            $mark = $document === null || $whose?->partyId === null ? null : StageDocuments::key($document, $whose->partyId);
-            [$outcome, $column, $message] = match (true) {
-                $said?->decision === ImportLine::OUT => [LineOutcome::LeftOut, null, ''],
-                $document === null || $whose === null => [LineOutcome::Wrong, null, ''],
-                $whose->partyId === null => [LineOutcome::Doubtful, null, $whose->problem],
-                isset($kept[$mark]) => $kept[$mark] === StageDocuments::sign($document, $whose->partyId)
-                    ? [LineOutcome::Same, null, '']
-                    : [LineOutcome::Wrong, 'number', InterchangeRefused::inTheBook(self::title($document))->getMessage()],
-                isset($seen[$mark]) => [
-                    LineOutcome::Wrong, 'number', InterchangeRefused::twiceInTheFile(self::title($document), $seen[$mark])->getMessage(),
-                ],
-                ! $this->hasRate($document, $rates) => [
-                    LineOutcome::Wrong, 'currency',
-                    "There is no rate for {$document->currency} on {$document->date->toText()}. Add one under Office, Currencies.",
-                ],
-                default => [LineOutcome::New, null, ''],
-            };
-            if ($outcome === LineOutcome::New && $mark !== null) {
-                $seen[$mark] = $head;
+            $checked = $this->one($lines, $read[$head], $match, $inUse, $kept, $seen, $reader, $rates);
+            if ($checked->outcome === LineOutcome::New && $checked->mark !== null) {
+                $seen[$checked->mark] = $head;
             }
-            $problems = $read[$head]->problems;
-            if ($column !== null) {
-                $problems[$head][] = [$reader->column($column) ?? (int) $reader->column('number'), $message];
-            }
-            foreach ($lines as $line) {
-                $own = $problems[$line->line] ?? [];
-                $rows[] = [
-                    'head' => $head,
-                    'mark' => $outcome === LineOutcome::New ? $mark : null,
-                    'outcome' => $outcome->value,
-                    'record_id' => match (true) {
-                        $said?->decision === ImportLine::RECORD => $said->record_id,
-                        default => in_array($outcome, [LineOutcome::New, LineOutcome::Same], true) ? $whose?->partyId : null,
-                    },
-                    'candidates' => json_encode(array_map(fn (int $id) => ['id' => $id, 'isSure' => false], $whose->candidates ?? [])),
-                    'problems' => json_encode($own, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
-                    'message' => match (true) {
-                        $outcome === LineOutcome::Wrong && $own === [] && $problems !== [] => InterchangeRefused::belongsTo(array_key_first($problems))
-                            ->getMessage(),
-                        $column === null => $message,
-                        default => '',
-                    },
-                ] + $line->getAttributes();
-            }
+            $rows = [...$rows, ...$checked->rows()];
         }
 
         return $rows;
+    }
+
+    /**
+     * @param Collection<int, ImportLine> $lines
+     * @param array<int, true> $inUse
+     * @param array<string, string> $kept
+     * @param array<string, int> $seen
+     */
+    private function one(
+        Collection $lines,
+        ReadDocumentLines $read,
+        MatchParties $match,
+        array $inUse,
+        array $kept,
+        array $seen,
+        DocumentReader $reader,
+        ExchangeRates $rates,
+    ): CheckedDocument {
+        $said = $lines->firstOrFail();
+        $document = $read->document;
+        if ($said->decision === ImportLine::OUT) {
+            return new CheckedDocument($lines, LineOutcome::LeftOut, null, $read->problems);
+        }
+        if ($document === null) {
+            return new CheckedDocument($lines, LineOutcome::Wrong, null, $read->problems);
+        }
+        $whose = match (true) {
+            $said->decision !== ImportLine::RECORD => $match->find($document),
+            isset($inUse[$said->record_id]) => PartyMatch::is((int) $said->record_id),
+            default => PartyMatch::doubtful('The record is no longer there, or is archived.', []),
+        };
+        if ($whose->partyId === null) {
+            return new CheckedDocument($lines, LineOutcome::Doubtful, $whose, []);
+        }
+        $mark = StageDocuments::key($document, $whose->partyId);
+        if (($kept[$mark] ?? '') === StageDocuments::sign($document, $whose->partyId)) {
+            return new CheckedDocument($lines, LineOutcome::Same, $whose, []);
+        }
+        $title = "{$document->kind->title()} {$document->number}";
+        [$column, $problem] = match (true) {
+            isset($kept[$mark]) => ['number', InterchangeRefused::inTheBook($title)->getMessage()],
+            isset($seen[$mark]) => ['number', InterchangeRefused::twiceInTheFile($title, $seen[$mark])->getMessage()],
+            ! $this->hasRate($document, $rates) => [
+                'currency', "There is no rate for {$document->currency} on {$document->date->toText()}. Add one under Office, Currencies.",
+            ],
+            default => [null, ''],
+        };
+
+        return $column === null
+            ? new CheckedDocument($lines, LineOutcome::New, $whose, [], $mark)
+            : new CheckedDocument($lines, LineOutcome::Wrong, $whose, [
+                $said->line => [[$reader->column($column) ?? (int) $reader->column('number'), $problem]],
+            ]);
     }
 
     private function hasRate(ReadDocument $document, ExchangeRates $rates): bool
     {
         return $document->currency === Office::current()->currency()
             || $rates->orNull($document->totals()->gross, $document->date) !== null;
-    }
-
-    private static function title(ReadDocument $document): string
-    {
-        return "{$document->kind->title()} {$document->number}";
     }
 
     /**

@@ -32,7 +32,8 @@ final readonly class DecideDocuments
         if ($decision === ImportLine::NEW) {
             throw InterchangeRefused::noNewOfDocuments();
         }
-        $heads = $this->around($import, $line);
+        $beside = $this->beside($import, $line);
+        $alike = [];
         $before = DB::table('import_lines')->where('import_id', $import->id)->where('line', $line->head)->first(['decision', 'record_id']);
         DB::table('import_lines')->where('import_id', $import->id)->where('head', $line->head)->update([
             'decision' => $decision, 'record_id' => $decision === ImportLine::RECORD ? $recordId : null,
@@ -48,9 +49,8 @@ final readonly class DecideDocuments
 
                 return;
             }
-            $heads = [...$heads, ...$alike];
         }
-        $this->check->again($import, array_values(array_unique($heads)));
+        $this->check->again($import, $beside, array_values(array_diff($alike, $beside)));
     }
 
     /**
@@ -58,7 +58,7 @@ final readonly class DecideDocuments
      *
      * @return list<int>
      */
-    private function around(Import $import, ImportLine $line): array
+    private function beside(Import $import, ImportLine $line): array
     {
         $heads = $import->importLines()->whereColumn('line', 'head');
         $before = (clone $heads)->where('line', '<', $line->head)->max('line');

@@ -24,6 +24,7 @@ use App\Actions\Records\Sections;
 use App\Actions\Records\StaleSection;
 use App\Database\Ids;
 use App\Database\LongWork;
+use App\Database\Pace;
 use App\Facts\Records\SectionVersions;
 use App\Models\Change;
 use App\Models\Import;
@@ -40,7 +41,9 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class TakeBackLines
 {
-    private const FEW = 10;
+    private const FEW = 5;
+
+    private const MOST = 50;
 
     public function __construct(
         private Sections $sections,
@@ -57,18 +60,19 @@ final readonly class TakeBackLines
 
     public function handle(Import $import): void
     {
-        LongWork::steps(fn () => $this->step($import->refresh()));
+        $pace = new Pace(self::FEW, self::MOST);
+        LongWork::steps(fn () => $pace->step(fn () => $this->step($import->refresh(), $pace->many())));
     }
 
     /** @return bool whether there is more to do */
-    private function step(Import $import): bool
+    private function step(Import $import, int $many): bool
     {
         if ($import->state !== ImportState::TakingBack) {
             return false;
         }
         $by = InTheirName::of($import->user_id);
         $lines = $import->importLines()
-            ->reorder('line', 'desc')->whereIn('done', [LineDone::Added, LineDone::Changed])->limit(self::FEW)->get();
+            ->reorder('line', 'desc')->whereIn('done', [LineDone::Added, LineDone::Changed])->limit($many)->get();
         if ($lines->isEmpty()) {
             $import->update(['state' => ImportState::TakenBack]);
 

@@ -17,7 +17,7 @@ use App\Models\Change;
 use App\Models\Document;
 use App\Models\Import;
 use App\Models\ImportLine;
-use Illuminate\Support\Collection;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -94,47 +94,46 @@ final readonly class TakeDocuments
             return false;
         }
         $last = (int) end($heads);
-        $documents = $import->importLines()->whereIntegerInRaw('head', $heads)->get()->keyBy('line')->groupBy('head', true);
-        $chunk = [];
-        $done = [];
-        foreach ($documents as $head => $lines) {
-            $document = CheckDocuments::read($reader, $lines)->document;
+        $lines = DB::table('import_lines')->where('import_id', $import->id)->whereIntegerInRaw('head', $heads)
+            ->orderBy('line')->get(['line', 'head', 'cells', 'record_id']);
+        $chunk = $refused = [];
+        foreach ($lines->groupBy('head') as $head => $some) {
+            $cells = $some->mapWithKeys(fn (\stdClass $line): array => [(int) $line->line => ImportLine::read((string) $line->cells)])->all();
+            $document = $cells === [] ? null : $reader->read($cells)->document;
             if ($document === null) {
-                $done[$head] = InterchangeRefused::otherThanChecked()->getMessage();
+                $refused[$head] = InterchangeRefused::otherThanChecked()->getMessage();
             } else {
-                $chunk[$head] = [$document, (int) $lines->firstOrFail()->record_id];
+                $chunk[$head] = [$document, (int) $some->firstOrFail()->record_id];
             }
         }
-        $done += $this->stage->handle($chunk, $import);
-        $rows = [];
-        foreach ($documents as $head => $lines) {
-            $rows = [...$rows, ...$this->told($lines, $done[$head])];
-        }
-        foreach (array_chunk($rows, 500) as $some) {
-            DB::table('import_lines')->upsert($some, ['import_id', 'line'], ['done', 'message', 'way_back']);
-        }
+        $made = $this->stage->handle($chunk, $import);
+        $this->note($import, array_filter($made, is_int(...)), $refused + array_filter($made, is_string(...)));
         $import->update(['taken' => $import->taken + count($heads)]);
 
         return true;
     }
 
     /**
-     * @param Collection<int, ImportLine> $lines of one document
-     * @param int|string $made the document, or why there is none
+     * What came of them, for all of their lines.
      *
-     * @return list<array<string, mixed>>
+     * @param array<int, int> $added documents by the lines on which they begin
+     * @param array<int, string> $refused why not
      */
-    private function told(Collection $lines, int|string $made): array
+    private function note(Import $import, array $added, array $refused): void
     {
-        return array_values($lines->map(fn (ImportLine $line): array => [
-            'done' => (is_int($made) ? LineDone::Added : LineDone::Refused)->value,
-            'message' => is_int($made) ? '' : $made,
-            'way_back' => is_int($made) ? json_encode(['document' => $made]) : null,
-        ] + $line->getAttributes())->all());
+        DB::update(
+            "UPDATE import_lines SET done = ?, way_back = json_object('document', made.value) FROM json_each(?) AS made"
+            .' WHERE import_id = ? AND head = CAST(made.key AS INTEGER)',
+            [LineDone::Added->value, json_encode((object) $added, JSON_THROW_ON_ERROR), $import->id],
+        );
+        foreach ($refused as $head => $why) {
+            DB::table('import_lines')->where('import_id', $import->id)->where('head', $head)
+                ->update(['done' => LineDone::Refused->value, 'message' => $why]);
+        }
     }
 
-    /** @return \Illuminate\Database\Eloquent\Relations\HasMany<ImportLine, Import> */
-    private function left(Import $import): \Illuminate\Database\Eloquent\Relations\HasMany
+    /** @return HasMany<ImportLine, Import> */
+    private function left(Import $import): HasMany
     {
         return $import->importLines()->where('outcome', LineOutcome::New)->whereNull('done');
     }

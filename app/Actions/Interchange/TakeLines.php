@@ -18,6 +18,7 @@ use App\Actions\Records\ChangeSections;
 use App\Actions\Records\PositionsSection;
 use App\Actions\Records\SectionOf;
 use App\Database\LongWork;
+use App\Database\Pace;
 use App\Facts\Interchange\MatchRows;
 use App\Facts\Interchange\OfficeReading;
 use App\Facts\Interchange\RowMatch;
@@ -35,7 +36,9 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class TakeLines
 {
-    private const FEW = 25;
+    private const FEW = 10;
+
+    private const MOST = 50;
 
     public function __construct(
         private WriteRow $write,
@@ -49,8 +52,11 @@ final readonly class TakeLines
     public function handle(Import $import): void
     {
         $last = -1;
-        LongWork::steps(function () use ($import, &$last): bool {
-            return $this->step($import->refresh(), $last);
+        $pace = new Pace(self::FEW, self::MOST);
+        LongWork::steps(function () use ($import, $pace, &$last): bool {
+            return $pace->step(function () use ($import, $pace, &$last): bool {
+                return $this->step($import->refresh(), $pace->many(), $last);
+            });
         });
     }
 
@@ -59,14 +65,14 @@ final readonly class TakeLines
      *
      * @return bool whether there is more to do
      */
-    private function step(Import $import, int &$last): bool
+    private function step(Import $import, int $many, int &$last): bool
     {
         if ($import->state !== ImportState::Taking) {
             return false;
         }
         $by = InTheirName::of($import->user_id);
         $lines = $import->importLines()->where('line', '>', $last)
-            ->whereIn('outcome', [LineOutcome::New, LineOutcome::Changes])->whereNull('done')->limit(self::FEW)->get();
+            ->whereIn('outcome', [LineOutcome::New, LineOutcome::Changes])->whereNull('done')->limit($many)->get();
         if ($lines->isEmpty()) {
             $import->update(['state' => ImportState::Taken, 'last_change_id' => (int) Change::query()->max('id')]);
 

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Database;
+
+/** How many of long work fit into one step, so that whoever saves meanwhile waits for a moment only: what the last step took tells. */
+final class Pace
+{
+    /** Milliseconds that a step may hold others up. */
+    private const STEP = 150.0;
+
+    /**
+     * @param int $many of the first step
+     * @param int $most of any
+     */
+    public function __construct(private int $many, private readonly int $most)
+    {
+    }
+
+    public function many(): int
+    {
+        return $this->many;
+    }
+
+    /**
+     * One step, by which the next is measured.
+     *
+     * @template T
+     *
+     * @param \Closure(): T $step of as many as many() says
+     *
+     * @return T
+     */
+    public function step(\Closure $step): mixed
+    {
+        $begun = hrtime(true);
+        $result = $step();
+        $took = max(1.0, (hrtime(true) - $begun) / 1e6);
+        // At the most twice as many: one step that had little to do says little.
+        $this->many = (int) max(1, min($this->most, 2 * $this->many, $this->many * self::STEP / $took));
+
+        return $result;
+    }
+}
