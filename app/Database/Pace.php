@@ -8,7 +8,7 @@ namespace App\Database;
 final class Pace
 {
     /** Milliseconds that a step may hold others up. */
-    private const STEP = 150.0;
+    private const STEP = 100.0;
 
     /**
      * @param int $many of the first step

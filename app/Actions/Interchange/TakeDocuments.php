@@ -121,9 +121,10 @@ final readonly class TakeDocuments
      */
     private function note(Import $import, array $added, array $refused): void
     {
+        $heads = implode(', ', array_keys($added));
         DB::update(
-            "UPDATE import_lines SET done = ?, way_back = json_object('document', made.value) FROM json_each(?) AS made"
-            .' WHERE import_id = ? AND head = CAST(made.key AS INTEGER)',
+            'UPDATE import_lines SET done = ?, way_back = (SELECT json_object(\'document\', value) FROM json_each(?)'
+            ." WHERE key = CAST(head AS TEXT)) WHERE import_id = ? AND head IN ($heads)",
             [LineDone::Added->value, json_encode((object) $added, JSON_THROW_ON_ERROR), $import->id],
         );
         foreach ($refused as $head => $why) {
