@@ -10,6 +10,11 @@ final class Pace
     /** Milliseconds that a step may hold others up. */
     private const STEP = 100.0;
 
+    /** Of them, those after which nothing more is begun: what was done has to be indexed yet. */
+    private const SPENT = 60.0;
+
+    private float $begun = 0.0;
+
     /**
      * @param int $many of the first step
      * @param int $most of any
@@ -34,12 +39,18 @@ final class Pace
      */
     public function step(\Closure $step): mixed
     {
-        $begun = hrtime(true);
+        $this->begun = hrtime(true) / 1e6;
         $result = $step();
-        $took = max(1.0, (hrtime(true) - $begun) / 1e6);
+        $took = max(1.0, hrtime(true) / 1e6 - $this->begun);
         // At the most twice as many: one step that had little to do says little.
         $this->many = (int) max(1, min($this->most, 2 * $this->many, $this->many * self::STEP / $took));
 
         return $result;
+    }
+
+    /** Whether the step has taken so long that the rest had better wait for the next. */
+    public function isSpent(): bool
+    {
+        return hrtime(true) / 1e6 - $this->begun > self::SPENT;
     }
 }

@@ -61,28 +61,33 @@ final readonly class TakeBackLines
     public function handle(Import $import): void
     {
         $pace = new Pace(self::FEW, self::MOST);
-        LongWork::steps(fn () => $pace->step(fn () => $this->step($import->refresh(), $pace->many())));
+        LongWork::steps(fn () => $pace->step(fn () => $this->step($import->refresh(), $pace)));
     }
 
     /** @return bool whether there is more to do */
-    private function step(Import $import, int $many): bool
+    private function step(Import $import, Pace $pace): bool
     {
         if ($import->state !== ImportState::TakingBack) {
             return false;
         }
         $by = InTheirName::of($import->user_id);
         $lines = $import->importLines()
-            ->reorder('line', 'desc')->whereIn('done', [LineDone::Added, LineDone::Changed])->limit($many)->get();
+            ->reorder('line', 'desc')->whereIn('done', [LineDone::Added, LineDone::Changed])->limit($pace->many())->get();
         if ($lines->isEmpty()) {
             $import->update(['state' => ImportState::TakenBack]);
 
             return false;
         }
+        $count = 0;
         foreach ($lines as $line) {
+            if ($count > 0 && $pace->isSpent()) {
+                break;
+            }
             $done = $this->takenBack($import, $line, $by);
             DB::table('import_lines')->where('import_id', $import->id)->where('line', $line->line)->update($done);
+            $count++;
         }
-        $import->update(['taken' => max(0, $import->taken - $lines->count())]);
+        $import->update(['taken' => max(0, $import->taken - $count)]);
 
         return true;
     }

@@ -13,6 +13,7 @@ use Almanac\Ledger\DocumentState;
 use App\Actions\Ledger\KeepStandings;
 use App\Actions\Ledger\StageDocuments;
 use App\Database\LongWork;
+use App\Database\Pace;
 use App\Models\Change;
 use App\Models\Document;
 use App\Models\Import;
@@ -31,6 +32,8 @@ final readonly class TakeDocuments
 
     private const PARTIES = 50;
 
+    private const MOST = 400;
+
     public function __construct(private CheckDocuments $check, private StageDocuments $stage, private KeepStandings $standings)
     {
     }
@@ -39,8 +42,11 @@ final readonly class TakeDocuments
     {
         $reader = $this->check->reader($import);
         $last = -1;
-        LongWork::steps(function () use ($import, $reader, &$last): bool {
-            return $this->step($import->refresh(), $reader, $last);
+        $pace = new Pace(self::FEW, self::MOST);
+        LongWork::steps(function () use ($import, $reader, $pace, &$last): bool {
+            return $pace->step(function () use ($import, $reader, $pace, &$last): bool {
+                return $this->step($import->refresh(), $reader, $pace->many(), $last);
+            });
         });
         if ($import->refresh()->state === ImportState::Counting) {
             $this->count($import);
@@ -63,11 +69,13 @@ final readonly class TakeDocuments
     public function count(Import $import): void
     {
         $ids = Document::query()->where('import_id', $import->id)->distinct()->orderBy('party_id')->pluck('party_id')->all();
-        foreach (array_chunk($ids, self::PARTIES) as $some) {
-            LongWork::step(function () use ($some, $import): void {
+        $pace = new Pace(self::PARTIES, self::MOST);
+        for ($done = 0; $done < count($ids); $done += count($some)) {
+            $some = array_slice($ids, $done, $pace->many());
+            LongWork::step(fn () => $pace->step(function () use ($some, $import): void {
                 $this->standings->refresh(...$some);
                 $import->touch();
-            });
+            }));
         }
         LongWork::step(fn () => $import->refresh()->state === ImportState::Counting
             ? $import->update([
@@ -82,12 +90,12 @@ final readonly class TakeDocuments
      *
      * @return bool whether there is more to do
      */
-    private function step(Import $import, DocumentReader $reader, int &$last): bool
+    private function step(Import $import, DocumentReader $reader, int $many, int &$last): bool
     {
         if ($import->state !== ImportState::Taking) {
             return false;
         }
-        $heads = $this->left($import)->where('line', '>', $last)->whereColumn('line', 'head')->limit(self::FEW)->pluck('head')->all();
+        $heads = $this->left($import)->where('line', '>', $last)->whereColumn('line', 'head')->limit($many)->pluck('head')->all();
         if ($heads === []) {
             $this->letCount($import);
 

@@ -38,7 +38,7 @@ final readonly class TakeLines
 {
     private const FEW = 10;
 
-    private const MOST = 50;
+    private const MOST = 25;
 
     public function __construct(
         private WriteRow $write,
@@ -55,49 +55,53 @@ final readonly class TakeLines
         $pace = new Pace(self::FEW, self::MOST);
         LongWork::steps(function () use ($import, $pace, &$last): bool {
             return $pace->step(function () use ($import, $pace, &$last): bool {
-                return $this->step($import->refresh(), $pace->many(), $last);
+                return $this->step($import->refresh(), $pace, $last);
             });
         });
     }
 
     /**
-     * @param int $last the line that was taken last: those before it are not looked through again
+     * @param int $last up to it all lines are taken: they are not looked through again
      *
      * @return bool whether there is more to do
      */
-    private function step(Import $import, int $many, int &$last): bool
+    private function step(Import $import, Pace $pace, int &$last): bool
     {
         if ($import->state !== ImportState::Taking) {
             return false;
         }
         $by = InTheirName::of($import->user_id);
         $lines = $import->importLines()->where('line', '>', $last)
-            ->whereIn('outcome', [LineOutcome::New, LineOutcome::Changes])->whereNull('done')->limit($many)->get();
+            ->whereIn('outcome', [LineOutcome::New, LineOutcome::Changes])->whereNull('done')->limit($pace->many())->get();
         if ($lines->isEmpty()) {
             $import->update(['state' => ImportState::Taken, 'last_change_id' => (int) Change::query()->max('id')]);
 
             return false;
         }
-        $last = $lines->last()->line ?? $last;
         $reader = PartyReader::of($import->settings->read(), $this->office->of($import->settings));
         $done = [];
-        $this->index->together(function () use ($import, $lines, $reader, $by, &$done): void {
+        $this->index->together(function () use ($import, $lines, $reader, $by, $pace, &$done): void {
             $rows = array_filter($lines->mapWithKeys(
                 fn (ImportLine $line): array => [$line->line => $reader->read($line->cells())->row],
             )->all());
             $new = $lines->filter(fn (ImportLine $line) => $line->outcome === LineOutcome::New);
-            $this->aroundCompanies(array_intersect_key($rows, $new->keyBy('line')->all()), $by, function () use ($import, $new, $rows, $by, &$done): void {
+            $this->aroundCompanies(array_intersect_key($rows, $new->keyBy('line')->all()), $by, function () use ($import, $new, $rows, $by, $pace, &$done): void {
                 $known = $this->known($new, $rows);
                 foreach ($new as $line) {
-                    $done[] = $this->taken($import, $line, $rows[$line->line] ?? null, $known[$line->line] ?? null, $by);
+                    if ($done === [] || ! $pace->isSpent()) {
+                        $done[$line->line] = $this->taken($import, $line, $rows[$line->line] ?? null, $known[$line->line] ?? null, $by);
+                    }
                 }
             });
             // What the others change at companies is told with each.
             foreach ($lines->filter(fn (ImportLine $line) => $line->outcome !== LineOutcome::New) as $line) {
-                $done[] = $this->taken($import, $line, $rows[$line->line] ?? null, null, $by);
+                if ($done === [] || ! $pace->isSpent()) {
+                    $done[$line->line] = $this->taken($import, $line, $rows[$line->line] ?? null, null, $by);
+                }
             }
         });
-        DB::table('import_lines')->upsert($done, ['import_id', 'line'], ['done', 'record_id', 'message', 'way_back']);
+        DB::table('import_lines')->upsert(array_values($done), ['import_id', 'line'], ['done', 'record_id', 'message', 'way_back']);
+        $last = ($lines->first(fn (ImportLine $line) => ! isset($done[$line->line]))->line ?? $lines->last()->line + 1) - 1;
         $import->update(['taken' => $import->taken + count($done)]);
 
         return true;
