@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /** The lines of a file of documents are kept as those of people and companies are: what each comes to is told by line. */
@@ -24,6 +25,10 @@ return new class extends Migration
             $table->index(['import_id', 'head']);
             $table->index(['import_id', 'mark']);
         });
+        DB::table('import_lines')->update(['head' => DB::raw('line')]);
+        // Of those that wait, nothing was kept but the file.
+        DB::table('imports')->where('of', 'documents')->whereIn('state', ['checking', 'checked', 'columns'])
+            ->update(['state' => 'failed', 'failure' => 'Hand this file in again: documents are read line by line now.']);
         Schema::table('imports', fn (Blueprint $table) => $table->dropColumn(['found', 'problems', 'problem_count']));
     }
 };
