@@ -59,6 +59,12 @@ export class Desk {
         await this.page.keyboard.press('Enter');
         await expect(this.page.getByRole('heading', { level: 1, name, exact: true })).toBeVisible();
         await expect(this.section('Reach')).toBeVisible();
+        await this.allIsRead();
+    }
+
+    /** What comes to a record's page after the rest pushes down what stands below it, and a press that has just begun is lost. */
+    private async allIsRead(): Promise<void> {
+        await expect(this.section('Cases & projects').getByText('Reading them …')).toBeHidden();
     }
 
     /** Adds a company by the search line, and comes to stand in its first phone field. */
@@ -69,6 +75,7 @@ export class Desk {
         await this.page.keyboard.press('Control+Enter');
         await expect(this.page.getByRole('heading', { level: 1, name })).toBeVisible();
         await expect(this.page.getByRole('textbox', { name: 'Phone' })).toBeFocused();
+        await this.allIsRead();
     }
 
     /**

@@ -46,6 +46,8 @@ export function EngagementsSection({ record }: { record: RecordData }) {
                     <Quiet>They could not be loaded. <QuietButton onPress={() => void refetch()}>Try again</QuietButton></Quiet>
                 )}
                 {tools}
+                {/* A line is kept for what comes, so that nothing below moves away from under a press. */}
+                {rows === undefined && error === null && <Quiet>Reading them …</Quiet>}
                 {rows?.length === 0 && <Quiet>None yet. What the firm does for them, or with them, stands here.</Quiet>}
                 {live.map((row) => <One key={row.id} row={row} />)}
                 {closed.length > 0 && (
