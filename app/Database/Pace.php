@@ -29,6 +29,16 @@ final class Pace
     }
 
     /**
+     * Step after step, each measured by the last, as long as there is more to do.
+     *
+     * @param \Closure(): bool $step of as many as many() says; whether there is more
+     */
+    public function steps(\Closure $step): void
+    {
+        LongWork::steps(fn () => $this->step($step));
+    }
+
+    /**
      * One step, by which the next is measured.
      *
      * @template T

@@ -212,7 +212,7 @@ final readonly class IndexParties
             $this->words($party->id, $line, $new);
         }
         if ($kept->keepKeys($party->id, Keys::of(PartyLikeness::of($party)), $new) || $isOther) {
-            $new->add('look_alike_due', ['party_id' => $party->id]);
+            $new->compare($party->id);
         }
         $kept->keep('record_gaps', $party->id, $this->gapsOf($party, $readiness, $today), $new);
         $kept->keep('record_values', $party->id, KeptValues::of($party, $readiness, $today), $new);

@@ -17,6 +17,9 @@ final class NewRows
     /** @var array<string, list<array<string, mixed>>> by table */
     private array $rows = [];
 
+    /** @var array<int, true> by record */
+    private array $due = [];
+
     /** @var array<string, true> */
     private array $words = [];
 
@@ -24,6 +27,12 @@ final class NewRows
     public function add(string $table, array $row): void
     {
         $this->rows[$table][] = $row;
+    }
+
+    /** It is to be compared with the others; one that waits already need not wait twice. */
+    public function compare(int $partyId): void
+    {
+        $this->due[$partyId] = true;
     }
 
     /**
@@ -41,10 +50,10 @@ final class NewRows
     {
         foreach ($this->rows as $table => $rows) {
             foreach (array_chunk($rows, max(1, intdiv(self::VALUES, count($rows[0])))) as $some) {
-                // One that waits already need not wait twice.
-                $table === 'look_alike_due' ? DB::table($table)->insertOrIgnore($some) : DB::table($table)->insert($some);
+                DB::table($table)->insert($some);
             }
         }
+        DB::table('look_alike_due')->insertOrIgnore(array_map(fn (int $id) => ['party_id' => $id], array_keys($this->due)));
         foreach (array_chunk(array_map(strval(...), array_keys($this->words)), self::WORDS) as $some) {
             $known = DB::table('search_vocabulary')->whereIn('word', $some)->pluck('word')->all();
             $new = array_values(array_diff($some, $known));
@@ -52,6 +61,6 @@ final class NewRows
             DB::table('search_spellings')->insert(DB::table('search_vocabulary')->whereIn('word', $new)->get(['id', 'word'])
                 ->map(fn (object $row) => ['rowid' => $row->id, 'word' => $row->word])->all());
         }
-        $this->rows = $this->words = [];
+        $this->rows = $this->due = $this->words = [];
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Interchange;
 
-use Almanac\Calendar\TypedDay;
 use Almanac\Interchange\DocumentReader;
 use Almanac\Interchange\ImportState;
 use Almanac\Interchange\InterchangeRefused;
@@ -15,6 +14,7 @@ use Almanac\Money\ExchangeRates;
 use App\Actions\Ledger\StageDocuments;
 use App\Database\Ids;
 use App\Database\LongWork;
+use App\Facts\Interchange\OfficeReading;
 use App\Facts\Ledger\MatchParties;
 use App\Facts\Ledger\PartyMatch;
 use App\Facts\Ledger\Rates;
@@ -22,7 +22,6 @@ use App\Models\Import;
 use App\Models\ImportLine;
 use App\Models\Office;
 use App\Models\Party;
-use App\Time\Clock;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -37,22 +36,13 @@ final readonly class CheckDocuments
 
     private const KEPT = ['head', 'mark', 'outcome', 'record_id', 'candidates', 'problems', 'message'];
 
-    public function __construct(private StageDocuments $stage, private Clock $clock)
+    public function __construct(private StageDocuments $stage, private OfficeReading $office)
     {
-    }
-
-    public function reader(Import $import): DocumentReader
-    {
-        $settings = $import->settings;
-
-        return DocumentReader::of(
-            $settings->targets, TypedDay::reader($this->clock->today(), $settings->isMonthFirst), Office::current()->currency(), $settings->sign,
-        );
     }
 
     public function handle(Import $import): void
     {
-        $reader = $this->reader($import);
+        $reader = $this->office->documents($import->settings);
         $match = MatchParties::ofBook($import->settings->meant);
         $rates = Rates::ofOffice();
         $done = 0;
@@ -83,7 +73,7 @@ final readonly class CheckDocuments
      */
     public function again(Import $import, array $beside, array $others): void
     {
-        $reader = $this->reader($import);
+        $reader = $this->office->documents($import->settings);
         $heads = [...$beside, ...$others];
         $documents = $this->linesOf($import, $others)->groupBy('head', true)->all();
         $near = $this->linesOf($import, $beside);
@@ -93,11 +83,10 @@ final readonly class CheckDocuments
         ksort($documents);
         $read = array_filter(array_map(fn (Collection $one) => self::read($reader, $one)->document, $documents));
         $match = MatchParties::ofFew(array_values($read), $import->settings->meant);
+        $inUse = $this->inUse($documents);
         $marks = [];
         foreach ($read as $head => $document) {
-            $said = $documents[$head]->firstOrFail();
-            $partyId = $said->decision === ImportLine::RECORD ? $said->record_id : $match->find($document)->partyId;
-            $marks[] = StageDocuments::key($document, (int) $partyId);
+            $marks[] = StageDocuments::key($document, (int) self::whose($documents[$head], $document, $match, $inUse)->partyId);
         }
         // What else of the file would be taken.
         $seen = $import->importLines()->whereNotIn('head', $heads)->where('outcome', LineOutcome::New)->whereIn('mark', $marks)
@@ -146,7 +135,7 @@ final readonly class CheckDocuments
     }
 
     /** @param  Collection<int, ImportLine>  $lines  of one document, by their numbers */
-    public static function read(DocumentReader $reader, Collection $lines): ReadDocumentLines
+    private static function read(DocumentReader $reader, Collection $lines): ReadDocumentLines
     {
         $cells = $lines->map(fn (ImportLine $line) => $line->cells())->all();
 
@@ -200,11 +189,7 @@ final readonly class CheckDocuments
         if ($document === null) {
             return new CheckedDocument($lines, LineOutcome::Wrong, null, $read->problems);
         }
-        $whose = match (true) {
-            $said->decision !== ImportLine::RECORD => $match->find($document),
-            isset($inUse[$said->record_id]) => PartyMatch::is((int) $said->record_id),
-            default => PartyMatch::doubtful('The record is no longer there, or is archived.', []),
-        };
+        $whose = self::whose($lines, $document, $match, $inUse);
         if ($whose->partyId === null) {
             return new CheckedDocument($lines, LineOutcome::Doubtful, $whose, []);
         }
@@ -227,6 +212,21 @@ final readonly class CheckDocuments
             : new CheckedDocument($lines, LineOutcome::Wrong, $whose, [
                 $said->line => [[$reader->column($column) ?? (int) $reader->column('number'), $problem]],
             ]);
+    }
+
+    /**
+     * @param Collection<int, ImportLine> $lines of the document
+     * @param array<int, true> $inUse
+     */
+    private static function whose(Collection $lines, ReadDocument $document, MatchParties $match, array $inUse): PartyMatch
+    {
+        $said = $lines->firstOrFail();
+
+        return match (true) {
+            $said->decision !== ImportLine::RECORD => $match->find($document),
+            isset($inUse[$said->record_id]) => PartyMatch::is((int) $said->record_id),
+            default => PartyMatch::doubtful('The record is no longer there, or is archived.', []),
+        };
     }
 
     private function hasRate(ReadDocument $document, ExchangeRates $rates): bool

@@ -9,6 +9,7 @@ use Almanac\Interchange\ImportState;
 use Almanac\Interchange\InterchangeRefused;
 use Almanac\Interchange\LineOutcome;
 use App\Background\ReadImport;
+use App\Facts\Interchange\OfficeReading;
 use App\Models\Import;
 use App\Models\ImportLine;
 use Illuminate\Support\Facades\DB;
@@ -22,7 +23,7 @@ final readonly class DecideDocuments
     /** More lines than that are checked behind the screen. */
     private const AT_ONCE = 500;
 
-    public function __construct(private CheckDocuments $check)
+    public function __construct(private CheckDocuments $check, private OfficeReading $office)
     {
     }
 
@@ -69,7 +70,7 @@ final readonly class DecideDocuments
 
     private function mean(Import $import, ImportLine $line, ?int $was, ?int $is): void
     {
-        $name = Fold::text($this->check->reader($import)->party($line->cells()));
+        $name = Fold::text($this->office->documents($import->settings)->party($line->cells()));
         $meant = $import->settings->meant;
         $ids = array_diff($meant[$name] ?? [], [$was]);
         if ($is !== null) {

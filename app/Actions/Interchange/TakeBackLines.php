@@ -23,7 +23,6 @@ use App\Actions\Records\SaveSection;
 use App\Actions\Records\Sections;
 use App\Actions\Records\StaleSection;
 use App\Database\Ids;
-use App\Database\LongWork;
 use App\Database\Pace;
 use App\Facts\Records\SectionVersions;
 use App\Models\Change;
@@ -61,7 +60,7 @@ final readonly class TakeBackLines
     public function handle(Import $import): void
     {
         $pace = new Pace(self::FEW, self::MOST);
-        LongWork::steps(fn () => $pace->step(fn () => $this->step($import->refresh(), $pace)));
+        $pace->steps(fn () => $this->step($import->refresh(), $pace));
     }
 
     /** @return bool whether there is more to do */

@@ -14,6 +14,7 @@ use App\Actions\Ledger\KeepStandings;
 use App\Actions\Ledger\StageDocuments;
 use App\Database\LongWork;
 use App\Database\Pace;
+use App\Facts\Interchange\OfficeReading;
 use App\Models\Change;
 use App\Models\Document;
 use App\Models\Import;
@@ -34,19 +35,17 @@ final readonly class TakeDocuments
 
     private const MOST = 400;
 
-    public function __construct(private CheckDocuments $check, private StageDocuments $stage, private KeepStandings $standings)
+    public function __construct(private OfficeReading $office, private StageDocuments $stage, private KeepStandings $standings)
     {
     }
 
     public function handle(Import $import): void
     {
-        $reader = $this->check->reader($import);
+        $reader = $this->office->documents($import->settings);
         $last = -1;
         $pace = new Pace(self::FEW, self::MOST);
-        LongWork::steps(function () use ($import, $reader, $pace, &$last): bool {
-            return $pace->step(function () use ($import, $reader, $pace, &$last): bool {
-                return $this->step($import->refresh(), $reader, $pace->many(), $last);
-            });
+        $pace->steps(function () use ($import, $reader, $pace, &$last): bool {
+            return $this->step($import->refresh(), $reader, $pace->many(), $last);
         });
         if ($import->refresh()->state === ImportState::Counting) {
             $this->count($import);

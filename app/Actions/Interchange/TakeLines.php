@@ -17,7 +17,6 @@ use App\Actions\Finding\IndexParties;
 use App\Actions\Records\ChangeSections;
 use App\Actions\Records\PositionsSection;
 use App\Actions\Records\SectionOf;
-use App\Database\LongWork;
 use App\Database\Pace;
 use App\Facts\Interchange\MatchRows;
 use App\Facts\Interchange\OfficeReading;
@@ -53,10 +52,8 @@ final readonly class TakeLines
     {
         $last = -1;
         $pace = new Pace(self::FEW, self::MOST);
-        LongWork::steps(function () use ($import, $pace, &$last): bool {
-            return $pace->step(function () use ($import, $pace, &$last): bool {
-                return $this->step($import->refresh(), $pace, $last);
-            });
+        $pace->steps(function () use ($import, $pace, &$last): bool {
+            return $this->step($import->refresh(), $pace, $last);
         });
     }
 

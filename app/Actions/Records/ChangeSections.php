@@ -34,53 +34,14 @@ final readonly class ChangeSections
      */
     public function around(array $touched, User $by, \Closure $change, ?int $causeId = null): Changed
     {
-        $touched = self::once($touched);
-        $before = self::read($touched);
-        $change($before[0][0] ?? []);
-        $after = self::read($touched);
-        $logged = $changed = [];
-        foreach ($touched as $at => $section) {
-            [$factsBefore, $stateBefore] = $before[$at];
-            [$facts, $state] = $after[$at];
-            $differences = Difference::between($factsBefore, $facts);
-            if ($differences !== [] || $state !== $stateBefore) {
-                $logged[] = [$section->subject, $section->name, $differences];
-                $changed[] = [$section, $stateBefore, $state];
-            }
-        }
+        $changed = $this->changed(self::once($touched), $by, $change);
         if ($changed === []) {
             return new Changed(null, []);
         }
-        $this->log->several($logged, $by);
-
-        return new Changed(
-            $this->keep($changed, $causeId, $by),
-            array_values(array_unique(array_map(fn (array $one) => $one[0]->subject->id, $changed))),
-        );
-    }
-
-    /**
-     * @param non-empty-list<array{SectionOf, array<string, mixed>, array<string, mixed>}> $changed what it was and what it is
-     *
-     * @return int the state that the others belong to
-     */
-    private function keep(array $changed, ?int $causeId, User $by): int
-    {
-        $subjects = array_values(array_unique(array_map(fn (array $one) => $one[0]->subject->id, $changed)));
-        $known = SectionState::query()->whereIntegerInRaw('subject_id', $subjects)->distinct()->get(['subject_id', 'section'])
-            ->mapWithKeys(fn (SectionState $one): array => ["$one->subject_id $one->section" => true]);
-        $versions = SectionVersions::advanceEach(array_map(fn (array $one) => [$one[0]->subject->id, $one[0]->name], $changed));
-        $rows = [];
-        foreach ($changed as [$section, $was, $is]) {
-            $key = "{$section->subject->id} {$section->name->value}";
-            if (! isset($known[$key])) {
-                $rows[] = $this->first($section, $versions[$key] - 1, $was)->getAttributes();
-            }
-        }
-        $this->insert($rows);
+        $versions = $this->advance($changed);
         $rows = [];
         foreach ($changed as [$section, , $is]) {
-            $made = $this->made($section, $versions["{$section->subject->id} {$section->name->value}"], $is, $causeId, $by);
+            $made = $this->made($section, $versions[self::key($section)], $is, $causeId, $by);
             if ($causeId === null) {
                 $made->save();
                 $causeId = $made->id;
@@ -90,7 +51,64 @@ final readonly class ChangeSections
         }
         $this->insert($rows);
 
-        return $causeId;
+        return new Changed($causeId, array_values(array_unique(array_map(fn (array $one) => $one[0]->subject->id, $changed))));
+    }
+
+    /**
+     * Makes the change, and writes what is different into the log.
+     *
+     * @param list<SectionOf> $touched
+     * @param \Closure(array<string, LoggedFact>): mixed $change
+     *
+     * @return list<array{SectionOf, array<string, mixed>, array<string, mixed>}> those that are different: what each was and what it is
+     */
+    private function changed(array $touched, User $by, \Closure $change): array
+    {
+        $before = self::read($touched);
+        $change($before[0][0] ?? []);
+        $after = self::read($touched);
+        $logged = $changed = [];
+        foreach ($touched as $at => $section) {
+            [$factsBefore, $was] = $before[$at];
+            [$facts, $is] = $after[$at];
+            $differences = Difference::between($factsBefore, $facts);
+            if ($differences !== [] || $is !== $was) {
+                $logged[] = [$section->subject, $section->name, $differences];
+                $changed[] = [$section, $was, $is];
+            }
+        }
+        $this->log->several($logged, $by);
+
+        return $changed;
+    }
+
+    /**
+     * Each is at its next version; of one that was never saved, what it was is kept first.
+     *
+     * @param non-empty-list<array{SectionOf, array<string, mixed>, array<string, mixed>}> $changed
+     *
+     * @return array<string, int> the new versions, by key()
+     */
+    private function advance(array $changed): array
+    {
+        $subjects = array_values(array_unique(array_map(fn (array $one) => $one[0]->subject->id, $changed)));
+        $known = SectionState::query()->whereIntegerInRaw('subject_id', $subjects)->distinct()->get(['subject_id', 'section'])
+            ->mapWithKeys(fn (SectionState $one): array => ["$one->subject_id $one->section" => true]);
+        $versions = SectionVersions::advance(array_map(fn (array $one) => [$one[0]->subject->id, $one[0]->name], $changed));
+        $first = [];
+        foreach ($changed as [$section, $was]) {
+            if (! isset($known[self::key($section)])) {
+                $first[] = $this->first($section, $versions[self::key($section)] - 1, $was)->getAttributes();
+            }
+        }
+        $this->insert($first);
+
+        return $versions;
+    }
+
+    private static function key(SectionOf $section): string
+    {
+        return "{$section->subject->id} {$section->name->value}";
     }
 
     /** @param  list<array<string, mixed>>  $states */
@@ -111,37 +129,18 @@ final readonly class ChangeSections
      */
     public function ofEach(array $touched, User $by, \Closure $change): array
     {
-        $before = self::read($touched);
-        $change();
-        $after = self::read($touched);
-        $logged = $changed = [];
-        foreach ($touched as $at => $section) {
-            $differences = Difference::between($before[$at][0], $after[$at][0]);
-            if ($differences !== [] || $after[$at][1] !== $before[$at][1]) {
-                $logged[] = [$section->subject, $section->name, $differences];
-                $changed[$section->subject->id] = [$section, $before[$at][1], $after[$at][1]];
-            }
-        }
+        $changed = $this->changed($touched, $by, $change);
         if ($changed === []) {
             return [];
         }
-        $this->log->several($logged, $by);
-        $name = $touched[0]->name;
-        $of = fn () => SectionState::query()->where('section', $name->value)->whereIntegerInRaw('subject_id', array_keys($changed));
-        $known = $of()->distinct()->pluck('subject_id', 'subject_id');
-        $versions = SectionVersions::advanceAll(array_keys($changed), $name);
-        $first = $made = [];
-        foreach ($changed as $id => [$section, $was, $is]) {
-            if (! isset($known[$id])) {
-                $first[] = $this->first($section, $versions[$id] - 1, $was)->getAttributes();
-            }
-            $made[] = $this->made($section, $versions[$id], $is, null, $by)->getAttributes();
-        }
-        $this->insert($first);
-        $this->insert($made);
+        $versions = $this->advance($changed);
+        $this->insert(array_map(
+            fn (array $one) => $this->made($one[0], $versions[self::key($one[0])], $one[2], null, $by)->getAttributes(), $changed,
+        ));
 
         /** @var array<int, int> */
-        return $of()->whereNotNull('user_id')
+        return SectionState::query()->where('section', $touched[0]->name->value)
+            ->whereIntegerInRaw('subject_id', array_map(fn (array $one) => $one[0]->subject->id, $changed))->whereNotNull('user_id')
             ->selectRaw('max(id) as id, subject_id')->groupBy('subject_id')->pluck('id', 'subject_id')->all();
     }
 
@@ -184,7 +183,7 @@ final readonly class ChangeSections
     {
         $once = [];
         foreach ($touched as $one) {
-            $once[$one->name->value.' '.$one->subject->id] ??= $one;
+            $once[self::key($one)] ??= $one;
         }
 
         return array_values($once);

@@ -87,13 +87,7 @@ final readonly class SaveSection
 
             return $former === null
                 ? new Changed(null, [])
-                : $this->keep->bringBack(
-                    SectionOf::party($section, $party),
-                    $section->neighbours($party, $former->state),
-                    $former,
-                    $version,
-                    $by,
-                );
+                : $this->former($section, $party, $former, $version, $by);
         });
     }
 
@@ -108,9 +102,14 @@ final readonly class SaveSection
      */
     public function restore(Section $section, Party $party, SectionState $former, int $version, User $by): void
     {
-        $this->kept([$section], $party, $by, null, fn () => $this->keep->bringBack(
+        $this->kept([$section], $party, $by, null, fn () => $this->former($section, $party, $former, $version, $by));
+    }
+
+    private function former(Section $section, Party $party, SectionState $former, int $version, User $by): Changed
+    {
+        return $this->keep->bringBack(
             SectionOf::party($section, $party), $section->neighbours($party, $former->state), $former, $version, $by,
-        ));
+        );
     }
 
     /**

@@ -7,6 +7,7 @@ namespace App\Facts\Interchange;
 use Almanac\Calendar\TypedDay;
 use Almanac\Details\FieldKind;
 use Almanac\Details\FieldReader;
+use Almanac\Interchange\DocumentReader;
 use Almanac\Interchange\ReadingOffice;
 use Almanac\Records\OfficeList;
 use App\Models\DetailField;
@@ -45,6 +46,14 @@ final readonly class OfficeReading
             self::fields()->mapWithKeys(fn (DetailField $field): array => ["detail:$field->id" => [$field->kind, $field->options]])->all(),
             $settings->kind,
             $settings->roles,
+        );
+    }
+
+    /** The same for a file of documents. */
+    public function documents(ImportSettings $settings): DocumentReader
+    {
+        return DocumentReader::of(
+            $settings->targets, TypedDay::reader($this->clock->today(), $settings->isMonthFirst), Office::current()->currency(), $settings->sign,
         );
     }
 

@@ -31,7 +31,7 @@ final class SectionVersions
      *
      * @return array<string, int> the new ones, by both
      */
-    public static function advanceEach(array $sections): array
+    public static function advance(array $sections): array
     {
         $rows = array_map(fn (array $one) => ['subject_id' => $one[0], 'section' => $one[1]->value, 'version' => 1], $sections);
         foreach (array_chunk($rows, self::ROWS) as $some) {
@@ -41,23 +41,5 @@ final class SectionVersions
         /** @var array<string, int> */
         return DB::table('section_versions')->whereIntegerInRaw('subject_id', array_column($sections, 0))->get()
             ->mapWithKeys(fn (object $row): array => ["$row->subject_id $row->section" => (int) $row->version])->all();
-    }
-
-    /**
-     * @param list<int> $subjectIds
-     *
-     * @return array<int, int> the new ones, by subject
-     */
-    public static function advanceAll(array $subjectIds, SectionName $section): array
-    {
-        DB::table('section_versions')->upsert(
-            array_map(fn (int $id) => ['subject_id' => $id, 'section' => $section->value, 'version' => 1], $subjectIds),
-            ['subject_id', 'section'],
-            ['version' => DB::raw('version + 1')],
-        );
-
-        /** @var array<int, int> */
-        return DB::table('section_versions')->whereIntegerInRaw('subject_id', $subjectIds)->where('section', $section->value)
-            ->pluck('version', 'subject_id')->all();
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Queries\Interchange;
 
-use Almanac\Calendar\TypedDay;
 use Almanac\Interchange\DocumentReader;
 use Almanac\Interchange\ReadDocument;
+use App\Facts\Interchange\OfficeReading;
 use App\Facts\Records\RecordRow;
 use App\Http\Data\Interchange\ImportCandidateData;
 use App\Http\Data\Interchange\ImportCellProblemData;
@@ -14,7 +14,6 @@ use App\Http\Data\Interchange\ImportChangeData;
 use App\Http\Data\Interchange\ImportLineData;
 use App\Models\Import;
 use App\Models\ImportLine;
-use App\Models\Office;
 use App\Models\Party;
 use App\Time\Clock;
 use Illuminate\Support\Collection;
@@ -22,7 +21,7 @@ use Illuminate\Support\Collection;
 /** Reads the documents of a file: what each is, whose it is, and what is wrong with its lines. */
 final readonly class ReadImportedDocuments
 {
-    public function __construct(private Clock $clock)
+    public function __construct(private OfficeReading $office, private Clock $clock)
     {
     }
 
@@ -33,10 +32,7 @@ final readonly class ReadImportedDocuments
      */
     public function of(Import $import, Collection $heads): array
     {
-        $reader = DocumentReader::of(
-            $import->settings->targets, TypedDay::reader($this->clock->today(), $import->settings->isMonthFirst),
-            Office::current()->currency(), $import->settings->sign,
-        );
+        $reader = $this->office->documents($import->settings);
         $lines = $import->importLines()->whereIntegerInRaw('head', $heads->pluck('line'))->get()->groupBy('head');
         $ids = $heads->flatMap(fn (ImportLine $one) => [...array_column($one->candidates, 'id'), $one->record_id])->filter()->unique()->all();
         $parties = Party::query()->with(RecordRow::READS)->findMany($ids)->keyBy('id')->all();
@@ -72,9 +68,9 @@ final readonly class ReadImportedDocuments
             $head->message,
             $problems,
             $document === null ? [] : $this->says($document, $party === null),
-            $party === null ? null : $this->candidate($party),
+            $party === null ? null : ImportCandidateData::of($party, $this->clock->today(), false),
             array_values(array_filter(array_map(
-                fn (array $one) => isset($parties[$one['id']]) ? $this->candidate($parties[$one['id']]) : null,
+                fn (array $one) => isset($parties[$one['id']]) ? ImportCandidateData::of($parties[$one['id']], $this->clock->today(), false) : null,
                 $head->candidates,
             ))),
             $head->decision,
@@ -103,10 +99,5 @@ final readonly class ReadImportedDocuments
         $told = array_filter($says, fn (string $one) => $one !== '');
 
         return array_map(fn (string $title, string $to) => new ImportChangeData($title, '', $to), array_keys($told), $told);
-    }
-
-    private function candidate(Party $party): ImportCandidateData
-    {
-        return ImportCandidateData::of($party, RecordRow::of($party, $this->clock->today()), false);
     }
 }

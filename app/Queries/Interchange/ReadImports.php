@@ -162,9 +162,9 @@ final readonly class ReadImports
                     ),
                     default => [],
                 },
-                $record === null ? null : $this->candidate($record, true),
+                $record === null ? null : ImportCandidateData::of($record, $this->clock->today(), true),
                 array_values(array_filter(array_map(
-                    fn (array $one) => isset($parties[$one['id']]) ? $this->candidate($parties[$one['id']], $one['isSure']) : null,
+                    fn (array $one) => isset($parties[$one['id']]) ? ImportCandidateData::of($parties[$one['id']], $this->clock->today(), $one['isSure']) : null,
                     $line->candidates,
                 ))),
                 $line->decision,
@@ -199,10 +199,5 @@ final readonly class ReadImports
             str_ends_with($one->key, '-terms') ? $words($one->from) : $one->from,
             str_ends_with($one->key, '-terms') ? $words($one->to) : $one->to,
         ), $told));
-    }
-
-    private function candidate(Party $party, bool $isSure): ImportCandidateData
-    {
-        return ImportCandidateData::of($party, RecordRow::of($party, $this->clock->today()), $isSure);
     }
 }

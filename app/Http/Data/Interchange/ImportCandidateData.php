@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Interchange;
 
+use Almanac\Calendar\Day;
 use App\Facts\Records\RecordRow;
 use App\Models\Party;
 use OpenApi\Attributes as OA;
@@ -24,8 +25,10 @@ final readonly class ImportCandidateData
     ) {
     }
 
-    public static function of(Party $party, RecordRow $row, bool $isSure): self
+    public static function of(Party $party, Day $today, bool $isSure): self
     {
+        $row = RecordRow::of($party, $today);
+
         return new self(
             $party->id, $party->display_name,
             implode(' · ', array_filter(["#$party->number", $row->position, $row->place, $row->email])), $isSure,

@@ -130,7 +130,7 @@ function Mending({ one, line, tell }: { one: Schemas['Import']; line: Line; tell
                 {cells.map(([key, { line: at, column, text, message }]) => (
                     <Field
                         key={key}
-                        label={cellName(columns, column, at === line.line ? undefined : at)}
+                        label={cellName(columns, column, at, line)}
                         width="phrase"
                         problem={message}
                         value={texts[key] ?? text}
@@ -148,13 +148,14 @@ function Wrong({ one, line }: { one: Schemas['Import']; line: Line }) {
     return (
         <>
             {line.problems.map(({ line: at, column, message }, place) => (
-                <Mark key={place} tone="stop">{`${cellName(columns, column, at === line.line ? undefined : at)}: ${message}`}</Mark>
+                <Mark key={place} tone="stop">{`${cellName(columns, column, at, line)}: ${message}`}</Mark>
             ))}
         </>
     );
 }
 
-function cellName(columns: Schemas['ImportColumns'] | undefined, column: number, line: number | undefined): string {
+/** The heading of a column; with the line, where it is not that on which the document begins. */
+function cellName(columns: Schemas['ImportColumns'] | undefined, column: number, at: number, { line }: Line): string {
     const name = columns?.columns[column]?.heading ?? `Column ${column + 1}`;
-    return line === undefined ? name : `${name}, line ${line}`;
+    return at === line ? name : `${name}, line ${at}`;
 }
