@@ -87,6 +87,7 @@ final class ActLog
         'found',
         'lines',
         'last_change_id',
+        'checked_to',
         'state_since',
         'began_on',
         'search_key',

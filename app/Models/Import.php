@@ -22,6 +22,7 @@ use Illuminate\Support\Carbon;
  * @property int $taken
  * @property string $failure
  * @property int $user_id
+ * @property int|null $checked_to the last change that was known when its lines were checked
  * @property int|null $last_change_id
  * @property Carbon $updated_at
  * @property-read User $user

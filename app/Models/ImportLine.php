@@ -17,6 +17,7 @@ use Illuminate\Support\Facades\Crypt;
  * @property string $cells encrypted; see cells()
  * @property int $head the line on which the document begins that it belongs to; a record is a line of its own
  * @property string|null $mark by which a document of the file is the same as another
+ * @property int $turn 0 for those that are taken first
  * @property LineOutcome $outcome
  * @property int|null $record_id whom it changes, or whose the document is; once it is taken, whom it made
  * @property list<array{id: int, isSure: bool}> $candidates whom it may be

@@ -31,6 +31,8 @@ final readonly class IndexParties
 {
     private const CHUNK = 500;
 
+    private const READS = [...RecordLine::READS, ...RecordFacts::RELATIONS, ...PartyLikeness::RELATIONS];
+
     /** A few at a time: nobody waits for long. */
     private const FEW = 25;
 
@@ -177,13 +179,23 @@ final readonly class IndexParties
     }
 
     /**
+     * Records that have just come into the book, as they are in memory: only what is missing of them is read.
+     *
+     * @param Collection<int, Party> $new
+     */
+    public function added(Collection $new): void
+    {
+        $this->write($new->loadMissing(self::READS), KeptIndex::none());
+    }
+
+    /**
      * @param array<int> $ids
      *
      * @return Collection<int, Party>
      */
     private function read(array $ids): Collection
     {
-        return Party::query()->with([...RecordLine::READS, ...RecordFacts::RELATIONS, ...PartyLikeness::RELATIONS])->findMany($ids);
+        return Party::query()->with(self::READS)->findMany($ids);
     }
 
     /** @param  Collection<int, Party>  $parties */

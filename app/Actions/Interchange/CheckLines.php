@@ -21,6 +21,7 @@ use App\Facts\Interchange\MatchRows;
 use App\Facts\Interchange\OfficeReading;
 use App\Facts\Interchange\RowMatch;
 use App\Facts\Interchange\RowOfParty;
+use App\Models\Change;
 use App\Models\Import;
 use App\Models\ImportLine;
 use App\Models\Party;
@@ -48,6 +49,7 @@ final class CheckLines
         $reader = PartyReader::of($import->settings->read(), $this->office->of($import->settings));
         $done = 0;
         $after = -1;
+        $import->update(['checked_to' => (int) Change::query()->max('id')]);
         do {
             $lines = $import->importLines()->where('line', '>', $after)->limit(self::CHUNK)->get();
             $rows = $this->checked($import, $lines, $reader);
@@ -112,6 +114,7 @@ final class CheckLines
                 'candidates' => json_encode($row === null ? [] : $matches[$line->line]->candidates),
                 'problems' => json_encode($read[$line->line]->problems, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
                 'message' => $message,
+                'turn' => $row?->kind === PartyKind::Company ? 0 : 1,
             ] + $line->getAttributes();
         }
 
@@ -209,6 +212,6 @@ final class CheckLines
     /** @param  list<array<string, mixed>>  $rows */
     private function keep(array $rows): void
     {
-        DB::table('import_lines')->upsert($rows, ['import_id', 'line'], ['outcome', 'record_id', 'candidates', 'problems', 'message']);
+        DB::table('import_lines')->upsert($rows, ['import_id', 'line'], ['outcome', 'record_id', 'candidates', 'problems', 'message', 'turn']);
     }
 }

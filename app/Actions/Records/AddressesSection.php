@@ -19,7 +19,7 @@ use App\Validation\FieldProblems;
 use Illuminate\Database\Eloquent\Collection;
 
 /** The addresses a party uses: its own, and those of others by link. */
-final readonly class AddressesSection implements Section
+final readonly class AddressesSection implements SectionOfNew
 {
     public function __construct(private TypedDates $periods, private ReachSection $reach)
     {
@@ -108,7 +108,43 @@ final readonly class AddressesSection implements Section
         ];
     }
 
+    public function begin(Party $new, array $input, NewRecords $records): void
+    {
+        $uses = [];
+        foreach ($this->read($new, new Collection, $input) as [$use, $address]) {
+            if (! $address->exists) {
+                $records->numbered($address);
+            }
+            $uses[] = $records->numbered($use->fill(['address_id' => $address->id]))->setRelation('address', $address);
+        }
+        $new->setRelation('addressUses', new Collection($uses));
+    }
+
     public function write(Party $party, array $input): void
+    {
+        /** @var list<array{id: int|null, ...}> $rows */
+        $rows = $input['addresses'];
+        $kept = $party->addressUses()->with('address')->get()->keyBy('id');
+        $pairs = $this->read($party, $kept, $input);
+        $formerly = $kept->pluck('address_id')->all();
+        if ($kept->isNotEmpty()) {
+            $party->addressUses()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
+        }
+        foreach ($pairs as [$use, $address]) {
+            $address->save();
+            $use->address_id = $address->id;
+            $use->save();
+        }
+        $this->passOn($formerly);
+    }
+
+    /**
+     * @param Collection<int, AddressUse> $kept by number
+     * @param array<string, mixed> $input
+     *
+     * @return list<array{AddressUse, Address}>
+     */
+    private function read(Party $party, Collection $kept, array $input): array
     {
         /**
          * @var list<array{
@@ -118,7 +154,6 @@ final readonly class AddressesSection implements Section
          * }> $rows
          */
         $rows = $input['addresses'];
-        $kept = $party->addressUses()->with('address')->get()->keyBy('id');
         $isRestored = isset($input['isRestored']);
         $problems = new FieldProblems;
         $primaries = Primaries::settle(array_map(fn (array $row) => ['address', $row['isPrimary']], $rows));
@@ -140,22 +175,13 @@ final readonly class AddressesSection implements Section
                 'is_primary' => $primaries[$rank],
                 'rank' => $rank,
             ]);
-            $pairs[] = [$use, $address];
+            if ($address !== null) {
+                $pairs[] = [$use, $address];
+            }
         }
         $problems->throwIfAny();
 
-        $formerly = $kept->pluck('address_id')->all();
-        if ($kept->isNotEmpty()) {
-            $party->addressUses()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
-        }
-        foreach ($pairs as [$use, $address]) {
-            if ($address !== null) {
-                $address->save();
-                $use->address_id = $address->id;
-                $use->save();
-            }
-        }
-        $this->passOn($formerly);
+        return $pairs;
     }
 
     /**

@@ -20,7 +20,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Symfony\Component\Intl\Languages;
 
 /** What somebody is to the office: types, tags, who looks after them, where they came from. */
-final readonly class ClassificationSection implements Section
+final readonly class ClassificationSection implements SectionOfNew
 {
     private const COLLEAGUES = ['ownerId' => 'owner_id', 'accountManagerId' => 'account_manager_id', 'buyerId' => 'buyer_id'];
 
@@ -111,7 +111,33 @@ final readonly class ClassificationSection implements Section
         return [];
     }
 
+    public function begin(Party $new, array $input, NewRecords $records): void
+    {
+        [$items, $codes] = $this->read($new, new Collection, $input);
+        $new->setRelations([
+            'listItems' => $items === [] ? new Collection : ListItem::query()->whereKey($items)->orderBy('name')->get(),
+            'codes' => new Collection(array_map($records->numbered(...), $codes)),
+        ] + $new->getRelations());
+    }
+
     public function write(Party $party, array $input): void
+    {
+        [$items, $codes] = $this->read($party, $party->codes()->get()->keyBy('id'), $input);
+        $party->save();
+        $party->listItems()->sync($items);
+        /** @var list<array{id: int|null, ...}> $rows */
+        $rows = $input['codes'];
+        $party->codes()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
+        KeptRow::saveAll($codes);
+    }
+
+    /**
+     * @param Collection<int, PartyCode> $kept by number
+     * @param array<string, mixed> $input
+     *
+     * @return array{list<int>, list<PartyCode>} entries of the lists, and numbers elsewhere
+     */
+    private function read(Party $party, Collection $kept, array $input): array
     {
         $isRestored = isset($input['isRestored']);
         /**
@@ -137,13 +163,10 @@ final readonly class ClassificationSection implements Section
         $party->source = $problems->at('source', fn () => NamePart::tidy($input['source'])) ?? '';
         $party->grade = $input['grade'] === null ? null : $problems->at('grade', fn () => Grade::of($input['grade']));
         $this->readLetters($party, $input, $problems);
-        $codes = $this->codes($party, $input['codes'], $isRestored, $problems);
+        $codes = $this->codes($party, $kept, $input['codes'], $isRestored, $problems);
         $problems->throwIfAny();
 
-        $party->save();
-        $party->listItems()->sync([...$types, ...$tags]);
-        $party->codes()->whereNotIn('id', array_filter(array_column($input['codes'], 'id')))->delete();
-        KeptRow::saveAll($codes);
+        return [[...$types, ...$tags], $codes];
     }
 
     /** @param  array<string, mixed>  $input  without it, it stays as it is */
@@ -165,13 +188,13 @@ final readonly class ClassificationSection implements Section
     }
 
     /**
+     * @param Collection<int, PartyCode> $kept by number
      * @param list<array{id: int|null, system: string, value: string}> $rows
      *
      * @return list<PartyCode>
      */
-    private function codes(Party $party, array $rows, bool $isRestored, FieldProblems $problems): array
+    private function codes(Party $party, Collection $kept, array $rows, bool $isRestored, FieldProblems $problems): array
     {
-        $kept = $party->codes()->get()->keyBy('id');
         $codes = [];
         foreach ($rows as $rank => $row) {
             $system = $problems->at("codes.$rank.system", fn () => ListedNames::tidy($row['system']));

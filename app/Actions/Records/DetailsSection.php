@@ -7,9 +7,10 @@ namespace App\Actions\Records;
 use Almanac\Records\SectionName;
 use App\Facts\Details\Sheets;
 use App\Models\Party;
+use Illuminate\Database\Eloquent\Collection;
 
 /** What the firm's own detail sheets ask of a record. */
-final readonly class DetailsSection implements Section
+final readonly class DetailsSection implements SectionOfNew
 {
     public function __construct(private WriteDetails $details)
     {
@@ -48,6 +49,12 @@ final readonly class DetailsSection implements Section
     public function neighbours(Party $party, array $input): array
     {
         return [];
+    }
+
+    public function begin(Party $new, array $input, NewRecords $records): void
+    {
+        $values = array_map($records->numbered(...), $this->details->begin($new->id, Sheets::of($new), $input));
+        $new->setRelation('detailValues', new Collection($values));
     }
 
     public function write(Party $party, array $input): void

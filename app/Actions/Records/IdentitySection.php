@@ -15,7 +15,7 @@ use App\Time\TypedDates;
 use App\Validation\FieldProblems;
 
 /** What the party is called, and whether we bill it, it bills us, or both. */
-final readonly class IdentitySection implements Section
+final readonly class IdentitySection implements SectionOfNew
 {
     private const FIRM = [
         'payee' => 'payee_name',
@@ -138,7 +138,19 @@ final readonly class IdentitySection implements Section
         return [];
     }
 
+    public function begin(Party $new, array $input, NewRecords $records): void
+    {
+        $this->fill($new, $input);
+    }
+
     public function write(Party $party, array $input): void
+    {
+        $this->fill($party, $input);
+        $party->save();
+    }
+
+    /** @param  array<string, mixed>  $input */
+    private function fill(Party $party, array $input): void
     {
         $problems = new FieldProblems;
         $this->naming->handle($party, $input, $problems);
@@ -146,7 +158,7 @@ final readonly class IdentitySection implements Section
             ? $this->life($party, $input, $problems)
             : $this->firm($party, $input, $problems);
         $problems->throwIfAny();
-        $party->fill(['is_client' => $input['isClient'], 'is_vendor' => $input['isVendor']])->save();
+        $party->fill(['is_client' => $input['isClient'], 'is_vendor' => $input['isVendor']]);
     }
 
     /** @param  array<string, mixed>  $input */

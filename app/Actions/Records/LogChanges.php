@@ -32,8 +32,21 @@ final readonly class LogChanges
     /** What becomes of a record as a whole. */
     public function ofRecord(Party $party, string $what, User $by, string $before = ''): void
     {
+        $this->ofRecords([[$party, $what]], $by, $before);
+    }
+
+    /**
+     * The same of many.
+     *
+     * @param list<array{Party, string}> $became what of each
+     */
+    public function ofRecords(array $became, User $by, string $before = ''): void
+    {
         $fact = fn (string $value) => ['record' => new LoggedFact('Record', $value)];
-        $this->handle($party, SectionName::Identity, Difference::between($fact($before), $fact($what)), $by);
+        $this->several(array_map(
+            fn (array $one) => [$one[0], SectionName::Identity, Difference::between($fact($before), $fact($one[1]))],
+            $became,
+        ), $by);
     }
 
     /** @param  list<array{SubjectModel, SectionName, list<Difference>}>  $changed */

@@ -21,7 +21,7 @@ use App\Validation\FieldProblems;
 use Illuminate\Database\Eloquent\Collection;
 
 /** Phones, emails and websites of a party, one primary of each kind. */
-final readonly class ReachSection implements Section
+final readonly class ReachSection implements SectionOfNew
 {
     public function __construct(private Clock $clock)
     {
@@ -107,7 +107,36 @@ final readonly class ReachSection implements Section
             ->map(fn (Party $other) => SectionOf::party($this, $other))->all());
     }
 
+    public function begin(Party $new, array $input, NewRecords $records): void
+    {
+        $points = array_map($records->numbered(...), $this->read($new, $input));
+        $new->setRelation('contactPoints', new Collection($points));
+    }
+
     public function write(Party $party, array $input): void
+    {
+        $kept = $party->contactPoints;
+        $points = $this->read($party->load('addressUses.address'), $input);
+        if ($kept->isNotEmpty()) {
+            /** @var list<array{id: int|null, ...}> $rows */
+            $rows = $input['contactPoints'];
+            $party->contactPoints()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
+        }
+        $known = array_filter($points, fn (ContactPoint $point) => $point->getKey() !== null);
+        KeptRow::saveAll($points);
+        // Whoever uses one by link has it as it is now.
+        foreach ($known as $point) {
+            ContactPoint::query()->where('same_as_id', $point->id)->update($point->only('typed', 'value', 'extension', 'is_unusual'));
+        }
+    }
+
+    /**
+     * @param Party $party with its addresses
+     * @param array<string, mixed> $input
+     *
+     * @return list<ContactPoint>
+     */
+    private function read(Party $party, array $input): array
     {
         /**
          * @var list<array{
@@ -117,7 +146,8 @@ final readonly class ReachSection implements Section
          */
         $rows = $input['contactPoints'];
         $kept = $party->contactPoints->keyBy('id');
-        $region = $this->region($party);
+        // Where a number without + is dialled: the party's own country, else the office's.
+        $region = $party->countryOn($this->clock->today()) ?? Office::current()->country;
         $isRestored = isset($input['isRestored']);
         $problems = new FieldProblems;
         $primaries = Primaries::settle(array_map(fn (array $row) => [$row['kind'], $row['isPrimary']], $rows));
@@ -145,15 +175,7 @@ final readonly class ReachSection implements Section
         }
         $problems->throwIfAny();
 
-        if ($kept->isNotEmpty()) {
-            $party->contactPoints()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
-        }
-        $known = array_filter($points, fn (ContactPoint $point) => $point->getKey() !== null);
-        KeptRow::saveAll($points);
-        // Whoever uses one by link has it as it is now.
-        foreach ($known as $point) {
-            ContactPoint::query()->where('same_as_id', $point->id)->update($point->only('typed', 'value', 'extension', 'is_unusual'));
-        }
+        return $points;
     }
 
     /**
@@ -172,14 +194,6 @@ final readonly class ReachSection implements Section
             $source->extension === $point->extension
             ? $source
             : null;
-    }
-
-    /** Where a number without + is dialled: the party's own country, else the office's. */
-    private function region(Party $party): string
-    {
-        $party->load('addressUses.address');
-
-        return $party->countryOn($this->clock->today()) ?? Office::current()->country;
     }
 
     private function setValue(

@@ -17,7 +17,7 @@ use App\Validation\FieldProblems;
 use Illuminate\Database\Eloquent\Collection;
 
 /** The numbers by which tax offices and registers know a party; encrypted, and told one at a time. */
-final readonly class TaxNumbersSection implements Section
+final readonly class TaxNumbersSection implements SectionOfNew
 {
     public function __construct(private TypedDates $dates)
     {
@@ -101,11 +101,34 @@ final readonly class TaxNumbersSection implements Section
         return [];
     }
 
+    public function begin(Party $new, array $input, NewRecords $records): void
+    {
+        $numbers = array_map($records->numbered(...), $this->read($new, new Collection, $input));
+        $new->setRelation('taxNumbers', new Collection($numbers));
+    }
+
     public function write(Party $party, array $input): void
+    {
+        $numbers = $this->read($party, $party->taxNumbers()->get()->keyBy('id'), $input);
+        $party->save();
+        /** @var list<array{id: int|null, ...}> $rows */
+        $rows = $input['taxNumbers'];
+        $party->taxNumbers()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
+        foreach ($numbers as $number) {
+            $number->save();
+        }
+    }
+
+    /**
+     * @param Collection<int, TaxNumber> $kept by number
+     * @param array<string, mixed> $input
+     *
+     * @return list<TaxNumber>
+     */
+    private function read(Party $party, Collection $kept, array $input): array
     {
         /** @var list<array{id: int|null, kind: string, country: string, value: string|null}> $rows */
         $rows = $input['taxNumbers'];
-        $kept = $party->taxNumbers()->get()->keyBy('id');
         $problems = new FieldProblems;
         $numbers = [];
         foreach ($rows as $rank => $row) {
@@ -120,11 +143,8 @@ final readonly class TaxNumbersSection implements Section
         }
         $this->form($party, $input, $problems);
         $problems->throwIfAny();
-        $party->save();
-        $party->taxNumbers()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
-        foreach ($numbers as $number) {
-            $number->save();
-        }
+
+        return $numbers;
     }
 
     /**

@@ -21,7 +21,7 @@ use App\Time\Clock;
 use App\Validation\FieldProblems;
 
 /** How a party is billed, or paid: payment terms from the office's list or in shorthand, and what else is its own rather than inherited. */
-final readonly class TermsSection implements Section
+final readonly class TermsSection implements SectionOfNew
 {
     private function __construct(private bool $isClientSide, private Day $today)
     {
@@ -102,7 +102,25 @@ final readonly class TermsSection implements Section
         return [];
     }
 
+    public function begin(Party $new, array $input, NewRecords $records): void
+    {
+        $own = $records->numbered($this->isClientSide ? new ClientTerms : new VendorTerms);
+        $new->setRelation($this->isClientSide ? 'clientTerms' : 'vendorTerms', $own->fill(['party_id' => $new->id] + $this->read($new, $input)));
+    }
+
     public function write(Party $party, array $input): void
+    {
+        $own = $this->read($party, $input);
+        $kept = $this->isClientSide ? $party->clientTerms()->firstOrNew() : $party->vendorTerms()->firstOrNew();
+        $kept->fill($own)->save();
+    }
+
+    /**
+     * @param array<string, mixed> $input
+     *
+     * @return array<string, mixed> by column
+     */
+    private function read(Party $party, array $input): array
     {
         /** @var array{listedId: int|null, shorthand: string|null, fields?: list<array{name: string, value: string|null}>} $input */
         $problems = new FieldProblems;
@@ -114,12 +132,7 @@ final readonly class TermsSection implements Section
         $own = $this->fields($party, $input['fields'] ?? [], $problems);
         $problems->throwIfAny();
 
-        $kept = $this->isClientSide ? $party->clientTerms()->firstOrNew() : $party->vendorTerms()->firstOrNew();
-        $kept->fill(['payment_terms_id' => $input['listedId'], 'shorthand' => $terms?->toShorthand()]);
-        foreach ($own as $column => $value) {
-            $kept->setAttribute($column, $value);
-        }
-        $kept->save();
+        return ['payment_terms_id' => $input['listedId'], 'shorthand' => $terms?->toShorthand()] + $own;
     }
 
     /**

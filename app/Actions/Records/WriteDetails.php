@@ -89,12 +89,43 @@ final readonly class WriteDetails
     {
         /** @var list<array{fieldId: int, value: string|null}> $rows */
         $rows = $input['values'];
-        $fields = DetailField::query()->findMany(array_column($rows, 'fieldId'))->keyBy('id');
         if (isset($input['isRestored'])) {
-            $this->restore($subjectId, $rows, $fields);
+            $this->restore($subjectId, $rows, DetailField::query()->findMany(array_column($rows, 'fieldId'))->keyBy('id'));
 
             return;
         }
+        foreach ($this->read($sheets, $rows) as [$field, $text]) {
+            $this->keep($subjectId, $field, $text);
+        }
+    }
+
+    /**
+     * What is told of a subject that has none yet, not kept yet.
+     *
+     * @param array<string, mixed> $input
+     *
+     * @return list<DetailValue>
+     */
+    public function begin(int $subjectId, Sheets $sheets, array $input): array
+    {
+        /** @var list<array{fieldId: int, value: string|null}> $rows */
+        $rows = $input['values'];
+
+        return array_map(
+            fn (array $one) => (new DetailValue(['subject_id' => $subjectId, 'field_id' => $one[0]->id] + DetailValue::kept(...$one)))
+                ->setRelation('field', $one[0]),
+            array_values(array_filter($this->read($sheets, $rows), fn (array $one) => $one[1] !== '')),
+        );
+    }
+
+    /**
+     * @param list<array{fieldId: int, value: string|null}> $rows
+     *
+     * @return list<array{DetailField, string}>
+     */
+    private function read(Sheets $sheets, array $rows): array
+    {
+        $fields = DetailField::query()->findMany(array_column($rows, 'fieldId'))->keyBy('id');
         $reader = $this->readers->ofOffice();
         $problems = new FieldProblems;
         $kept = [];
@@ -111,9 +142,8 @@ final readonly class WriteDetails
             }
         }
         $problems->throwIfAny();
-        foreach ($kept as [$field, $text]) {
-            $this->keep($subjectId, $field, $text);
-        }
+
+        return $kept;
     }
 
     /**

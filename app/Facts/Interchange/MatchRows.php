@@ -34,23 +34,25 @@ final class MatchRows
     /**
      * @param array<int, PartyRow> $rows by line
      * @param array<int, Likeness> $alike what is compared of each
+     * @param array<int, true>|null $among the records with which they are compared; null for all
      *
      * @return array<int, RowMatch> by line
      */
-    public static function of(array $rows, array $alike): array
+    public static function of(array $rows, array $alike, ?array $among = null): array
     {
-        $numbered = self::byNumber($rows);
-        $shared = array_map(fn (int $id) => [$id => 1], $numbered) + self::sharing(array_diff_key($alike, $numbered));
+        $isAsked = fn (int $id): bool => $among === null || isset($among[$id]);
+        $numbered = array_filter(self::byNumber($rows), $isAsked);
+        $shared = array_map(fn (int $id) => [$id => 1], $numbered) + self::sharing(array_diff_key($alike, $numbered), $isAsked);
         $kept = PartyLikeness::ofKept(array_values(array_unique(array_merge([], ...array_map(array_keys(...), array_values($shared))))));
         $weights = [];
         foreach (PartyKind::cases() as $kind) {
             $ofKind = array_values(array_filter($alike, fn (Likeness $one) => $one->kind === $kind));
             $weights[$kind->value] = $ofKind === [] ? null : OfficeWeights::forAll(...$ofKind);
         }
-        $companies = self::companies(array_values(array_map(
+        $companies = array_filter(self::companies(array_values(array_map(
             fn (PartyRow $row) => $row->value('name'),
             array_filter($rows, fn (PartyRow $row) => $row->kind === PartyKind::Company),
-        )));
+        ))), $isAsked);
         $found = [];
         foreach ($rows as $line => $row) {
             $match = self::compared(
@@ -148,10 +150,11 @@ final class MatchRows
 
     /**
      * @param array<int, Likeness> $alike
+     * @param \Closure(int): bool $isAsked whether a record is compared
      *
      * @return array<int, array<int, int>> how many keys they share, by record, by line
      */
-    private static function sharing(array $alike): array
+    private static function sharing(array $alike, \Closure $isAsked): array
     {
         $lines = [];
         foreach ($alike as $line => $one) {
@@ -168,7 +171,7 @@ final class MatchRows
                 $holders[$row->key][] = (int) $row->party_id;
             }
             foreach ($holders as $key => $ids) {
-                foreach (count($ids) > self::CROWD ? [] : $ids as $id) {
+                foreach (count($ids) > self::CROWD ? [] : array_filter($ids, $isAsked) as $id) {
                     foreach ($lines[$key] as $line) {
                         $shared[$line][$id] = ($shared[$line][$id] ?? 0) + 1;
                     }

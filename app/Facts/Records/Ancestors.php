@@ -15,6 +15,11 @@ use Illuminate\Database\Eloquent\Collection;
 /** From whom a record inherits what it has not of its own: the company where a person works, then its parent companies and head offices. */
 final class Ancestors
 {
+    /** What a company is loaded with so that it need not be asked for by itself. */
+    public const READS = [
+        'relationsFrom.ownKind', 'relationsFrom.from', 'relationsFrom.to', 'relationsTo.ownKind', 'relationsTo.from', 'relationsTo.to',
+    ];
+
     private const MOST = 5;
 
     /** @return list<Party> the nearest first */
@@ -120,7 +125,11 @@ final class Ancestors
 
     private static function parent(Party $company, Day $today): ?Party
     {
-        return Relation::of($company)->with('from', 'to')->get()
+        $relations = $company->relationLoaded('relationsFrom') && $company->relationLoaded('relationsTo')
+            ? $company->relations()
+            : Relation::of($company)->with('from', 'to')->get();
+
+        return $relations
             ->first(fn (Relation $relation) => self::isParent($relation, $company, $today))
             ?->otherThan($company);
     }

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Interchange;
+
+use Almanac\Interchange\PartyRow;
+use Almanac\Refusal;
+use App\Actions\Finding\IndexParties;
+use App\Actions\Records\ChangeSections;
+use App\Actions\Records\LogChanges;
+use App\Actions\Records\NewRecords;
+use App\Actions\Records\PositionsSection;
+use App\Actions\Records\SectionOf;
+use App\Actions\Records\Sections;
+use App\Facts\Interchange\MatchRows;
+use App\Facts\Records\Ancestors;
+use App\Models\Party;
+use App\Models\User;
+use App\Time\Clock;
+use Illuminate\Validation\ValidationException;
+
+/** Adds the people and companies of several lines of a file, each with all that it has. Runs inside a transaction. */
+final readonly class AddRows
+{
+    public function __construct(
+        private Sections $sections,
+        private RowSections $inputs,
+        private RowBesides $besides,
+        private ChangeSections $change,
+        private PositionsSection $positions,
+        private LogChanges $log,
+        private IndexParties $index,
+        private Clock $clock,
+    ) {
+    }
+
+    /**
+     * @param array<int, PartyRow> $rows by line
+     * @param string $from what they come in with
+     *
+     * @return array<int, AddedRow|Refusal|ValidationException> what came of each, by line
+     *
+     * @throws Refusal|ValidationException when what is no section of somebody cannot be taken: then nobody is in the book
+     */
+    public function handle(array $rows, string $from, bool $takesNewWords, User $by): array
+    {
+        $companies = $this->companies($rows);
+        $touched = array_values(array_map(fn (Party $company) => SectionOf::party($this->positions, clone $company), $companies));
+        $came = [];
+        // Companies to whom people come are changed with it: it is told there, and a past day is as it was.
+        $this->change->ofEach($touched, $by, function () use ($rows, $companies, $from, $takesNewWords, $by, &$came): void {
+            $came = $this->added($rows, $companies, $from, $takesNewWords, $by);
+        });
+
+        return $came;
+    }
+
+    /**
+     * Companies of the book at which somebody of them works.
+     *
+     * @param array<int, PartyRow> $rows
+     *
+     * @return array<string, Party> by the keys of their names
+     */
+    private function companies(array $rows): array
+    {
+        $ids = MatchRows::companies(array_merge(
+            [],
+            ...array_map(fn (PartyRow $row) => array_column($row->positions, 'company'), array_values($rows)),
+        ));
+        $companies = Party::query()->with(Ancestors::READS)->findMany($ids)->keyBy('id');
+
+        return array_filter(array_map(fn (int $id) => $companies->get($id), $ids));
+    }
+
+    /**
+     * @param array<int, PartyRow> $rows
+     * @param array<string, Party> $companies of the book
+     *
+     * @return array<int, AddedRow|Refusal|ValidationException>
+     */
+    private function added(array $rows, array $companies, string $from, bool $takesNewWords, User $by): array
+    {
+        $records = new NewRecords($this->clock->now());
+        $begun = (new BeginRows($this->sections, $this->inputs, $records, $companies, $takesNewWords))->all($rows);
+        $added = array_filter($begun, fn ($one) => $one instanceof AddedRow);
+        foreach ($added as $line => $one) {
+            array_map($records->take(...), $one->made);
+            $records->take($one->party, (int) $rows[$line]->value('number'));
+        }
+        $new = $records->write();
+        $this->log->ofRecords(array_values($new->map(
+            fn (Party $party) => [$party, mb_strimwidth("added as $party->display_name, from $from", 0, 500, '…')],
+        )->all()), $by);
+        $this->index->added($new);
+        foreach ($added as $line => $one) {
+            $this->besides->handle($one->party, $rows[$line], $by);
+        }
+
+        return $begun;
+    }
+}

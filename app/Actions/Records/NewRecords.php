@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Records;
+
+use Almanac\Records\PartyKind;
+use Almanac\Records\SubjectKind;
+use App\Models\FormerRecord;
+use App\Models\Model;
+use App\Models\Party;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Records that come into the book together: what they are made of is numbered as it is made, and then written by one
+ * statement for each table. Of one transaction: the numbers are those that come next in it.
+ */
+final class NewRecords
+{
+    private const FIRST_NUMBER = 1001;
+
+    /** Of one statement: SQLite takes 32,766 values. */
+    private const VALUES = 20_000;
+
+    /** What a record begins with: nothing of it is there yet, and need not be asked for. */
+    private const SEVERAL = [
+        'contactPoints', 'addressUses', 'listItems', 'codes', 'taxNumbers', 'detailValues', 'heldPositions', 'staffPositions',
+        'relationsFrom', 'relationsTo', 'bankDetails', 'cautions', 'files', 'formerNames', 'formerRecords',
+    ];
+
+    private const ONE = ['clientTerms', 'vendorTerms', 'owner', 'accountManager', 'buyer', 'balance'];
+
+    /** What is written of it besides its addresses, each in a table of its own. */
+    private const WRITTEN = ['contactPoints', 'codes', 'taxNumbers', 'detailValues', 'heldPositions'];
+
+    /** @var array<string, int> the last number of a row, by table */
+    private array $last = [];
+
+    /** The last number that the office gave to a record. */
+    private ?int $lastNumber = null;
+
+    /** @var array<int, true> those that it gave to these */
+    private array $numbers = [];
+
+    /** @var array<string, array<string, list<array<string, mixed>>>> by table and by what they have */
+    private array $rows = [];
+
+    /** @var array<int, Party> by number of the row */
+    private array $parties = [];
+
+    public function __construct(private readonly CarbonImmutable $now)
+    {
+    }
+
+    public function begin(PartyKind $kind): Party
+    {
+        $party = new Party(['kind' => $kind, 'created_at' => $this->now]);
+        $party->id = $this->next('subjects');
+
+        return $party->setRelations(
+            array_map(fn () => new Collection, array_flip(self::SEVERAL)) + array_fill_keys(self::ONE, null),
+        );
+    }
+
+    /**
+     * Gives a row the number that it will have.
+     *
+     * @template M of Model
+     *
+     * @param M $row
+     *
+     * @return M
+     */
+    public function numbered(Model $row): Model
+    {
+        return $row->setAttribute('id', $this->next($row->getTable()));
+    }
+
+    /**
+     * It comes into the book, with all that stands in its relations.
+     *
+     * @param int $wanted its number in the office, where it is free; 0 for the next
+     */
+    public function take(Party $party, int $wanted = 0): void
+    {
+        $party->setAttribute('number', $this->number($wanted));
+        $this->rows['subjects'][''][] = ['id' => $party->id, 'kind' => SubjectKind::Party->value];
+        $this->add($party);
+        foreach ($party->addressUses as $use) {
+            if (! $use->address->exists) {
+                $this->add($use->address);
+            }
+            $this->add($use);
+        }
+        foreach (self::WRITTEN as $relation) {
+            foreach ($party->getRelation($relation) as $row) {
+                $this->add($row);
+            }
+        }
+        foreach (array_filter([$party->clientTerms, $party->vendorTerms]) as $terms) {
+            $this->add($terms);
+        }
+        foreach ($party->listItems as $item) {
+            $this->rows['party_list_items'][''][] = ['party_id' => $party->id, 'list_item_id' => $item->id];
+        }
+        $this->parties[$party->id] = $party;
+    }
+
+    /**
+     * Writes those that were taken.
+     *
+     * @return Collection<int, Party>
+     */
+    public function write(): Collection
+    {
+        // What is referred to comes first.
+        foreach (array_unique(['subjects', 'parties', 'addresses', 'address_uses', ...array_keys($this->rows)]) as $table) {
+            foreach ($this->rows[$table] ?? [] as $alike) {
+                foreach (array_chunk($alike, max(1, intdiv(self::VALUES, count($alike[0])))) as $some) {
+                    DB::table($table)->insert($some);
+                }
+            }
+        }
+        $this->rows = [];
+
+        return new Collection(array_values($this->parties));
+    }
+
+    private function add(Model $row): void
+    {
+        if ($row->usesTimestamps()) {
+            $row->updateTimestamps();
+        }
+        $attributes = $row->getAttributes();
+        $this->rows[$row->getTable()][implode(' ', array_keys($attributes))][] = $attributes;
+        $row->exists = true;
+        $row->syncOriginal();
+    }
+
+    private function next(string $table): int
+    {
+        $this->last[$table] ??= (int) DB::table('sqlite_sequence')->where('name', $table)->value('seq');
+
+        return ++$this->last[$table];
+    }
+
+    /** The one that is wanted, where nobody has or had it; else the next. */
+    private function number(int $wanted): int
+    {
+        $this->lastNumber ??= max(self::FIRST_NUMBER - 1, (int) Party::query()->max('number'), (int) FormerRecord::query()->max('number'));
+        $isFree = $wanted > $this->lastNumber || ($wanted > 0 && ! isset($this->numbers[$wanted])
+            && Party::query()->where('number', $wanted)->doesntExist()
+            && FormerRecord::query()->where('number', $wanted)->doesntExist());
+        $number = $isFree ? $wanted : $this->lastNumber + 1;
+        $this->numbers[$number] = true;
+        $this->lastNumber = max($this->lastNumber, $number);
+
+        return $number;
+    }
+}
