@@ -9,8 +9,10 @@ use Almanac\Interchange\ImportState;
 use Almanac\Interchange\InterchangeRefused;
 use Almanac\Interchange\LineDone;
 use Almanac\Interchange\LineOutcome;
+use Almanac\Interchange\OnExisting;
 use Almanac\Interchange\PartyReader;
 use Almanac\Interchange\PartyRow;
+use Almanac\Records\ArchivedRecord;
 use Almanac\Records\PartyKind;
 use Almanac\Refusal;
 use App\Actions\Bulk\InTheirName;
@@ -42,7 +44,7 @@ final readonly class TakeLines
 
     public function __construct(
         private AddRows $add,
-        private ChangeRow $change,
+        private ChangeRows $change,
         private OfficeReading $office,
         private IndexParties $index,
     ) {
@@ -81,14 +83,10 @@ final readonly class TakeLines
             fn (ImportLine $line): array => [$line->line => $reader->read($line->cells())->row],
         )->all());
         $done = [];
-        $this->index->together(function () use ($import, $lines, $rows, $by, $pace, $meanwhile, &$done): void {
+        $this->index->together(function () use ($import, $lines, $rows, $by, $meanwhile, &$done): void {
             $new = $lines->where('outcome', LineOutcome::New);
-            $done = $this->added($import, $new, $rows, $this->known($new, $rows, $meanwhile->ids()), $by);
-            foreach ($lines->where('outcome', LineOutcome::Changes) as $line) {
-                if ($done === [] || ! $pace->isSpent()) {
-                    $done[$line->line] = $this->changed($import, $line, $rows[$line->line] ?? null, $by);
-                }
-            }
+            $done = $this->added($import, $new, $rows, $this->known($new, $rows, $meanwhile->ids()), $by)
+                + $this->changed($import, $lines->where('outcome', LineOutcome::Changes), $rows, $by);
         });
         DB::table('import_lines')->upsert(
             array_values($lines->whereIn('line', array_keys($done))->map(fn (ImportLine $line) => $done[$line->line] + $line->getAttributes())->all()),
@@ -139,81 +137,117 @@ final readonly class TakeLines
                 $done[$line] = self::refused(InterchangeRefused::otherThanChecked());
             }
         }
+        $add = fn (array $some) => $this->add->handle($some, $import->name, $import->settings->takesNewWords, $by);
 
-        return $done + $this->together($import, $new, $by);
-    }
-
-    /**
-     * @param array<int, PartyRow> $rows by line
-     *
-     * @return array<int, array<string, mixed>>
-     */
-    private function together(Import $import, array $rows, User $by): array
-    {
-        try {
-            $came = $rows === [] ? [] : DB::transaction(
-                fn () => $this->add->handle($rows, $import->name, $import->settings->takesNewWords, $by),
-            );
-        } catch (Refusal|ValidationException $why) {
-            // Nobody of them was added. One whose bank details or balance cannot be taken is left out, and none of the others.
-            return count($rows) === 1
-                ? array_map(fn () => self::refused($why), $rows)
-                : array_replace(...array_map(
-                    fn (int $line, PartyRow $row) => $this->together($import, [$line => $row], $by), array_keys($rows), $rows,
-                ));
-        }
-
-        return array_map(fn (AddedRow|\Throwable $one) => $one instanceof AddedRow ? [
+        return $done + array_map(fn (AddedRow|\Throwable $one) => $one instanceof AddedRow ? [
             'done' => LineDone::Added->value,
             'record_id' => $one->party->id,
             'way_back' => json_encode(['made' => array_map(fn (Party $company) => $company->id, $one->made)]),
-        ] : self::refused($one), $came);
+        ] : self::refused($one), self::together($new, $add));
     }
 
-    /** @return array<string, mixed> what came of it */
-    private function changed(Import $import, ImportLine $line, ?PartyRow $row, User $by): array
+    /**
+     * @param Collection<int, ImportLine> $lines
+     * @param array<int, PartyRow> $rows
+     *
+     * @return array<int, array<string, mixed>> what came of each, by line; those are missing that go on from one before them
+     */
+    private function changed(Import $import, Collection $lines, array $rows, User $by): array
     {
-        try {
-            return DB::transaction(fn () => $this->changes(
-                $import, $line, $row ?? throw InterchangeRefused::otherThanChecked(), $by,
-            ));
-        } catch (\Throwable $why) {
-            return self::refused($why);
+        $parties = Party::query()->findMany($lines->pluck('record_id'))->keyBy('id');
+        $done = $changed = [];
+        foreach ($lines as $line) {
+            $party = $parties->get($line->record_id);
+            if ($party === null || $party->isArchived() || ! isset($rows[$line->line])) {
+                $done[$line->line] = self::refused(match (true) {
+                    $party === null => BulkRefused::isGone(),
+                    $party->isArchived() => new ArchivedRecord,
+                    default => InterchangeRefused::otherThanChecked(),
+                });
+            } else {
+                $changed[$line->line] = [$party, $rows[$line->line], $line->existing ?? $import->settings->existing];
+            }
         }
-    }
-
-    /** @return array<string, mixed> */
-    private function changes(Import $import, ImportLine $line, PartyRow $row, User $by): array
-    {
-        $party = Party::query()->find($line->record_id) ?? throw BulkRefused::isGone();
-        $party->assertInUse();
-        $made = $this->made($import, $row, $by);
         $last = (int) Change::query()->max('id');
-        $states = $this->change->handle($party, $row, $line->existing ?? $import->settings->existing, $import->settings->takesNewWords, $by);
-        $isOther = $states !== [] || Change::query()->where('subject_id', $party->id)->where('id', '>', $last)->exists();
+        $isOther = fn (Party $party): bool => Change::query()->where('subject_id', $party->id)->where('id', '>', $last)->exists();
+        foreach (self::together($changed, fn (array $some) => $this->changes($import, $some, $by)) as $line => $one) {
+            $done[$line] = $one instanceof \Throwable ? self::refused($one) : [
+                'done' => ($one['states'] !== [] || $isOther($changed[$line][0]) ? LineDone::Changed : LineDone::Same)->value,
+                'way_back' => json_encode($one + ['after' => $last]),
+            ];
+        }
 
-        return [
-            'done' => ($isOther ? LineDone::Changed : LineDone::Same)->value,
-            'way_back' => json_encode(['states' => $states, 'made' => $made, 'after' => $last]),
-        ];
+        return $done;
     }
 
-    /** @return list<int> companies that the line names, and that were not in the book */
-    private function made(Import $import, PartyRow $row, User $by): array
+    /**
+     * @param array<int, array{Party, PartyRow, OnExisting}> $lines
+     *
+     * @return array<int, array{states: list<int>, made: list<int>}|Refusal|ValidationException>
+     */
+    private function changes(Import $import, array $lines, User $by): array
+    {
+        $made = $this->made($import, array_column($lines, 1), $by);
+        $came = $this->change->handle($lines, $import->settings->takesNewWords, $by);
+        $first = array_key_first(array_filter($came, fn (mixed $one) => ! $one instanceof \Throwable));
+        if ($first === null && $made !== []) {
+            // Nobody works there.
+            throw array_values(array_filter($came, fn (mixed $one) => $one instanceof \Throwable))[0];
+        }
+        foreach ($came as $line => $one) {
+            // The first is taken back last: then nobody of the file works there any more.
+            $came[$line] = $one instanceof \Throwable ? $one : [
+                'states' => $one === null ? [] : [$one], 'made' => $line === $first ? $made : [],
+            ];
+        }
+
+        return $came;
+    }
+
+    /**
+     * Companies that lines name, and that were not in the book.
+     *
+     * @param list<PartyRow> $rows
+     *
+     * @return list<int>
+     */
+    private function made(Import $import, array $rows, User $by): array
     {
         $names = [];
-        foreach ($row->positions as $position) {
-            $names[MatchRows::sortKey($position['company'])] ??= $position['company'];
+        foreach (array_column(array_merge([], ...array_map(fn (PartyRow $row) => $row->positions, $rows)), 'company') as $name) {
+            $names[MatchRows::sortKey($name)] ??= $name;
         }
-        $new = array_map(
-            fn (string $name) => new PartyRow(PartyKind::Company, ['name' => $name]),
-            array_values(array_diff_key($names, MatchRows::companies(array_values($names)))),
-        );
+        $new = array_diff_key($names, MatchRows::companies(array_values($names)));
 
-        return array_map(
+        return array_values(array_map(
             fn (AddedRow|\Throwable $one) => $one instanceof AddedRow ? $one->party->id : throw $one,
-            array_values($this->add->handle($new, $import->name, false, $by)),
-        );
+            $this->add->handle(
+                array_map(fn (string $name) => new PartyRow(PartyKind::Company, ['name' => $name]), array_values($new)),
+                $import->name, false, $by,
+            ),
+        ));
+    }
+
+    /**
+     * Several lines by one act. Where it refuses what one of them says besides, nothing has happened, and each goes by itself.
+     *
+     * @template R
+     * @template T
+     *
+     * @param array<int, R> $rows by line
+     * @param \Closure(array<int, R>): array<int, T> $act
+     *
+     * @return array<int, T|Refusal|ValidationException>
+     */
+    private static function together(array $rows, \Closure $act): array
+    {
+        try {
+            return $rows === [] ? [] : DB::transaction(fn () => $act($rows));
+        } catch (Refusal|ValidationException $why) {
+            return count($rows) === 1
+                ? array_map(fn () => $why, $rows)
+                : array_replace(...array_map(fn (int $line) => self::together([$line => $rows[$line]], $act), array_keys($rows)));
+        }
     }
 
     /** @return array<string, mixed> */

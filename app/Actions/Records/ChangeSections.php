@@ -6,11 +6,14 @@ namespace App\Actions\Records;
 
 use Almanac\Records\Difference;
 use Almanac\Records\LoggedFact;
+use Almanac\Refusal;
 use App\Facts\Records\SectionVersions;
 use App\Models\SectionState;
 use App\Models\User;
 use App\Time\Clock;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
 
 /**
  * Makes a change that touches sections of one or several records. Whatever is different afterwards is logged there,
@@ -38,8 +41,60 @@ final readonly class ChangeSections
         if ($changed === []) {
             return new Changed(null, []);
         }
-        $versions = $this->advance($changed);
         $rows = [];
+        $kept = $this->keep($changed, $this->advance($changed), $causeId, $by, $rows);
+        $this->insert($rows);
+
+        return $kept;
+    }
+
+    /**
+     * Several changes that touch nothing in common, each as around() makes it, and read together. One that is refused leaves
+     * everything as it was; the others go on.
+     *
+     * @template K of array-key
+     *
+     * @param array<K, array{list<SectionOf>, \Closure(): mixed}> $changes what each touches, the one that is saved first
+     *
+     * @return array<K, Changed|Refusal|ValidationException> what is different
+     */
+    public function several(array $changes, User $by): array
+    {
+        $touched = array_map(fn (array $one) => self::once($one[0]), $changes);
+        $came = [];
+        $changed = $this->changed(array_merge([], ...array_values($touched)), $by, function () use ($changes, &$came): void {
+            foreach ($changes as $at => [, $change]) {
+                try {
+                    DB::transaction($change);
+                    $came[$at] = new Changed(null, []);
+                } catch (Refusal|ValidationException $why) {
+                    $came[$at] = $why;
+                }
+            }
+        });
+        $versions = $changed === [] ? [] : $this->advance($changed);
+        $of = array_column(array_map(fn (array $one) => [self::key($one[0]), $one], $changed), 1, 0);
+        $rows = [];
+        foreach ($touched as $at => $sections) {
+            $its = array_values(array_intersect_key($of, array_flip(array_map(self::key(...), $sections))));
+            if ($its !== []) {
+                $came[$at] = $this->keep($its, $versions, null, $by, $rows);
+            }
+        }
+        $this->insert($rows);
+
+        return $came;
+    }
+
+    /**
+     * Keeps what they are now as states: the first that changed is the cause of the others.
+     *
+     * @param non-empty-list<array{SectionOf, array<string, mixed>, array<string, mixed>}> $changed
+     * @param array<string, int> $versions the new ones, by key()
+     * @param list<array<string, mixed>> $rows those of the others, which are yet to be written
+     */
+    private function keep(array $changed, array $versions, ?int $causeId, User $by, array &$rows): Changed
+    {
         foreach ($changed as [$section, , $is]) {
             $made = $this->made($section, $versions[self::key($section)], $is, $causeId, $by);
             if ($causeId === null) {
@@ -49,7 +104,6 @@ final readonly class ChangeSections
                 $rows[] = $made->getAttributes();
             }
         }
-        $this->insert($rows);
 
         return new Changed($causeId, array_values(array_unique(array_map(fn (array $one) => $one[0]->subject->id, $changed))));
     }
@@ -197,19 +251,14 @@ final readonly class ChangeSections
     private static function read(array $touched): array
     {
         $groups = [];
-        foreach ($touched as $at => $one) {
-            $groups[$one->name->value.' '.$one->subject::class][$at] = $one;
+        foreach ($touched as $one) {
+            $one->subject->unsetRelations();
+            $groups[$one->name->value.' '.$one->subject::class][] = $one;
         }
-        $read = [];
         foreach ($groups as $group) {
-            $subjects = array_map(fn (SectionOf $one) => $one->subject->unsetRelations(), $group);
-            (new Collection($subjects))->load(array_values($group)[0]->reads);
-            foreach ($group as $at => $section) {
-                $read[$at] = [$section->facts(), $section->state()];
-            }
+            (new Collection(array_map(fn (SectionOf $one) => $one->subject, $group)))->load($group[0]->reads);
         }
-        ksort($read);
 
-        return array_values($read);
+        return array_map(fn (SectionOf $one) => [$one->facts(), $one->state()], $touched);
     }
 }

@@ -36,23 +36,6 @@ final readonly class KeepSection
     }
 
     /**
-     * Several sections at once, as they are now.
-     *
-     * @param list<SectionOf> $sections
-     * @param list<SectionOf> $neighbours
-     * @param \Closure(): void $write
-     *
-     * @throws ArchivedRecord when the subject is archived
-     * @throws ValidationException when the core refuses a value
-     */
-    public function several(SubjectModel $subject, array $sections, array $neighbours, \Closure $write, User $by): Changed
-    {
-        $subject->assertInUse();
-
-        return $this->change->around([...$sections, ...$neighbours], $by, $write);
-    }
-
-    /**
      * The section is again what it was in a former state, whatever has been saved since.
      *
      * @param list<SectionOf> $neighbours whatever else shows some of the same things

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Records;
 
 use Almanac\Records\ArchivedRecord;
+use Almanac\Refusal;
 use App\Actions\Ledger\TakeNewDetails;
 use App\Models\Party;
 use App\Models\SectionState;
@@ -17,6 +18,7 @@ final readonly class SaveSection
 {
     public function __construct(
         private KeepSection $keep,
+        private ChangeSections $change,
         private SectionEffects $effects,
         private TakeNewDetails $take,
         private CompareDays $days,
@@ -36,7 +38,7 @@ final readonly class SaveSection
      */
     public function handle(Section $section, Party $party, array $input, int $version, User $by, ?Following $following = null): ?int
     {
-        return $this->kept([$section], $party, $by, $following, fn () => $this->keep->save(
+        return $this->kept($section, $party, $by, $following, fn () => $this->keep->save(
             SectionOf::party($section, $party),
             $section->neighbours($party, $input),
             $input,
@@ -46,28 +48,47 @@ final readonly class SaveSection
     }
 
     /**
-     * Saves several sections as one change, which is taken back as one. They are written as they are now, in this order.
+     * Saves several sections of each of several records: of each as one change, which is taken back as one. They are written
+     * as they are now, in this order. Runs inside a transaction, in which the records were read.
      *
-     * @param list<array{Section, array<string, mixed>}> $inputs
+     * @template K of array-key
      *
-     * @return int|null the state that is kept of it; null when nothing is different
+     * @param array<K, array{Party, non-empty-list<array{Section, array<string, mixed>}>}> $saves
      *
-     * @throws ArchivedRecord when the record is archived
-     * @throws ValidationException when the core refuses a value
+     * @return array<K, int|Refusal|ValidationException|null> the state that is kept of it; null when nothing is different.
+     *                                                        Those are missing that touch what one before them does: to be saved after it
      */
-    public function several(Party $party, array $inputs, User $by): ?int
+    public function several(array $saves, User $by): array
     {
-        return $this->kept(array_column($inputs, 0), $party, $by, null, function () use ($party, $inputs, $by): Changed {
-            $sections = array_map(fn (array $one) => SectionOf::party($one[0], $party), $inputs);
-            $neighbours = array_merge([], ...array_map(fn (array $one) => $one[0]->neighbours($party, $one[1]), $inputs));
+        $changes = $seen = [];
+        foreach ($saves as $at => [$party, $inputs]) {
+            $touched = [
+                ...array_map(fn (array $one) => SectionOf::party($one[0], $party), $inputs),
+                ...array_merge([], ...array_map(fn (array $one) => $one[0]->neighbours($party, $one[1]), $inputs)),
+            ];
+            $subjects = array_fill_keys(array_map(fn (SectionOf $one) => $one->subject->id, $touched), true);
+            if (array_intersect_key($seen, $subjects) === []) {
+                $changes[$at] = [$touched, function () use ($party, $inputs): void {
+                    $party->assertInUse();
+                    foreach ($inputs as [$section, $input]) {
+                        $section->write($party, $input);
+                    }
+                }];
+            }
+            $seen += $subjects;
+        }
+        $was = array_map(fn (array $one) => $one[0]->getAttributes(), $saves);
+        $came = [];
+        foreach ($this->change->several($changes, $by) as $at => $changed) {
+            if ($changed instanceof Changed) {
+                [$party, $inputs] = $saves[$at];
+                $names = array_map(fn (array $one) => $one[0]->name(), $inputs);
+                $this->effects->handle($names, $party->unsetRelations(), $was[$at], $changed->subjectIds, $by);
+            }
+            $came[$at] = $changed instanceof Changed ? $changed->causeId : $changed;
+        }
 
-            return $this->keep->several($party, $sections, $neighbours, function () use ($party, $inputs): void {
-                foreach ($inputs as [$section, $input]) {
-                    $party->unsetRelations();
-                    $section->write($party, $input);
-                }
-            }, $by);
-        });
+        return $came;
     }
 
     /**
@@ -82,7 +103,7 @@ final readonly class SaveSection
      */
     public function bringBack(Section $section, Party $party, string $day, int $version, User $by): void
     {
-        $this->kept([$section], $party, $by, null, function () use ($section, $party, $day, $version, $by): Changed {
+        $this->kept($section, $party, $by, null, function () use ($section, $party, $day, $version, $by): Changed {
             $former = $this->days->kept($party, $day, SectionOf::party($section, clone $party))->kept;
 
             return $former === null
@@ -102,7 +123,7 @@ final readonly class SaveSection
      */
     public function restore(Section $section, Party $party, SectionState $former, int $version, User $by): void
     {
-        $this->kept([$section], $party, $by, null, fn () => $this->former($section, $party, $former, $version, $by));
+        $this->kept($section, $party, $by, null, fn () => $this->former($section, $party, $former, $version, $by));
     }
 
     private function former(Section $section, Party $party, SectionState $former, int $version, User $by): Changed
@@ -112,19 +133,14 @@ final readonly class SaveSection
         );
     }
 
-    /**
-     * @param list<Section> $sections
-     * @param \Closure(): Changed $change
-     */
-    private function kept(array $sections, Party $party, User $by, ?Following $following, \Closure $change): ?int
+    /** @param  \Closure(): Changed  $change */
+    private function kept(Section $section, Party $party, User $by, ?Following $following, \Closure $change): ?int
     {
-        $state = DB::transaction(function () use ($sections, $party, $by, $following, $change): ?int {
+        $state = DB::transaction(function () use ($section, $party, $by, $following, $change): ?int {
             // What is read of it is read as it is now; the rest need not be.
             $was = $party->unsetRelations()->refresh()->getAttributes();
             $changed = $change();
-            foreach ($sections as $section) {
-                $this->effects->handle($section->name(), $party, $was, $changed->subjectIds, $by);
-            }
+            $this->effects->handle([$section->name()], $party, $was, $changed->subjectIds, $by);
             if ($following !== null) {
                 $this->take->handle($party, $following->documentIds, $following->withTerms, $by);
             }

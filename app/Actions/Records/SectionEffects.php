@@ -29,30 +29,32 @@ final readonly class SectionEffects
     }
 
     /**
+     * @param list<SectionName> $sections that were saved together
      * @param Party $party as it was saved
      * @param array<string, mixed> $was its columns before
      * @param list<int> $seen whose sections are different
      */
-    public function handle(SectionName $section, Party $party, array $was, array $seen, User $by): void
+    public function handle(array $sections, Party $party, array $was, array $seen, User $by): void
     {
+        $isIn = fn (SectionName ...$names): bool => array_filter($names, fn (SectionName $name) => in_array($name, $sections, true)) !== [];
         $isOther = fn (string $column): bool => $party->getAttribute($column) !== ($was[$column] ?? null);
-        if ($section === SectionName::Identity && $party->is_vendor && $isOther('payee_name')) {
+        if ($isIn(SectionName::Identity) && $party->is_vendor && $isOther('payee_name')) {
             $this->bank->holdPayee($party, $party->payee(), $by);
         }
-        if ($section === SectionName::Identity && $seen !== []) {
+        if ($isIn(SectionName::Identity) && $seen !== []) {
             $this->engagements->ofParty($party->id);
         }
-        if (in_array($section, [SectionName::Relations, SectionName::Positions], true) && $seen !== []) {
+        if ($isIn(SectionName::Relations, SectionName::Positions) && $seen !== []) {
             $this->searches->forWhoeverIsRelated($seen, $by);
         }
-        $heirs = $this->heirs($section, $party, $seen);
+        $heirs = $this->heirs($isIn(...), $party, $seen);
         if ($heirs !== []) {
             // The credit limit, and whether there are terms, may be others.
             $this->standings->refresh(...$heirs);
         }
-        $also = [...$seen, ...$heirs, ...$this->whoFollow($section, $party, $heirs, $isOther('owner_id'))];
+        $also = [...$seen, ...$heirs, ...$this->whoFollow($isIn(...), $party, $heirs, $isOther('owner_id'))];
         // Its people are found by its name, and whoever shares its addresses by their places; by the rest only itself.
-        in_array($section, [SectionName::Identity, SectionName::Addresses], true)
+        $isIn(SectionName::Identity, SectionName::Addresses)
             ? $this->index->withNeighbours($party, $also)
             : $this->index->alone($party, $also);
     }
@@ -60,17 +62,17 @@ final readonly class SectionEffects
     /**
      * Those for whom other terms may hold now: the party itself, and the companies that inherit from it.
      *
+     * @param \Closure(SectionName...): bool $isIn whether one of these was saved
      * @param list<int> $seen
      *
      * @return list<int>
      */
-    private function heirs(SectionName $section, Party $party, array $seen): array
+    private function heirs(\Closure $isIn, Party $party, array $seen): array
     {
-        $from = match ($section) {
-            SectionName::ClientTerms, SectionName::VendorTerms => [$party->id],
-            SectionName::Relations => $seen,
-            default => [],
-        };
+        $from = array_values(array_unique([
+            ...$isIn(SectionName::ClientTerms, SectionName::VendorTerms) ? [$party->id] : [],
+            ...$isIn(SectionName::Relations) ? $seen : [],
+        ]));
 
         return $from === [] ? [] : [...$from, ...Ancestors::below($from, $this->clock->today())];
     }
@@ -78,20 +80,17 @@ final readonly class SectionEffects
     /**
      * Those besides the heirs whom somebody else may look after now: who takes the owner over from it.
      *
+     * @param \Closure(SectionName...): bool $isIn whether one of these was saved
      * @param list<int> $heirs for whom other terms may hold
      * @param bool $hasOther whether it has another owner
      *
      * @return list<int>
      */
-    private function whoFollow(SectionName $section, Party $party, array $heirs, bool $hasOther): array
+    private function whoFollow(\Closure $isIn, Party $party, array $heirs, bool $hasOther): array
     {
-        return match (true) {
-            $section === SectionName::Relations => Ancestors::peopleAt($heirs),
-            $section === SectionName::Classification && $hasOther => Ancestors::heirs(
-                [$party->id],
-                $this->clock->today(),
-            ),
-            default => [],
-        };
+        return [
+            ...$isIn(SectionName::Relations) ? Ancestors::peopleAt($heirs) : [],
+            ...$isIn(SectionName::Classification) && $hasOther ? Ancestors::heirs([$party->id], $this->clock->today()) : [],
+        ];
     }
 }

@@ -61,6 +61,12 @@ final readonly class Sections
         return array_map(fn (Section $section) => SectionOf::party($section, $party), $this->all());
     }
 
+    /** @return list<string> the relations from which all of them are read */
+    public function reads(): array
+    {
+        return array_values(array_unique(array_merge(...array_map(fn (Section $section) => $section->reads(), $this->all()))));
+    }
+
     /** @return list<Section> */
     public function all(): array
     {

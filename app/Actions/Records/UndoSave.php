@@ -54,7 +54,7 @@ final readonly class UndoSave
                 if ($other instanceof Party) {
                     // Of another record only its last change is known: those columns were something else.
                     $this->effects->handle(
-                        $section->name,
+                        [$section->name],
                         $other,
                         $other === $party ? $was : array_fill_keys(array_keys($other->getChanges()), false) + $other->getAttributes(),
                         $other === $party ? $changed->subjectIds : [],

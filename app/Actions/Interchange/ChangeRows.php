@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Interchange;
+
+use Almanac\Interchange\OnExisting;
+use Almanac\Interchange\PartyRow;
+use Almanac\Interchange\RowChanges;
+use Almanac\Records\SectionName;
+use Almanac\Refusal;
+use App\Actions\Records\SaveSection;
+use App\Actions\Records\Section;
+use App\Actions\Records\Sections;
+use App\Facts\Interchange\OfficeReading;
+use App\Facts\Interchange\RowOfParty;
+use App\Models\Party;
+use App\Models\User;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Validation\ValidationException;
+
+/** Makes records of the book what the lines of a file say. Runs inside a transaction. */
+final readonly class ChangeRows
+{
+    public function __construct(
+        private Sections $sections,
+        private RowSections $inputs,
+        private RowBesides $besides,
+        private SaveSection $save,
+    ) {
+    }
+
+    /**
+     * @param array<int, array{Party, PartyRow, OnExisting}> $rows by line; the records as they are now
+     * @param bool $takesNewWords whether types that are not in the list are added to it
+     *
+     * @return array<int, int|Refusal|ValidationException|null> the state that takes it back, by line; null when no section is
+     *                                                          different. Those are missing that go on from one before them
+     *
+     * @throws Refusal|ValidationException when what is no section of somebody cannot be taken: then nobody is another
+     */
+    public function handle(array $rows, bool $takesNewWords, User $by): array
+    {
+        (new Collection(array_column($rows, 0)))->load([...RowOfParty::RELATIONS, ...$this->sections->reads()]);
+        $terms = OfficeReading::terms();
+        $came = $changes = $saves = [];
+        foreach ($rows as $line => [$party, $row, $how]) {
+            try {
+                $changes[$line] = RowChanges::between(RowOfParty::of($party, $terms), $row, $how);
+                $inputs = $changes[$line] === null ? [] : $this->inputs($party, $changes[$line], $takesNewWords);
+                $inputs === [] ? $came[$line] = null : $saves[$line] = [$party, $inputs];
+            } catch (Refusal|ValidationException $why) {
+                $came[$line] = $why;
+            }
+        }
+        $came += $this->save->several($saves, $by);
+        foreach (array_filter($came, fn (mixed $one) => ! $one instanceof \Throwable) as $line => $state) {
+            if ($changes[$line] !== null) {
+                $this->besides->handle($rows[$line][0], $changes[$line]->added, $by);
+            }
+        }
+
+        return $came;
+    }
+
+    /** @return list<array{Section, array<string, mixed>}> */
+    private function inputs(Party $party, RowChanges $changes, bool $takesNewWords): array
+    {
+        $inputs = [];
+        foreach ($this->inputs->of($party, $changes->added, $changes->moved, $changes->held, $takesNewWords) as $name => $input) {
+            $section = $this->sections->named(SectionName::from($name)) ?? throw new \LogicException("There is no section $name.");
+            $inputs[] = [$section, $input];
+        }
+
+        return $inputs;
+    }
+}
