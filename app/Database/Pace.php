@@ -8,7 +8,7 @@ namespace App\Database;
 final class Pace
 {
     /** Milliseconds that a step may hold others up. */
-    private const STEP = 100.0;
+    private const STEP = 250.0;
 
     /** Of them, those after which nothing more is begun: what was done has to be indexed yet. */
     private const SPENT = 60.0;

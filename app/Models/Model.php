@@ -23,6 +23,38 @@ abstract class Model extends Eloquent
     }
 
     /**
+     * Nothing of ours is guarded: what a request may say is decided before.
+     *
+     * @param array<string, mixed> $attributes
+     */
+    public function fill(array $attributes): static
+    {
+        foreach ($attributes as $key => $value) {
+            $this->setAttribute($key, $value);
+        }
+
+        return $this;
+    }
+
+    /**
+     * What is kept as it is given is kept at once, as it is read at once.
+     *
+     * @param string $key
+     * @param mixed $value
+     */
+    public function setAttribute($key, $value): static
+    {
+        if ((! isset($this->casts[$key]) || $this->casts[$key] === 'boolean') && $key !== static::CREATED_AT && $key !== static::UPDATED_AT) {
+            $this->attributes[$key] = $value;
+
+            return $this;
+        }
+        parent::setAttribute($key, $value);
+
+        return $this;
+    }
+
+    /**
      * What needs no work, as most does not, is given out as it is: nothing, a column that is kept as it is shown, what was
      * read from one before, a relation that is loaded. No model of ours has accessors, and to look for one takes Eloquent
      * longer than the reading.

@@ -33,6 +33,14 @@ final readonly class EmailAddress
         if (strlen($typed) > self::MAX_LENGTH) {
             throw ReachRefused::tooLong(ContactKind::Email, self::MAX_LENGTH);
         }
+        /** @var Recent<self> $recent */
+        static $recent = new Recent;
+
+        return $recent->of($typed, fn () => self::read($typed));
+    }
+
+    private static function read(string $typed): self
+    {
         $address = preg_replace('/^mailto:/i', '', $typed) ?? $typed;
         $ats = substr_count($address, '@');
         if ($ats === 0) {

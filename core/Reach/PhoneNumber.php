@@ -48,6 +48,14 @@ final readonly class PhoneNumber
             throw ReachRefused::tooLong(ContactKind::Phone, self::MAX_LENGTH);
         }
 
+        /** @var Recent<self> $recent */
+        static $recent = new Recent;
+
+        return $recent->of("$region $typed", fn () => self::read($typed, $region));
+    }
+
+    private static function read(string $typed, string $region): self
+    {
         $number = self::parse($typed, $region);
         if (self::util()->isPossibleNumberWithReason($number) === ValidationResult::TOO_LONG && str_starts_with($typed, '00')) {
             // 00 is how most of the world dials abroad, whatever the office's own prefix is.
@@ -78,6 +86,14 @@ final readonly class PhoneNumber
 
     /** The same of a number that was taken before, without checking it once more: lists show hundreds. */
     public static function displayOf(string $e164, string $extension, string $homeRegion): string
+    {
+        /** @var Recent<string> $recent */
+        static $recent = new Recent;
+
+        return $recent->of("$homeRegion $e164 $extension", fn () => self::write($e164, $extension, $homeRegion));
+    }
+
+    private static function write(string $e164, string $extension, string $homeRegion): string
     {
         $number = self::util()->parse($e164, null);
         if ($extension !== '') {

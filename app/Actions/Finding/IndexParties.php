@@ -31,6 +31,9 @@ final readonly class IndexParties
 {
     private const CHUNK = 500;
 
+    /** Of several together, from whom they inherit; one alone asks for it only where it has to. */
+    private const ABOVE = [...Ancestors::READS, ...Ancestors::OF_EMPLOYERS];
+
     private const READS = [...RecordLine::READS, ...RecordFacts::RELATIONS, ...PartyLikeness::RELATIONS];
 
     /** A few at a time: nobody waits for long. */
@@ -63,31 +66,42 @@ final readonly class IndexParties
      */
     public function withNeighbours(Party $party, array $formerly = []): void
     {
-        $people = Position::query()->where('company_id', $party->id)->pluck('person_id');
-        $sharing = AddressUse::query()
-            ->whereIn('address_id', Address::query()->select('id')->where('owner_id', $party->id))
-            ->pluck('party_id');
-        $this->alone($party, $people->merge($sharing)->merge($formerly)->all());
+        $this->changed([$party->id], [$party->id], $formerly);
+    }
+
+    /** The party itself, for what nobody else is found by. */
+    public function alone(Party $party): void
+    {
+        $this->changed([$party->id], [], []);
     }
 
     /**
-     * The party itself, for what nobody else is found by.
+     * Several at once.
      *
-     * @param array<int> $also who changed with it
+     * @param list<int> $ids of parties that are different
+     * @param list<int> $found of them, those through which others are found
+     * @param array<int> $also who changed with them
      */
-    public function alone(Party $party, array $also = []): void
+    public function changed(array $ids, array $found, array $also): void
     {
-        $this->refresh(array_values(array_unique([...$also, $party->id])));
-        // Those for whom it stands in lack what it lacks.
-        $this->gaps(
-            Relation::of($party)
-                ->with('from', 'to')
-                ->get()
-                ->map(fn (Relation $one) => $one->otherThan($party))
-                ->filter(fn (Party $other) => $other->is_deceased)
-                ->pluck('id')
-                ->all(),
-        );
+        if ($found !== []) {
+            $people = Position::query()->whereIntegerInRaw('company_id', $found)->pluck('person_id')->all();
+            $sharing = AddressUse::query()
+                ->whereIn('address_id', Address::query()->select('id')->whereIntegerInRaw('owner_id', $found))
+                ->pluck('party_id')->all();
+            $also = [...$also, ...$people, ...$sharing];
+        }
+        $this->refresh(array_values(array_unique([...$also, ...$ids])));
+        // Those for whom they stand in lack what they lack.
+        $others = [];
+        foreach ($ids === [] ? [] : Relation::ofAny($ids)->with('from', 'to')->get() as $relation) {
+            foreach ([[$relation->from, $relation->to], [$relation->to, $relation->from]] as [$one, $other]) {
+                if ($other->is_deceased && in_array($one->id, $ids, true)) {
+                    $others[] = $other->id;
+                }
+            }
+        }
+        $this->gaps(array_unique($others));
     }
 
     /** @param  array<int>  $ids */
@@ -195,7 +209,7 @@ final readonly class IndexParties
      */
     private function read(array $ids): Collection
     {
-        return Party::query()->with(self::READS)->findMany($ids);
+        return Party::query()->with(count($ids) > 1 ? [...self::READS, ...self::ABOVE] : self::READS)->findMany($ids);
     }
 
     /** @param  Collection<int, Party>  $parties */
@@ -219,7 +233,7 @@ final readonly class IndexParties
         ], $new);
         if ($isOther) {
             if ($kept->has($party->id)) {
-                $kept->forgetWords($party->id);
+                $new->replaceWords($party->id);
             }
             $this->words($party->id, $line, $new);
         }
@@ -227,7 +241,7 @@ final readonly class IndexParties
             $new->compare($party->id);
         }
         $kept->keep('record_gaps', $party->id, $this->gapsOf($party, $readiness, $today), $new);
-        $kept->keep('record_values', $party->id, KeptValues::of($party, $readiness, $today), $new);
+        $kept->keep('record_values', $party->id, KeptValues::of($party, $line->row, $readiness, $today), $new);
     }
 
     /**

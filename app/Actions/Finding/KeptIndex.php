@@ -92,10 +92,12 @@ final readonly class KeptIndex
         return isset($this->rows['record_lines'][$id]);
     }
 
-    public function forgetWords(int ...$ids): void
+    public static function forgetWords(int ...$ids): void
     {
-        DB::table('search_words')->whereIn('rowid', $ids)->delete();
-        DB::table('search_letters')->whereIn('rowid', $ids)->delete();
+        if ($ids !== []) {
+            DB::table('search_words')->whereIntegerInRaw('rowid', $ids)->delete();
+            DB::table('search_letters')->whereIntegerInRaw('rowid', $ids)->delete();
+        }
     }
 
     public function forget(int ...$ids): void
@@ -103,7 +105,7 @@ final readonly class KeptIndex
         if ($ids === []) {
             return;
         }
-        $this->forgetWords(...$ids);
+        self::forgetWords(...$ids);
         foreach ([...self::TABLES, 'look_alike_keys'] as $table) {
             DB::table($table)->whereIn('party_id', $ids)->delete();
         }

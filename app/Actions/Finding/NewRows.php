@@ -23,10 +23,19 @@ final class NewRows
     /** @var array<string, true> */
     private array $words = [];
 
+    /** @var list<int> records whose words were there already */
+    private array $former = [];
+
     /** @param  array<string, mixed>  $row  with the columns of the others of its table */
     public function add(string $table, array $row): void
     {
         $this->rows[$table][] = $row;
+    }
+
+    /** Its words are written anew. */
+    public function replaceWords(int $partyId): void
+    {
+        $this->former[] = $partyId;
     }
 
     /** It is to be compared with the others; one that waits already need not wait twice. */
@@ -48,6 +57,7 @@ final class NewRows
 
     public function write(): void
     {
+        KeptIndex::forgetWords(...$this->former);
         foreach ($this->rows as $table => $rows) {
             foreach (array_chunk($rows, max(1, intdiv(self::VALUES, count($rows[0])))) as $some) {
                 DB::table($table)->insert($some);
@@ -61,6 +71,6 @@ final class NewRows
             DB::table('search_spellings')->insert(DB::table('search_vocabulary')->whereIn('word', $new)->get(['id', 'word'])
                 ->map(fn (object $row) => ['rowid' => $row->id, 'word' => $row->word])->all());
         }
-        $this->rows = $this->due = $this->words = [];
+        $this->rows = $this->due = $this->words = $this->former = [];
     }
 }

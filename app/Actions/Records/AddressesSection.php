@@ -127,15 +127,14 @@ final readonly class AddressesSection implements SectionOfNew
         $kept = $party->addressUses()->with('address')->get()->keyBy('id');
         $pairs = $this->read($party, $kept, $input);
         $formerly = $kept->pluck('address_id')->all();
-        if ($kept->isNotEmpty()) {
-            $party->addressUses()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
-        }
+        KeptRow::deleteBut($kept, array_filter(array_column($rows, 'id')));
         foreach ($pairs as [$use, $address]) {
             $address->save();
             $use->address_id = $address->id;
             $use->save();
         }
         $this->passOn($formerly);
+        $party->unsetRelation('addressUses');
     }
 
     /**

@@ -122,12 +122,13 @@ final readonly class ClassificationSection implements SectionOfNew
 
     public function write(Party $party, array $input): void
     {
-        [$items, $codes] = $this->read($party, $party->codes()->get()->keyBy('id'), $input);
+        $kept = $party->codes()->get()->keyBy('id');
+        [$items, $codes] = $this->read($party, $kept, $input);
         $party->save();
         $party->listItems()->sync($items);
         /** @var list<array{id: int|null, ...}> $rows */
         $rows = $input['codes'];
-        $party->codes()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
+        KeptRow::deleteBut($kept, array_filter(array_column($rows, 'id')));
         KeptRow::saveAll($codes);
     }
 

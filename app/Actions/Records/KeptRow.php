@@ -38,6 +38,20 @@ final class KeptRow
     }
 
     /**
+     * Of the rows that are kept, those go that are no longer told.
+     *
+     * @param Collection<int, covariant Model> $kept
+     * @param array<int> $told their numbers
+     */
+    public static function deleteBut(Collection $kept, array $told): void
+    {
+        $gone = $kept->except($told);
+        if ($gone->isNotEmpty()) {
+            $gone->toQuery()->delete();
+        }
+    }
+
+    /**
      * Writes them; those that are new by one statement.
      *
      * @param array<Model> $rows of one table

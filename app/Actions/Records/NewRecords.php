@@ -50,8 +50,13 @@ final class NewRecords
     /** @var array<int, Party> by number of the row */
     private array $parties = [];
 
+    /** @var array<string, string> of the rows that say when they were written */
+    private readonly array $stamps;
+
     public function __construct(private readonly CarbonImmutable $now)
     {
+        $stamp = (string) (new Party)->fromDateTime($now);
+        $this->stamps = ['created_at' => $stamp, 'updated_at' => $stamp];
     }
 
     public function begin(PartyKind $kind): Party
@@ -130,10 +135,7 @@ final class NewRecords
 
     private function add(Model $row): void
     {
-        if ($row->usesTimestamps()) {
-            $row->updateTimestamps();
-        }
-        $attributes = $row->getAttributes();
+        $attributes = $row->getAttributes() + ($row->usesTimestamps() ? $this->stamps : []);
         $this->rows[$row->getTable()][implode(' ', array_keys($attributes))][] = $attributes;
         $row->exists = true;
         $row->syncOriginal();

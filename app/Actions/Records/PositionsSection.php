@@ -164,14 +164,15 @@ final readonly class PositionsSection implements Section
          * }> $rows
          */
         $rows = $input['positions'];
-        $kept = $party->eitherPositions()->get()->keyBy('id');
+        $kept = $party->loadMissing($this->reads())->positions()->keyBy('id');
+        $others = $this->others($party, $kept, array_column($rows, 'partyId'));
         $problems = new FieldProblems;
 
         $positions = [];
         $duties = [];
         foreach ($rows as $rank => $row) {
             $field = "positions.$rank";
-            $other = Party::query()->find($row['partyId']);
+            $other = $others->get($row['partyId']);
             if ($other === null || $other->kind === $party->kind) {
                 $problems->add("$field.partyId", $party->isPerson() ? 'Choose the company.' : 'Choose the person.');
 
@@ -192,18 +193,50 @@ final readonly class PositionsSection implements Section
         }
         $problems->throwIfAny();
 
-        $companies = $kept->pluck('company_id');
-        $party->eitherPositions()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
+        KeptRow::deleteBut($kept, array_filter(array_column($rows, 'id')));
+        $companies = array_column($kept->except(array_filter(array_column($rows, 'id')))->all(), 'company_id');
         $marked = [];
         foreach ($positions as $at => $position) {
+            $was = $position->exists ? $position->getOriginal('company_id') : null;
+            $isOther = $position->isDirty();
             $position->save();
-            $position->duties()->sync($duties[$at]);
-            $companies->push($position->company_id);
+            if ($duties[$at] !== self::dutiesOf($position)) {
+                $position->duties()->sync($duties[$at]);
+                $isOther = true;
+            }
+            // At a company where nothing is other, the same stays the primary.
+            array_push($companies, ...$isOther ? [$was ?? $position->company_id, $position->company_id] : []);
             $marked[$position->id] = $position->is_primary;
         }
-        foreach ($companies->unique() as $company) {
+        foreach (array_unique($companies) as $company) {
             $this->keepOnePrimary((int) $company, $marked);
         }
+        $party->unsetRelation('heldPositions')->unsetRelation('staffPositions');
+    }
+
+    /**
+     * Those whom rows name at the other end; whoever is there already is known.
+     *
+     * @param Collection<int, Position> $kept
+     * @param list<int> $ids
+     *
+     * @return Collection<int, Party> by number
+     */
+    private function others(Party $party, Collection $kept, array $ids): Collection
+    {
+        $known = $kept->map(fn (Position $position) => $position->otherThan($party))->keyBy('id');
+        $missing = array_diff($ids, $known->keys()->all());
+
+        return $missing === [] ? $known : $known->union(Party::query()->findMany($missing)->keyBy('id'));
+    }
+
+    /** @return array<int, array{is_primary: bool}> as they are kept: by entry of the list */
+    private static function dutiesOf(Position $position): array
+    {
+        return $position->wasRecentlyCreated ? [] : $position->duties
+            ->mapWithKeys(fn (ListItem $duty): array => [$duty->id => [
+                'is_primary' => (bool) $duty->getRelationValue('pivot')?->getAttribute('is_primary'),
+            ]])->all();
     }
 
     /**

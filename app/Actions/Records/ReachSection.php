@@ -116,16 +116,13 @@ final readonly class ReachSection implements SectionOfNew
     public function write(Party $party, array $input): void
     {
         $kept = $party->contactPoints;
-        $points = $this->read($party->load('addressUses.address'), $input);
-        if ($kept->isNotEmpty()) {
-            /** @var list<array{id: int|null, ...}> $rows */
-            $rows = $input['contactPoints'];
-            $party->contactPoints()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
-        }
-        $known = array_filter($points, fn (ContactPoint $point) => $point->getKey() !== null);
+        $points = $this->read($party->loadMissing('addressUses.address'), $input);
+        $known = array_column(array_filter($points, fn (ContactPoint $point) => $point->getKey() !== null), null, 'id');
+        KeptRow::deleteBut($kept, array_keys($known));
         KeptRow::saveAll($points);
         // Whoever uses one by link has it as it is now.
-        foreach ($known as $point) {
+        $linked = ContactPoint::query()->whereIntegerInRaw('same_as_id', array_keys($known))->distinct()->pluck('same_as_id')->all();
+        foreach (array_intersect_key($known, array_flip($linked)) as $point) {
             ContactPoint::query()->where('same_as_id', $point->id)->update($point->only('typed', 'value', 'extension', 'is_unusual'));
         }
     }

@@ -78,15 +78,16 @@ final readonly class SaveSection
             $seen += $subjects;
         }
         $was = array_map(fn (array $one) => $one[0]->getAttributes(), $saves);
-        $came = [];
+        $came = $saved = [];
         foreach ($this->change->several($changes, $by) as $at => $changed) {
             if ($changed instanceof Changed) {
                 [$party, $inputs] = $saves[$at];
                 $names = array_map(fn (array $one) => $one[0]->name(), $inputs);
-                $this->effects->handle($names, $party->unsetRelations(), $was[$at], $changed->subjectIds, $by);
+                $saved[] = new SavedSections($names, $party->unsetRelations(), $was[$at], $changed->subjectIds);
             }
             $came[$at] = $changed instanceof Changed ? $changed->causeId : $changed;
         }
+        $this->effects->handle($by, ...$saved);
 
         return $came;
     }
@@ -140,7 +141,7 @@ final readonly class SaveSection
             // What is read of it is read as it is now; the rest need not be.
             $was = $party->unsetRelations()->refresh()->getAttributes();
             $changed = $change();
-            $this->effects->handle([$section->name()], $party, $was, $changed->subjectIds, $by);
+            $this->effects->handle($by, new SavedSections([$section->name()], $party, $was, $changed->subjectIds));
             if ($following !== null) {
                 $this->take->handle($party, $following->documentIds, $following->withTerms, $by);
             }

@@ -11,11 +11,10 @@ use App\Actions\Finding\IndexEngagements;
 use App\Actions\Finding\IndexParties;
 use App\Actions\Ledger\KeepStandings;
 use App\Facts\Records\Ancestors;
-use App\Models\Party;
 use App\Models\User;
 use App\Time\Clock;
 
-/** What follows from a section that has been saved: a payee on hold, other terms for its branches, what is kept over all records. */
+/** What follows from sections that have been saved: a payee on hold, other terms for its branches, what is kept over all records. */
 final readonly class SectionEffects
 {
     public function __construct(
@@ -28,50 +27,48 @@ final readonly class SectionEffects
     ) {
     }
 
-    /**
-     * @param list<SectionName> $sections that were saved together
-     * @param Party $party as it was saved
-     * @param array<string, mixed> $was its columns before
-     * @param list<int> $seen whose sections are different
-     */
-    public function handle(array $sections, Party $party, array $was, array $seen, User $by): void
+    public function handle(User $by, SavedSections ...$saves): void
     {
-        $isIn = fn (SectionName ...$names): bool => array_filter($names, fn (SectionName $name) => in_array($name, $sections, true)) !== [];
-        $isOther = fn (string $column): bool => $party->getAttribute($column) !== ($was[$column] ?? null);
-        if ($isIn(SectionName::Identity) && $party->is_vendor && $isOther('payee_name')) {
-            $this->bank->holdPayee($party, $party->payee(), $by);
+        $related = $heirs = $also = $found = [];
+        foreach ($saves as $save) {
+            $party = $save->party;
+            if ($save->isOf(SectionName::Identity) && $party->is_vendor && $save->isOther('payee_name')) {
+                $this->bank->holdPayee($party, $party->payee(), $by);
+            }
+            if ($save->isOf(SectionName::Identity) && $save->seen !== []) {
+                $this->engagements->ofParty($party->id);
+            }
+            if ($save->isOf(SectionName::Relations, SectionName::Positions)) {
+                array_push($related, ...$save->seen);
+            }
+            $its = $this->heirs($save);
+            array_push($heirs, ...$its);
+            array_push($also, ...$save->seen, ...$its, ...$this->whoFollow($save, $its));
+            // Its people are found by its name, and whoever shares its addresses by their places; by the rest only itself.
+            if ($save->isOf(SectionName::Identity, SectionName::Addresses)) {
+                $found[] = $party->id;
+            }
         }
-        if ($isIn(SectionName::Identity) && $seen !== []) {
-            $this->engagements->ofParty($party->id);
+        if ($related !== []) {
+            $this->searches->forWhoeverIsRelated(array_values(array_unique($related)), $by);
         }
-        if ($isIn(SectionName::Relations, SectionName::Positions) && $seen !== []) {
-            $this->searches->forWhoeverIsRelated($seen, $by);
-        }
-        $heirs = $this->heirs($isIn(...), $party, $seen);
         if ($heirs !== []) {
             // The credit limit, and whether there are terms, may be others.
             $this->standings->refresh(...$heirs);
         }
-        $also = [...$seen, ...$heirs, ...$this->whoFollow($isIn(...), $party, $heirs, $isOther('owner_id'))];
-        // Its people are found by its name, and whoever shares its addresses by their places; by the rest only itself.
-        $isIn(SectionName::Identity, SectionName::Addresses)
-            ? $this->index->withNeighbours($party, $also)
-            : $this->index->alone($party, $also);
+        $this->index->changed(array_map(fn (SavedSections $save) => $save->party->id, array_values($saves)), $found, $also);
     }
 
     /**
      * Those for whom other terms may hold now: the party itself, and the companies that inherit from it.
      *
-     * @param \Closure(SectionName...): bool $isIn whether one of these was saved
-     * @param list<int> $seen
-     *
      * @return list<int>
      */
-    private function heirs(\Closure $isIn, Party $party, array $seen): array
+    private function heirs(SavedSections $save): array
     {
         $from = array_values(array_unique([
-            ...$isIn(SectionName::ClientTerms, SectionName::VendorTerms) ? [$party->id] : [],
-            ...$isIn(SectionName::Relations) ? $seen : [],
+            ...$save->isOf(SectionName::ClientTerms, SectionName::VendorTerms) ? [$save->party->id] : [],
+            ...$save->isOf(SectionName::Relations) ? $save->seen : [],
         ]));
 
         return $from === [] ? [] : [...$from, ...Ancestors::below($from, $this->clock->today())];
@@ -80,17 +77,17 @@ final readonly class SectionEffects
     /**
      * Those besides the heirs whom somebody else may look after now: who takes the owner over from it.
      *
-     * @param \Closure(SectionName...): bool $isIn whether one of these was saved
      * @param list<int> $heirs for whom other terms may hold
-     * @param bool $hasOther whether it has another owner
      *
      * @return list<int>
      */
-    private function whoFollow(\Closure $isIn, Party $party, array $heirs, bool $hasOther): array
+    private function whoFollow(SavedSections $save, array $heirs): array
     {
         return [
-            ...$isIn(SectionName::Relations) ? Ancestors::peopleAt($heirs) : [],
-            ...$isIn(SectionName::Classification) && $hasOther ? Ancestors::heirs([$party->id], $this->clock->today()) : [],
+            ...$save->isOf(SectionName::Relations) ? Ancestors::peopleAt($heirs) : [],
+            ...$save->isOf(SectionName::Classification) && $save->isOther('owner_id')
+                ? Ancestors::heirs([$save->party->id], $this->clock->today())
+                : [],
         ];
     }
 }

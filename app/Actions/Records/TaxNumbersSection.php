@@ -109,11 +109,12 @@ final readonly class TaxNumbersSection implements SectionOfNew
 
     public function write(Party $party, array $input): void
     {
-        $numbers = $this->read($party, $party->taxNumbers()->get()->keyBy('id'), $input);
+        $kept = $party->taxNumbers()->get()->keyBy('id');
+        $numbers = $this->read($party, $kept, $input);
         $party->save();
         /** @var list<array{id: int|null, ...}> $rows */
         $rows = $input['taxNumbers'];
-        $party->taxNumbers()->whereNotIn('id', array_filter(array_column($rows, 'id')))->delete();
+        KeptRow::deleteBut($kept, array_filter(array_column($rows, 'id')));
         foreach ($numbers as $number) {
             $number->save();
         }

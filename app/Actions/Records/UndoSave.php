@@ -53,13 +53,12 @@ final readonly class UndoSave
                 $other = $section->subject;
                 if ($other instanceof Party) {
                     // Of another record only its last change is known: those columns were something else.
-                    $this->effects->handle(
+                    $this->effects->handle($by, new SavedSections(
                         [$section->name],
                         $other,
                         $other === $party ? $was : array_fill_keys(array_keys($other->getChanges()), false) + $other->getAttributes(),
                         $other === $party ? $changed->subjectIds : [],
-                        $by,
-                    );
+                    ));
                 }
             }
             if ($following !== null) {

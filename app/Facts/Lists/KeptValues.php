@@ -34,13 +34,13 @@ final class KeptValues
     /**
      * Load the party with RecordLine::READS and RecordFacts::RELATIONS.
      *
+     * @param RecordRow $row as lists show it
      * @param list<Readiness> $readiness
      *
      * @return array<string, scalar|null>
      */
-    public static function of(Party $party, array $readiness, Day $today): array
+    public static function of(Party $party, RecordRow $row, array $readiness, Day $today): array
     {
-        $row = RecordRow::of($party, $today);
         $address = $party->addressFor(Purpose::Postal, $today)?->address;
         $point = self::point($address);
 

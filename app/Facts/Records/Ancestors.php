@@ -20,6 +20,12 @@ final class Ancestors
         'relationsFrom.ownKind', 'relationsFrom.from', 'relationsFrom.to', 'relationsTo.ownKind', 'relationsTo.from', 'relationsTo.to',
     ];
 
+    /** The same of the companies at which a person works. */
+    public const OF_EMPLOYERS = [
+        'heldPositions.company.relationsFrom.ownKind', 'heldPositions.company.relationsFrom.from', 'heldPositions.company.relationsFrom.to',
+        'heldPositions.company.relationsTo.ownKind', 'heldPositions.company.relationsTo.from', 'heldPositions.company.relationsTo.to',
+    ];
+
     private const MOST = 5;
 
     /** @return list<Party> the nearest first */
