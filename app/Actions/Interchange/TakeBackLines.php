@@ -71,7 +71,7 @@ final readonly class TakeBackLines
         }
         $by = InTheirName::of($import->user_id);
         $lines = $import->importLines()
-            ->reorder('turn', 'desc')->orderByDesc('line')->whereIn('done', [LineDone::Added, LineDone::Changed])->limit($pace->many())->get();
+            ->reorder('done', 'desc')->orderByDesc('turn')->orderByDesc('line')->whereIn('done', [LineDone::Added, LineDone::Changed])->limit($pace->many())->get();
         if ($lines->isEmpty()) {
             $import->update(['state' => ImportState::TakenBack]);
 

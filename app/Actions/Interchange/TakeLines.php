@@ -18,6 +18,7 @@ use Almanac\Refusal;
 use App\Actions\Bulk\InTheirName;
 use App\Actions\Bulk\RunBulkChange;
 use App\Actions\Finding\IndexParties;
+use App\Database\LongWork;
 use App\Database\Pace;
 use App\Facts\Interchange\MatchRows;
 use App\Facts\Interchange\Meanwhile;
@@ -52,12 +53,18 @@ final readonly class TakeLines
 
     public function handle(Import $import): void
     {
-        $after = [0, -1];
-        $pace = new Pace(self::FEW, self::MOST);
         $meanwhile = new Meanwhile($import->checked_to);
-        $pace->steps(function () use ($import, $pace, $meanwhile, &$after): bool {
-            return $this->step($import->refresh(), $pace, $meanwhile, $after);
-        });
+        // Each kind by itself: what is read for a step is read for as many as possible.
+        foreach ([LineOutcome::New, LineOutcome::Changes] as $outcome) {
+            $after = [0, -1];
+            $pace = new Pace(self::FEW, self::MOST);
+            $pace->steps(function () use ($import, $outcome, $pace, $meanwhile, &$after): bool {
+                return $this->step($import->refresh(), $outcome, $pace, $meanwhile, $after);
+            });
+        }
+        LongWork::step(fn () => $import->refresh()->state === ImportState::Taking ? $import->update([
+            'state' => ImportState::Taken, 'last_change_id' => (int) Change::query()->max('id'),
+        ]) : null);
     }
 
     /**
@@ -65,17 +72,13 @@ final readonly class TakeLines
      *
      * @return bool whether there is more to do
      */
-    private function step(Import $import, Pace $pace, Meanwhile $meanwhile, array &$after): bool
+    private function step(Import $import, LineOutcome $outcome, Pace $pace, Meanwhile $meanwhile, array &$after): bool
     {
-        if ($import->state !== ImportState::Taking) {
-            return false;
-        }
         $by = InTheirName::of($import->user_id);
-        $lines = $import->importLines()->whereRaw('(turn, line) > (?, ?)', $after)->reorder('turn')->orderBy('line')
-            ->whereIn('outcome', [LineOutcome::New, LineOutcome::Changes])->whereNull('done')->limit($pace->many())->get();
+        $lines = $import->state !== ImportState::Taking ? new Collection : $import->importLines()
+            ->where('outcome', $outcome)->whereNull('done')->whereRaw('(turn, line) > (?, ?)', $after)
+            ->reorder('turn')->orderBy('line')->limit($pace->many())->get();
         if ($lines->isEmpty()) {
-            $import->update(['state' => ImportState::Taken, 'last_change_id' => (int) Change::query()->max('id')]);
-
             return false;
         }
         $reader = PartyReader::of($import->settings->read(), $this->office->of($import->settings));
@@ -83,10 +86,10 @@ final readonly class TakeLines
             fn (ImportLine $line): array => [$line->line => $reader->read($line->cells())->row],
         )->all());
         $done = [];
-        $this->index->together(function () use ($import, $lines, $rows, $by, $meanwhile, &$done): void {
-            $new = $lines->where('outcome', LineOutcome::New);
-            $done = $this->added($import, $new, $rows, $this->known($new, $rows, $meanwhile->ids()), $by)
-                + $this->changed($import, $lines->where('outcome', LineOutcome::Changes), $rows, $by);
+        $this->index->together(function () use ($import, $outcome, $lines, $rows, $by, $meanwhile, &$done): void {
+            $done = $outcome === LineOutcome::New
+                ? $this->added($import, $lines, $rows, $this->known($lines, $rows, $meanwhile->ids()), $by)
+                : $this->changed($import, $lines, $rows, $by);
         });
         DB::table('import_lines')->upsert(
             array_values($lines->whereIn('line', array_keys($done))->map(fn (ImportLine $line) => $done[$line->line] + $line->getAttributes())->all()),
