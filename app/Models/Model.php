@@ -11,6 +11,9 @@ abstract class Model extends Eloquent
 {
     use BeginsQuickly;
 
+    /** @var array<string, bool> of casts, whether they are one of a few words */
+    private static array $enums = [];
+
     /**
      * Asked thousands of times a request. The keys, which Eloquent adds to it each time, come from the database as the
      * whole numbers that they are.
@@ -71,7 +74,9 @@ abstract class Model extends Eloquent
         return match (true) {
             $cast === null && $key !== static::CREATED_AT && $key !== static::UPDATED_AT => $this->attributes[$key],
             $cast === 'boolean' => (bool) $this->attributes[$key],
-            default => $this->classCastCache[$key] ?? parent::getAttribute($key),
+            isset($this->classCastCache[$key]) => $this->classCastCache[$key],
+            $cast !== null && (self::$enums[$cast] ??= is_subclass_of($cast, \BackedEnum::class)) => $cast::from($this->attributes[$key]),
+            default => parent::getAttribute($key),
         };
     }
 }

@@ -20,6 +20,8 @@ use App\Actions\Notes\WriteLogEntry;
 use App\Actions\Records\DeleteParty;
 use App\Actions\Records\PositionsSection;
 use App\Actions\Records\SaveSection;
+use App\Actions\Records\Section;
+use App\Actions\Records\SectionOf;
 use App\Actions\Records\Sections;
 use App\Actions\Records\StaleSection;
 use App\Database\Ids;
@@ -165,7 +167,9 @@ final readonly class TakeBackLines
             ->where(fn ($states) => $states->whereIn('id', $wayBack['states'] ?? [])->orWhereIn('cause_id', $wayBack['states'] ?? []));
         foreach ($made->orderBy('id')->get() as $state) {
             $section = $this->sections->named(SectionName::from($state->section)) ?? throw BulkRefused::isGone();
-            $this->save->restore($section, $party, $state->former() ?? throw BulkRefused::isGone(), $state->version, $by);
+            $this->save->restore(
+                $section, $party, $state->former() ?? throw BulkRefused::isGone(), $this->versionOf($section, $party, $state), $by,
+            );
         }
         $changes = Change::query()
             ->where('subject_id', $party->id)->where('user_id', $by->id)
@@ -178,6 +182,18 @@ final readonly class TakeBackLines
         foreach (LogEntry::query()->whereIn('id', (clone $changes)->whereNotNull('log_entry_id')->pluck('log_entry_id'))->get() as $entry) {
             $this->notes->remove($party, $entry, $by);
         }
+    }
+
+    /**
+     * From which the section goes back: where it is what the line made of it, from now, though another line of the file may
+     * have changed it and been taken back; else from what the line made, and whoever changed it since is in the way.
+     */
+    private function versionOf(Section $section, Party $party, SectionState $made): int
+    {
+        $now = SectionOf::party($section, $party);
+        $now->reload();
+
+        return $now->state() === $made->state ? SectionVersions::of($party, $section->name()) : $made->version;
     }
 
     /** What was owed when the books began goes with a record to which nothing else has happened. */

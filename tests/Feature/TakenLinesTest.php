@@ -1,0 +1,184 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Actions\Finding\IndexParties;
+use App\Models\Party;
+use App\Models\Position;
+use App\Models\User;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\TestCase;
+
+/** What comes into the book by whole batches is what had come one by one. */
+final class TakenLinesTest extends TestCase
+{
+    use TakesImports;
+
+    /** What is kept over all records, and by what its rows are told apart. */
+    private const KEPT = [
+        'record_lines' => 'party_id', 'record_values' => 'party_id', 'record_gaps' => 'party_id',
+        'look_alike_keys' => 'party_id, key', 'search_words' => 'rowid', 'search_letters' => 'rowid',
+    ];
+
+    public function test_everybody_of_the_demo_office_comes_in_once_more_as_they_went_out(): void
+    {
+        $this->demo();
+        $this->actingAs(User::query()->where('email', 'maud@orreryvane.example')->firstOrFail());
+        $whole = fn (): string => $this->get('/api/parties/export?private=1&whole=1&format=csv')->assertOk()->streamedContent();
+        $before = self::rows($whole());
+        $id = $this->hand($whole(), 'all.csv')->json('id');
+        $this->read($id);
+        DB::table('import_lines')->where('import_id', $id)->update(['decision' => 'new']);
+        $this->match($id)->assertJsonPath('outcomes.*.outcome', ['new']);
+        $this->act($id, 'take')->assertJsonPath('state', 'taken');
+        $after = self::rows($whole());
+        $this->assertCount(2 * count($before), $after);
+        foreach ($before as $row) {
+            $this->assertCount(2, array_keys($after, $row, true), json_encode($row, JSON_PRETTY_PRINT) ?: '');
+        }
+        $this->assertKeptAsWritten();
+    }
+
+    public function test_a_company_has_its_own_line_first_and_is_made_once_wherever_it_stands(): void
+    {
+        $this->asAdministrator();
+        $before = $this->counted();
+        $id = $this->hand("First,Last,Company,Title,Phone,Record number\n"
+            ."Ada,Tolliver,Larch Joiners,Owner,802-555-0143,1500\n"
+            ."Rufus,Larch,Larch Joiners,Joiner,,1500\n"
+            .",,Larch Joiners,,802-555-0144,1400\n"
+            ."Ines,Ostrow,1907,Clerk,,\n"
+            ."Otto,Ostrow,1907,Porter,,\n")->json('id');
+        $this->match($id)->assertJsonPath('outcomes.*.count', [5]);
+        $this->act($id, 'take')->assertJsonPath('results.*.count', [5]);
+        $larch = Party::query()->where('company_name', 'Larch Joiners')->sole();
+        $this->assertSame(1400, $larch->number);
+        $this->assertSame('+18025550144', $larch->contactPoints()->sole()->value);
+        $this->assertSame(
+            ['Ada Tolliver', 'Rufus Larch'],
+            $larch->load('staffPositions.person')->staffPositions->map(fn (Position $held) => $held->person->display_name)->all(),
+        );
+        $this->assertSame([true, false], $larch->staffPositions->pluck('is_primary')->all(), 'one is reached first');
+        // A number that two lines name is the first one's.
+        $this->assertSame([1500, 1501], Party::query()->whereIn('given', ['Ada', 'Rufus'])->orderBy('number')->pluck('number')->all());
+        $this->assertSame(2, Party::query()->where('company_name', '1907')->sole()->staffPositions()->count());
+        $this->assertKeptAsWritten();
+        $this->act($id, 'take-back')->assertJsonPath('results.*.count', [5]);
+        $this->assertSame($before, $this->counted());
+    }
+
+    public function test_one_whose_balance_cannot_be_taken_is_left_out_and_the_others_come_in_with_theirs(): void
+    {
+        $this->asAdministrator();
+        $id = $this->hand("Name,Opening balance receivable,Balance as of\nAda Tolliver,120.50,2026-10-31\nRufus Larch,-5.00,2026-10-31\nInes Ostrow,80.00,2026-10-31\n")->json('id');
+        $this->match($id);
+        $this->act($id, 'take');
+        $this->assertSame(
+            [['added', ''], ['refused', 'The document comes to USD −5.00. For money that goes back, write a credit note.'], ['added', '']],
+            $this->getJson("/api/imports/$id/lines")->collect('lines')->map(fn (array $line) => [$line['done'], $line['message']])->all(),
+        );
+        $this->assertSame(['Ines Ostrow', 'Ada Tolliver'], Party::query()->orderBy('sort_key')->pluck('display_name')->all());
+        $this->assertSame([12050, 8000], DB::table('balances')->orderBy('party_id')->pluck('receivable_minor')->all());
+        $this->assertSame([1001, 1002], Party::query()->orderBy('number')->pluck('number')->all());
+        $this->assertKeptAsWritten();
+    }
+
+    public function test_lines_that_change_people_of_one_company_go_one_after_the_other_and_back(): void
+    {
+        $this->asAdministrator();
+        $company = $this->addCompany('Larch Joiners');
+        $people = [];
+        foreach (['Ada' => 'Tolliver', 'Rufus' => 'Larch', 'Ines' => 'Ostrow'] as $given => $family) {
+            $people[$given] = $this->addPerson($given, $family);
+            $this->saveSection($people[$given], 'reach', ['contactPoints' => [[
+                'id' => null, 'kind' => 'email', 'value' => strtolower($given).'@larch.example', 'label' => '', 'uses' => [], 'isPrimary' => false,
+                'sameAsId' => null, 'addressUseId' => null,
+            ]]])->assertOk();
+        }
+        $before = $this->counted();
+        $id = $this->hand("First,Last,Company,Title,Email,Street,City,State,Zip,Tags,Terms\n"
+            ."Ada,Tolliver,Larch Joiners,Owner,ada@larch.example,4 Shaving Lane,Putney,VT,05346,timber,net 30\n"
+            ."Rufus,Larch,Larch Joiners,Joiner,rufus@larch.example,,,,,timber,\n"
+            ."Ines,Ostrow,Larch Joiners,Clerk,ines@larch.example,5 Shaving Lane,Putney,VT,05346,,net 10\n"
+            ."Ines,Ostrow,Alder Mills,Agent,ines@larch.example,,,,,,\n")->json('id');
+        $this->match($id)->assertJsonPath('outcomes.*.outcome', ['changes']);
+        $this->act($id, 'take')->assertJsonPath('results', [['outcome' => 'changed', 'title' => 'changed', 'count' => 4]]);
+        $this->assertSame(3, $company->staffPositions()->count());
+        $this->assertSame(1, $company->staffPositions()->where('is_primary', true)->count());
+        $this->assertSame(3, DB::table('changes')->where('subject_id', $company->id)->where('section', 'positions')->count(), 'each told once');
+        $this->assertSame(['Clerk', 'Agent'], $people['Ines']->heldPositions()->reorder('id')->pluck('title')->all());
+        $this->assertKeptAsWritten();
+        $this->act($id, 'take-back')->assertJsonPath('results', [['outcome' => 'taken-back', 'title' => 'taken back', 'count' => 4]]);
+        // Terms of their own that say nothing are as good as none.
+        $this->assertEquals($before, ['client_terms' => $before['client_terms']] + $this->counted());
+        $this->assertKeptAsWritten();
+    }
+
+    public function test_whom_somebody_enters_meanwhile_is_not_entered_twice(): void
+    {
+        $this->asAdministrator();
+        $id = $this->hand("First,Last,Email\nAda,Tolliver,ada@larch.example\nRufus,Larch,rufus@larch.example\n")->json('id');
+        $this->match($id)->assertJsonPath('outcomes.*.outcome', ['new']);
+        $rufus = $this->addPerson('Rufus', 'Larch');
+        $this->saveSection($rufus, 'reach', ['contactPoints' => [[
+            'id' => null, 'kind' => 'email', 'value' => 'rufus@larch.example', 'label' => '', 'uses' => [], 'isPrimary' => false,
+            'sameAsId' => null, 'addressUseId' => null,
+        ]]])->assertOk();
+        $this->act($id, 'take')->assertJsonPath('results.*.outcome', ['added', 'refused']);
+        $this->assertSame(2, Party::query()->count());
+        $this->assertStringContainsString('Rufus Larch', $this->getJson("/api/imports/$id/lines")->json('lines.1.message'));
+    }
+
+    /** @return array<string, int> */
+    private function counted(): array
+    {
+        $tables = [
+            'parties', 'subjects', 'contact_points', 'addresses', 'address_uses', 'positions', 'client_terms', 'vendor_terms',
+            'party_list_items', 'record_lines', 'record_values', 'search_words', 'search_letters', 'look_alike_keys',
+        ];
+
+        return array_combine($tables, array_map(fn (string $table) => DB::table($table)->count(), $tables));
+    }
+
+    /** @return TestResponse<Response> */
+    private function hand(string $content, string $name = 'people.csv'): TestResponse
+    {
+        return $this->post(
+            '/api/imports',
+            ['file' => UploadedFile::fake()->createWithContent($name, $content)],
+            ['Accept' => 'application/json'],
+        );
+    }
+
+    /** What was indexed from memory is what is indexed from the book. */
+    private function assertKeptAsWritten(): void
+    {
+        $kept = fn (): array => array_map(
+            fn (string $order, string $table) => DB::table($table)->orderByRaw($order)->selectRaw($table === 'search_words' || $table === 'search_letters' ? 'rowid, *' : '*')->get()->map(fn ($row) => (array) $row)->all(),
+            self::KEPT, array_keys(self::KEPT),
+        );
+        $written = $kept();
+        $this->app->make(IndexParties::class)->everything();
+        $this->assertEquals($kept(), $written);
+    }
+
+    /** @return list<array<string, string>> */
+    private static function rows(string $csv): array
+    {
+        $file = fopen('php://memory', 'w+') ?: throw new \RuntimeException('No memory.');
+        fwrite($file, ltrim($csv, "\u{FEFF}"));
+        rewind($file);
+        $lines = [];
+        while (($line = fgetcsv($file, escape: '')) !== false) {
+            $lines[] = array_map(strval(...), $line);
+        }
+        $heads = array_shift($lines) ?? [];
+
+        return array_map(fn (array $line) => array_diff_key(array_combine($heads, $line), ['Number' => '', 'Our number' => '']), $lines);
+    }
+}
