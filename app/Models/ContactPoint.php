@@ -123,7 +123,7 @@ final class ContactPoint extends Model
     /** The country whose number it is, for showing it as its owner writes it. */
     public function homeRegion(): string
     {
-        return $this->kind === ContactKind::Phone ? $this->phone()->region : '';
+        return $this->kind === ContactKind::Phone ? PhoneNumber::regionOf($this->value) : '';
     }
 
     /** To call, write or open it; empty for what no address leads to. */

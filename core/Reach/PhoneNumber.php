@@ -93,9 +93,28 @@ final readonly class PhoneNumber
         return $recent->of("$homeRegion $e164 $extension", fn () => self::write($e164, $extension, $homeRegion));
     }
 
+    /**
+     * The country whose number it is, of one that was taken before.
+     *
+     * @return string ISO 3166-1 alpha-2; empty where it is of none
+     */
+    public static function regionOf(string $e164): string
+    {
+        return self::util()->getRegionCodeForNumber(self::kept($e164)) ?? '';
+    }
+
+    /** Parsed once more, of what was kept; nobody else has it. */
+    private static function kept(string $e164): Parsed
+    {
+        /** @var Recent<Parsed> $recent */
+        static $recent = new Recent;
+
+        return clone $recent->of($e164, fn () => self::util()->parse($e164, null));
+    }
+
     private static function write(string $e164, string $extension, string $homeRegion): string
     {
-        $number = self::util()->parse($e164, null);
+        $number = self::kept($e164);
         if ($extension !== '') {
             $number->setExtension($extension);
         }

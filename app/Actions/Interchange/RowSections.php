@@ -57,7 +57,7 @@ final readonly class RowSections
         $state = function (SectionName $name) use ($party): array {
             $section = $this->sections->named($name);
 
-            return $section === null ? [] : $section->state($party->loadMissing($section->reads()));
+            return $section === null ? [] : $section->state($party->exists ? $party->loadMissing($section->reads()) : $party);
         };
         $of = [
             SectionName::Identity->value => $this->identity($row, $state),
