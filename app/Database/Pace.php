@@ -8,18 +8,19 @@ namespace App\Database;
 final class Pace
 {
     /** Milliseconds that a step may hold others up. */
-    private const STEP = 250.0;
+    private const STEP = 100.0;
 
-    /** Of them, those after which nothing more is begun: what was done has to be indexed yet. */
-    private const SPENT = 60.0;
+    /** Of them, the part after which nothing more is begun: what was done has to be indexed yet. */
+    private const SPENT = 0.6;
 
     private float $begun = 0.0;
 
     /**
      * @param int $many of the first step
      * @param int $most of any
+     * @param float $step milliseconds; longer where much is read for each step, however many are in it
      */
-    public function __construct(private int $many, private readonly int $most)
+    public function __construct(private int $many, private readonly int $most, private readonly float $step = self::STEP)
     {
     }
 
@@ -53,7 +54,7 @@ final class Pace
         $result = $step();
         $took = max(1.0, hrtime(true) / 1e6 - $this->begun);
         // At the most twice as many: one step that had little to do says little.
-        $this->many = (int) max(1, min($this->most, 2 * $this->many, $this->many * self::STEP / $took));
+        $this->many = (int) max(1, min($this->most, 2 * $this->many, $this->many * $this->step / $took));
 
         return $result;
     }
@@ -61,6 +62,6 @@ final class Pace
     /** Whether the step has taken so long that the rest had better wait for the next. */
     public function isSpent(): bool
     {
-        return hrtime(true) / 1e6 - $this->begun > self::SPENT;
+        return hrtime(true) / 1e6 - $this->begun > self::SPENT * $this->step;
     }
 }

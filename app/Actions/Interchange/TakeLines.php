@@ -43,6 +43,9 @@ final readonly class TakeLines
 
     private const MOST = 100;
 
+    /** Milliseconds. */
+    private const STEP = 140.0;
+
     public function __construct(
         private AddRows $add,
         private ChangeRows $change,
@@ -57,7 +60,7 @@ final readonly class TakeLines
         // Each kind by itself: what is read for a step is read for as many as possible.
         foreach ([LineOutcome::New, LineOutcome::Changes] as $outcome) {
             $after = [0, -1];
-            $pace = new Pace(self::FEW, self::MOST);
+            $pace = new Pace(self::FEW, self::MOST, self::STEP);
             $pace->steps(function () use ($import, $outcome, $pace, $meanwhile, &$after): bool {
                 return $this->step($import->refresh(), $outcome, $pace, $meanwhile, $after);
             });
