@@ -119,7 +119,7 @@ final readonly class ReachReader
     private function point(ContactKind $kind, string $typed, string $label, string $country): array
     {
         $value = match ($kind) {
-            ContactKind::Phone => ($phone = PhoneNumber::fromTyped($typed, $country))->e164.($phone->extension === '' ? '' : " x$phone->extension"),
+            ContactKind::Phone => PhoneNumber::fromTyped($typed, $country)->inFull(),
             ContactKind::Email => EmailAddress::fromTyped($typed)->address(),
             ContactKind::Website, ContactKind::Profile => WebAddress::fromTyped($typed)->url,
             ContactKind::Handle => Handle::fromTyped($typed)->name,

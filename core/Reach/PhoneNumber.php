@@ -124,6 +124,18 @@ final readonly class PhoneNumber
         return self::util()->format($number, $isHome ? PhoneNumberFormat::NATIONAL : PhoneNumberFormat::INTERNATIONAL);
     }
 
+    /** As a table holds it, and as fromTyped() reads it in any country: +18025550142 x12. */
+    public function inFull(): string
+    {
+        return self::inFullOf($this->e164, $this->extension);
+    }
+
+    /** The same of a number that was taken before. */
+    public static function inFullOf(string $e164, string $extension): string
+    {
+        return $e164.($extension === '' ? '' : " x$extension");
+    }
+
     /** For dialling, by RFC 3966: tel:+18025550142;ext=12. */
     public function toUri(): string
     {

@@ -119,6 +119,44 @@ final class TakenLinesTest extends TestCase
         $this->assertKeptAsWritten();
     }
 
+    public function test_a_change_that_is_refused_leaves_its_record_as_it_was_and_the_others_are_changed(): void
+    {
+        $this->asAdministrator();
+        [$ada, $rufus] = [$this->addPerson('Ada', 'Tolliver'), $this->addPerson('Rufus', 'Larch')];
+        $this->saveSection($ada, 'reach', ['contactPoints' => [$this->contact('email', 'ada@larch.example')]])->assertOk();
+        $this->saveSection($rufus, 'reach', ['contactPoints' => [$this->contact('email', 'rufus@larch.example')]])->assertOk();
+        // A currency without cents.
+        $this->saveSection($ada, 'client-terms', ['listedId' => null, 'shorthand' => null, 'fields' => [['name' => 'currency', 'value' => 'JPY']]])->assertOk();
+        $id = $this->hand("First,Last,Email,Middle name,Phone,Credit limit\n"
+            ."Ada,Tolliver,ada@larch.example,Jane,802-555-0143,250.50\n"
+            ."Rufus,Larch,rufus@larch.example,John,802-555-0144,\n")->json('id');
+        $this->match($id)->assertJsonPath('outcomes.*.outcome', ['changes']);
+        $before = $this->getJson("/api/parties/$ada->id")->json();
+        $told = fn (): array => DB::table('changes')->groupBy('subject_id')->orderBy('subject_id')->selectRaw('count(*) as n')->pluck('n')->all();
+        [$first, $second] = $told();
+        $this->act($id, 'take')->assertJsonPath('results.*.outcome', ['changed', 'refused']);
+        $this->assertSame($before, $this->getJson("/api/parties/$ada->id")->json());
+        $this->assertSame([$first, $second + 2], $told(), 'of one that was refused nothing is told');
+        $this->assertSame('John', $rufus->refresh()->middle);
+        $this->assertKeptAsWritten();
+    }
+
+    public function test_a_phone_is_taken_as_it_was_checked_whatever_country_the_record_is_of(): void
+    {
+        $this->asAdministrator();
+        $ida = $this->addPerson('Ida', 'Holm');
+        $this->saveSection($ida, 'reach', ['contactPoints' => [$this->contact('email', 'ida@holm.example')]])->assertOk();
+        $this->saveSection($ida, 'addresses', ['addresses' => [[
+            'id' => null, 'linkedAddressId' => null, 'country' => 'DK', 'lines' => 'Havnegade 4', 'locality' => 'Odense', 'region' => '',
+            'postcode' => '5000', 'attention' => '', 'careOf' => '', 'uses' => [], 'isPrimary' => true, 'since' => '', 'until' => '',
+        ]]])->assertOk();
+        $id = $this->hand("First,Last,Email,Phone\nIda,Holm,ida@holm.example,802-555-0143\n")->json('id');
+        $this->match($id)->assertJsonPath('outcomes.*.outcome', ['changes']);
+        $this->assertSame('802-555-0143', $this->getJson("/api/imports/$id/lines")->json('lines.0.changes.0.to'));
+        $this->act($id, 'take')->assertJsonPath('results.*.outcome', ['changed']);
+        $this->assertSame('+18025550143', $ida->contactPoints()->where('kind', 'phone')->sole()->value);
+    }
+
     public function test_whom_somebody_enters_meanwhile_is_not_entered_twice(): void
     {
         $this->asAdministrator();

@@ -6,6 +6,9 @@ namespace App\Actions\Interchange;
 
 use Almanac\Interchange\PartyColumns;
 use Almanac\Interchange\PartyRow;
+use Almanac\Reach\ContactKind;
+use Almanac\Reach\PhoneNumber;
+use Almanac\Reach\ReachRefused;
 use Almanac\Records\OfficeList;
 use Almanac\Records\SectionName;
 use Almanac\Terms\Side;
@@ -26,6 +29,7 @@ use App\Time\Clock;
  *
  * @phpstan-import-type Postal from PartyRow
  * @phpstan-import-type Held from PartyRow
+ * @phpstan-import-type Point from PartyRow
  */
 final readonly class RowSections
 {
@@ -62,7 +66,7 @@ final readonly class RowSections
         $of = [
             SectionName::Identity->value => $this->identity($row, $state),
             SectionName::Addresses->value => $this->addresses($row, $moved, $state),
-            SectionName::Reach->value => $this->reach($row, $state),
+            SectionName::Reach->value => $this->reach($party, $row, $state),
             SectionName::Classification->value => $this->classification($row, $takesNewWords, $state),
             SectionName::Details->value => $this->details($row),
             SectionName::TaxNumbers->value => $this->taxNumbers($row, $state),
@@ -102,22 +106,50 @@ final readonly class RowSections
      *
      * @return array<string, mixed>|null
      */
-    private function reach(PartyRow $row, \Closure $state): ?array
+    private function reach(Party $party, PartyRow $row, \Closure $state): ?array
     {
         if ($row->points === []) {
             return null;
         }
+        $countries = array_values(array_unique([
+            $party->countryOn($this->clock->today()) ?? Office::current()->country, ...array_column($row->addresses, 'country'),
+        ]));
         /** @var list<array<string, mixed>> $rows */
         $rows = $state(SectionName::Reach)['contactPoints'];
         foreach ($row->points as $point) {
             $rows[] = [
-                'id' => null, 'kind' => $point['kind'], 'value' => $point['typed'], 'label' => $point['label'], 'uses' => [],
+                'id' => null, 'kind' => $point['kind'], 'value' => self::typed($point, $countries), 'label' => $point['label'], 'uses' => [],
                 'isPrimary' => false,
                 'sameAsId' => null, 'addressUseId' => null,
             ];
         }
 
         return ['contactPoints' => $rows];
+    }
+
+    /**
+     * As it was typed, where it is read again as it was when the line was checked; else the number in full: the record may be
+     * of another country than the file.
+     *
+     * @param Point $point
+     * @param list<string> $countries in which it may be read
+     */
+    private static function typed(array $point, array $countries): string
+    {
+        if ($point['kind'] !== ContactKind::Phone->value) {
+            return $point['typed'];
+        }
+        foreach ($countries as $country) {
+            try {
+                if (PhoneNumber::fromTyped($point['typed'], $country)->inFull() !== $point['value']) {
+                    return $point['value'];
+                }
+            } catch (ReachRefused) {
+                return $point['value'];
+            }
+        }
+
+        return $point['typed'];
     }
 
     /**

@@ -62,13 +62,15 @@ final readonly class ChangeSections
     {
         $touched = array_map(fn (array $one) => self::once($one[0]), $changes);
         $came = [];
-        $changed = $this->changed(array_merge([], ...array_values($touched)), $by, function () use ($changes, &$came): void {
+        $changed = $this->changed(array_merge([], ...array_values($touched)), $by, function () use ($changes, $touched, &$came): void {
             foreach ($changes as $at => [, $change]) {
                 try {
                     DB::transaction($change);
                     $came[$at] = new Changed(null, []);
                 } catch (Refusal|ValidationException $why) {
                     $came[$at] = $why;
+                    // What was made of it up to there is not so.
+                    array_map(fn (SectionOf $one) => $one->subject->unsetRelations()->refresh(), $touched[$at]);
                 }
             }
         });

@@ -10,6 +10,7 @@ use Almanac\Interchange\PartyColumns;
 use Almanac\Interchange\PartyRow;
 use Almanac\Ledger\DocumentState;
 use Almanac\Money\Money;
+use Almanac\Reach\PhoneNumber;
 use Almanac\Records\OfficeList;
 use Almanac\Terms\Side;
 use Almanac\Terms\SideField;
@@ -42,7 +43,7 @@ final class RowOfParty
             self::values($party, $terms),
             array_values($party->contactPoints->map(fn (ContactPoint $point) => [
                 'kind' => $point->kind->value,
-                'value' => $point->value.($point->extension === '' ? '' : " x$point->extension"), 'typed' => $point->typed,
+                'value' => PhoneNumber::inFullOf($point->value, $point->extension), 'typed' => $point->typed,
                 'label' => $point->label,
             ])->all()),
             array_values($party->addressUses->map(fn (AddressUse $use) => [
