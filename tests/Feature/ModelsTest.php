@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Model;
+use Illuminate\Database\Eloquent\Model as Eloquent;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 
@@ -32,6 +33,34 @@ final class ModelsTest extends TestCase
             }
         }
         $this->assertGreaterThan(1000, $columns);
+    }
+
+    public function test_what_is_set_is_kept_as_eloquent_keeps_it(): void
+    {
+        $this->demo();
+        $eloquent = new \ReflectionMethod(Eloquent::class, 'setAttribute');
+        $set = 0;
+        foreach ($this->models() as $model) {
+            foreach ($model->newQuery()->withoutGlobalScopes()->limit(self::ROWS)->get() as $row) {
+                [$ours, $eloquents] = [$model->newInstance(), $model->newInstance()];
+                // What a class of ours casts is left to it.
+                $columns = array_filter(array_keys($row->getAttributes()), function (string $column) use ($row): bool {
+                    $cast = explode(':', $row->getCasts()[$column] ?? '')[0];
+
+                    return enum_exists($cast) || ! class_exists($cast);
+                });
+                $values = array_map($row->getAttributeValue(...), array_combine($columns, $columns));
+                $ours->fill($values);
+                foreach ($values as $column => $value) {
+                    $eloquent->invoke($eloquents, $column, $value);
+                    // What is encrypted is another each time.
+                    $kept = fn (Model $one) => $one->hasCast($column, ['encrypted', 'encrypted:array']) ? $one->getAttribute($column) : $one->getAttributes()[$column];
+                    $this->assertSame($kept($eloquents), $kept($ours), $model::class.'.'.$column);
+                    $set++;
+                }
+            }
+        }
+        $this->assertGreaterThan(1000, $set);
     }
 
     public function test_every_model_has_its_own_table(): void

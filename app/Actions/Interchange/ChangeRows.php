@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Interchange;
 
+use Almanac\Bulk\BulkRefused;
 use Almanac\Interchange\OnExisting;
 use Almanac\Interchange\PartyRow;
 use Almanac\Interchange\RowChanges;
+use Almanac\Records\ArchivedRecord;
 use Almanac\Records\SectionName;
 use Almanac\Refusal;
 use App\Actions\Records\SaveSection;
@@ -16,7 +18,6 @@ use App\Facts\Interchange\OfficeReading;
 use App\Facts\Interchange\RowOfParty;
 use App\Models\Party;
 use App\Models\User;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Validation\ValidationException;
 
 /** Makes records of the book what the lines of a file say. Runs inside a transaction. */
@@ -31,33 +32,37 @@ final readonly class ChangeRows
     }
 
     /**
-     * @param array<int, array{Party, PartyRow, OnExisting}> $rows by line; the records as they are now
+     * @param array<int, array{int, PartyRow, OnExisting}> $rows the record and what is told of it, by line
      * @param bool $takesNewWords whether types that are not in the list are added to it
      *
-     * @return array<int, int|Refusal|ValidationException|null> the state that takes it back, by line; null when no section is
-     *                                                          different. Those are missing that go on from one before them
+     * @return array<int, int|\Throwable|null> the state that takes it back, by line; null when no section is different. Those
+     *                                         are missing that go on from one before them
      *
      * @throws Refusal|ValidationException when what is no section of somebody cannot be taken: then nobody is another
      */
     public function handle(array $rows, bool $takesNewWords, User $by): array
     {
-        (new Collection(array_column($rows, 0)))->load([...RowOfParty::RELATIONS, ...$this->sections->reads()]);
+        $reads = [...RowOfParty::RELATIONS, ...$this->sections->reads()];
+        $parties = Party::query()->with($reads)->findMany(array_column($rows, 0))->keyBy('id');
         $terms = OfficeReading::terms();
-        $came = $changes = $saves = [];
-        foreach ($rows as $line => [$party, $row, $how]) {
+        $came = $besides = $saves = [];
+        foreach ($rows as $line => [$id, $row, $how]) {
             try {
-                $changes[$line] = RowChanges::between(RowOfParty::of($party, $terms), $row, $how);
-                $inputs = $changes[$line] === null ? [] : $this->inputs($party, $changes[$line], $takesNewWords);
+                $party = $parties->get($id) ?? throw BulkRefused::isGone();
+                $party->assertInUse();
+                $changes = RowChanges::between(RowOfParty::of($party, $terms), $row, $how);
+                $inputs = $changes === null ? [] : $this->inputs($party, $changes, $takesNewWords);
                 $inputs === [] ? $came[$line] = null : $saves[$line] = [$party, $inputs];
-            } catch (Refusal|ValidationException $why) {
+                if ($changes !== null) {
+                    $besides[$line] = [$party, $changes->added];
+                }
+            } catch (Refusal|ValidationException|ArchivedRecord $why) {
                 $came[$line] = $why;
             }
         }
         $came += $this->save->several($saves, $by);
-        foreach (array_filter($came, fn (mixed $one) => ! $one instanceof \Throwable) as $line => $state) {
-            if ($changes[$line] !== null) {
-                $this->besides->handle($rows[$line][0], $changes[$line]->added, $by);
-            }
+        foreach (array_intersect_key($besides, array_filter($came, fn (mixed $one) => ! $one instanceof \Throwable)) as [$party, $added]) {
+            $this->besides->handle($party, $added, $by);
         }
 
         return $came;

@@ -49,7 +49,7 @@ final readonly class SaveSection
 
     /**
      * Saves several sections of each of several records: of each as one change, which is taken back as one. They are written
-     * as they are now, in this order. Runs inside a transaction, in which the records were read.
+     * as they are now, in this order. Runs inside a transaction, in which the records were read and found to be in use.
      *
      * @template K of array-key
      *
@@ -69,7 +69,6 @@ final readonly class SaveSection
             $subjects = array_fill_keys(array_map(fn (SectionOf $one) => $one->subject->id, $touched), true);
             if (array_intersect_key($seen, $subjects) === []) {
                 $changes[$at] = [$touched, function () use ($party, $inputs): void {
-                    $party->assertInUse();
                     foreach ($inputs as [$section, $input]) {
                         $section->write($party, $input);
                     }
