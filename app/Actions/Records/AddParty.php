@@ -28,6 +28,7 @@ final readonly class AddParty
         private NameParty $naming,
         private KeepPairs $pairs,
         private PositionsSection $positions,
+        private KeepOnePrimary $primaries,
         private AddressesSection $addresses,
         private ChangeSections $change,
         private LogChanges $log,
@@ -152,7 +153,7 @@ final readonly class AddParty
                 'title' => trim($title),
                 'is_primary' => false,
             ]);
-            $this->positions->keepOnePrimary($company->id);
+            $this->primaries->handle($company->id);
             $this->linkAddress($person, $company);
         });
     }

@@ -7,10 +7,7 @@ namespace App\Actions\Records;
 use Almanac\Records\Difference;
 use Almanac\Records\LoggedFact;
 use Almanac\Refusal;
-use App\Facts\Records\SectionVersions;
-use App\Models\SectionState;
 use App\Models\User;
-use App\Time\Clock;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -21,10 +18,7 @@ use Illuminate\Validation\ValidationException;
  */
 final readonly class ChangeSections
 {
-    /** Of one statement. */
-    private const ROWS = 500;
-
-    public function __construct(private LogChanges $log, private Clock $clock)
+    public function __construct(private LogChanges $log, private KeepStates $keep)
     {
     }
 
@@ -37,15 +31,9 @@ final readonly class ChangeSections
      */
     public function around(array $touched, User $by, \Closure $change, ?int $causeId = null): Changed
     {
-        $changed = $this->changed(self::once($touched), $by, $change);
-        if ($changed === []) {
-            return new Changed(null, []);
-        }
-        $rows = [];
-        $kept = $this->keep($changed, $this->advance($changed), $causeId, $by, $rows);
-        $this->insert($rows);
+        $changed = $this->changed(array_values(self::once($touched)), $by, $change);
 
-        return $kept;
+        return $changed === [] ? new Changed(null, []) : $this->keep->ofChanges([$changed], $causeId, $by)[0];
     }
 
     /**
@@ -62,7 +50,7 @@ final readonly class ChangeSections
     {
         $touched = array_map(fn (array $one) => self::once($one[0]), $changes);
         $came = [];
-        $changed = $this->changed(array_merge([], ...array_values($touched)), $by, function () use ($changes, $touched, &$came): void {
+        $changed = $this->changed(array_merge([], ...array_map(array_values(...), array_values($touched))), $by, function () use ($changes, $touched, &$came): void {
             foreach ($changes as $at => [, $change]) {
                 try {
                     DB::transaction($change);
@@ -74,40 +62,26 @@ final readonly class ChangeSections
                 }
             }
         });
-        $versions = $changed === [] ? [] : $this->advance($changed);
-        $of = array_column(array_map(fn (array $one) => [self::key($one[0]), $one], $changed), 1, 0);
-        $rows = [];
-        foreach ($touched as $at => $sections) {
-            $its = array_values(array_intersect_key($of, array_flip(array_map(self::key(...), $sections))));
-            if ($its !== []) {
-                $came[$at] = $this->keep($its, $versions, null, $by, $rows);
-            }
+        $of = [];
+        foreach ($changed as $one) {
+            $of[$one->section->key()] = $one;
         }
-        $this->insert($rows);
+        $its = array_filter(array_map(fn (array $sections) => array_values(array_intersect_key($of, $sections)), $touched));
 
-        return $came;
+        return array_replace($came, $this->keep->ofChanges($its, null, $by));
     }
 
     /**
-     * Keeps what they are now as states: the first that changed is the cause of the others.
+     * Makes one change of the same section of many subjects, each of which is told by itself and can be taken back by itself.
      *
-     * @param non-empty-list<array{SectionOf, array<string, mixed>, array<string, mixed>}> $changed
-     * @param array<string, int> $versions the new ones, by key()
-     * @param list<array<string, mixed>> $rows those of the others, which are yet to be written
+     * @param list<SectionOf> $touched
+     * @param \Closure(): mixed $change
+     *
+     * @return array<int, int> the state that is kept, by subject; of those that are different
      */
-    private function keep(array $changed, array $versions, ?int $causeId, User $by, array &$rows): Changed
+    public function ofEach(array $touched, User $by, \Closure $change): array
     {
-        foreach ($changed as [$section, , $is]) {
-            $made = $this->made($section, $versions[self::key($section)], $is, $causeId, $by);
-            if ($causeId === null) {
-                $made->save();
-                $causeId = $made->id;
-            } else {
-                $rows[] = $made->getAttributes();
-            }
-        }
-
-        return new Changed($causeId, array_values(array_unique(array_map(fn (array $one) => $one[0]->subject->id, $changed))));
+        return $this->keep->ofEach($this->changed($touched, $by, $change), $by);
     }
 
     /**
@@ -116,7 +90,7 @@ final readonly class ChangeSections
      * @param list<SectionOf> $touched
      * @param \Closure(array<string, LoggedFact>): mixed $change
      *
-     * @return list<array{SectionOf, array<string, mixed>, array<string, mixed>}> those that are different: what each was and what it is
+     * @return list<ChangedSection> those that are different
      */
     private function changed(array $touched, User $by, \Closure $change): array
     {
@@ -130,7 +104,7 @@ final readonly class ChangeSections
             $differences = Difference::between($factsBefore, $facts);
             if ($differences !== [] || $is !== $was) {
                 $logged[] = [$section->subject, $section->name, $differences];
-                $changed[] = [$section, $was, $is];
+                $changed[] = new ChangedSection($section, $was, $is);
             }
         }
         $this->log->several($logged, $by);
@@ -139,110 +113,18 @@ final readonly class ChangeSections
     }
 
     /**
-     * Each is at its next version; of one that was never saved, what it was is kept first.
-     *
-     * @param non-empty-list<array{SectionOf, array<string, mixed>, array<string, mixed>}> $changed
-     *
-     * @return array<string, int> the new versions, by key()
-     */
-    private function advance(array $changed): array
-    {
-        $subjects = array_values(array_unique(array_map(fn (array $one) => $one[0]->subject->id, $changed)));
-        $known = SectionState::query()->whereIntegerInRaw('subject_id', $subjects)->distinct()->get(['subject_id', 'section'])
-            ->mapWithKeys(fn (SectionState $one): array => ["$one->subject_id $one->section" => true]);
-        $versions = SectionVersions::advance(array_map(fn (array $one) => [$one[0]->subject->id, $one[0]->name], $changed));
-        $first = [];
-        foreach ($changed as [$section, $was]) {
-            if (! isset($known[self::key($section)])) {
-                $first[] = $this->first($section, $versions[self::key($section)] - 1, $was)->getAttributes();
-            }
-        }
-        $this->insert($first);
-
-        return $versions;
-    }
-
-    private static function key(SectionOf $section): string
-    {
-        return "{$section->subject->id} {$section->name->value}";
-    }
-
-    /** @param  list<array<string, mixed>>  $states */
-    private function insert(array $states): void
-    {
-        foreach (array_chunk($states, self::ROWS) as $some) {
-            SectionState::query()->insert($some);
-        }
-    }
-
-    /**
-     * Makes one change of the same section of many subjects, each of which is told by itself and can be taken back by itself.
-     *
-     * @param list<SectionOf> $touched
-     * @param \Closure(): mixed $change
-     *
-     * @return array<int, int> the state that is kept, by subject; of those that are different
-     */
-    public function ofEach(array $touched, User $by, \Closure $change): array
-    {
-        $changed = $this->changed($touched, $by, $change);
-        if ($changed === []) {
-            return [];
-        }
-        $versions = $this->advance($changed);
-        $this->insert(array_map(
-            fn (array $one) => $this->made($one[0], $versions[self::key($one[0])], $one[2], null, $by)->getAttributes(), $changed,
-        ));
-
-        /** @var array<int, int> */
-        return SectionState::query()->where('section', $touched[0]->name->value)
-            ->whereIntegerInRaw('subject_id', array_map(fn (array $one) => $one[0]->subject->id, $changed))->whereNotNull('user_id')
-            ->selectRaw('max(id) as id, subject_id')->groupBy('subject_id')->pluck('id', 'subject_id')->all();
-    }
-
-    /**
-     * What it was before it was saved for the first time.
-     *
-     * @param array<string, mixed> $state
-     */
-    private function first(SectionOf $section, int $version, array $state): SectionState
-    {
-        $subject = $section->subject;
-
-        return (new SectionState([
-            'subject_id' => $subject->id,
-            'section' => $section->name->value,
-            'version' => $version,
-            'at' => $subject->created_at ?? $this->clock->now(),
-        ]))->setState($state, $section->isPrivate($state));
-    }
-
-    /** @param  array<string, mixed>  $state */
-    private function made(SectionOf $section, int $version, array $state, ?int $causeId, User $by): SectionState
-    {
-        return (new SectionState([
-            'subject_id' => $section->subject->id,
-            'section' => $section->name->value,
-            'version' => $version,
-            'cause_id' => $causeId,
-            'user_id' => $by->id,
-            'at' => $this->clock->now(),
-        ]))->setState($state, $section->isPrivate($state));
-    }
-
-    /**
      * @param list<SectionOf> $touched
      *
-     * @return list<SectionOf> each once
+     * @return array<string, SectionOf> each once, by its key
      */
     private static function once(array $touched): array
     {
         $once = [];
         foreach ($touched as $one) {
-            $once[self::key($one)] ??= $one;
+            $once[$one->key()] ??= $one;
         }
 
-        return array_values($once);
+        return $once;
     }
 
     /**

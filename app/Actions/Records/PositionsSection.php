@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Records;
 
-use Almanac\Reach\Primaries;
 use Almanac\Records\LoggedFact;
 use Almanac\Records\OfficeList;
 use Almanac\Records\SectionName;
@@ -18,12 +17,11 @@ use App\Validation\FieldProblems;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\Pivot;
-use Illuminate\Support\Facades\DB;
 
 /** The people at a company, or the positions of a person: the same rows seen from either end. */
 final readonly class PositionsSection implements Section
 {
-    public function __construct(private TypedDates $periods)
+    public function __construct(private TypedDates $periods, private KeepOnePrimary $primaries)
     {
     }
 
@@ -209,7 +207,7 @@ final readonly class PositionsSection implements Section
             $marked[$position->id] = $position->is_primary;
         }
         foreach (array_unique($companies) as $company) {
-            $this->keepOnePrimary((int) $company, $marked);
+            $this->primaries->handle((int) $company, $marked);
         }
         $party->unsetRelation('heldPositions')->unsetRelation('staffPositions');
     }
@@ -240,26 +238,6 @@ final readonly class PositionsSection implements Section
     }
 
     /**
-     * One primary position at each company; what was just marked wins over what was marked before.
-     *
-     * @param array<int, bool> $marked by position
-     */
-    public function keepOnePrimary(int $companyId, array $marked = []): void
-    {
-        $positions = Position::query()->where('company_id', $companyId)->orderByRaw('until is not null')->orderBy('id')->get()->keyBy('id');
-        $isAnyMarked = $positions->contains(fn (Position $position) => $marked[$position->id] ?? false);
-        $settled = Primaries::settle($positions->map(fn (Position $position) => [
-            'position',
-            $isAnyMarked ? $marked[$position->id] ?? false : $position->is_primary,
-        ])->all());
-        foreach ($positions as $id => $position) {
-            $position->is_primary = $settled[$id];
-            $position->save();
-        }
-        $this->keepOneFirst($companyId, array_keys($marked));
-    }
-
-    /**
      * @param list<string> $names
      * @param list<string> $first those of them that this person is the first to be asked about
      *
@@ -273,28 +251,5 @@ final readonly class PositionsSection implements Section
             ListedNames::ids(OfficeList::Duties, $names),
             array_map(fn (string $name) => ['is_primary' => in_array($name, $first, true)], $names),
         );
-    }
-
-    /**
-     * One person at each company is the first to be asked about a duty that several have; what was just marked wins.
-     *
-     * @param array<int> $justSaved positions
-     */
-    private function keepOneFirst(int $companyId, array $justSaved): void
-    {
-        $rows = DB::table('position_duties')->join('positions', 'positions.id', '=', 'position_id')
-            ->where('company_id', $companyId)
-            ->orderByRaw('until is not null')->orderBy('position_id')
-            ->get(['position_id', 'list_item_id', 'position_duties.is_primary']);
-        // Those just marked first, then those marked before; the order stays otherwise.
-        $ordered = $rows
-            ->sortBy(fn (\stdClass $row) => (int) ! ($row->is_primary && in_array($row->position_id, $justSaved, true)))
-            ->values();
-        $holders = $ordered->countBy('list_item_id');
-        $settled = Primaries::settle($ordered->map(fn (\stdClass $row) => ["duty $row->list_item_id", (bool) $row->is_primary])->all());
-        foreach ($ordered as $at => $row) {
-            DB::table('position_duties')->where('position_id', $row->position_id)->where('list_item_id', $row->list_item_id)
-                ->update(['is_primary' => $settled[$at] && $holders[$row->list_item_id] > 1]);
-        }
     }
 }

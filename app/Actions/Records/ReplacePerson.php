@@ -25,6 +25,7 @@ final readonly class ReplacePerson
 {
     public function __construct(
         private PositionsSection $positions,
+        private KeepOnePrimary $primaries,
         private ReachSection $reach,
         private ChangeSections $change,
         private IndexParties $index,
@@ -95,7 +96,7 @@ final readonly class ReplacePerson
         }
         $position->duties()->detach();
         $position->update(['until' => $since->plusDays(-1), 'is_primary' => false]);
-        $this->positions->keepOnePrimary($position->company_id, $isPrimary ? [$next->id => true] : []);
+        $this->primaries->handle($position->company_id, $isPrimary ? [$next->id => true] : []);
     }
 
     /** @param  list<int>  $ids */

@@ -46,6 +46,12 @@ final readonly class SectionOf
         );
     }
 
+    /** By which it is told from the sections of others, and from others of its own. */
+    public function key(): string
+    {
+        return "{$this->subject->id} {$this->name->value}";
+    }
+
     /** @return array<string, LoggedFact> */
     public function facts(): array
     {

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Records;
+
+use App\Facts\Records\SectionVersions;
+use App\Models\SectionState;
+use App\Models\User;
+use App\Time\Clock;
+
+/** Keeps what sections are after a change, each at its next version. Runs inside the transaction of the change. */
+final readonly class KeepStates
+{
+    /** Of one statement. */
+    private const ROWS = 500;
+
+    public function __construct(private Clock $clock)
+    {
+    }
+
+    /**
+     * Several changes: of each, the first section is the cause of the others.
+     *
+     * @template K of array-key
+     *
+     * @param array<K, non-empty-list<ChangedSection>> $changes
+     * @param int|null $causeId the state to which all of them belong; without it, each has its own
+     *
+     * @return array<K, Changed>
+     */
+    public function ofChanges(array $changes, ?int $causeId, User $by): array
+    {
+        $versions = $this->advance(array_merge([], ...array_values($changes)));
+        $kept = $rows = [];
+        foreach ($changes as $at => $sections) {
+            $cause = $causeId;
+            foreach ($sections as $one) {
+                $made = $this->made($one, $versions, $cause, $by);
+                if ($cause === null) {
+                    $made->save();
+                    $cause = $made->id;
+                } else {
+                    $rows[] = $made->getAttributes();
+                }
+            }
+            $kept[$at] = new Changed($cause, array_values(array_unique(
+                array_map(fn (ChangedSection $one) => $one->section->subject->id, $sections),
+            )));
+        }
+        $this->insert($rows);
+
+        return $kept;
+    }
+
+    /**
+     * The same section of many subjects, each without a cause.
+     *
+     * @param list<ChangedSection> $changed
+     *
+     * @return array<int, int> the state that is kept, by subject
+     */
+    public function ofEach(array $changed, User $by): array
+    {
+        $versions = $this->advance($changed);
+        $this->insert(array_map(fn (ChangedSection $one) => $this->made($one, $versions, null, $by)->getAttributes(), $changed));
+        $ids = array_map(fn (ChangedSection $one) => $one->section->subject->id, $changed);
+
+        /** @var array<int, int> */
+        return $changed === [] ? [] : SectionState::query()->where('section', $changed[0]->section->name->value)
+            ->whereIntegerInRaw('subject_id', $ids)->whereNotNull('user_id')
+            ->selectRaw('max(id) as id, subject_id')->groupBy('subject_id')->pluck('id', 'subject_id')->all();
+    }
+
+    /**
+     * Each is at its next version; of one that was never saved, what it was is kept first.
+     *
+     * @param list<ChangedSection> $changed
+     *
+     * @return array<string, int> the new versions, by the keys of the sections
+     */
+    private function advance(array $changed): array
+    {
+        if ($changed === []) {
+            return [];
+        }
+        $subjects = array_values(array_unique(array_map(fn (ChangedSection $one) => $one->section->subject->id, $changed)));
+        $known = SectionState::query()->whereIntegerInRaw('subject_id', $subjects)->distinct()->get(['subject_id', 'section'])
+            ->mapWithKeys(fn (SectionState $one): array => ["$one->subject_id $one->section" => true]);
+        $versions = SectionVersions::advance(
+            array_map(fn (ChangedSection $one) => [$one->section->subject->id, $one->section->name], $changed),
+        );
+        $first = array_filter($changed, fn (ChangedSection $one) => ! isset($known[$one->section->key()]));
+        $this->insert(array_map(fn (ChangedSection $one) => $this->first($one, $versions)->getAttributes(), array_values($first)));
+
+        return $versions;
+    }
+
+    /** @param  list<array<string, mixed>>  $states */
+    private function insert(array $states): void
+    {
+        foreach (array_chunk($states, self::ROWS) as $some) {
+            SectionState::query()->insert($some);
+        }
+    }
+
+    /**
+     * What it was before it was saved for the first time.
+     *
+     * @param array<string, int> $versions
+     */
+    private function first(ChangedSection $one, array $versions): SectionState
+    {
+        $section = $one->section;
+
+        return (new SectionState([
+            'subject_id' => $section->subject->id,
+            'section' => $section->name->value,
+            'version' => $versions[$section->key()] - 1,
+            'at' => $section->subject->created_at ?? $this->clock->now(),
+        ]))->setState($one->was, $section->isPrivate($one->was));
+    }
+
+    /** @param  array<string, int>  $versions */
+    private function made(ChangedSection $one, array $versions, ?int $causeId, User $by): SectionState
+    {
+        $section = $one->section;
+
+        return (new SectionState([
+            'subject_id' => $section->subject->id,
+            'section' => $section->name->value,
+            'version' => $versions[$section->key()],
+            'cause_id' => $causeId,
+            'user_id' => $by->id,
+            'at' => $this->clock->now(),
+        ]))->setState($one->is, $section->isPrivate($one->is));
+    }
+}
