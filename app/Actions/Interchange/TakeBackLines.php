@@ -37,7 +37,7 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Takes an import of people and companies back, the last line first: what it added goes, what it changed is as it was.
+ * Takes an import of people and companies back, the last that was taken first: what it changed is as it was, what it added goes.
  * What was changed since stays.
  */
 final readonly class TakeBackLines
@@ -72,6 +72,7 @@ final readonly class TakeBackLines
             return false;
         }
         $by = InTheirName::of($import->user_id);
+        // Those that were changed were taken last, and companies first.
         $lines = $import->importLines()
             ->reorder('done', 'desc')->orderByDesc('turn')->orderByDesc('line')->whereIn('done', [LineDone::Added, LineDone::Changed])->limit($pace->many())->get();
         if ($lines->isEmpty()) {
