@@ -25,8 +25,6 @@ final class Act extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['at' => 'datetime', 'differences' => 'array'];

@@ -30,8 +30,6 @@ final class Address extends Model
 {
     protected $table = 'addresses';
 
-    protected $guarded = [];
-
     protected $attributes = ['form' => ''];
 
     public function postal(): PostalAddress

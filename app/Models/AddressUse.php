@@ -32,8 +32,6 @@ final class AddressUse extends Model
 {
     protected $table = 'address_uses';
 
-    protected $guarded = [];
-
     protected $attributes = ['attention' => '', 'care_of' => ''];
 
     protected function casts(): array

@@ -37,8 +37,6 @@ final class Allocation extends Model
 
     public const WRITE_OFF = 'write-off';
 
-    protected $guarded = [];
-
     protected $attributes = ['reason' => ''];
 
     protected function casts(): array

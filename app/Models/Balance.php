@@ -28,8 +28,6 @@ final class Balance extends Model
 
     protected $primaryKey = 'party_id';
 
-    protected $guarded = [];
-
     /** @param  string  $column  receivable, payable or overdue; null where it is nothing */
     public function amount(string $column): ?Money
     {

@@ -48,8 +48,6 @@ final class BankDetail extends Model
     /** What waits for a second person. */
     public const WAITING = [BankState::OnHold, BankState::Ending];
 
-    protected $guarded = [];
-
     protected $attributes = [
         'holder' => '',
         'bank_name' => '',

@@ -33,8 +33,6 @@ final class BulkChange extends Model
 {
     protected $table = 'bulk_changes';
 
-    protected $guarded = [];
-
     protected $attributes = ['failure' => ''];
 
     protected function casts(): array

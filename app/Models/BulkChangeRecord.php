@@ -25,8 +25,6 @@ final class BulkChangeRecord extends Model
 
     public $incrementing = false;
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['outcome' => BulkOutcome::class];

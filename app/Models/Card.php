@@ -20,6 +20,4 @@ namespace App\Models;
 final class Card extends Model
 {
     protected $table = 'cards';
-
-    protected $guarded = [];
 }

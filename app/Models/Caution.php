@@ -29,8 +29,6 @@ final class Caution extends Model
 {
     protected $table = 'cautions';
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return [

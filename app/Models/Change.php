@@ -32,8 +32,6 @@ final class Change extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['at' => 'datetime'];

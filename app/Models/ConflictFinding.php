@@ -35,8 +35,6 @@ final class ConflictFinding extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected $attributes = ['decision' => null, 'reason' => '', 'decided_on' => null, 'decided_by_id' => null, 'version' => 0];
 
     protected function casts(): array

@@ -27,8 +27,6 @@ final class ConflictName extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['degree' => Degree::class];

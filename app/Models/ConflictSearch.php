@@ -28,8 +28,6 @@ final class ConflictSearch extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['at' => 'datetime', 'is_repeated' => 'boolean'];

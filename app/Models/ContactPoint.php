@@ -40,8 +40,6 @@ final class ContactPoint extends Model
 {
     protected $table = 'contact_points';
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return [

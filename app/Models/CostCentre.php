@@ -16,8 +16,6 @@ final class CostCentre extends Model
 {
     protected $table = 'cost_centres';
 
-    protected $guarded = [];
-
     protected $attributes = ['is_retired' => false];
 
     protected function casts(): array

@@ -20,8 +20,6 @@ final class CurrencyRate extends Model
 {
     protected $table = 'currency_rates';
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['quoted_on' => DayCast::class];

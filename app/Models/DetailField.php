@@ -24,8 +24,6 @@ final class DetailField extends Model
 {
     protected $table = 'detail_fields';
 
-    protected $guarded = [];
-
     protected $attributes = ['options' => '[]', 'help' => '', 'required_for' => null, 'is_retired' => false];
 
     protected function casts(): array

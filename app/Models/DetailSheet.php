@@ -26,8 +26,6 @@ final class DetailSheet extends Model
 {
     protected $table = 'detail_sheets';
 
-    protected $guarded = [];
-
     protected $attributes = ['party_kind' => null, 'type_id' => null, 'engagement_kind_id' => null, 'is_retired' => false];
 
     protected function casts(): array

@@ -21,8 +21,6 @@ final class DetailValue extends Model
 {
     protected $table = 'detail_values';
 
-    protected $guarded = [];
-
     /** @return BelongsTo<DetailField, $this> */
     public function field(): BelongsTo
     {

@@ -73,8 +73,6 @@ final class Document extends Model
     /** The scope that leaves out what is being imported. */
     public const KEPT = 'kept';
 
-    protected $guarded = [];
-
     protected $attributes = [
         'reference' => '',
         'note' => '',

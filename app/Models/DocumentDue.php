@@ -23,8 +23,6 @@ final class DocumentDue extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['due_on' => DayCast::class];

@@ -24,8 +24,6 @@ final class DocumentEvent extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['at' => 'datetime'];

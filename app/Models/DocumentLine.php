@@ -34,8 +34,6 @@ final class DocumentLine extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['cost_centre_ids' => 'array'];

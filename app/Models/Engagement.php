@@ -70,8 +70,6 @@ final class Engagement extends SubjectModel
 
     private const READABLE = 'readable';
 
-    protected $guarded = [];
-
     protected $attributes = [
         'owner_id' => null,
         'is_private' => false,

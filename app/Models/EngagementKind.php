@@ -23,8 +23,6 @@ final class EngagementKind extends Model
 {
     protected $table = 'engagement_kinds';
 
-    protected $guarded = [];
-
     protected $attributes = ['is_retired' => false];
 
     protected function casts(): array

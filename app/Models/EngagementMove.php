@@ -29,8 +29,6 @@ final class EngagementMove extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected $attributes = ['reason' => ''];
 
     protected function casts(): array

@@ -39,8 +39,6 @@ final class EngagementParty extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected $attributes = ['via_id' => null, 'contact_id' => null, 'share' => null, 'is_mailed' => false, 'note' => ''];
 
     protected function casts(): array

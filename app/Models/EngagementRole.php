@@ -27,8 +27,6 @@ final class EngagementRole extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected $attributes = ['least' => 0, 'most' => null, 'is_client' => false, 'is_retired' => false];
 
     protected function casts(): array

@@ -27,8 +27,6 @@ final class EngagementStage extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected $attributes = ['is_retired' => false, 'most_days' => null];
 
     protected function casts(): array

@@ -23,8 +23,6 @@ final class EngagementTie extends Model
 
     protected $table = 'engagement_links';
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['kind' => EngagementLink::class];

@@ -35,8 +35,6 @@ final class File extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['kind' => FileKind::class, 'expires_on' => DayCast::class, 'is_private' => 'boolean', 'added_at' => 'datetime'];

@@ -27,8 +27,6 @@ final class FormerRecord extends Model
 
     protected $primaryKey = 'party_id';
 
-    protected $guarded = [];
-
     /** @return BelongsTo<Party, $this> */
     public function kept(): BelongsTo
     {

@@ -38,8 +38,6 @@ final class Import extends Model
     /** Without a sign of life for so long, in seconds, whoever worked on it is gone. */
     private const PATIENCE = 120;
 
-    protected $guarded = [];
-
     protected $attributes = [
         'taken' => 0, 'failure' => '', 'of' => self::DOCUMENTS,
         'settings' => '{}', 'lines' => 0,

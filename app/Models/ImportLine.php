@@ -42,8 +42,6 @@ final class ImportLine extends Model
 
     public $incrementing = false;
 
-    protected $guarded = [];
-
     protected $attributes = ['candidates' => '[]', 'problems' => '[]', 'message' => ''];
 
     protected function casts(): array

@@ -40,8 +40,6 @@ final class Job extends Model
     /** Longer without a sign of life, and the process has gone. */
     private const SECONDS = 120;
 
-    protected $guarded = [];
-
     protected $attributes = ['kind' => self::STATEMENT, 'state' => self::RUNNING, 'done' => 0, 'total' => 0, 'failure' => '', 'path' => null];
 
     protected function casts(): array

@@ -19,8 +19,6 @@ final class LedgerAccount extends Model
 {
     protected $table = 'ledger_accounts';
 
-    protected $guarded = [];
-
     protected $attributes = ['is_retired' => false];
 
     protected function casts(): array

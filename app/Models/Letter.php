@@ -26,8 +26,6 @@ final class Letter extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected $attributes = ['why' => '', 'shared_by' => null, 'content' => null];
 
     protected function casts(): array

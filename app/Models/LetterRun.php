@@ -35,8 +35,6 @@ final class LetterRun extends Model
 {
     protected $table = 'letter_runs';
 
-    protected $guarded = [];
-
     protected $attributes = ['failure' => '', 'path' => null];
 
     protected function casts(): array

@@ -21,8 +21,6 @@ final class LetterTemplate extends Model
 {
     protected $table = 'letter_templates';
 
-    protected $guarded = [];
-
     protected $attributes = ['version' => 0];
 
     /** @return BelongsTo<User, $this> */

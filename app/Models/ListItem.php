@@ -20,8 +20,6 @@ final class ListItem extends Model
 {
     protected $table = 'list_items';
 
-    protected $guarded = [];
-
     protected $attributes = ['inverse' => '', 'is_retired' => false];
 
     protected function casts(): array

@@ -21,8 +21,6 @@ final class ListedTerms extends Model
 {
     protected $table = 'payment_terms';
 
-    protected $guarded = [];
-
     protected $attributes = ['is_client_default' => false, 'is_vendor_default' => false, 'is_retired' => false];
 
     protected function casts(): array

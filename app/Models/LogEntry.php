@@ -28,8 +28,6 @@ final class LogEntry extends Model
 {
     protected $table = 'log_entries';
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['kind' => LogKind::class, 'happened_on' => DayCast::class, 'is_pinned' => 'boolean'];

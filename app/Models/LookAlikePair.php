@@ -41,8 +41,6 @@ final class LookAlikePair extends Model
     /** Those that wait to be settled, as their index is written. */
     public const TO_SETTLE = "state IN ('open', 'later')";
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['verdict' => Verdict::class, 'signs' => 'array', 'state' => PairState::class, 'decided_at' => 'datetime'];

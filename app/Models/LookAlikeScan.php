@@ -24,8 +24,6 @@ final class LookAlikeScan extends Model
 {
     protected $table = 'look_alike_scans';
 
-    protected $guarded = [];
-
     protected $attributes = ['state' => 'waiting', 'done' => 0, 'records' => 0, 'compared' => 0, 'found' => 0, 'failure' => ''];
 
     protected function casts(): array

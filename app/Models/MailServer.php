@@ -22,8 +22,6 @@ final class MailServer extends Model
 {
     protected $table = 'mail_servers';
 
-    protected $guarded = [];
-
     protected $attributes = ['user_name' => '', 'sender' => '', 'version' => 0];
 
     protected $hidden = ['password'];

@@ -44,8 +44,6 @@ final class Meeting extends Model
 
     protected $table = 'meetings';
 
-    protected $guarded = [];
-
     protected $attributes = [
         'document_id' => null,
         'outcome' => '',

@@ -44,8 +44,6 @@ final class Merge extends Model
 {
     protected $table = 'merges';
 
-    protected $guarded = [];
-
     protected $attributes = [
         'why' => '', 'struck' => '[]', 'versions' => '{}', 'marks' => '{}',
         'user_id' => null, 'proposed_by_id' => null, 'apart_by_id' => null, 'cause_id' => null,

@@ -20,8 +20,6 @@ final class MergeMove extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['ids' => 'array'];

@@ -20,8 +20,6 @@ final class MergeRow extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['key' => 'array', 'before' => 'array', 'after' => 'array'];

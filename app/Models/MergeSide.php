@@ -20,8 +20,6 @@ final class MergeSide extends Model
 
     public $incrementing = false;
 
-    protected $guarded = [];
-
     public function called(): string
     {
         return "no. $this->number $this->name";

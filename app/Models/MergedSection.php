@@ -22,8 +22,6 @@ final class MergedSection extends Model
 
     protected $table = 'merge_sections';
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['is_private' => 'boolean', 'state' => StateCast::class];

@@ -34,8 +34,6 @@ final class Message extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected $attributes = ['state' => 'kept', 'failure' => ''];
 
     protected function casts(): array

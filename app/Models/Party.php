@@ -95,8 +95,6 @@ final class Party extends SubjectModel
 
     protected $table = 'parties';
 
-    protected $guarded = [];
-
     protected $attributes = [
         'prefix' => '',
         'given' => '',

@@ -16,6 +16,4 @@ namespace App\Models;
 final class PartyCode extends Model
 {
     protected $table = 'party_codes';
-
-    protected $guarded = [];
 }

@@ -41,8 +41,6 @@ final class Payment extends Model
 {
     protected $table = 'payments';
 
-    protected $guarded = [];
-
     protected $attributes = ['reference' => '', 'account_number' => '', 'engagement_id' => null, 'is_void' => false, 'void_reason' => ''];
 
     protected function casts(): array

@@ -28,8 +28,6 @@ final class Position extends Model
 {
     protected $table = 'positions';
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return [

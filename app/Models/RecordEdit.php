@@ -28,8 +28,6 @@ final class RecordEdit extends Model
 
     public $incrementing = false;
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['at' => 'datetime'];

@@ -22,8 +22,6 @@ final class RecordUse extends Model
 
     public $incrementing = false;
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['used_on' => DayCast::class];

@@ -31,8 +31,6 @@ final class Relation extends Model
 {
     protected $table = 'relations';
 
-    protected $guarded = [];
-
     protected $attributes = ['together' => TogetherAs::Alone->value];
 
     protected function casts(): array

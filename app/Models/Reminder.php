@@ -35,8 +35,6 @@ final class Reminder extends Model
 
     protected $table = 'reminders';
 
-    protected $guarded = [];
-
     protected $attributes = ['file_id' => null, 'rule' => '', 'done_at' => null];
 
     protected function casts(): array

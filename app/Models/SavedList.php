@@ -31,8 +31,6 @@ final class SavedList extends Model
 {
     protected $table = 'saved_lists';
 
-    protected $guarded = [];
-
     protected $attributes = ['version' => 0];
 
     protected function casts(): array

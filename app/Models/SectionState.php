@@ -26,8 +26,6 @@ final class SectionState extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['is_private' => 'boolean', 'state' => StateCast::class, 'at' => 'datetime'];

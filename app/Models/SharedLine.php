@@ -21,8 +21,6 @@ final class SharedLine extends Model
 {
     protected $table = 'shared_lines';
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['kind' => LineKind::class];

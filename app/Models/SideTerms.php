@@ -35,8 +35,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 abstract class SideTerms extends Model
 {
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return [

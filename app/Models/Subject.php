@@ -19,8 +19,6 @@ final class Subject extends Model
 
     public $timestamps = false;
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['kind' => SubjectKind::class];

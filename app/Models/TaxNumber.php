@@ -24,8 +24,6 @@ final class TaxNumber extends Model
 {
     protected $table = 'tax_numbers';
 
-    protected $guarded = [];
-
     protected function casts(): array
     {
         return ['kind' => TaxIdKind::class, 'value' => 'encrypted'];

@@ -25,8 +25,6 @@ final class TaxRate extends Model
 {
     protected $table = 'tax_rates';
 
-    protected $guarded = [];
-
     protected $attributes = ['is_retired' => false];
 
     protected function casts(): array
