@@ -10,7 +10,7 @@ use Almanac\Names\TypedPersonName;
 use Almanac\Records\PartyKind;
 use App\Actions\Finding\IndexParties;
 use App\Actions\LookAlikes\KeepPairs;
-use App\Models\FormerRecord;
+use App\Facts\Records\RecordNumbers;
 use App\Models\Party;
 use App\Models\Position;
 use App\Models\User;
@@ -22,8 +22,6 @@ use Illuminate\Validation\ValidationException;
 /** Adds a person or a company; a person added from a company's page gets a position and its address by link. */
 final readonly class AddParty
 {
-    private const FIRST_NUMBER = 1001;
-
     public function __construct(
         private NameParty $naming,
         private KeepPairs $pairs,
@@ -52,10 +50,8 @@ final readonly class AddParty
             $company = $this->company($party, $input['companyId'] ?? null, $problems) ?? $this->newCompany($party, $input, $problems, $by);
             $problems->throwIfAny();
 
-            // The number of one that was made one with another is given to nobody else.
-            $last = max(Party::query()->max('number'), FormerRecord::query()->max('number'));
             $party->fill([
-                'number' => is_numeric($last) ? (int) $last + 1 : self::FIRST_NUMBER,
+                'number' => RecordNumbers::last() + 1,
                 'is_client' => $input['isClient'],
                 'is_vendor' => $input['isVendor'],
                 'created_at' => $this->clock->now(),

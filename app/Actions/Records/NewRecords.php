@@ -6,7 +6,7 @@ namespace App\Actions\Records;
 
 use Almanac\Records\PartyKind;
 use Almanac\Records\SubjectKind;
-use App\Models\FormerRecord;
+use App\Facts\Records\RecordNumbers;
 use App\Models\Model;
 use App\Models\Party;
 use Carbon\CarbonImmutable;
@@ -19,8 +19,6 @@ use Illuminate\Support\Facades\DB;
  */
 final class NewRecords
 {
-    private const FIRST_NUMBER = 1001;
-
     /** Of one statement: SQLite takes 32,766 values. */
     private const VALUES = 20_000;
 
@@ -151,10 +149,9 @@ final class NewRecords
     /** The one that is wanted, where nobody has or had it; else the next. */
     private function number(int $wanted): int
     {
-        $this->lastNumber ??= max(self::FIRST_NUMBER - 1, (int) Party::query()->max('number'), (int) FormerRecord::query()->max('number'));
-        $isFree = $wanted > $this->lastNumber || ($wanted > 0 && ! isset($this->numbers[$wanted])
-            && Party::query()->where('number', $wanted)->doesntExist()
-            && FormerRecord::query()->where('number', $wanted)->doesntExist());
+        $this->lastNumber ??= RecordNumbers::last();
+        $isFree = $wanted > $this->lastNumber
+            || ($wanted > 0 && ! isset($this->numbers[$wanted]) && RecordNumbers::isFree($wanted));
         $number = $isFree ? $wanted : $this->lastNumber + 1;
         $this->numbers[$number] = true;
         $this->lastNumber = max($this->lastNumber, $number);
