@@ -141,6 +141,22 @@ final class TakenLinesTest extends TestCase
         $this->assertKeptAsWritten();
     }
 
+    public function test_changes_of_which_one_balance_cannot_be_taken_go_each_by_itself(): void
+    {
+        $this->asAdministrator();
+        [$ada, $rufus] = [$this->addPerson('Ada', 'Tolliver'), $this->addPerson('Rufus', 'Larch')];
+        $this->saveSection($ada, 'reach', ['contactPoints' => [$this->contact('email', 'ada@larch.example')]])->assertOk();
+        $this->saveSection($rufus, 'reach', ['contactPoints' => [$this->contact('email', 'rufus@larch.example')]])->assertOk();
+        $id = $this->hand("First,Last,Email,Middle name,Opening balance receivable\n"
+            ."Rufus,Larch,rufus@larch.example,John,80.00\n"
+            ."Ada,Tolliver,ada@larch.example,Jane,-5.00\n")->json('id');
+        $this->match($id)->assertJsonPath('outcomes.*.outcome', ['changes']);
+        $this->act($id, 'take')->assertJsonPath('results.*.outcome', ['changed', 'refused']);
+        $this->assertSame(['', 'John'], [$ada->refresh()->middle, $rufus->refresh()->middle]);
+        $this->assertSame([8000], DB::table('balances')->pluck('receivable_minor')->all());
+        $this->assertKeptAsWritten();
+    }
+
     public function test_a_phone_is_taken_as_it_was_checked_whatever_country_the_record_is_of(): void
     {
         $this->asAdministrator();
