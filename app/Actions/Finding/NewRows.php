@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\Finding;
 
+use App\Database\ManyRows;
 use Illuminate\Support\Facades\DB;
 
-/** Rows of what is looked up that are written together: a statement for many costs little more than one for each. */
+/** Rows of what is looked up that are written together. */
 final class NewRows
 {
-    /** Of one statement: SQLite takes 32,766 values. */
-    private const VALUES = 20_000;
-
     private const WORDS = 500;
 
     /** @var array<string, list<array<string, mixed>>> by table */
@@ -59,9 +57,7 @@ final class NewRows
     {
         KeptIndex::forgetWords(...$this->former);
         foreach ($this->rows as $table => $rows) {
-            foreach (array_chunk($rows, max(1, intdiv(self::VALUES, count($rows[0])))) as $some) {
-                DB::table($table)->insert($some);
-            }
+            ManyRows::insert($table, $rows);
         }
         DB::table('look_alike_due')->insertOrIgnore(array_map(fn (int $id) => ['party_id' => $id], array_keys($this->due)));
         foreach (array_chunk(array_map(strval(...), array_keys($this->words)), self::WORDS) as $some) {

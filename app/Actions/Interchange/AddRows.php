@@ -65,10 +65,7 @@ final readonly class AddRows
      */
     private function companies(array $rows): array
     {
-        $ids = MatchRows::companies(array_merge(
-            [],
-            ...array_map(fn (PartyRow $row) => array_column($row->positions, 'company'), array_values($rows)),
-        ));
+        $ids = MatchRows::companies(MatchRows::employers($rows));
         $companies = Party::query()->with(Ancestors::READS)->findMany($ids)->keyBy('id');
 
         return array_filter(array_map(fn (int $id) => $companies->get($id), $ids));

@@ -87,7 +87,7 @@ final readonly class ChangeLines
     private function made(Import $import, array $rows, User $by): array
     {
         $names = [];
-        foreach (array_column(array_merge([], ...array_map(fn (PartyRow $row) => $row->positions, $rows)), 'company') as $name) {
+        foreach (MatchRows::employers($rows) as $name) {
             $names[MatchRows::sortKey($name)] ??= $name;
         }
         $new = array_diff_key($names, MatchRows::companies(array_values($names)));

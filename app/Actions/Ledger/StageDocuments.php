@@ -14,6 +14,7 @@ use Almanac\Money\Money;
 use Almanac\Terms\PaymentTerms;
 use Almanac\Terms\Shorthand;
 use App\Database\Ids;
+use App\Database\ManyRows;
 use App\Facts\Ledger\PartyCopy;
 use App\Facts\Terms\SideDefaults;
 use App\Models\Import;
@@ -153,9 +154,7 @@ final class StageDocuments
             $this->advanceSeries($document);
         }
         foreach ($rows as $table => $all) {
-            foreach (array_chunk($all, self::ROWS) as $some) {
-                DB::table($table)->insert($some);
-            }
+            ManyRows::insert($table, $all);
         }
 
         return $made;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Records;
 
+use App\Database\ManyRows;
 use App\Facts\Records\SectionVersions;
 use App\Models\SectionState;
 use App\Models\User;
@@ -12,9 +13,6 @@ use App\Time\Clock;
 /** Keeps what sections are after a change, each at its next version. Runs inside the transaction of the change. */
 final readonly class KeepStates
 {
-    /** Of one statement. */
-    private const ROWS = 500;
-
     public function __construct(private Clock $clock)
     {
     }
@@ -48,7 +46,7 @@ final readonly class KeepStates
                 array_map(fn (ChangedSection $one) => $one->section->subject->id, $sections),
             )));
         }
-        $this->insert($rows);
+        ManyRows::insert('section_states', $rows);
 
         return $kept;
     }
@@ -63,7 +61,7 @@ final readonly class KeepStates
     public function ofEach(array $changed, User $by): array
     {
         $versions = $this->advance($changed);
-        $this->insert(array_map(fn (ChangedSection $one) => $this->made($one, $versions, null, $by)->getAttributes(), $changed));
+        ManyRows::insert('section_states', array_map(fn (ChangedSection $one) => $this->made($one, $versions, null, $by)->getAttributes(), $changed));
         $ids = array_map(fn (ChangedSection $one) => $one->section->subject->id, $changed);
 
         /** @var array<int, int> */
@@ -91,17 +89,9 @@ final readonly class KeepStates
             array_map(fn (ChangedSection $one) => [$one->section->subject->id, $one->section->name], $changed),
         );
         $first = array_filter($changed, fn (ChangedSection $one) => ! isset($known[$one->section->key()]));
-        $this->insert(array_map(fn (ChangedSection $one) => $this->first($one, $versions)->getAttributes(), array_values($first)));
+        ManyRows::insert('section_states', array_map(fn (ChangedSection $one) => $this->first($one, $versions)->getAttributes(), array_values($first)));
 
         return $versions;
-    }
-
-    /** @param  list<array<string, mixed>>  $states */
-    private function insert(array $states): void
-    {
-        foreach (array_chunk($states, self::ROWS) as $some) {
-            SectionState::query()->insert($some);
-        }
     }
 
     /**

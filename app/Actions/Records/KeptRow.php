@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions\Records;
 
+use App\Database\ManyRows;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 
 /** Finds the row that a line of a section is kept in. */
 final class KeptRow
 {
-    /** Of one statement. */
-    private const ROWS = 500;
-
     /**
      * The row that is kept, or a new one. A line of a former state gets its former number back when nothing else has
      * it, so that what was linked to it is linked again.
@@ -68,9 +66,7 @@ final class KeptRow
             }
         }
         foreach ($new as $alike) {
-            foreach (array_chunk($alike, self::ROWS) as $some) {
-                $rows[array_key_first($rows)]->newQuery()->insert($some);
-            }
+            ManyRows::insert($rows[array_key_first($rows)]->getTable(), $alike);
         }
     }
 }

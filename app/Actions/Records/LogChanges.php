@@ -7,7 +7,7 @@ namespace App\Actions\Records;
 use Almanac\Records\Difference;
 use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
-use App\Models\Change;
+use App\Database\ManyRows;
 use App\Models\Party;
 use App\Models\SubjectModel;
 use App\Models\User;
@@ -16,9 +16,6 @@ use App\Time\Clock;
 /** Writes to the change log of a subject. Runs inside the transaction of the change. */
 final readonly class LogChanges
 {
-    /** Of one statement. */
-    private const ROWS = 500;
-
     public function __construct(private Clock $clock)
     {
     }
@@ -68,8 +65,6 @@ final readonly class LogChanges
                 ];
             }
         }
-        foreach (array_chunk($rows, self::ROWS) as $some) {
-            Change::query()->insert($some);
-        }
+        ManyRows::insert('changes', $rows);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Actions\Records;
 
 use Almanac\Records\PartyKind;
 use Almanac\Records\SubjectKind;
+use App\Database\ManyRows;
 use App\Facts\Records\RecordNumbers;
 use App\Models\Model;
 use App\Models\Party;
@@ -19,9 +20,6 @@ use Illuminate\Support\Facades\DB;
  */
 final class NewRecords
 {
-    /** Of one statement: SQLite takes 32,766 values. */
-    private const VALUES = 20_000;
-
     /** What a record begins with: nothing of it is there yet, and need not be asked for. */
     private const SEVERAL = [
         'contactPoints', 'addressUses', 'listItems', 'codes', 'taxNumbers', 'detailValues', 'heldPositions', 'staffPositions',
@@ -121,9 +119,7 @@ final class NewRecords
         // What is referred to comes first.
         foreach (array_unique(['subjects', 'parties', 'addresses', 'address_uses', ...array_keys($this->rows)]) as $table) {
             foreach ($this->rows[$table] ?? [] as $alike) {
-                foreach (array_chunk($alike, max(1, intdiv(self::VALUES, count($alike[0])))) as $some) {
-                    DB::table($table)->insert($some);
-                }
+                ManyRows::insert($table, $alike);
             }
         }
         $this->rows = [];

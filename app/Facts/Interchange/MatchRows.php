@@ -88,10 +88,7 @@ final class MatchRows
     {
         $companies = ! $withCompanies
             ? []
-            : self::companies(array_merge(
-                [],
-                ...array_map(fn (PartyRow $row) => array_column($row->positions, 'company'), array_values($rows)),
-            ));
+            : self::companies(self::employers($rows));
 
         return array_map(fn (PartyRow $row) => PartyLikeness::ofRow($row, array_values(array_filter(
             array_map(fn (array $held) => $companies[self::sortKey($held['company'])] ?? 0, $row->positions),
@@ -184,6 +181,18 @@ final class MatchRows
 
             return array_slice($counts, 0, self::CANDIDATES, true);
         }, $shared);
+    }
+
+    /**
+     * Names of companies at which somebody of them works.
+     *
+     * @param array<int, PartyRow> $rows
+     *
+     * @return list<string>
+     */
+    public static function employers(array $rows): array
+    {
+        return array_merge([], ...array_map(fn (PartyRow $row) => array_column($row->positions, 'company'), array_values($rows)));
     }
 
     /**
