@@ -157,6 +157,19 @@ final class TakenLinesTest extends TestCase
         $this->assertKeptAsWritten();
     }
 
+    public function test_who_was_archived_meanwhile_is_left_out_though_the_line_names_a_company_that_nobody_had_entered(): void
+    {
+        $this->asAdministrator();
+        $ada = $this->addPerson('Ada', 'Tolliver');
+        $this->saveSection($ada, 'reach', ['contactPoints' => [$this->contact('email', 'ada@larch.example')]])->assertOk();
+        $id = $this->hand("First,Last,Email,Company,Title\nAda,Tolliver,ada@larch.example,Alder Mills,Agent\n")->json('id');
+        $this->match($id)->assertJsonPath('outcomes.*.outcome', ['changes']);
+        DB::table('parties')->where('id', $ada->id)->update(['archived_on' => '2026-11-24']);
+        $this->act($id, 'take')->assertJsonPath('state', 'taken')->assertJsonPath('results.*.outcome', ['refused']);
+        $this->assertStringContainsString('archived', $this->getJson("/api/imports/$id/lines")->json('lines.0.message'));
+        $this->assertSame(1, Party::query()->count(), 'nobody would work there');
+    }
+
     public function test_a_phone_is_taken_as_it_was_checked_whatever_country_the_record_is_of(): void
     {
         $this->asAdministrator();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Interchange;
 
 use Almanac\Interchange\LineDone;
+use Almanac\Records\ArchivedRecord;
 use Almanac\Refusal;
 use App\Actions\Bulk\RunBulkChange;
 use Illuminate\Support\Facades\DB;
@@ -22,13 +23,13 @@ final class LineResults
      * @param array<int, R> $rows by line
      * @param \Closure(array<int, R>): array<int, T> $act
      *
-     * @return array<int, T|Refusal|ValidationException>
+     * @return array<int, T|Refusal|ValidationException|ArchivedRecord>
      */
     public static function together(array $rows, \Closure $act): array
     {
         try {
             return $rows === [] ? [] : DB::transaction(fn () => $act($rows));
-        } catch (Refusal|ValidationException $why) {
+        } catch (Refusal|ValidationException|ArchivedRecord $why) {
             return count($rows) === 1
                 ? array_map(fn () => $why, $rows)
                 : array_replace(...array_map(fn (int $line) => self::together([$line => $rows[$line]], $act), array_keys($rows)));
