@@ -100,8 +100,8 @@ final readonly class ReachReader
             } else {
                 $typed = [$country, $part('street'), $part('locality'), $part('region'), self::whole($part('postcode'), $country)];
             }
-            $postal = ($this->at)(self::guilty($typed, $column), fn () => PostalAddress::of(...$typed));
-            if ($postal instanceof PostalAddress) {
+            $postal = $this->postal($typed, $column);
+            if ($postal !== null) {
                 $addresses[] = [
                     'country' => $postal->country, 'lines' => implode("\n", $postal->lines), 'locality' => $postal->locality,
                     'region' => $postal->region, 'postcode' => $postal->postcode,
@@ -130,7 +130,7 @@ final readonly class ReachReader
 
     private static function label(string $label): string
     {
-        $plain = TargetColumn::plain($label);
+        $plain = $label === '' ? '' : TargetColumn::plain($label);
 
         return mb_substr(trim(self::LABELS[$plain] ?? $label), 0, self::LABEL);
     }
@@ -166,38 +166,33 @@ final readonly class ReachReader
     }
 
     /**
-     * The column at which it is shown when the address is refused.
+     * What is refused is noted at the column that it is about.
      *
      * @param array{string, string, string, string, string} $typed
      * @param \Closure(string): int $column
      */
-    private static function guilty(array $typed, \Closure $column): int
+    private function postal(array $typed, \Closure $column): ?PostalAddress
     {
         try {
-            PostalAddress::of(...$typed);
+            return PostalAddress::of(...$typed);
         } catch (AddressRefused $refused) {
-            return $column(['lines' => 'street'][$refused->part->value] ?? $refused->part->value);
-        }
+            ($this->at)($column(['lines' => 'street'][$refused->part->value] ?? $refused->part->value), fn () => throw $refused);
 
-        return $column('street');
+            return null;
+        }
     }
 
     /** @return list<string> */
     private static function uses(string $text): array
     {
-        $uses = [];
-        foreach (preg_split('/[;,\n]+/', $text) ?: [] as $one) {
-            $plain = TargetColumn::plain($one);
-            foreach (AddressUse::cases() as $use) {
-                if (
-                    in_array($plain, [TargetColumn::plain($use->value), TargetColumn::plain($use->title())], true)
-                    || (self::USES[$plain] ?? null) === $use->value
-                ) {
-                    $uses[] = $use->value;
-                }
-            }
-        }
+        /** @var array<string, string>|null $known */
+        static $known = null;
+        $known ??= array_merge(...array_map(
+            fn (AddressUse $use) => array_fill_keys([TargetColumn::plain($use->value), TargetColumn::plain($use->title())], $use->value),
+            AddressUse::cases(),
+        )) + self::USES;
+        $plain = array_map(TargetColumn::plain(...), $text === '' ? [] : (preg_split('/[;,\n]+/', $text) ?: []));
 
-        return array_values(array_unique($uses));
+        return array_values(array_unique(array_filter(array_map(fn (string $one) => $known[$one] ?? null, $plain))));
     }
 }

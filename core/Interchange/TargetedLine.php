@@ -7,12 +7,20 @@ namespace Almanac\Interchange;
 /** The filled cells of a line, by what their columns were said to be. */
 final readonly class TargetedLine
 {
+    /** @var array<string, list<array{int, Target, string}>> the same cells, by what they are */
+    private array $of;
+
     /**
      * @param list<array{int, Target, string}> $cells the column, what it is, and what stands in it
      * @param array<string, int> $columns the first of each kind, filled or not
      */
     public function __construct(private array $cells, private array $columns)
     {
+        $of = [];
+        foreach ($cells as $cell) {
+            $of[$cell[1]->key][] = $cell;
+        }
+        $this->of = $of;
     }
 
     /** @return list<array{int, Target, string}> */
@@ -24,7 +32,7 @@ final readonly class TargetedLine
     /** @return list<array{int, Target, string}> */
     public function of(string $key): array
     {
-        return array_values(array_filter($this->cells, fn (array $cell) => $cell[1]->key === $key));
+        return $this->of[$key] ?? [];
     }
 
     /** @return array{int, string}|null the first */

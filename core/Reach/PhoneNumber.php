@@ -57,18 +57,21 @@ final readonly class PhoneNumber
     private static function read(string $typed, string $region): self
     {
         $number = self::parse($typed, $region);
-        if (self::util()->isPossibleNumberWithReason($number) === ValidationResult::TOO_LONG && str_starts_with($typed, '00')) {
+        $possible = self::util()->isPossibleNumberWithReason($number);
+        if ($possible === ValidationResult::TOO_LONG && str_starts_with($typed, '00')) {
             // 00 is how most of the world dials abroad, whatever the office's own prefix is.
             $number = self::parse('+'.substr($typed, 2), $region);
+            $possible = self::util()->isPossibleNumberWithReason($number);
         }
-        self::mustBePossible($number, $typed);
+        self::mustBePossible($possible, $typed);
+        $of = self::util()->getRegionCodeForNumber($number);
 
         return new self(
             $typed,
             self::util()->format($number, PhoneNumberFormat::E164),
             $number->getExtension() ?? '',
-            self::util()->getRegionCodeForNumber($number) ?? '',
-            ! self::util()->isValidNumber($number),
+            $of ?? '',
+            ! self::util()->isValidNumberForRegion($number, $of),
         );
     }
 
@@ -157,9 +160,9 @@ final readonly class PhoneNumber
         }
     }
 
-    private static function mustBePossible(Parsed $number, string $typed): void
+    private static function mustBePossible(ValidationResult $possible, string $typed): void
     {
-        $refusal = match (self::util()->isPossibleNumberWithReason($number)) {
+        $refusal = match ($possible) {
             ValidationResult::IS_POSSIBLE => null,
             ValidationResult::IS_POSSIBLE_LOCAL_ONLY => ReachRefused::phoneWithoutAreaCode($typed),
             ValidationResult::TOO_LONG => ReachRefused::phoneTooLong($typed),

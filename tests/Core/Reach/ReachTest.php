@@ -9,6 +9,10 @@ use Almanac\Reach\PhoneNumber;
 use Almanac\Reach\Primaries;
 use Almanac\Reach\ReachRefused;
 use Almanac\Reach\WebAddress;
+use Egulias\EmailValidator\EmailValidator;
+use Egulias\EmailValidator\Validation\MessageIDValidation;
+use Egulias\EmailValidator\Validation\MultipleValidationWithAnd;
+use Egulias\EmailValidator\Validation\RFCValidation;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
@@ -95,6 +99,32 @@ final class ReachTest extends TestCase
         $this->expectException(ReachRefused::class);
         $this->expectExceptionMessage($message);
         EmailAddress::fromTyped($typed);
+    }
+
+    /** What is plainly an address is one to the library too, and is kept in the same letters. */
+    public function test_plain_emails_are_what_the_library_takes(): void
+    {
+        mt_srand(5321);
+        $pick = fn (string $letters, int $most): string => implode('', array_map(
+            fn () => $letters[mt_rand(0, strlen($letters) - 1)], range(1, mt_rand(1, $most)),
+        ));
+        $library = new MultipleValidationWithAnd([new RFCValidation, new MessageIDValidation]);
+        $taken = 0;
+        for ($n = 0; $n < 4000; $n++) {
+            $typed = $pick("abzAZ09.+'-_~/", mt_rand(1, 70)).'@'.$pick('abzAZ09-.', mt_rand(1, 70)).['.example', '.ORG', '', '.1', '-'][$n % 5];
+            try {
+                $email = EmailAddress::fromTyped($typed);
+            } catch (ReachRefused) {
+                $email = null;
+            }
+            $isOne = (new EmailValidator)->isValid($typed, $library);
+            $ascii = idn_to_ascii(
+                mb_strtolower(substr($typed, (int) strrpos($typed, '@') + 1)), IDNA_NONTRANSITIONAL_TO_ASCII, INTL_IDNA_VARIANT_UTS46,
+            );
+            $this->assertSame($isOne && $ascii !== false ? strstr($typed, '@', true)."@$ascii" : null, $email?->address(), $typed);
+            $taken += $email === null ? 0 : 1;
+        }
+        $this->assertGreaterThan(500, $taken);
     }
 
     public function test_an_email_has_at_most_254_octets(): void
