@@ -7,11 +7,9 @@ namespace App\Actions\Interchange;
 use Almanac\Interchange\PartyRow;
 use Almanac\Refusal;
 use App\Actions\Finding\IndexParties;
-use App\Actions\Records\ChangeSections;
 use App\Actions\Records\LogChanges;
 use App\Actions\Records\NewRecords;
-use App\Actions\Records\PositionsSection;
-use App\Actions\Records\SectionOf;
+use App\Actions\Records\NewStaff;
 use App\Actions\Records\Sections;
 use App\Facts\Interchange\MatchRows;
 use App\Facts\Records\Ancestors;
@@ -27,8 +25,7 @@ final readonly class AddRows
         private Sections $sections,
         private RowSections $inputs,
         private RowBesides $besides,
-        private ChangeSections $change,
-        private PositionsSection $positions,
+        private NewStaff $staff,
         private LogChanges $log,
         private IndexParties $index,
         private Clock $clock,
@@ -46,14 +43,24 @@ final readonly class AddRows
     public function handle(array $rows, string $from, bool $takesNewWords, User $by): array
     {
         $companies = $this->companies($rows);
-        $touched = array_values(array_map(fn (Party $company) => SectionOf::party($this->positions, clone $company), $companies));
-        $came = [];
-        // Companies to whom people come are changed with it: it is told there, and a past day is as it was.
-        $this->change->ofEach($touched, $by, function () use ($rows, $companies, $from, $takesNewWords, $by, &$came): void {
-            $came = $this->added($rows, $companies, $from, $takesNewWords, $by);
-        });
+        $records = new NewRecords($this->clock->now());
+        $begun = (new BeginRows($this->sections, $this->inputs, $records, $companies, $takesNewWords))->all($rows);
+        $added = array_filter($begun, fn ($one) => $one instanceof AddedRow);
+        foreach ($added as $line => $one) {
+            array_map($records->take(...), $one->made);
+            $records->take($one->party, (int) $rows[$line]->value('number'));
+        }
+        $new = $records->write();
+        $this->log->ofRecords(array_values($new->map(
+            fn (Party $party) => [$party, mb_strimwidth("added as $party->display_name, from $from", 0, 500, '…')],
+        )->all()), $by);
+        $this->staff->handle($companies, $new, $by);
+        $this->index->added($new);
+        foreach ($added as $line => $one) {
+            $this->besides->handle($one->party, $rows[$line], $by);
+        }
 
-        return $came;
+        return $begun;
     }
 
     /**
@@ -69,32 +76,5 @@ final readonly class AddRows
         $companies = Party::query()->with(Ancestors::READS)->findMany($ids)->keyBy('id');
 
         return array_filter(array_map(fn (int $id) => $companies->get($id), $ids));
-    }
-
-    /**
-     * @param array<int, PartyRow> $rows
-     * @param array<string, Party> $companies of the book
-     *
-     * @return array<int, AddedRow|Refusal|ValidationException>
-     */
-    private function added(array $rows, array $companies, string $from, bool $takesNewWords, User $by): array
-    {
-        $records = new NewRecords($this->clock->now());
-        $begun = (new BeginRows($this->sections, $this->inputs, $records, $companies, $takesNewWords))->all($rows);
-        $added = array_filter($begun, fn ($one) => $one instanceof AddedRow);
-        foreach ($added as $line => $one) {
-            array_map($records->take(...), $one->made);
-            $records->take($one->party, (int) $rows[$line]->value('number'));
-        }
-        $new = $records->write();
-        $this->log->ofRecords(array_values($new->map(
-            fn (Party $party) => [$party, mb_strimwidth("added as $party->display_name, from $from", 0, 500, '…')],
-        )->all()), $by);
-        $this->index->added($new);
-        foreach ($added as $line => $one) {
-            $this->besides->handle($one->party, $rows[$line], $by);
-        }
-
-        return $begun;
     }
 }

@@ -31,14 +31,14 @@ final readonly class ChangeSections
      */
     public function around(array $touched, User $by, \Closure $change, ?int $causeId = null): Changed
     {
-        $changed = $this->changed(array_values(self::once($touched)), $by, $change);
+        $changed = $this->changed($once = array_values(self::once($touched)), self::reread($once), $by, $change);
 
         return $changed === [] ? new Changed(null, []) : $this->keep->ofChanges([$changed], $causeId, $by)[0];
     }
 
     /**
      * Several changes that touch nothing in common, each as around() makes it, and read together. One that is refused leaves
-     * everything as it was; the others go on.
+     * everything as it was; the others go on. What is loaded of the subjects was read in this transaction, and is not read again.
      *
      * @template K of array-key
      *
@@ -50,7 +50,8 @@ final readonly class ChangeSections
     {
         $touched = array_map(fn (array $one) => self::once($one[0]), $changes);
         $came = [];
-        $changed = $this->changed(array_merge([], ...array_map(array_values(...), array_values($touched))), $by, function () use ($changes, $touched, &$came): void {
+        $all = array_merge([], ...array_map(array_values(...), array_values($touched)));
+        $changed = $this->changed($all, self::read($all), $by, function () use ($changes, $touched, &$came): void {
             foreach ($changes as $at => [, $change]) {
                 try {
                     DB::transaction($change);
@@ -81,22 +82,22 @@ final readonly class ChangeSections
      */
     public function ofEach(array $touched, User $by, \Closure $change): array
     {
-        return $this->keep->ofEach($this->changed($touched, $by, $change), $by);
+        return $this->keep->ofEach($this->changed($touched, self::reread($touched), $by, $change), $by);
     }
 
     /**
      * Makes the change, and writes what is different into the log.
      *
      * @param list<SectionOf> $touched
+     * @param list<array{array<string, LoggedFact>, array<string, mixed>}> $before their facts and states
      * @param \Closure(array<string, LoggedFact>): mixed $change
      *
      * @return list<ChangedSection> those that are different
      */
-    private function changed(array $touched, User $by, \Closure $change): array
+    private function changed(array $touched, array $before, User $by, \Closure $change): array
     {
-        $before = self::read($touched);
         $change($before[0][0] ?? []);
-        $after = self::read($touched);
+        $after = self::reread($touched);
         $logged = $changed = [];
         foreach ($touched as $at => $section) {
             [$factsBefore, $was] = $before[$at];
@@ -128,6 +129,22 @@ final readonly class ChangeSections
     }
 
     /**
+     * As they are kept now, whatever was loaded of them.
+     *
+     * @param list<SectionOf> $touched
+     *
+     * @return list<array{array<string, LoggedFact>, array<string, mixed>}> the facts and the state of each
+     */
+    private static function reread(array $touched): array
+    {
+        foreach ($touched as $one) {
+            $one->subject->unsetRelations();
+        }
+
+        return self::read($touched);
+    }
+
+    /**
      * @param list<SectionOf> $touched
      *
      * @return list<array{array<string, LoggedFact>, array<string, mixed>}> the facts and the state of each
@@ -136,11 +153,10 @@ final readonly class ChangeSections
     {
         $groups = [];
         foreach ($touched as $one) {
-            $one->subject->unsetRelations();
             $groups[$one->name->value.' '.$one->subject::class][] = $one;
         }
         foreach ($groups as $group) {
-            (new Collection(array_map(fn (SectionOf $one) => $one->subject, $group)))->load($group[0]->reads);
+            (new Collection(array_map(fn (SectionOf $one) => $one->subject, $group)))->loadMissing($group[0]->reads);
         }
 
         return array_map(fn (SectionOf $one) => [$one->facts(), $one->state()], $touched);

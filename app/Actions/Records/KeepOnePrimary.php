@@ -18,15 +18,15 @@ final class KeepOnePrimary
      */
     public function handle(int $companyId, array $marked = []): void
     {
-        $positions = Position::query()->where('company_id', $companyId)->orderByRaw('until is not null')->orderBy('id')->get()->keyBy('id');
-        $isAnyMarked = $positions->contains(fn (Position $position) => $marked[$position->id] ?? false);
-        $settled = Primaries::settle($positions->map(fn (Position $position) => [
-            'position',
-            $isAnyMarked ? $marked[$position->id] ?? false : $position->is_primary,
-        ])->all());
-        foreach ($positions as $id => $position) {
-            $position->is_primary = $settled[$id];
-            $position->save();
+        /** @var array<int, bool> $was */
+        $was = Position::query()->toBase()->where('company_id', $companyId)->orderByRaw('until is not null')->orderBy('id')
+            ->pluck('is_primary', 'id')->map(fn (mixed $isPrimary) => (bool) $isPrimary)->all();
+        $isAnyMarked = array_filter(array_intersect_key($marked, $was)) !== [];
+        $settled = Primaries::settle(array_map(
+            fn (int $id) => ['position', $isAnyMarked ? $marked[$id] ?? false : $was[$id]], array_combine(array_keys($was), array_keys($was)),
+        ));
+        foreach (array_diff_assoc($settled, $was) as $id => $isPrimary) {
+            Position::query()->whereKey($id)->update(['is_primary' => $isPrimary]);
         }
         $this->keepOneFirst($companyId, array_keys($marked));
     }

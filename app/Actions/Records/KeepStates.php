@@ -55,13 +55,23 @@ final readonly class KeepStates
      * The same section of many subjects, each without a cause.
      *
      * @param list<ChangedSection> $changed
+     */
+    public function each(array $changed, User $by): void
+    {
+        $versions = $this->advance($changed);
+        ManyRows::insert('section_states', array_map(fn (ChangedSection $one) => $this->made($one, $versions, null, $by)->getAttributes(), $changed));
+    }
+
+    /**
+     * The same, of which is asked what was kept.
+     *
+     * @param list<ChangedSection> $changed
      *
      * @return array<int, int> the state that is kept, by subject
      */
     public function ofEach(array $changed, User $by): array
     {
-        $versions = $this->advance($changed);
-        ManyRows::insert('section_states', array_map(fn (ChangedSection $one) => $this->made($one, $versions, null, $by)->getAttributes(), $changed));
+        $this->each($changed, $by);
         $ids = array_map(fn (ChangedSection $one) => $one->section->subject->id, $changed);
 
         /** @var array<int, int> */
@@ -83,8 +93,8 @@ final readonly class KeepStates
             return [];
         }
         $subjects = array_values(array_unique(array_map(fn (ChangedSection $one) => $one->section->subject->id, $changed)));
-        $known = SectionState::query()->whereIntegerInRaw('subject_id', $subjects)->distinct()->get(['subject_id', 'section'])
-            ->mapWithKeys(fn (SectionState $one): array => ["$one->subject_id $one->section" => true]);
+        $known = SectionState::query()->whereIntegerInRaw('subject_id', $subjects)->distinct()->toBase()->get(['subject_id', 'section'])
+            ->mapWithKeys(fn (\stdClass $one): array => ["$one->subject_id $one->section" => true]);
         $versions = SectionVersions::advance(
             array_map(fn (ChangedSection $one) => [$one->section->subject->id, $one->section->name], $changed),
         );

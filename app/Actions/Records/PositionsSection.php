@@ -33,11 +33,9 @@ final readonly class PositionsSection implements Section
     public function reads(): array
     {
         return [
-            'heldPositions.person',
             'heldPositions.company',
             'heldPositions.duties',
             'staffPositions.person',
-            'staffPositions.company',
             'staffPositions.duties',
         ];
     }
