@@ -14,6 +14,7 @@ use Almanac\Refusal;
 use App\Actions\Records\SaveSection;
 use App\Actions\Records\Section;
 use App\Actions\Records\Sections;
+use App\Facts\Interchange\MatchRows;
 use App\Facts\Interchange\OfficeReading;
 use App\Facts\Interchange\RowOfParty;
 use App\Models\Party;
@@ -45,13 +46,14 @@ final readonly class ChangeRows
         $reads = [...RowOfParty::RELATIONS, ...$this->sections->reads()];
         $parties = Party::query()->with($reads)->findMany(array_column($rows, 0))->keyBy('id');
         $terms = OfficeReading::terms();
+        $companies = MatchRows::companies(MatchRows::employers(array_column($rows, 1)));
         $came = $besides = $saves = [];
         foreach ($rows as $line => [$id, $row, $how]) {
             try {
                 $party = $parties->get($id) ?? throw BulkRefused::isGone();
                 $party->assertInUse();
                 $changes = RowChanges::between(RowOfParty::of($party, $terms), $row, $how);
-                $inputs = $changes === null ? [] : $this->inputs($party, $changes, $takesNewWords);
+                $inputs = $changes === null ? [] : $this->inputs($party, $changes, $companies, $takesNewWords);
                 $inputs === [] ? $came[$line] = null : $saves[$line] = [$party, $inputs];
                 if ($changes !== null) {
                     $besides[$line] = [$party, $changes->added];
@@ -68,11 +70,15 @@ final readonly class ChangeRows
         return $came;
     }
 
-    /** @return list<array{Section, array<string, mixed>}> */
-    private function inputs(Party $party, RowChanges $changes, bool $takesNewWords): array
+    /**
+     * @param array<string, int> $companies at which they work, by the keys of their names
+     *
+     * @return list<array{Section, array<string, mixed>}>
+     */
+    private function inputs(Party $party, RowChanges $changes, array $companies, bool $takesNewWords): array
     {
         $inputs = [];
-        foreach ($this->inputs->of($party, $changes->added, $changes->moved, $changes->held, $takesNewWords) as $name => $input) {
+        foreach ($this->inputs->of($party, $changes->added, $changes->moved, $changes->held, $companies, $takesNewWords) as $name => $input) {
             $section = $this->sections->named(SectionName::from($name)) ?? throw new \LogicException("There is no section $name.");
             $inputs[] = [$section, $input];
         }

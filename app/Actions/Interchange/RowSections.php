@@ -52,11 +52,12 @@ final readonly class RowSections
     /**
      * @param array<int, Postal> $moved addresses that replace the one at that place
      * @param array<int, Held> $held positions that are other, by their place
+     * @param array<string, int> $companies at which the line says that somebody works, by the keys of their names
      * @param bool $takesNewWords whether types that are not in the list are added to it
      *
      * @return array<string, array<string, mixed>> by the name of the section, in the order in which they are written
      */
-    public function of(Party $party, PartyRow $row, array $moved, array $held, bool $takesNewWords): array
+    public function of(Party $party, PartyRow $row, array $moved, array $held, array $companies, bool $takesNewWords): array
     {
         $state = function (SectionName $name) use ($party): array {
             $section = $this->sections->named($name);
@@ -70,7 +71,7 @@ final readonly class RowSections
             SectionName::Classification->value => $this->classification($row, $takesNewWords, $state),
             SectionName::Details->value => $this->details($row),
             SectionName::TaxNumbers->value => $this->taxNumbers($row, $state),
-            SectionName::Positions->value => $this->positions($row, $held, $state),
+            SectionName::Positions->value => $this->positions($row, $held, $companies, $state),
         ];
         foreach (Side::cases() as $side) {
             $of["$side->value-terms"] = $this->terms($side, $row, $state);
@@ -266,11 +267,12 @@ final readonly class RowSections
 
     /**
      * @param array<int, Held> $held
+     * @param array<string, int> $companies
      * @param \Closure(SectionName): array<string, mixed> $state
      *
      * @return array<string, mixed>|null
      */
-    private function positions(PartyRow $row, array $held, \Closure $state): ?array
+    private function positions(PartyRow $row, array $held, array $companies, \Closure $state): ?array
     {
         if ($row->positions === [] && $held === []) {
             return null;
@@ -280,7 +282,6 @@ final readonly class RowSections
         foreach ($held as $at => $position) {
             $rows[$at] = ['title' => $position['title'], 'department' => $position['department']] + $rows[$at];
         }
-        $companies = MatchRows::companies(array_column($row->positions, 'company'));
         foreach ($row->positions as $position) {
             $rows[] = [
                 'id' => null, 'partyId' => $companies[MatchRows::sortKey($position['company'])] ?? 0,

@@ -33,7 +33,7 @@ final readonly class ChangeSections
     {
         $changed = $this->changed($once = array_values(self::once($touched)), self::reread($once), $by, $change);
 
-        return $changed === [] ? new Changed(null, []) : $this->keep->ofChanges([$changed], $causeId, $by)[0];
+        return $changed === [] ? Changed::nothing() : $this->keep->ofChanges([$changed], $causeId, $by)[0];
     }
 
     /**
@@ -55,7 +55,7 @@ final readonly class ChangeSections
             foreach ($changes as $at => [, $change]) {
                 try {
                     DB::transaction($change);
-                    $came[$at] = new Changed(null, []);
+                    $came[$at] = Changed::nothing();
                 } catch (Refusal|ValidationException $why) {
                     $came[$at] = $why;
                     // What was made of it up to there is not so.

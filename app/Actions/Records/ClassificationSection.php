@@ -122,10 +122,12 @@ final readonly class ClassificationSection implements SectionOfNew
 
     public function write(Party $party, array $input): void
     {
-        $kept = $party->codes()->get()->keyBy('id');
+        $kept = $party->loadMissing($this->reads())->codes->keyBy('id');
         [$items, $codes] = $this->read($party, $kept, $input);
         $party->save();
-        $party->listItems()->sync($items);
+        if (array_diff($items, $had = $party->listItems->modelKeys()) !== [] || array_diff($had, $items) !== []) {
+            $party->listItems()->sync($items);
+        }
         /** @var list<array{id: int|null, ...}> $rows */
         $rows = $input['codes'];
         KeptRow::deleteBut($kept, array_filter(array_column($rows, 'id')));

@@ -42,9 +42,7 @@ final readonly class KeepStates
                     $rows[] = $made->getAttributes();
                 }
             }
-            $kept[$at] = new Changed($cause, array_values(array_unique(
-                array_map(fn (ChangedSection $one) => $one->section->subject->id, $sections),
-            )));
+            $kept[$at] = Changed::of($cause, $sections);
         }
         ManyRows::insert('section_states', $rows);
 

@@ -116,11 +116,10 @@ final readonly class PositionsSection implements Section
     {
         /** @var list<array{partyId: int, ...}> $rows */
         $rows = $input['positions'];
+        $positions = $party->isPerson() ? 'heldPositions' : 'staffPositions';
+        $kept = $party->relationLoaded($positions) ? $party->positions() : $party->eitherPositions();
         $others = [
-            ...$party
-                ->eitherPositions()
-                ->pluck($party->isPerson() ? 'company_id' : 'person_id')
-                ->all(),
+            ...$kept->pluck($party->isPerson() ? 'company_id' : 'person_id')->all(),
             ...array_column($rows, 'partyId'),
         ];
         $colleagues = $party->isPerson() ? self::colleagues($party, array_values(array_unique($others))) : [];

@@ -82,7 +82,7 @@ final readonly class SaveSection
             if ($changed instanceof Changed) {
                 [$party, $inputs] = $saves[$at];
                 $names = array_map(fn (array $one) => $one[0]->name(), $inputs);
-                $saved[] = new SavedSections($names, $party->unsetRelations(), $was[$at], $changed->subjectIds);
+                $saved[] = new SavedSections($names, $party->unsetRelations(), $was[$at], $changed);
             }
             $came[$at] = $changed instanceof Changed ? $changed->causeId : $changed;
         }
@@ -107,7 +107,7 @@ final readonly class SaveSection
             $former = $this->days->kept($party, $day, SectionOf::party($section, clone $party))->kept;
 
             return $former === null
-                ? new Changed(null, [])
+                ? Changed::nothing()
                 : $this->former($section, $party, $former, $version, $by);
         });
     }
@@ -140,7 +140,7 @@ final readonly class SaveSection
             // What is read of it is read as it is now; the rest need not be.
             $was = $party->unsetRelations()->refresh()->getAttributes();
             $changed = $change();
-            $this->effects->handle($by, new SavedSections([$section->name()], $party, $was, $changed->subjectIds));
+            $this->effects->handle($by, new SavedSections([$section->name()], $party, $was, $changed));
             if ($following !== null) {
                 $this->take->handle($party, $following->documentIds, $following->withTerms, $by);
             }

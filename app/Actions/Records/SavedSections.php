@@ -14,9 +14,9 @@ final readonly class SavedSections
      * @param list<SectionName> $names
      * @param Party $party as it was saved
      * @param array<string, mixed> $was its columns before
-     * @param list<int> $seen whose sections are different
+     * @param Changed $changed whose sections are different
      */
-    public function __construct(private array $names, public Party $party, private array $was, public array $seen)
+    public function __construct(private array $names, public Party $party, private array $was, public Changed $changed)
     {
     }
 

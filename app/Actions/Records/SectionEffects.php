@@ -35,15 +35,15 @@ final readonly class SectionEffects
             if ($save->isOf(SectionName::Identity) && $party->is_vendor && $save->isOther('payee_name')) {
                 $this->bank->holdPayee($party, $party->payee(), $by);
             }
-            if ($save->isOf(SectionName::Identity) && $save->seen !== []) {
+            if ($save->isOf(SectionName::Identity) && $save->changed->subjectIds !== []) {
                 $this->engagements->ofParty($party->id);
             }
             if ($save->isOf(SectionName::Relations, SectionName::Positions)) {
-                array_push($related, ...$save->seen);
+                array_push($related, ...$save->changed->subjectIds);
             }
             $its = $this->heirs($save);
             array_push($heirs, ...$its);
-            array_push($also, ...$save->seen, ...$its, ...$this->whoFollow($save, $its));
+            array_push($also, ...$save->changed->lookedUpIds, ...$its, ...$this->whoFollow($save, $its));
             // Its people are found by its name, and whoever shares its addresses by their places; by the rest only itself.
             if ($save->isOf(SectionName::Identity, SectionName::Addresses)) {
                 $found[] = $party->id;
@@ -68,7 +68,7 @@ final readonly class SectionEffects
     {
         $from = array_values(array_unique([
             ...$save->isOf(SectionName::ClientTerms, SectionName::VendorTerms) ? [$save->party->id] : [],
-            ...$save->isOf(SectionName::Relations) ? $save->seen : [],
+            ...$save->isOf(SectionName::Relations) ? $save->changed->subjectIds : [],
         ]));
 
         return $from === [] ? [] : [...$from, ...Ancestors::below($from, $this->clock->today())];

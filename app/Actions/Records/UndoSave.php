@@ -57,7 +57,7 @@ final readonly class UndoSave
                         [$section->name],
                         $other,
                         $other === $party ? $was : array_fill_keys(array_keys($other->getChanges()), false) + $other->getAttributes(),
-                        $other === $party ? $changed->subjectIds : [],
+                        $other === $party ? $changed : Changed::nothing(),
                     ));
                 }
             }
