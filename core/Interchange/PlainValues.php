@@ -8,6 +8,7 @@ use Almanac\Banking\PayBy;
 use Almanac\Details\FieldKind;
 use Almanac\Finding\Fold;
 use Almanac\Ledger\Delivery;
+use Almanac\Ledger\LedgerRefused;
 use Almanac\Ledger\TaxTreatment;
 use Almanac\Money\Money;
 use Almanac\Money\Percent;
@@ -62,9 +63,17 @@ final readonly class PlainValues
             'language' => self::language($text),
             'grade' => (string) Grade::of(self::number($text)),
             'form-on', 'balance-on' => $this->office->days->read($text)->toIso(),
-            'receivable', 'payable' => Money::fromTyped($text, $this->office->currency, $this->office->sign)->toDecimal(),
+            'receivable', 'payable' => $this->opening($text),
             default => $this->ofSide($key, $text),
         };
+    }
+
+    /** @throws Refusal when it is no amount, or one below zero */
+    private function opening(string $text): string
+    {
+        $amount = Money::fromTyped($text, $this->office->currency, $this->office->sign);
+
+        return $amount->isNegative() ? throw LedgerRefused::openingBelowZero() : $amount->toDecimal();
     }
 
     /** @throws Refusal when it is neither */

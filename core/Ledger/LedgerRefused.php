@@ -51,6 +51,11 @@ final class LedgerRefused extends Refusal
         return new self("An opening balance is set before the first document; there is one of $first already.");
     }
 
+    public static function openingBelowZero(): self
+    {
+        return new self('An opening balance is not below zero. Leave it empty, and record what was paid too much as a payment.');
+    }
+
     public static function openingTwice(): self
     {
         return new self('There is an opening balance on this side already. Void it first to set another.');

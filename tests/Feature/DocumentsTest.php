@@ -359,6 +359,9 @@ final class DocumentsTest extends TestCase
         foreach ([['amount' => '0'], ['amount' => '-5'], ['amount' => 'much'], ['currency' => 'ABC'], ['asOf' => '31 Feb']] as $wrong) {
             $this->postJson($path, $wrong + $input)->assertUnprocessable()->assertJsonPath('errors.0.field', array_key_first($wrong));
         }
+        $this->postJson($path, ['amount' => '-5'] + $input)->assertJsonPath(
+            'errors.0.message', 'An opening balance is not below zero. Leave it empty, and record what was paid too much as a payment.',
+        );
         $this->postJson($path, $input)
             ->assertCreated()
             ->assertJsonPath('row.kindTitle', 'Opening balance')

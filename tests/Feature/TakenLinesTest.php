@@ -72,14 +72,15 @@ final class TakenLinesTest extends TestCase
         $this->assertSame($before, $this->counted());
     }
 
-    public function test_one_whose_balance_cannot_be_taken_is_left_out_and_the_others_come_in_with_theirs(): void
+    public function test_one_whose_account_cannot_be_taken_is_left_out_and_the_others_come_in_with_theirs(): void
     {
         $this->asAdministrator();
-        $id = $this->hand("Name,Opening balance receivable,Balance as of\nAda Tolliver,120.50,2026-10-31\nRufus Larch,-5.00,2026-10-31\nInes Ostrow,80.00,2026-10-31\n")->json('id');
+        $id = $this->hand("Name,Opening balance receivable,Balance as of,IBAN 1,IBAN 2\n"
+            ."Ada Tolliver,120.50,2026-10-31,,\nRufus Larch,5.00,2026-10-31,GB82WEST12345698765432,GB82 WEST 1234 5698 7654 32\nInes Ostrow,80.00,2026-10-31,,\n")->json('id');
         $this->match($id);
         $this->act($id, 'take');
         $this->assertSame(
-            [['added', ''], ['refused', 'The document comes to USD −5.00. For money that goes back, write a credit note.'], ['added', '']],
+            [['added', ''], ['refused', 'That account is on the record already.'], ['added', '']],
             $this->getJson("/api/imports/$id/lines")->collect('lines')->map(fn (array $line) => [$line['done'], $line['message']])->all(),
         );
         $this->assertSame(['Ines Ostrow', 'Ada Tolliver'], Party::query()->orderBy('sort_key')->pluck('display_name')->all());
@@ -149,11 +150,14 @@ final class TakenLinesTest extends TestCase
         $this->saveSection($rufus, 'reach', ['contactPoints' => [$this->contact('email', 'rufus@larch.example')]])->assertOk();
         $id = $this->hand("First,Last,Email,Middle name,Opening balance receivable\n"
             ."Rufus,Larch,rufus@larch.example,John,80.00\n"
-            ."Ada,Tolliver,ada@larch.example,Jane,-5.00\n")->json('id');
+            ."Ada,Tolliver,ada@larch.example,Jane,5.00\n")->json('id');
         $this->match($id)->assertJsonPath('outcomes.*.outcome', ['changes']);
+        // Meanwhile she is billed: an opening balance would come too late.
+        $ada->refresh()->update(['is_client' => true]);
+        $this->issued($ada, 'invoice', '1');
         $this->act($id, 'take')->assertJsonPath('results.*.outcome', ['changed', 'refused']);
         $this->assertSame(['', 'John'], [$ada->refresh()->middle, $rufus->refresh()->middle]);
-        $this->assertSame([8000], DB::table('balances')->pluck('receivable_minor')->all());
+        $this->assertSame([100, 8000], DB::table('balances')->orderBy('party_id')->pluck('receivable_minor')->all());
         $this->assertKeptAsWritten();
     }
 

@@ -165,7 +165,9 @@ final readonly class WriteDocument
         }
         $totals = $problems->at('lines', fn () => Totals::of(array_column($lines, 0), $treatment, $currency));
         if ($totals?->gross->isNegative() === true) {
-            $problems->add('lines', LedgerRefused::negativeTotal($totals->gross->toText())->getMessage());
+            $problems->add('lines', ($document->kind->isOpening()
+                ? LedgerRefused::openingBelowZero()
+                : LedgerRefused::negativeTotal($totals->gross->toText()))->getMessage());
         }
         $engagementId = array_key_exists('engagementId', $input)
             ? $problems->at('engagementId', fn () => ForEngagement::read($input['engagementId'], $document->engagement_id))

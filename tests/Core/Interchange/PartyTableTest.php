@@ -193,6 +193,10 @@ final class PartyTableTest extends TestCase
             ['name' => 'A Inc', 'receivable' => 'lots'],
             ['receivable' => '“lots” is not a number. Write it like 1250.00.'],
         ];
+        yield 'a balance the other way round' => [
+            ['name' => 'A Inc', 'payable' => '-5'],
+            ['payable' => 'An opening balance is not below zero. Leave it empty, and record what was paid too much as a payment.'],
+        ];
         yield 'terms' => [['name' => 'A Inc', 'client-terms' => 'some day'], ['client-terms' => null]];
     }
 
