@@ -22,7 +22,7 @@ final readonly class EmailAddress
     /**
      * What nearly every address is: dots and atoms of RFC 5322 (section 3.4.1) before the @, at most 64 octets (RFC 5321, section
      * 4.5.3.1.1), and letters, digits and single hyphens in the labels after it (RFC 1123, section 2.1), of which there are several
-     * and the last is no number. Whether it is one takes the library a hundred times as long.
+     * and the last is no number. To ask the library of each takes a seventh of the checking of a file.
      */
     private const PLAIN = '{^(?=[^@]{1,64}@)[a-z0-9!#$%&\'*+/=?^_`\{|\}~-]+(?:\.[a-z0-9!#$%&\'*+/=?^_`\{|\}~-]+)*'
         .'@((?:(?![^.]*--)[a-z0-9](?:[a-z0-9-]{0,61}[a-z0-9])?\.)+[a-z]{2,63})$}iD';

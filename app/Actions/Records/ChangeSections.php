@@ -31,7 +31,8 @@ final readonly class ChangeSections
      */
     public function around(array $touched, User $by, \Closure $change, ?int $causeId = null): Changed
     {
-        $changed = $this->changed($once = array_values(self::once($touched)), self::reread($once), $by, $change);
+        $once = array_values(self::once($touched));
+        $changed = $this->changed($once, self::reread($once), $by, $change);
 
         return $changed === [] ? Changed::nothing() : $this->keep->ofChanges([$changed], $causeId, $by)[0];
     }

@@ -125,7 +125,8 @@ final readonly class ClassificationSection implements SectionOfNew
         $kept = $party->loadMissing($this->reads())->codes->keyBy('id');
         [$items, $codes] = $this->read($party, $kept, $input);
         $party->save();
-        if (array_diff($items, $had = $party->listItems->modelKeys()) !== [] || array_diff($had, $items) !== []) {
+        $had = $party->listItems->modelKeys();
+        if (array_diff($items, $had) !== [] || array_diff($had, $items) !== []) {
             $party->listItems()->sync($items);
         }
         /** @var list<array{id: int|null, ...}> $rows */
