@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\Finding\IndexParties;
+use App\Actions\Records\PositionsSection;
 use App\Models\Party;
 use App\Models\Position;
+use App\Models\SectionState;
 use App\Models\User;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -70,6 +72,35 @@ final class TakenLinesTest extends TestCase
         $this->assertKeptAsWritten();
         $this->act($id, 'take-back')->assertJsonPath('results.*.count', [5]);
         $this->assertSame($before, $this->counted());
+    }
+
+    /** What is told of a company, and kept of it for a past day, is what it would be if everybody there were looked at. */
+    public function test_a_company_is_told_who_comes_to_it_and_nobody_who_was_there(): void
+    {
+        $this->asAdministrator();
+        [$larch, $alder] = [$this->addCompany('Larch Joiners'), $this->addCompany('Alder Mills')];
+        $ada = $this->addPerson('Ada', 'Tolliver');
+        $this->saveSection($ada, 'positions', ['positions' => [$this->position($larch, ['title' => 'Owner', 'until' => '2026-10-31'])]])->assertOk();
+        $last = DB::table('changes')->max('id');
+        $id = $this->hand("First,Last,Company,Title\n"
+            ."Rufus,Larch,Larch Joiners,Joiner\nInes,Ostrow,larch joiners,Clerk\nJan,Vogel,Alder Mills,Agent\n")->json('id');
+        $this->match($id);
+        $this->act($id, 'take')->assertJsonPath('results.*.count', [3]);
+        $told = fn (Party $company): array => DB::table('changes')->where('subject_id', $company->id)->where('id', '>', $last)
+            ->orderBy('id')->get(['section', 'from', 'to'])->map(fn (object $row) => (array) $row)->all();
+        $this->assertSame([
+            ['section' => 'positions', 'from' => '', 'to' => 'Rufus Larch, Joiner, primary'],
+            ['section' => 'positions', 'from' => '', 'to' => 'Ines Ostrow, Clerk'],
+        ], $told($larch));
+        $this->assertSame([['section' => 'positions', 'from' => '', 'to' => 'Jan Vogel, Agent, primary']], $told($alder));
+        $section = $this->app->make(PositionsSection::class);
+        foreach ([[$larch, [0, 1, 3]], [$alder, [0, 1]]] as [$company, $many]) {
+            $kept = SectionState::query()->where('subject_id', $company->id)->where('section', 'positions')->orderBy('version')->get();
+            $this->assertSame(array_keys($many), $kept->pluck('version')->all());
+            $this->assertSame($many, $kept->map(fn (SectionState $one) => count($one->state['positions']))->all());
+            $this->assertSame($section->state($company->refresh()->load($section->reads())), $kept->last()?->state);
+        }
+        $this->assertKeptAsWritten();
     }
 
     public function test_one_whose_account_cannot_be_taken_is_left_out_and_the_others_come_in_with_theirs(): void
