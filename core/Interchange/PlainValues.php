@@ -68,14 +68,6 @@ final readonly class PlainValues
         };
     }
 
-    /** @throws Refusal when it is no amount, or one below zero */
-    private function opening(string $text): string
-    {
-        $amount = Money::fromTyped($text, $this->office->currency, $this->office->sign);
-
-        return $amount->isNegative() ? throw LedgerRefused::openingBelowZero() : $amount->toDecimal();
-    }
-
     /** @throws Refusal when it is neither */
     public function kind(string $text): PartyKind
     {
@@ -129,6 +121,14 @@ final readonly class PlainValues
         }
 
         return $this->office->takesNewWords ? Wording::line($text, 60, 'Type a name for it.') : throw InterchangeRefused::newWord($text);
+    }
+
+    /** @throws Refusal when it is no amount, or one below zero */
+    private function opening(string $text): string
+    {
+        $amount = Money::fromTyped($text, $this->office->currency, $this->office->sign);
+
+        return $amount->isNegative() ? throw LedgerRefused::openingBelowZero() : $amount->toDecimal();
     }
 
     private function ofSide(string $key, string $text): ?string

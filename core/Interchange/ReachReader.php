@@ -130,7 +130,7 @@ final readonly class ReachReader
 
     private static function label(string $label): string
     {
-        $plain = $label === '' ? '' : TargetColumn::plain($label);
+        $plain = TargetColumn::plain($label);
 
         return mb_substr(trim(self::LABELS[$plain] ?? $label), 0, self::LABEL);
     }
@@ -191,7 +191,7 @@ final readonly class ReachReader
             fn (AddressUse $use) => array_fill_keys([TargetColumn::plain($use->value), TargetColumn::plain($use->title())], $use->value),
             AddressUse::cases(),
         )) + self::USES;
-        $plain = array_map(TargetColumn::plain(...), $text === '' ? [] : (preg_split('/[;,\n]+/', $text) ?: []));
+        $plain = array_map(TargetColumn::plain(...), preg_split('/[;,\n]+/', $text) ?: []);
 
         return array_values(array_unique(array_filter(array_map(fn (string $one) => $known[$one] ?? null, $plain))));
     }

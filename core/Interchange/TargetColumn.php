@@ -51,6 +51,9 @@ final readonly class TargetColumn
     /** A heading without what people write differently. */
     public static function plain(string $heading): string
     {
+        if ($heading === '') {
+            return '';
+        }
         // FirstName is two words, and so is Line1.
         $spaced = preg_replace('/(?<=\p{Ll})(?=\p{Lu}|\d)/u', ' ', $heading) ?? $heading;
 

@@ -42,6 +42,9 @@ final readonly class AddRows
      */
     public function handle(array $rows, string $from, bool $takesNewWords, User $by): array
     {
+        if ($rows === []) {
+            return [];
+        }
         $companies = $this->companies($rows);
         $records = new NewRecords($this->clock->now());
         $begun = (new BeginRows($this->sections, $this->inputs, $records, $companies, $takesNewWords))->all($rows);

@@ -79,7 +79,7 @@ final class BeginRows
     private function record(PartyRow $row): Party
     {
         $party = $this->records->begin($row->kind);
-        foreach ($this->inputs->of($party, $row->withoutPositions(), [], [], [], $this->takesNewWords) as $name => $input) {
+        foreach ($this->inputs->of($party, $row->withoutPositions(), $this->takesNewWords) as $name => $input) {
             $section = $this->sections->named(SectionName::from($name));
             if (! $section instanceof SectionOfNew) {
                 throw new \LogicException("No record comes into the book with $name.");

@@ -60,8 +60,11 @@ final readonly class ChangeLines
      */
     private function changes(Import $import, array $lines, User $by): array
     {
-        $made = $this->made($import, array_column($lines, 1), $by);
-        $came = $this->change->handle($lines, $import->settings->takesNewWords, $by);
+        $names = self::byKey(array_column($lines, 1));
+        $companies = MatchRows::companies(array_values($names));
+        $new = $this->made($import, array_diff_key($names, $companies), $by);
+        $made = array_values($new);
+        $came = $this->change->handle($lines, $companies + $new, $import->settings->takesNewWords, $by);
         $first = array_key_first(array_filter($came, fn (mixed $one) => ! $one instanceof \Throwable));
         if ($first === null && $made !== []) {
             // Nobody works there.
@@ -78,26 +81,39 @@ final readonly class ChangeLines
     }
 
     /**
-     * Companies that lines name, and that were not in the book.
+     * Names of companies at which somebody of them works.
      *
      * @param list<PartyRow> $rows
      *
-     * @return list<int>
+     * @return array<string, string> each once, by its key
      */
-    private function made(Import $import, array $rows, User $by): array
+    private static function byKey(array $rows): array
     {
         $names = [];
         foreach (MatchRows::employers($rows) as $name) {
             $names[MatchRows::sortKey($name)] ??= $name;
         }
-        $new = array_diff_key($names, MatchRows::companies(array_values($names)));
 
-        return array_values(array_map(
-            fn (AddedRow|\Throwable $one) => $one instanceof AddedRow ? $one->party->id : throw $one,
-            $this->add->handle(
-                array_map(fn (string $name) => new PartyRow(PartyKind::Company, ['name' => $name]), array_values($new)),
-                $import->name, false, $by,
-            ),
-        ));
+        return $names;
+    }
+
+    /**
+     * Companies that lines name, and that were not in the book.
+     *
+     * @param array<string, string> $names by their keys
+     *
+     * @return array<string, int>
+     */
+    private function made(Import $import, array $names, User $by): array
+    {
+        $came = $this->add->handle(
+            array_map(fn (string $name) => new PartyRow(PartyKind::Company, ['name' => $name]), array_values($names)),
+            $import->name, false, $by,
+        );
+
+        return array_combine(
+            array_keys($names),
+            array_map(fn (AddedRow|\Throwable $one) => $one instanceof AddedRow ? $one->party->id : throw $one, $came),
+        );
     }
 }

@@ -14,7 +14,6 @@ use Almanac\Refusal;
 use App\Actions\Records\SaveSection;
 use App\Actions\Records\Section;
 use App\Actions\Records\Sections;
-use App\Facts\Interchange\MatchRows;
 use App\Facts\Interchange\OfficeReading;
 use App\Facts\Interchange\RowOfParty;
 use App\Models\Party;
@@ -34,6 +33,7 @@ final readonly class ChangeRows
 
     /**
      * @param array<int, array{int, PartyRow, OnExisting}> $rows the record and what is told of it, by line
+     * @param array<string, int> $companies at which they work, by the keys of their names
      * @param bool $takesNewWords whether types that are not in the list are added to it
      *
      * @return array<int, int|\Throwable|null> the state that takes it back, by line; null when no section is different. Those
@@ -41,12 +41,11 @@ final readonly class ChangeRows
      *
      * @throws Refusal|ValidationException when what is no section of somebody cannot be taken: then nobody is another
      */
-    public function handle(array $rows, bool $takesNewWords, User $by): array
+    public function handle(array $rows, array $companies, bool $takesNewWords, User $by): array
     {
         $reads = [...RowOfParty::RELATIONS, ...$this->sections->reads()];
         $parties = Party::query()->with($reads)->findMany(array_column($rows, 0))->keyBy('id');
         $terms = OfficeReading::terms();
-        $companies = MatchRows::companies(MatchRows::employers(array_column($rows, 1)));
         $came = $besides = $saves = [];
         foreach ($rows as $line => [$id, $row, $how]) {
             try {
@@ -78,7 +77,7 @@ final readonly class ChangeRows
     private function inputs(Party $party, RowChanges $changes, array $companies, bool $takesNewWords): array
     {
         $inputs = [];
-        foreach ($this->inputs->of($party, $changes->added, $changes->moved, $changes->held, $companies, $takesNewWords) as $name => $input) {
+        foreach ($this->inputs->of($party, $changes->added, $takesNewWords, $changes->moved, $changes->held, $companies) as $name => $input) {
             $section = $this->sections->named(SectionName::from($name)) ?? throw new \LogicException("There is no section $name.");
             $inputs[] = [$section, $input];
         }

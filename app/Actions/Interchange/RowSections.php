@@ -50,14 +50,14 @@ final readonly class RowSections
     }
 
     /**
+     * @param bool $takesNewWords whether types that are not in the list are added to it
      * @param array<int, Postal> $moved addresses that replace the one at that place
      * @param array<int, Held> $held positions that are other, by their place
      * @param array<string, int> $companies at which the line says that somebody works, by the keys of their names
-     * @param bool $takesNewWords whether types that are not in the list are added to it
      *
      * @return array<string, array<string, mixed>> by the name of the section, in the order in which they are written
      */
-    public function of(Party $party, PartyRow $row, array $moved, array $held, array $companies, bool $takesNewWords): array
+    public function of(Party $party, PartyRow $row, bool $takesNewWords, array $moved = [], array $held = [], array $companies = []): array
     {
         $state = function (SectionName $name) use ($party): array {
             $section = $this->sections->named($name);

@@ -21,10 +21,9 @@ final class KeepOnePrimary
         /** @var array<int, bool> $was */
         $was = Position::query()->toBase()->where('company_id', $companyId)->orderByRaw('until is not null')->orderBy('id')
             ->pluck('is_primary', 'id')->map(fn (mixed $isPrimary) => (bool) $isPrimary)->all();
-        $isAnyMarked = array_filter(array_intersect_key($marked, $was)) !== [];
-        $settled = Primaries::settle(array_map(
-            fn (int $id) => ['position', $isAnyMarked ? $marked[$id] ?? false : $was[$id]], array_combine(array_keys($was), array_keys($was)),
-        ));
+        $just = array_intersect_key($marked, $was);
+        $wanted = in_array(true, $just, true) ? array_replace(array_fill_keys(array_keys($was), false), $just) : $was;
+        $settled = Primaries::settle(array_map(fn (bool $isPrimary) => ['position', $isPrimary], $wanted));
         foreach (array_diff_assoc($settled, $was) as $id => $isPrimary) {
             Position::query()->whereKey($id)->update(['is_primary' => $isPrimary]);
         }

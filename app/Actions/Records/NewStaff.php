@@ -30,8 +30,8 @@ final readonly class NewStaff
     {
         $known = $people->keyBy('id');
         $logged = $changed = [];
-        $once = (new Collection(array_values($companies)))->unique('id')->map(fn (Party $company) => (clone $company)->unsetRelations());
-        foreach ($once->load('staffPositions.duties') as $company) {
+        // One that two names mean is told once.
+        foreach ((new Collection(array_values($companies)))->unique('id')->load('staffPositions.duties') as $company) {
             $came = $company->staffPositions->filter(fn (Position $position) => $known->has($position->person_id));
             if ($came->isEmpty()) {
                 continue;
