@@ -39,12 +39,6 @@ use Tests\TestCase;
 /** The register of fields: two ways to one value, and everything that lists, sorts, finds and filters by it. */
 final class FieldsTest extends TestCase
 {
-    protected function setUp(): void
-    {
-        parent::setUp();
-        config(['almanac.zips' => base_path('tests/Fixtures/zips')]);
-    }
-
     /** @param  list<string>  $mayBeEmpty  what nothing in the demo office has */
     #[TestWith([ListOf::Records, 64, ['made-one-from']])]
     // Nobody writes a note on a document, and nobody is graded, in the demo office.

@@ -25,7 +25,6 @@ final class ListViewsTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        config(['almanac.zips' => base_path('tests/Fixtures/zips')]);
         $this->demo();
         $this->actingAs($this->colleague('maud'));
     }

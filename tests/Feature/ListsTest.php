@@ -20,7 +20,6 @@ final class ListsTest extends TestCase
     {
         parent::setUp();
         $this->asAdministrator();
-        config(['almanac.zips' => base_path('tests/Fixtures/zips')]);
     }
 
     public function test_nonsense_is_said_and_leaves_the_list_usable(): void
