@@ -24,6 +24,7 @@ use Illuminate\Support\Carbon;
  * @property int $user_id
  * @property int|null $checked_to the last change that was known when its lines were checked
  * @property int|null $last_change_id
+ * @property int $highest_number that a line of it has, up to which they go to nobody else of it
  * @property Carbon $updated_at
  * @property-read User $user
  */
@@ -40,7 +41,7 @@ final class Import extends Model
 
     protected $attributes = [
         'taken' => 0, 'failure' => '', 'of' => self::DOCUMENTS,
-        'settings' => '{}', 'lines' => 0,
+        'settings' => '{}', 'lines' => 0, 'highest_number' => 0,
     ];
 
     protected function casts(): array

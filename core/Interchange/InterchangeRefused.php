@@ -181,6 +181,12 @@ final class InterchangeRefused extends Refusal
         return new self("It is of the same document as line $line.");
     }
 
+    /** @param  string  $what  "IBAN" */
+    public static function oneOnly(string $what): self
+    {
+        return new self("Another $what stands on this line. A record has one of a kind in force: leave the one that is not.");
+    }
+
     public static function nobodyLikely(): self
     {
         return new self('There is nobody to take for any of them. Say of each what it is.');

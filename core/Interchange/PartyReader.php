@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Almanac\Interchange;
 
+use Almanac\Banking\AccountKind;
 use Almanac\Banking\AccountUse;
 use Almanac\Banking\BankAccount;
 use Almanac\Finding\Fold;
@@ -170,15 +171,17 @@ final class PartyReader
             $cell = $line->cell($key);
             $parts[$key] = $cell === null ? '' : (string) $this->at($cell[0], fn () => NamePart::tidy($cell[1]));
         }
-        $whole = $line->cell('name');
-        if ($parts['given'] === '' && $parts['family'] === '' && $whole !== null) {
-            $read = $this->at($whole[0], fn () => TypedPersonName::read($whole[1])->name);
+        $whole = $parts['given'] === '' || $parts['family'] === '' ? $line->cell('name') : null;
+        $read = $whole === null ? null : $this->at($whole[0], fn () => TypedPersonName::read($whole[1])->name);
+        $isMore = fn (PersonName $read): bool => in_array(Fold::text($parts['given']), ['', Fold::text($read->given)], true)
+            && in_array(Fold::text($parts['family']), ['', Fold::text($read->family)], true);
+        if ($whole !== null && ($read === null || $isMore($read))) {
             $parts = ($read === null ? [] : PartyColumns::nameParts($read)) + array_filter(
                 $parts,
                 fn (string $part) => $part !== '',
             ) + $parts;
         } else {
-            // The whole name says nothing that its parts do not.
+            // The whole name says nothing that its parts do not, or something else.
             $this->at($line->column('given', 'family', 'name', 'company'), fn () => PersonName::of($parts['given'], $parts['family']));
         }
 
@@ -207,7 +210,7 @@ final class PartyReader
         $values = [];
         foreach ($line->all() as [$column, $target, $text]) {
             $key = $target->key === 'detail' ? $target->text() : $target->key;
-            $value = $this->at($column, fn () => $this->plain->read($key, $text));
+            $value = $this->at($column, fn () => $this->plain->read($key, $text, $this->currency($line, $key)));
             if (is_string($value)) {
                 $values[$key] = $value;
             }
@@ -222,6 +225,18 @@ final class PartyReader
         }
 
         return $values + array_fill_keys($this->office->roles, 'yes');
+    }
+
+    /** In which a limit is: that of the side, where the line names one. */
+    private function currency(TargetedLine $line, string $key): ?string
+    {
+        $said = str_ends_with($key, '-limit') ? $line->text(substr($key, 0, -strlen('limit')).'currency') : '';
+        try {
+            return $said === '' ? null : $this->plain->read('client-currency', $said);
+        } catch (Refusal) {
+            // Told where it stands.
+            return null;
+        }
     }
 
     /** @return array<string, string> what only people have */
@@ -290,14 +305,15 @@ final class PartyReader
     private function codes(TargetedLine $line): array
     {
         $codes = [];
-        foreach ($line->of('code') as [$column, $target, $text]) {
+        foreach ($line->several('code') as [$column, $text, $target]) {
             $value = $this->at($column, fn () => NamePart::tidy($text));
             if ($value !== null && $value !== '') {
-                $codes[] = ['system' => $target->label === '' ? 'number' : $target->label, 'value' => $value];
+                $system = $target->label === '' ? 'number' : $target->label;
+                $codes[Fold::text($system)."\n".Fold::text($value)] ??= ['system' => $system, 'value' => $value];
             }
         }
 
-        return $codes;
+        return array_values($codes);
     }
 
     /** @return list<TaxNumber> */
@@ -320,7 +336,7 @@ final class PartyReader
             }
         }
 
-        return $numbers;
+        return array_values(array_unique($numbers, SORT_REGULAR));
     }
 
     /** @return list<Account> */
@@ -340,21 +356,28 @@ final class PartyReader
                 $of('sort-code') !== '' => BankAccount::uk($of('sort-code'), $of('bank-account')),
                 default => BankAccount::us($of('routing'), $of('bank-account'), $use),
             });
-            if ($account !== null) {
-                $accounts[] = [
-                    'kind' => $account->kind->value, 'iban' => $of('iban') === '' ? '' : $account->account,
-                    'bic' => $of('bic'), 'routing' => $of('routing'),
-                    'sortCode' => $of('sort-code'), 'account' => $of('iban') === '' ? $account->account : '', 'use' => $use->value,
+            $ofKind = $account === null ? null : $accounts[$account->kind->value] ?? null;
+            if ($account !== null && $ofKind !== null) {
+                // The same one in two places is one.
+                $ofKind[0]->identity() === $account->identity()
+                    || $this->problems[] = [$column, InterchangeRefused::oneOnly($account->kind->title())->getMessage()];
+            } elseif ($account !== null) {
+                $accounts[$account->kind->value] = [$account, [
+                    'kind' => $account->kind->value, 'iban' => $account->kind === AccountKind::Iban ? $account->account : '',
+                    'bic' => $account->kind === AccountKind::Iban ? $of('bic') : '',
+                    'routing' => $account->kind === AccountKind::UsAccount ? $of('routing') : '',
+                    'sortCode' => $account->kind === AccountKind::UkAccount ? $of('sort-code') : '',
+                    'account' => $account->kind === AccountKind::Iban ? '' : $account->account, 'use' => $use->value,
                     'holder' => (string) $this->at(
                         $group['account-holder'][0][0] ?? $column,
                         fn () => NamePart::tidy($of('account-holder')),
                     ),
                     'bankName' => (string) $this->at($group['bank-name'][0][0] ?? $column, fn () => NamePart::tidy($of('bank-name'))),
-                ] + $empty;
+                ] + $empty];
             }
         }
 
-        return $accounts;
+        return array_column($accounts, 1);
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Almanac\Interchange;
 
+use Almanac\Names\NameRefused;
+use Almanac\Names\PersonName;
 use Almanac\Records\PartyKind;
 
 /**
@@ -31,7 +33,7 @@ final readonly class PartyRow
      * @param list<string> $tags
      * @param list<Code> $codes
      * @param list<TaxNumber> $taxNumbers
-     * @param list<Account> $accounts
+     * @param list<Account> $accounts those in force before those on hold
      */
     public function __construct(
         public PartyKind $kind,
@@ -53,9 +55,21 @@ final readonly class PartyRow
         return new self(...['positions' => []] + get_object_vars($this));
     }
 
+    /** @return list<Account> of each kind the one in force, else the one that is on hold */
+    public function accountsOfAKind(): array
+    {
+        return array_values(array_column(array_reverse($this->accounts), null, 'kind'));
+    }
+
     public function value(string $key): string
     {
         return $this->values[$key] ?? '';
+    }
+
+    /** @throws NameRefused when it is of a company */
+    public function personName(): PersonName
+    {
+        return PersonName::of($this->value('given'), $this->value('family'), middle: $this->value('middle'), suffix: $this->value('suffix'));
     }
 
     /** As it would be shown in a list. */

@@ -39,11 +39,13 @@ final readonly class PlainValues
     }
 
     /**
+     * @param string|null $currency ISO 4217, of an amount that is not in the office's
+     *
      * @return string|null null where the column is none that holds a single value
      *
      * @throws Refusal when it cannot be read
      */
-    public function read(string $key, string $text): ?string
+    public function read(string $key, string $text, ?string $currency = null): ?string
     {
         if (str_starts_with($key, 'detail:')) {
             $field = $this->office->fields[$key] ?? null;
@@ -64,7 +66,7 @@ final readonly class PlainValues
             'grade' => (string) Grade::of(self::number($text)),
             'form-on', 'balance-on' => $this->office->days->read($text)->toIso(),
             'receivable', 'payable' => $this->opening($text),
-            default => $this->ofSide($key, $text),
+            default => $this->ofSide($key, $text, $currency ?? $this->office->currency),
         };
     }
 
@@ -128,10 +130,15 @@ final readonly class PlainValues
     {
         $amount = Money::fromTyped($text, $this->office->currency, $this->office->sign);
 
-        return $amount->isNegative() ? throw LedgerRefused::openingBelowZero() : $amount->toDecimal();
+        return match (true) {
+            $amount->isNegative() => throw LedgerRefused::openingBelowZero(),
+            // Nothing was owed.
+            $amount->isZero() => '',
+            default => $amount->toDecimal(),
+        };
     }
 
-    private function ofSide(string $key, string $text): ?string
+    private function ofSide(string $key, string $text, string $currency): ?string
     {
         foreach (Side::cases() as $side) {
             if (! str_starts_with($key, "$side->value-")) {
@@ -148,7 +155,7 @@ final readonly class PlainValues
                 SideField::PayBy => self::choice($text === 'check' ? 'cheque' : $text, PayBy::cases()),
                 SideField::Discount => (string) Percent::of(trim(str_replace('%', '', $text))),
                 SideField::Currency => Money::zero(mb_strtoupper(trim($text)))->currency,
-                SideField::Limit => Money::fromTyped($text, $this->office->currency, $this->office->sign)->toDecimal(),
+                SideField::Limit => Money::fromTyped($text, $currency, $this->office->sign)->toDecimal(),
                 SideField::SendTo, SideField::Reference, SideField::AccountNumber => NamePart::tidy($text),
                 default => null,
             };

@@ -13,6 +13,8 @@ use Almanac\TaxIds\TaxIdKind;
  *
  * @phpstan-import-type Postal from PartyRow
  * @phpstan-import-type Held from PartyRow
+ * @phpstan-import-type Code from PartyRow
+ * @phpstan-import-type TaxNumber from PartyRow
  * @phpstan-import-type Account from PartyRow
  */
 final class RowChanges
@@ -173,47 +175,61 @@ final class RowChanges
         return $added;
     }
 
-    /** @return list<array{system: string, value: string}> */
+    /** @return list<Code> */
     private function codes(): array
     {
-        $added = [];
-        foreach ($this->read->codes as $code) {
-            $was = array_column(
-                array_filter($this->kept->codes, fn (array $one) => Fold::text($one['system']) === Fold::text($code['system'])),
-                'value',
-            );
-            if ($was === [] || ($this->takes && ! in_array(Fold::text($code['value']), array_map(Fold::text(...), $was), true))) {
-                $added[] = $code;
-                $this->say('code', ucfirst($code['system']), $was[0] ?? '', $code['value']);
-            }
-        }
-
-        return $added;
+        return $this->several(
+            $this->kept->codes,
+            $this->read->codes,
+            fn (array $one) => Fold::text($one['system']),
+            fn (array $one) => Fold::text($one['value']),
+            fn (array $one, string $was) => $this->say('code', ucfirst($one['system']), $was, $one['value']),
+        );
     }
 
-    /** @return list<array{kind: string, country: string, value: string}> */
+    /** @return list<TaxNumber> */
     private function taxNumbers(): array
     {
-        $added = [];
-        foreach ($this->read->taxNumbers as $number) {
-            $was = array_column(
-                array_filter(
-                    $this->kept->taxNumbers,
-                    fn (array $one) => $one['kind'] === $number['kind'] && $one['country'] === $number['country'],
-                ),
-                'value',
-            );
-            if ($was === [] || ($this->takes && ! in_array($number['value'], $was, true))) {
-                $added[] = $number;
-                // They are private: that there is another is told, and not which.
-                $this->say(
-                    'tax', TaxIdKind::from($number['kind'])->title(), $was === [] ? '' : self::masked($was[0]),
-                    self::masked($number['value']),
-                );
+        return $this->several(
+            $this->kept->taxNumbers,
+            $this->read->taxNumbers,
+            fn (array $one) => "$one[kind] $one[country]",
+            fn (array $one) => $one['value'],
+            // They are private: that there is another is told, and not which.
+            fn (array $one, string $was) => $this->say(
+                'tax', TaxIdKind::from($one['kind'])->title(), $was === '' ? '' : self::masked($was), self::masked($one['value']),
+            ),
+        );
+    }
+
+    /**
+     * Those of which there may be several of a kind: a new one takes the place of one that the line does not name.
+     *
+     * @template T of array{value: string, ...}
+     *
+     * @param list<T> $kept
+     * @param list<T> $read
+     * @param \Closure(T): string $kind
+     * @param \Closure(T): string $value
+     * @param \Closure(T, string): void $say what it says, and in whose place
+     *
+     * @return list<T> with those of the line that are there already, where there are others
+     */
+    private function several(array $kept, array $read, \Closure $kind, \Closure $value, \Closure $say): array
+    {
+        $kinds = array_map($kind, $kept);
+        $stay = $new = [];
+        foreach (Places::of($kept, $read, $kind, $value) as $at => $place) {
+            $one = $read[$at];
+            if ($place !== null && $value($kept[$place]) === $value($one)) {
+                $stay[] = $kept[$place];
+            } elseif ($this->takes || ! in_array($kind($one), $kinds, true)) {
+                $new[] = $one;
+                $say($one, $place === null ? '' : $kept[$place]['value']);
             }
         }
 
-        return $added;
+        return $new === [] ? [] : [...$stay, ...$new];
     }
 
     /** @return list<Account> */

@@ -84,7 +84,7 @@ final readonly class RowWriter
             'taxNumbers' => array_map(fn (array $one) => ['value' => $this->masked($one['value'])] + $one, $row->taxNumbers),
             'bankDetails' => array_map(
                 fn (array $one) => ['iban' => $this->masked($one['iban']), 'account' => $this->masked($one['account'])] + $one,
-                $row->accounts,
+                $row->accountsOfAKind(),
             ),
         ];
     }
@@ -108,12 +108,12 @@ final readonly class RowWriter
                 $key === 'company' => array_push($cells, ...$this->several($row->positions, self::HELD, $this->most['position'] ?? 0)),
                 $key === 'iban' => array_push(
                     $cells,
-                    ...$this->several($row->accounts, self::ACCOUNT, $this->most['account'] ?? 0, ['iban', 'bank-account']),
+                    ...$this->several($row->accountsOfAKind(), self::ACCOUNT, $this->most['account'] ?? 0, ['iban', 'bank-account']),
                 ),
                 $key === 'code' => array_push(
                     $cells,
                     ...array_map(
-                        fn (string $system) => ["$column->title, $system", self::of($row->codes, 'system', $system)],
+                        fn (string $system) => ["$column->title, $system", self::ofSystem($row->codes, $system)],
                         $this->systems,
                     ),
                 ),
@@ -213,8 +213,8 @@ final readonly class RowWriter
     }
 
     /** @param  list<array{system: string, value: string}>  $codes */
-    private static function of(array $codes, string $key, string $wanted): string
+    private static function ofSystem(array $codes, string $system): string
     {
-        return array_column($codes, 'value', $key)[$wanted] ?? '';
+        return implode('; ', array_column(array_filter($codes, fn (array $one) => $one['system'] === $system), 'value'));
     }
 }

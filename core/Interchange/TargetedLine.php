@@ -83,14 +83,14 @@ final readonly class TargetedLine
         return 0;
     }
 
-    /** @return list<array{int, string}> the parts of cells in which several stand, with semicolons or on lines */
+    /** @return list<array{int, string, Target}> the parts of cells in which several stand, with semicolons or on lines */
     public function several(string $key): array
     {
         $parts = [];
-        foreach ($this->of($key) as [$column, , $text]) {
+        foreach ($this->of($key) as [$column, $target, $text]) {
             foreach (preg_split('/[;\n]+/', $text) ?: [] as $part) {
                 if (trim($part) !== '') {
-                    $parts[] = [$column, trim($part)];
+                    $parts[] = [$column, trim($part), $target];
                 }
             }
         }

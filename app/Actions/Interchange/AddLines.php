@@ -7,6 +7,7 @@ namespace App\Actions\Interchange;
 use Almanac\Interchange\InterchangeRefused;
 use Almanac\Interchange\LineDone;
 use Almanac\Interchange\PartyRow;
+use App\Facts\Interchange\LinesAlike;
 use App\Facts\Interchange\MatchRows;
 use App\Facts\Interchange\RowMatch;
 use App\Models\Import;
@@ -44,7 +45,7 @@ final readonly class AddLines
                 $done[$line] = LineResults::refused(InterchangeRefused::otherThanChecked());
             }
         }
-        $add = fn (array $some) => $this->add->handle($some, $import->name, $import->settings->takesNewWords, $by);
+        $add = fn (array $some) => $this->add->handle($some, $import->name, $import->highest_number, $import->settings->takesNewWords, $by);
 
         return $done + array_map(fn (AddedRow|\Throwable $one) => $one instanceof AddedRow ? [
             'done' => LineDone::Added->value,
@@ -64,10 +65,12 @@ final readonly class AddLines
      */
     private function known(Collection $lines, array $rows, ?array $among): array
     {
-        $asked = $among === [] ? [] : $lines->whereNull('decision')->pluck('line')->all();
-        $rows = array_intersect_key($rows, array_flip($asked));
+        $asked = $among === [] ? $lines->take(0) : $lines->whereNull('decision')->whereIn('line', array_keys($rows));
+        $rows = array_intersect_key($rows, $asked->keyBy('line')->all());
         $matches = $rows === [] ? [] : MatchRows::of($rows, MatchRows::alike($rows, withCompanies: false), $among);
+        $before = LinesAlike::of($asked)->records;
 
-        return array_filter(array_map(fn (RowMatch $match) => $match->recordId, $matches));
+        return array_filter(array_map(fn (RowMatch $match) => $match->recordId, $matches))
+            + ($before === [] ? [] : array_intersect($before, Party::query()->whereIntegerInRaw('id', $before)->pluck('id')->all()));
     }
 }

@@ -35,18 +35,19 @@ final readonly class AddRows
     /**
      * @param array<int, PartyRow> $rows by line
      * @param string $from what they come in with
+     * @param int $reserved up to which numbers are for those of the file that have one
      *
      * @return array<int, AddedRow|Refusal|ValidationException> what came of each, by line
      *
      * @throws Refusal|ValidationException when what is no section of somebody cannot be taken: then nobody is in the book
      */
-    public function handle(array $rows, string $from, bool $takesNewWords, User $by): array
+    public function handle(array $rows, string $from, int $reserved, bool $takesNewWords, User $by): array
     {
         if ($rows === []) {
             return [];
         }
         $companies = $this->companies($rows);
-        $records = new NewRecords($this->clock->now());
+        $records = new NewRecords($this->clock->now(), $reserved);
         $begun = (new BeginRows($this->sections, $this->inputs, $records, $companies, $takesNewWords))->all($rows);
         $added = array_filter($begun, fn ($one) => $one instanceof AddedRow);
         foreach ($added as $line => $one) {

@@ -108,7 +108,7 @@ final readonly class ChangeLines
     {
         $came = $this->add->handle(
             array_map(fn (string $name) => new PartyRow(PartyKind::Company, ['name' => $name]), array_values($names)),
-            $import->name, false, $by,
+            $import->name, $import->highest_number, false, $by,
         );
 
         return array_combine(

@@ -17,6 +17,7 @@ use Almanac\LookAlikes\Likeness;
 use Almanac\LookAlikes\Verdict;
 use Almanac\Records\PartyKind;
 use App\Database\LongWork;
+use App\Facts\Interchange\LinesAlike;
 use App\Facts\Interchange\MatchRows;
 use App\Facts\Interchange\OfficeReading;
 use App\Facts\Interchange\RowMatch;
@@ -49,18 +50,18 @@ final class CheckLines
         $reader = PartyReader::of($import->settings->read(), $this->office->of($import->settings));
         $done = 0;
         $after = -1;
-        $import->update(['checked_to' => (int) Change::query()->max('id')]);
+        $import->update(['checked_to' => (int) Change::query()->max('id'), 'highest_number' => 0]);
         do {
             $lines = $import->importLines()->where('line', '>', $after)->limit(self::CHUNK)->get();
-            $rows = $this->checked($import, $lines, $reader);
+            [$rows, $highest] = $this->checked($import, $lines, $reader);
             $done += count($rows);
             $after = $lines->last()->line ?? $after;
-            LongWork::step(function () use ($import, $rows, $done): void {
+            LongWork::step(function () use ($import, $rows, $highest, $done): void {
                 if ($import->refresh()->state !== ImportState::Checking) {
                     throw InterchangeRefused::forgotten();
                 }
                 $this->keep($rows);
-                $import->update(['taken' => $done]);
+                $import->update(['taken' => $done, 'highest_number' => max($import->highest_number, $highest)]);
             });
         } while ($lines->count() === self::CHUNK);
         LongWork::step(
@@ -81,14 +82,16 @@ final class CheckLines
         $this->seen = [];
         $reader = PartyReader::of($import->settings->read(), $this->office->of($import->settings));
         foreach ($lines->chunk(self::CHUNK) as $some) {
-            $this->keep($this->checked($import, $some->values(), $reader, withTwins: false));
+            [$rows, $highest] = $this->checked($import, $some->values(), $reader, withTwins: false);
+            $this->keep($rows);
+            $import->update(['highest_number' => max($import->highest_number, $highest)]);
         }
     }
 
     /**
      * @param Collection<int, ImportLine> $lines
      *
-     * @return list<array<string, mixed>> as they are kept
+     * @return array{list<array<string, mixed>>, int} as they are kept, and the highest number that one of them has
      */
     private function checked(Import $import, Collection $lines, PartyReader $reader, bool $withTwins = true): array
     {
@@ -99,15 +102,17 @@ final class CheckLines
         $rows = array_filter(array_map(fn (ReadLine $one) => $one->row, $read));
         $alike = MatchRows::alike($rows);
         $matches = MatchRows::of($rows, $alike);
-        $kept = $this->recordsOf($lines, $matches);
+        $same = LinesAlike::of($lines);
+        $kept = $this->recordsOf($lines, $matches, $same->records);
         $terms = OfficeReading::terms();
         $checked = [];
         foreach ($lines as $line) {
             $row = $rows[$line->line] ?? null;
-            $twin = $row === null || ! $withTwins ? null : $this->twin($import, $line->line, $alike[$line->line], $reader);
+            $twin = $row === null || ! $withTwins ? null : $this->twin($import, $line->line, $alike[$line->line], $reader) ?? $same->earlier[$line->line] ?? null;
+            $before = $kept[$same->records[$line->line] ?? 0] ?? null;
             [$outcome, $recordId, $message] = $row === null
                 ? [$line->decision === ImportLine::OUT ? LineOutcome::LeftOut : LineOutcome::Wrong, null, '']
-                : $this->outcome($import, $line, $row, $matches[$line->line], $twin, $kept, $terms);
+                : $this->outcome($import, $line, $row, $matches[$line->line], $before?->kind === $row->kind ? $before->id : null, $twin, $kept, $terms);
             $checked[] = [
                 'outcome' => $outcome->value,
                 'record_id' => $recordId,
@@ -118,24 +123,34 @@ final class CheckLines
             ] + $line->getAttributes();
         }
 
-        return $checked;
+        return [$checked, max([0, ...array_map(fn (PartyRow $row) => (int) $row->value('number'), array_values($rows))])];
     }
 
     /**
+     * @param int|null $before whom the same line of another file came to
+     * @param int|null $twin an earlier line of the file that is the same
      * @param array<int, Party> $kept by record
      * @param array<string, string> $terms
      *
      * @return array{LineOutcome, int|null, string} whom it is about, and what there is to say
      */
-    private function outcome(Import $import, ImportLine $line, PartyRow $row, RowMatch $match, ?int $twin, array $kept, array $terms): array
-    {
+    private function outcome(
+        Import $import,
+        ImportLine $line,
+        PartyRow $row,
+        RowMatch $match,
+        ?int $before,
+        ?int $twin,
+        array $kept,
+        array $terms,
+    ): array {
         if ($line->decision === ImportLine::OUT) {
             return [LineOutcome::LeftOut, null, ''];
         }
         if ($line->decision === ImportLine::NEW) {
             return [LineOutcome::New, null, ''];
         }
-        $id = $line->decision === ImportLine::RECORD ? $line->record_id : $match->recordId;
+        $id = $line->decision === ImportLine::RECORD ? $line->record_id : $before ?? $match->recordId;
         if ($id === null) {
             return match (true) {
                 $twin !== null => [LineOutcome::Doubtful, null, "Line $twin of the file looks the same."],
@@ -165,12 +180,13 @@ final class CheckLines
     /**
      * @param Collection<int, ImportLine> $lines
      * @param array<int, RowMatch> $matches
+     * @param array<int, int> $before
      *
      * @return array<int, Party>
      */
-    private function recordsOf(Collection $lines, array $matches): array
+    private function recordsOf(Collection $lines, array $matches, array $before): array
     {
-        $ids = array_filter(array_map(fn (RowMatch $match) => $match->recordId, $matches));
+        $ids = [...array_filter(array_map(fn (RowMatch $match) => $match->recordId, $matches)), ...$before];
         foreach ($lines as $line) {
             if ($line->decision === ImportLine::RECORD) {
                 $ids[] = $line->record_id;

@@ -16,6 +16,7 @@ use Almanac\Interchange\TableFile;
 use Almanac\Interchange\UblTable;
 use Almanac\Money\DecimalSign;
 use App\Database\LongWork;
+use App\Facts\Interchange\LinesAlike;
 use App\Facts\Interchange\OfficeReading;
 use App\Facts\Interchange\RememberedColumns;
 use App\Models\Import;
@@ -36,8 +37,7 @@ final readonly class ReadLines
         $path = Storage::path($import->path);
         $sheets = TableFile::sheets($settings->format, $path);
         LongWork::step(fn () => $import->importLines()->delete());
-        $columns = [];
-        $rows = [];
+        $columns = $rows = $headings = [];
         $count = 0;
         $hasHeadings = $settings->hasHeadings;
         foreach (TableFile::rows($settings->format, $path, $settings->sheet) as $line => $cells) {
@@ -47,6 +47,8 @@ final readonly class ReadLines
                     || ($settings->columns === [] ? $this->isHeading($cells) : $settings->hasHeadings);
                 $columns = ColumnFacts::named($cells, $hasHeadings);
                 if ($hasHeadings) {
+                    $headings = $cells;
+
                     continue;
                 }
             }
@@ -60,6 +62,7 @@ final readonly class ReadLines
             $rows[] = [
                 'import_id' => $import->id, 'line' => $line, 'cells' => ImportLine::kept($cells),
                 'outcome' => LineOutcome::New->value, 'head' => $line,
+                'fingerprint' => $import->isOfRecords() ? LinesAlike::fingerprint($headings, $cells) : '',
             ];
             $count++;
             if (count($rows) === self::CHUNK) {

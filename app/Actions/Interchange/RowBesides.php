@@ -40,6 +40,8 @@ final readonly class RowBesides
      */
     public function handle(Party $party, PartyRow $row, User $by): void
     {
+        // Each of them reads it again within the lock, and with it whatever was read of it before.
+        $party = $party->withoutRelations();
         foreach ($row->accounts as $account) {
             $this->bank->add($party, $account, $by);
         }
@@ -65,8 +67,6 @@ final readonly class RowBesides
     /** Empty for nothing. */
     private static function amount(PartyRow $row, Side $side): string
     {
-        $amount = $row->value($side === Side::Client ? 'receivable' : 'payable');
-
-        return $amount !== '' && (float) $amount !== 0.0 ? $amount : '';
+        return $row->value($side === Side::Client ? 'receivable' : 'payable');
     }
 }

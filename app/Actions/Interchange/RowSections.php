@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions\Interchange;
 
+use Almanac\Finding\Fold;
 use Almanac\Interchange\PartyColumns;
 use Almanac\Interchange\PartyRow;
+use Almanac\Interchange\Places;
 use Almanac\Reach\ContactKind;
 use Almanac\Reach\PhoneNumber;
 use Almanac\Reach\ReachRefused;
@@ -210,16 +212,12 @@ final readonly class RowSections
                 ListItem::query()->firstOrCreate(['list' => OfficeList::Types, 'name' => $type]);
             }
         }
-        // A number of a system that is there already is that one, corrected.
-        $codes = array_column($kept['codes'], null, 'system');
-        foreach ($row->codes as $code) {
-            $codes[$code['system']] = $code + ['id' => $codes[$code['system']]['id'] ?? null];
-        }
+        $codes = self::placed($kept['codes'], $row->codes, fn (array $one) => Fold::text((string) $one['system']), fn (array $one) => Fold::text((string) $one['value']));
 
         return [
             'types' => array_values(array_unique([...$kept['types'], ...$row->types])),
             'tags' => array_values(array_unique([...$kept['tags'], ...$row->tags])),
-            'codes' => array_values($codes),
+            'codes' => $codes,
         ] + $changes + $kept;
     }
 
@@ -254,15 +252,28 @@ final readonly class RowSections
         $kept = $state(SectionName::TaxNumbers);
         /** @var list<array{id: int|null, kind: string, country: string, value: string}> $rows */
         $rows = $kept['taxNumbers'];
-        foreach ($row->taxNumbers as $number) {
-            $at = array_key_first(array_filter(
-                $rows,
-                fn (array $one) => $one['kind'] === $number['kind'] && $one['country'] === $number['country'],
-            ));
-            $rows[$at ?? count($rows)] = $number + ['id' => $at === null ? null : $rows[$at]['id']];
-        }
+        $rows = self::placed($rows, $row->taxNumbers, fn (array $one) => "$one[kind] $one[country]", fn (array $one) => (string) $one['value']);
 
         return ['taxNumbers' => $rows] + ($form === [] ? [] : ['formOn' => $form['form-on']]) + $kept;
+    }
+
+    /**
+     * One that takes the place of another is that one, corrected.
+     *
+     * @param list<array<string, int|string|null>> $rows
+     * @param list<array<string, int|string|null>> $read
+     * @param \Closure(array<string, int|string|null>): string $kind
+     * @param \Closure(array<string, int|string|null>): string $value
+     *
+     * @return list<array<string, int|string|null>>
+     */
+    private static function placed(array $rows, array $read, \Closure $kind, \Closure $value): array
+    {
+        foreach (Places::of($rows, $read, $kind, $value) as $at => $place) {
+            $rows[$place ?? count($rows)] = $read[$at] + ['id' => $place === null ? null : $rows[$place]['id']];
+        }
+
+        return $rows;
     }
 
     /**

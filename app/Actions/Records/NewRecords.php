@@ -49,7 +49,8 @@ final class NewRecords
     /** @var array<string, string> of the rows that say when they were written */
     private readonly array $stamps;
 
-    public function __construct(private readonly CarbonImmutable $now)
+    /** @param  int  $reserved  up to which numbers are for those that want one */
+    public function __construct(private readonly CarbonImmutable $now, private readonly int $reserved = 0)
     {
         $stamp = (string) (new Party)->fromDateTime($now);
         $this->stamps = ['created_at' => $stamp, 'updated_at' => $stamp];
@@ -148,7 +149,7 @@ final class NewRecords
         $this->lastNumber ??= RecordNumbers::last();
         $isFree = $wanted > $this->lastNumber
             || ($wanted > 0 && ! isset($this->numbers[$wanted]) && RecordNumbers::isFree($wanted));
-        $number = $isFree ? $wanted : $this->lastNumber + 1;
+        $number = $isFree ? $wanted : max($this->lastNumber, $this->reserved) + 1;
         $this->numbers[$number] = true;
         $this->lastNumber = max($this->lastNumber, $number);
 

@@ -112,7 +112,10 @@ final readonly class TermsSection implements SectionOfNew
     {
         $own = $this->read($party, $input);
         $kept = $this->isClientSide ? $party->clientTerms()->firstOrNew() : $party->vendorTerms()->firstOrNew();
-        $kept->fill($own)->save();
+        $kept->fill($own);
+        $columns = ['payment_terms_id', 'shorthand', ...array_map(SideDefaults::column(...), SideField::of($this->side()))];
+        // Terms of their own that say nothing are none.
+        array_filter($kept->only($columns), fn (mixed $value) => $value !== null) === [] ? $kept->delete() : $kept->save();
     }
 
     /**

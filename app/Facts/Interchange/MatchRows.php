@@ -53,6 +53,13 @@ final class MatchRows
             fn (PartyRow $row) => $row->value('name'),
             array_filter($rows, fn (PartyRow $row) => $row->kind === PartyKind::Company),
         ))), $isAsked);
+        // Of whom only half a name is known, and nothing else by which anybody is found.
+        $halves = array_map(
+            fn (PartyRow $row) => Fold::text($row->personName()->fileAs()),
+            array_filter(array_diff_key($rows, $shared), fn (PartyRow $row) => $row->kind === PartyKind::Person
+                && ($row->value('given') === '' || $row->value('family') === '')),
+        );
+        $called = self::called(PartyKind::Person, $halves);
         $found = [];
         foreach ($rows as $line => $row) {
             $match = self::compared(
@@ -65,6 +72,10 @@ final class MatchRows
             $found[$line] = match (true) {
                 // A company that is called so to the letter, where no other could be meant either.
                 $number === null && $match->recordId === null && array_column($match->candidates, 'id') === [$named] => new RowMatch($named, []),
+                $number === null && isset($halves[$line]) => new RowMatch(null, array_map(
+                    fn (int $id) => ['id' => $id, 'isSure' => false],
+                    array_slice(array_values(array_filter($called[$halves[$line]] ?? [], $isAsked)), 0, self::CANDIDATES),
+                )),
                 $number === null => $match,
                 // Our number, and they are not unlike: that is who is meant. Else it may be a number of another book.
                 $match->candidates !== [] => new RowMatch($number, []),
@@ -204,17 +215,23 @@ final class MatchRows
      */
     public static function companies(array $names): array
     {
-        $keys = [];
-        foreach (array_unique($names) as $name) {
-            $keys[self::sortKey($name)] = true;
-        }
+        return array_map(fn (array $ids) => min($ids), self::called(PartyKind::Company, array_map(self::sortKey(...), array_unique($names))));
+    }
+
+    /**
+     * Those in use who are called so to the letter.
+     *
+     * @param array<int, string> $keys
+     *
+     * @return array<string, non-empty-list<int>> by the name without case and accents
+     */
+    private static function called(PartyKind $kind, array $keys): array
+    {
         $found = [];
-        foreach (array_chunk(array_keys($keys), self::ASKED) as $some) {
-            $rows = DB::table('parties')
-                ->whereIn('sort_key', array_map(strval(...), $some))->where('kind', PartyKind::Company->value)
-                ->whereNull('archived_on');
-            foreach ($rows->orderByDesc('id')->get(['id', 'sort_key']) as $row) {
-                $found[(string) $row->sort_key] = (int) $row->id;
+        foreach (array_chunk(array_values(array_unique($keys)), self::ASKED) as $some) {
+            $rows = DB::table('parties')->whereIn('sort_key', $some)->where('kind', $kind->value)->whereNull('archived_on');
+            foreach ($rows->orderBy('id')->get(['id', 'sort_key']) as $row) {
+                $found[(string) $row->sort_key][] = (int) $row->id;
             }
         }
 

@@ -134,7 +134,7 @@ final class RowOfParty
     private static function accounts(Party $party): array
     {
         $accounts = [];
-        foreach ($party->bankDetails as $detail) {
+        foreach ($party->bankDetails->sortBy(fn (BankDetail $detail) => $detail->state === BankState::OnHold) as $detail) {
             $account = in_array($detail->state, [BankState::Confirmed, ...BankDetail::WAITING], true) ? $detail->account() : null;
             if ($account !== null) {
                 $isIban = $account->kind === AccountKind::Iban;

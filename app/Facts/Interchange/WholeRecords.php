@@ -119,7 +119,7 @@ final readonly class WholeRecords
             'address' => $this->most($ids, 'address_uses'),
             'position' => $this->most($ids, 'positions', column: 'person_id'),
             'account' => $this->most($ids, 'bank_details', fn (Builder $rows) => $rows->where('kind', '!=', BankDetail::PAYEE)
-                ->whereIn('state', array_map(fn (BankState $state) => $state->value, [BankState::Confirmed, ...BankDetail::WAITING]))),
+                ->whereIn('state', array_map(fn (BankState $state) => $state->value, [BankState::Confirmed, ...BankDetail::WAITING])), counted: 'distinct kind'),
         ];
         $fields = OfficeReading::fieldNames();
         $secret = array_filter(
@@ -142,13 +142,13 @@ final readonly class WholeRecords
      *
      * @return int how many a record has at the most
      */
-    private function most(Collection $ids, string $table, ?\Closure $where = null, string $column = 'party_id'): int
+    private function most(Collection $ids, string $table, ?\Closure $where = null, string $column = 'party_id', string $counted = '*'): int
     {
         // Of one record among them its own; of a long list those of the whole book, which is no more.
         $rows = DB::table($table)->when($ids->count() <= self::CHUNK, fn (Builder $all) => $all->whereIntegerInRaw($column, $ids->all()));
         $where === null ?: $where($rows);
 
-        return min(self::MOST, (int) DB::query()->fromSub($rows->selectRaw('count(*) as n')->groupBy($column), 'counted')->max('n'));
+        return min(self::MOST, (int) DB::query()->fromSub($rows->selectRaw("count($counted) as n")->groupBy($column), 'counted')->max('n'));
     }
 
     /**

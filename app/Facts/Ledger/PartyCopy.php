@@ -10,6 +10,7 @@ use Almanac\Addresses\Recipient;
 use Almanac\Calendar\Day;
 use Almanac\TaxIds\TaxIdKind;
 use Almanac\Terms\Side;
+use App\Models\AddressUse;
 use App\Models\Office;
 use App\Models\Party;
 use App\Models\TaxNumber;
@@ -24,7 +25,9 @@ final class PartyCopy
     public static function of(Party $party, Side $side, Day $today): array
     {
         // Asked for tens of thousands of a file, most of which are read together.
-        if (! $party->relationLoaded('addressUses') || ! $party->relationLoaded('taxNumbers')) {
+        $isRead = $party->relationLoaded('addressUses') && $party->relationLoaded('taxNumbers')
+            && $party->addressUses->every(fn (AddressUse $use) => $use->relationLoaded('address'));
+        if (! $isRead) {
             $party->loadMissing('addressUses.address', 'taxNumbers');
         }
         $use = $party->addressFor($side === Side::Client ? Purpose::Billing : Purpose::RemitTo, $today);
