@@ -173,9 +173,7 @@ final class PartyReader
         }
         $whole = $parts['given'] === '' || $parts['family'] === '' ? $line->cell('name') : null;
         $read = $whole === null ? null : $this->at($whole[0], fn () => TypedPersonName::read($whole[1])->name);
-        $isMore = fn (PersonName $read): bool => in_array(Fold::text($parts['given']), ['', Fold::text($read->given)], true)
-            && in_array(Fold::text($parts['family']), ['', Fold::text($read->family)], true);
-        if ($whole !== null && ($read === null || $isMore($read))) {
+        if ($whole !== null && ($read === null || self::isMore($read, $parts))) {
             $parts = ($read === null ? [] : PartyColumns::nameParts($read)) + array_filter(
                 $parts,
                 fn (string $part) => $part !== '',
@@ -186,6 +184,21 @@ final class PartyReader
         }
 
         return $parts;
+    }
+
+    /**
+     * Whether the whole name says the half of it that its parts do not, and the other half as they do.
+     *
+     * @param array<string, string> $parts
+     */
+    private static function isMore(PersonName $whole, array $parts): bool
+    {
+        $said = array_map(Fold::text(...), $parts);
+        $isSame = fn (string $part, string $read): bool => $said[$part] === ''
+            ? ! in_array(Fold::text($read), $said, true)
+            : $said[$part] === Fold::text($read);
+
+        return ($said['given'].$said['family'] === '') || ($isSame('given', $whole->given) && $isSame('family', $whole->family));
     }
 
     /** @return array<string, string> */

@@ -31,7 +31,7 @@ final class RowChanges
     /** @var list<RowChange> as they are told */
     public array $changes = [];
 
-    /** @var array<int, Postal> those that replace the one at that place */
+    /** @var array<int, Postal> as the one at that place will be */
     public array $moved = [];
 
     /** @var array<int, Held> those that are other, by their place */
@@ -96,52 +96,35 @@ final class RowChanges
     /** @return list<Postal> */
     private function addresses(): array
     {
-        $form = fn (array $one): string => implode(
-            ' ',
-            Fold::words("$one[lines] $one[locality] $one[region] $one[postcode] $one[country]"),
-        );
-        $told = fn (array $one): string => str_replace(
-            "\n",
-            ', ',
-            implode(', ', array_filter([$one['lines'], $one['locality'], trim("$one[region] $one[postcode]")])),
-        );
-        $kept = $this->kept->addresses;
-        $known = array_map($form, $kept);
-        $added = [];
-        foreach ($this->read->addresses as $address) {
-            if (in_array($form($address), $known, true)) {
-                continue;
-            }
-            // For the same use, or where there is one only and nothing else is said.
-            $instead = array_key_first(array_filter(
-                $kept,
-                fn (array $one) => $address['uses'] === [] ? count($kept) === 1 : array_intersect($one['uses'], $address['uses']) !== [],
-            ));
-            if ($instead !== null && $this->takes) {
-                $this->moved[$instead] = $address;
-                $this->say('address', 'Address', $told($kept[$instead]), $told($address));
-            } elseif ($kept === [] || ($instead === null && ($this->takes || $address['uses'] !== []))) {
-                $added[] = $address;
-                $this->say('address', 'Address', '', $told($address));
-            }
+        $changes = AddressChanges::between($this->kept->addresses, $this->read->addresses, $this->takes);
+        $this->moved = $changes->moved;
+        foreach ($changes->told as [$from, $to]) {
+            $this->say('address', 'Address', $from, $to);
         }
 
-        return $added;
+        return $changes->added;
     }
 
     /** @return list<Held> */
     private function positions(): array
     {
         $told = fn (array $one): string => implode(', ', array_filter([$one['title'], $one['department'], $one['company']]));
+        $company = fn (array $one): string => Fold::text($one['company']);
+        $known = array_map($company, $this->kept->positions);
+        $places = Places::of(
+            $this->kept->positions,
+            $this->read->positions,
+            $company,
+            fn (array $one): string => "$one[title]\n$one[department]",
+        );
         $added = [];
-        foreach ($this->read->positions as $position) {
-            $at = array_key_first(array_filter(
-                $this->kept->positions,
-                fn (array $one) => Fold::text($one['company']) === Fold::text($position['company']),
-            ));
+        foreach ($this->read->positions as $number => $position) {
+            $at = $places[$number];
             if ($at === null) {
-                $added[] = $position;
-                $this->say('company', 'Position', '', $told($position));
+                if ($this->takes || ! in_array($company($position), $known, true)) {
+                    $added[] = $position;
+                    $this->say('company', 'Position', '', $told($position));
+                }
 
                 continue;
             }

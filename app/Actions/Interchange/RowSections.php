@@ -170,10 +170,7 @@ final readonly class RowSections
         $rows = $state(SectionName::Addresses)['addresses'];
         foreach ($moved as $at => $address) {
             // An address that others use too stays theirs; this one is typed anew.
-            $rows[$at] = ['linkedAddressId' => null, 'addressId' => null] + array_filter(
-                $address,
-                fn (mixed $value) => $value !== '' && $value !== [],
-            ) + $rows[$at];
+            $rows[$at] = ['linkedAddressId' => null, 'addressId' => null] + $address + $rows[$at];
         }
         foreach ($row->addresses as $address) {
             $rows[] = ['id' => null, 'linkedAddressId' => null, 'isPrimary' => false, 'since' => '', 'until' => ''] + $address;
