@@ -21,12 +21,15 @@ use Brick\Math\BigDecimal;
 
 /**
  * Reads lines of a table of documents by what its columns were said to be. Lines that follow each other with the same kind,
- * number and party are one document. What is wrong is told by line and column, and nothing of such a document is taken.
+ * number and party are one document; what holds for all of it may stand on the first alone. What is wrong is told by line and column, and nothing of such a document is taken.
  */
 final class DocumentReader
 {
     /** As of an invoice in UBL: several numbers of one party stand in one cell. */
     private const SEVERAL = '/[;\n]/';
+
+    /** What holds for the whole document, as it is called where a line says otherwise than its first. */
+    private const OF_ALL = ['date' => 'another date', 'due' => 'another due date', 'currency' => 'another currency', 'terms' => 'other payment terms'];
 
     private const MOST_LINES = 1000;
 
@@ -171,9 +174,9 @@ final class DocumentReader
      */
     private function line(int $line, array $cells, array $head, string $currency): ?Line
     {
-        foreach (['date', 'due', 'currency', 'terms'] as $same) {
-            if ($this->cell($cells, $same) !== $this->cell($head, $same)) {
-                $this->note($line, $same, InterchangeRefused::differsWithin($same));
+        foreach (self::OF_ALL as $same => $title) {
+            if (! in_array($this->cell($cells, $same), ['', $this->cell($head, $same)], true)) {
+                $this->note($line, $same, InterchangeRefused::differsWithin($title));
             }
         }
         $typed = $this->cell($cells, 'quantity');

@@ -70,9 +70,10 @@ final class InterchangeRefused extends Refusal
         return new self("The invoice has a price for “{$typed}” pieces, which no price can be for. Ask whoever sent it.");
     }
 
+    /** @param  string  $what  "another due date" */
     public static function differsWithin(string $what): self
     {
-        return new self("Another line of the same document has another $what.");
+        return new self("The first line of this document has $what.");
     }
 
     public static function notACalendar(): self

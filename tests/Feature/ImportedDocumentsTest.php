@@ -93,7 +93,7 @@ final class ImportedDocumentsTest extends TestCase
             ->assertJsonPath('problems.0.message', 'Invoice 1 stands on line 2, too. Mend the number, or leave one of them out.');
         // With the number of the document before it, it belongs to that; and with another again not.
         $this->say($id, 5, ['cells' => [$cell(5, 1, '3')]])->assertJsonPath('line', 4)
-            ->assertJsonPath('problems.0.message', 'Another line of the same document has another date.');
+            ->assertJsonPath('problems.0.message', 'The first line of this document has another date.');
         $this->read($id)->assertJsonPath('outcomes.*.count', [1, 1]);
         $this->say($id, 4, ['cells' => [$cell(5, 1, '1')]])->assertJsonPath('outcome', 'new');
         $this->say($id, 5, ['decision' => 'out'])->assertJsonPath('outcome', 'left-out');

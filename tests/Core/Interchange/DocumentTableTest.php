@@ -54,7 +54,7 @@ final class DocumentTableTest extends TestCase
     public function test_rows_of_one_number_are_one_document(): void
     {
         [$documents, $problems] = $this->read(
-            "Kind;Number;Party;Date;Due;Currency;Tax;Text;Quantity;Amount\ninvoice;7;Penhallow;11/3/2026;12/3/2026;;6;Dome;2;100,50\ninvoice;7;Penhallow;11/3/2026;12/3/2026;;6;Lens;;9.99\ncredit note;8;Penhallow;2026-11-04;;EUR;;;;5\n",
+            "Kind;Number;Party;Date;Due;Currency;Tax;Text;Quantity;Amount\ninvoice;7;Penhallow;11/3/2026;12/3/2026;;6;Dome;2;100,50\ninvoice;7;Penhallow;;;;6;Lens;;9.99\ncredit note;8;Penhallow;2026-11-04;;EUR;;;;5\n",
         );
         $this->assertSame([], $problems);
         $this->assertSame([2, 4], array_keys($documents));
@@ -75,7 +75,7 @@ final class DocumentTableTest extends TestCase
             5 => ['due: A document dated 3 Nov 2026 cannot be due earlier, on 1 Nov 2026.'],
             6 => ['tax: “150” is not a percentage. Write a number from 0 to 100, like 2 or 2.5.'],
             7 => ['amount: The document comes to USD −5.00. For money that goes back, write a credit note.'],
-            9 => ['date: Another line of the same document has another date.'],
+            9 => ['date: The first line of this document has another date.'],
         ], array_map(fn (array $found) => array_map(fn (array $one) => "$one[0]: $one[1]", $found), $problems));
     }
 
