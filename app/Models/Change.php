@@ -28,6 +28,9 @@ use Illuminate\Support\Carbon;
  */
 final class Change extends Model
 {
+    /** The key of what says only that somebody has read what is private. */
+    public const SEEN = 'seen';
+
     protected $table = 'changes';
 
     public $timestamps = false;

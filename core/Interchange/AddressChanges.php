@@ -8,13 +8,16 @@ use Almanac\Finding\Fold;
 
 /**
  * What the addresses of a line change of those that a record has. One that says less than one that is there, or more, is that
- * one; any other is another, and takes its place whole: no street with the postcode of the house before.
+ * one; with another street it is another, and takes its place whole: no street keeps the postcode of the house before. Where
+ * the line says no street, the parts that it says are corrected.
  *
  * @phpstan-import-type Postal from PartyRow
  */
 final class AddressChanges
 {
     private const PARTS = ['country', 'lines', 'locality', 'region', 'postcode'];
+
+    private const BESIDES = ['attention', 'careOf', 'uses'];
 
     /** @var array<int, Postal> as they will be, by the place of the one that is there */
     public array $moved = [];
@@ -115,12 +118,10 @@ final class AddressChanges
     {
         $was = $this->kept[$place];
         // For whose attention, and what it is used for, stays where nothing is said of it.
-        $this->moved[$place] = [
-            'attention' => $address['attention'] === '' ? $was['attention'] : $address['attention'],
-            'careOf' => $address['careOf'] === '' ? $was['careOf'] : $address['careOf'],
-            'uses' => $address['uses'] === [] ? $was['uses'] : $address['uses'],
-        ] + $address;
-        $this->told[] = [self::text($was), self::text($address)];
+        $stays = $address['lines'] === '' ? [...self::BESIDES, ...self::PARTS] : self::BESIDES;
+        $empty = array_filter($address, fn (array|string $value, string $part) => in_array($value, ['', []], true) && in_array($part, $stays, true), ARRAY_FILTER_USE_BOTH);
+        $this->moved[$place] = array_replace($address, array_intersect_key($was, $empty));
+        $this->told[] = [self::text($was), self::text($this->moved[$place])];
     }
 
     /** @param  Postal  $one */

@@ -21,7 +21,8 @@ use Brick\Math\BigDecimal;
 
 /**
  * Reads lines of a table of documents by what its columns were said to be. Lines that follow each other with the same kind,
- * number and party are one document; what holds for all of it may stand on the first alone. What is wrong is told by line and column, and nothing of such a document is taken.
+ * number and party are one document; what holds for all of it may stand on the first alone. What is wrong is told by line and
+ * column, and nothing of such a document is taken.
  */
 final class DocumentReader
 {

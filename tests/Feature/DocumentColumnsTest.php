@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Document;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -14,6 +13,8 @@ use Tests\TestCase;
 /** A table of documents whose headings tell little: somebody says what its columns are, and that is remembered. */
 final class DocumentColumnsTest extends TestCase
 {
+    use TakesImports;
+
     private const GERMAN = "Art;Nummer;Kunde;Datum;Betrag;Bemerkung\n"
         ."invoice;R-1;Penhallow Observatory;13/11/2026;1.250,50;dome\ninvoice;R-2;Penhallow Observatory;02/11/2026;10,00;\n";
 
@@ -82,12 +83,7 @@ final class DocumentColumnsTest extends TestCase
     /** @return TestResponse<Response> */
     private function hand(string $content): TestResponse
     {
-        return $this->post(
-            '/api/imports',
-            ['file' => UploadedFile::fake()->createWithContent('invoices.csv', $content)],
-            ['Accept' => 'application/json'],
-        )
-            ->assertCreated();
+        return $this->handIn($content, 'invoices.csv')->assertCreated();
     }
 
     /**

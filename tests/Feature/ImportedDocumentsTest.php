@@ -9,7 +9,6 @@ use App\Actions\Interchange\RunImport;
 use App\Models\Document;
 use App\Models\Import;
 use App\Models\Party;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
@@ -167,12 +166,7 @@ final class ImportedDocumentsTest extends TestCase
 
     private function hand(string $rows): int
     {
-        $id = $this->post(
-            '/api/imports',
-            ['file' => UploadedFile::fake()->createWithContent('invoices.csv', self::HEADINGS.$rows)],
-            ['Accept' => 'application/json'],
-        )
-            ->assertCreated()->json('id');
+        $id = $this->handIn(self::HEADINGS.$rows, 'invoices.csv')->assertCreated()->json('id');
         $this->read(is_int($id) ? $id : 0)->assertJsonPath('state', 'checked');
 
         return is_int($id) ? $id : 0;

@@ -12,7 +12,6 @@ use App\Models\Import;
 use App\Models\Party;
 use App\Models\User;
 use Illuminate\Database\Events\QueryExecuted;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -38,7 +37,7 @@ final class ImportsTest extends TestCase
     public function test_a_table_is_understood_checked_taken_and_taken_back(): void
     {
         $before = $this->counted();
-        $id = $this->hand(self::TABLE)->assertCreated()->assertJsonPath('of', 'records')->json('id');
+        $id = $this->handIn(self::TABLE)->assertCreated()->assertJsonPath('of', 'records')->json('id');
         $this->read($id)->assertJsonPath('state', 'columns')->assertJsonPath('lines', 4);
         $columns = $this->getJson("/api/imports/$id/columns")->assertOk();
         $this->assertSame(
@@ -66,7 +65,7 @@ final class ImportsTest extends TestCase
         $this->assertSame(1, Party::query()->where('company_name', 'Tern Hill Timber')->count(), 'a company that lines name is made once');
         $this->getJson("/api/parties/$ottilie->id")->assertJsonPath('reach.contactPoints.0.value', '802-555-0143');
         // The same file once more changes nothing.
-        $again = $this->hand(self::TABLE)->json('id');
+        $again = $this->handIn(self::TABLE)->json('id');
         $this->match($again)->assertJsonPath('outcomes.*.outcome', ['same', 'wrong'])->assertJsonPath('mayTake', false);
         $this->postJson("/api/imports/$again/take")->assertStatus(422);
         // Taken back as one.
@@ -82,7 +81,7 @@ final class ImportsTest extends TestCase
         $pell = $this->addPerson('Ignatius', 'Pell');
         $this->saveSection($pell, 'reach', ['contactPoints' => [['id' => null, 'kind' => 'email', 'value' => 'ignatius@pell.example', 'label' => '', 'uses' => [], 'isPrimary' => false, 'sameAsId' => null, 'addressUseId' => null]]])->assertOk();
         $told = fn (): int => DB::table('changes')->where('subject_id', $company->id)->where('section', 'positions')->count();
-        $id = $this->hand("First,Last,Company,Title,Email,Phone,Street,City,State,Zip\n"
+        $id = $this->handIn("First,Last,Company,Title,Email,Phone,Street,City,State,Zip\n"
             ."Ada,Tolliver,Larch Joiners,Owner,ada@larch.example,,,,,\n"
             ."Ignatius,Pell,Larch Joiners,Foreman,ignatius@pell.example,802-555-0144,4 Shaving Lane,Putney,VT,05346\n"
             ."Rufus,Larch,Larch Joiners,Joiner,rufus@larch.example,,,,,\n")->json('id');
@@ -109,7 +108,7 @@ final class ImportsTest extends TestCase
         $before = $this->counted();
         foreach ([['csv', 'private=1&'], ['xlsx', ''], ['ods', 'private=1&']] as [$format, $private]) {
             $file = $this->get("/api/parties/export?{$private}whole=1&format=$format")->assertOk()->streamedContent();
-            $id = $this->hand($file, "all.$format")->json('id');
+            $id = $this->handIn($file, "all.$format")->json('id');
             $this->read($id)->assertJsonPath('failure', '')->assertJsonPath('state', 'columns');
             $this->assertSame(
                 [],
@@ -128,7 +127,7 @@ final class ImportsTest extends TestCase
         }
         // Cards hold less; what they hold is the same.
         foreach (['vcard4', 'vcard3', 'jcard'] as $format) {
-            $id = $this->hand($this->get("/api/parties/export?format=$format")->assertOk()->streamedContent(), "all.$format")->json('id');
+            $id = $this->handIn($this->get("/api/parties/export?format=$format")->assertOk()->streamedContent(), "all.$format")->json('id');
             $this->match($id);
             $this->assertSame([], $this->notTheSame($id), $format);
         }
@@ -152,7 +151,7 @@ final class ImportsTest extends TestCase
         $edith = $this->addPerson('Edith', 'Larkin');
         $gone = $this->addCompany('Closed Mill');
         $this->putJson("/api/parties/$gone->id/archive", ['reason' => 'closed'])->assertOk();
-        $id = $this->hand(
+        $id = $this->handIn(
             "Number,First,Last,Company,Phone,Source,\"Number elsewhere, Guild\",Street,City,Zip\n"
             .",Silas,Wren,,603-555-0164,letter,,,,\n"                              // the same phone
             .",Edith,Larkin,,802-555-0190,,,9 Pond Street,Putney,05346\n"          // only the name
@@ -207,7 +206,7 @@ final class ImportsTest extends TestCase
         $file = "Company,EIN,Credit limit,Terms,Vendor terms,Opening balance,Vendor balance,As of,IBAN,Routing number,Bank account,Account holder,Type\n"
             ."Zahnrad GmbH,12-3456789,\"5,000.00\",2/10 net 30,net 15,250.50,80,10/31/2026,DE89370400440532013000,,,Zahnrad,Gear cutter\n"
             ."Brass Inc,,,,,,,,,021000021,123456789,Brass,Gear cutter\n";
-        $id = $this->hand($file)->json('id');
+        $id = $this->handIn($file)->json('id');
         $this->match($id)->assertJsonPath('outcomes.*.outcome', ['wrong']);
         $this->match($id, ['takesNewWords' => true, 'roles' => ['client', 'vendor']])->assertJsonPath('outcomes.*.outcome', ['new']);
         $this->act($id, 'take')->assertJsonPath('results.0.count', 2)->assertJsonPath('failure', '');
@@ -228,7 +227,7 @@ final class ImportsTest extends TestCase
             ['Gear cutter', 'Gear cutter'],
             DB::table('party_list_items')->join('list_items', 'list_items.id', '=', 'list_item_id')->pluck('name')->all(),
         );
-        $again = $this->hand($file)->json('id');
+        $again = $this->handIn($file)->json('id');
         $this->match($again, ['takesNewWords' => true, 'roles' => ['client', 'vendor'], 'existing' => 'take-over'])
             ->assertJsonPath('outcomes.*.outcome', ['same']);
         $this->act($id, 'take-back')->assertJsonPath('results.*.outcome', ['taken-back']);
@@ -238,7 +237,7 @@ final class ImportsTest extends TestCase
     public function test_who_wants_no_letters_comes_in_with_the_day_and_how(): void
     {
         $file = "Company,Unsubscribed,Opt out reason\nTern Hill Timber,yes,\nPutney Glass,2026-01-31,by phone\nSaxtons Lumber,no,\n";
-        $id = $this->hand($file)->json('id');
+        $id = $this->handIn($file)->json('id');
         $this->match($id);
         $this->act($id, 'take')->assertJsonPath('state', 'taken');
         $this->assertSame(
@@ -246,13 +245,13 @@ final class ImportsTest extends TestCase
             Party::query()->orderBy('display_name')->get()
                 ->mapWithKeys(fn (Party $one) => [$one->display_name => [$one->no_letters_on?->toIso(), $one->no_letters_how]])->all(),
         );
-        $again = $this->hand($file)->json('id');
+        $again = $this->handIn($file)->json('id');
         $this->match($again)->assertJsonPath('outcomes.*.outcome', ['same']);
     }
 
     public function test_another_sheet_and_a_first_line_that_names_nothing_are_read_when_somebody_says_so(): void
     {
-        $id = $this->hand("Ottilie Larkin,o@larkin.example\nSilas Wren,s@wren.example\n")->json('id');
+        $id = $this->handIn("Ottilie Larkin,o@larkin.example\nSilas Wren,s@wren.example\n")->json('id');
         $columns = $this->getJson("/api/imports/$id/columns")
             ->assertJsonPath('hasHeadings', false)->assertJsonPath('columns.*.heading', ['Column 1', 'Column 2']);
         $this->assertSame(['', 'email'], $columns->json('columns.*.target'));
@@ -276,7 +275,7 @@ final class ImportsTest extends TestCase
             ).'</office:spreadsheet></office:body></office:document-content>',
         );
         $zip->close();
-        $id = $this->hand((string) file_get_contents($path), 'book.ods')->json('id');
+        $id = $this->handIn((string) file_get_contents($path), 'book.ods')->json('id');
         unlink($path);
         $this->getJson("/api/imports/$id/columns")->assertJsonPath('sheets', ['Notes', 'People'])->assertJsonPath('sheet', 'Notes');
         $this->match($id, ['sheet' => 'People'])->assertJsonPath('state', 'columns')->assertJsonPath('lines', 2);
@@ -290,7 +289,7 @@ final class ImportsTest extends TestCase
         for ($n = 1; $n <= 500; $n++) {
             $file .= "Firm $n Ltd,".($n % 13 === 0 && $n <= 481 ? 'nobody' : "post@firm$n.example")."\n";
         }
-        $id = $this->hand($file)->json('id');
+        $id = $this->handIn($file)->json('id');
         $this->match($id)->assertJsonPath('outcomes.*.count', [463, 37]);
         $this->assertSame(0, Party::query()->count(), 'nothing is taken before one says so');
         $this->getJson("/api/imports/$id/lines?outcome=wrong")->assertJsonPath('total', 37)->assertJsonPath('lines.0.line', 14);
@@ -302,13 +301,13 @@ final class ImportsTest extends TestCase
             $rows[1],
         );
         // Mended, it can be handed in as it is.
-        $mended = $this->hand(str_replace('nobody,', 'post@mended.example,', $wrong))->json('id');
+        $mended = $this->handIn(str_replace('nobody,', 'post@mended.example,', $wrong))->json('id');
         $this->read($mended)->assertJsonPath('lines', 37);
     }
 
     public function test_it_is_stopped_and_gone_on_with_and_somebody_who_may_no_longer_stops_it(): void
     {
-        $id = $this->hand("Name\n".implode('', array_map(fn (int $n) => "Firm $n Ltd\n", range(1, 60))))->json('id');
+        $id = $this->handIn("Name\n".implode('', array_map(fn (int $n) => "Firm $n Ltd\n", range(1, 60))))->json('id');
         $this->match($id);
         // After the first few somebody stops it.
         $taken = 0;
@@ -323,7 +322,7 @@ final class ImportsTest extends TestCase
         $this->assertLessThan(60, $few);
         $this->deleteJson("/api/imports/$id")->assertOk();
         $this->assertSame($few, Party::query()->count(), 'what was taken stays when the file is forgotten');
-        $other = $this->hand("Name\nAnother Ltd\n")->json('id');
+        $other = $this->handIn("Name\nAnother Ltd\n")->json('id');
         $this->match($other);
         $this->administrator->forceFill(['retired_at' => now()])->save();
         Import::query()->whereKey($other)->update(['state' => ImportState::Taking->value]);
@@ -334,7 +333,7 @@ final class ImportsTest extends TestCase
 
     public function test_what_is_wrong_with_a_request_is_said_and_a_file_is_nobody_elses(): void
     {
-        $id = $this->hand("Name,Born\nOttilie Larkin,3/4/1971\n")->json('id');
+        $id = $this->handIn("Name,Born\nOttilie Larkin,3/4/1971\n")->json('id');
         $base = $this->getJson("/api/imports/$id/columns")->assertJsonPath('areDaysAmbiguous', true);
         $said = fn (array $targets) => $this->putJson("/api/imports/$id/columns", [
             'sheet' => '', 'hasHeadings' => true, 'targets' => $targets, 'isMonthFirst' => true, 'decimalSign' => '.',
@@ -366,7 +365,7 @@ final class ImportsTest extends TestCase
             'what a file says is encrypted',
         );
         foreach (['csv', 'xlsx', 'ods'] as $format) {
-            $own = $this->hand($this->get("/api/imports/template?format=$format")->assertOk()->streamedContent(), "template.$format")
+            $own = $this->handIn($this->get("/api/imports/template?format=$format")->assertOk()->streamedContent(), "template.$format")
                 ->json('id');
             $this->read($own)->assertJsonPath('state', 'failed')->assertJsonPath('failure', 'There is nothing in the file.');
         }
@@ -382,16 +381,6 @@ final class ImportsTest extends TestCase
         return $this->putJson(
             "/api/imports/$id/lines/$line",
             $said + ['cells' => [], 'decision' => null, 'recordId' => null, 'existing' => null],
-        );
-    }
-
-    /** @return TestResponse<Response> */
-    private function hand(string $content, string $name = 'people.csv'): TestResponse
-    {
-        return $this->post(
-            '/api/imports',
-            ['file' => UploadedFile::fake()->createWithContent($name, $content)],
-            ['Accept' => 'application/json'],
         );
     }
 

@@ -4,30 +4,21 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\Finding\IndexParties;
 use App\Actions\Records\PositionsSection;
 use App\Models\Document;
 use App\Models\Party;
 use App\Models\Position;
 use App\Models\SectionState;
 use App\Models\User;
-use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Testing\TestResponse;
 use Illuminate\Validation\ValidationException;
-use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
 
 /** What comes into the book by whole batches is what had come one by one. */
 final class TakenLinesTest extends TestCase
 {
+    use CountsTheBook;
     use TakesImports;
-
-    /** What is kept over all records, and by what its rows are told apart. */
-    private const KEPT = [
-        'record_lines' => 'party_id', 'record_values' => 'party_id', 'record_gaps' => 'party_id',
-        'look_alike_keys' => 'party_id, key', 'search_words' => 'rowid', 'search_letters' => 'rowid',
-    ];
 
     public function test_everybody_of_the_demo_office_comes_in_once_more_as_they_went_out(): void
     {
@@ -35,7 +26,7 @@ final class TakenLinesTest extends TestCase
         $this->actingAs(User::query()->where('email', 'maud@orreryvane.example')->firstOrFail());
         $whole = fn (): string => $this->get('/api/parties/export?private=1&whole=1&format=csv')->assertOk()->streamedContent();
         $before = self::rows($whole());
-        $id = $this->hand($whole(), 'all.csv')->json('id');
+        $id = $this->handIn($whole(), 'all.csv')->json('id');
         $this->read($id);
         DB::table('import_lines')->where('import_id', $id)->update(['decision' => 'new']);
         $this->match($id)->assertJsonPath('outcomes.*.outcome', ['new']);
@@ -52,7 +43,7 @@ final class TakenLinesTest extends TestCase
     {
         $this->asAdministrator();
         $before = $this->counted();
-        $id = $this->hand("First,Last,Company,Title,Phone,Record number\n"
+        $id = $this->handIn("First,Last,Company,Title,Phone,Record number\n"
             ."Ada,Tolliver,Larch Joiners,Owner,802-555-0143,1500\n"
             ."Rufus,Larch,Larch Joiners,Joiner,,1500\n"
             .",,Larch Joiners,,802-555-0144,1400\n"
@@ -84,7 +75,7 @@ final class TakenLinesTest extends TestCase
         $ada = $this->addPerson('Ada', 'Tolliver');
         $this->saveSection($ada, 'positions', ['positions' => [$this->position($larch, ['title' => 'Owner', 'until' => '2026-10-31'])]])->assertOk();
         $last = DB::table('changes')->max('id');
-        $id = $this->hand("First,Last,Company,Title\n"
+        $id = $this->handIn("First,Last,Company,Title\n"
             ."Rufus,Larch,Larch Joiners,Joiner\nInes,Ostrow,larch joiners,Clerk\nJan,Vogel,Alder Mills,Agent\n")->json('id');
         $this->match($id);
         $this->act($id, 'take')->assertJsonPath('results.*.count', [3]);
@@ -108,7 +99,7 @@ final class TakenLinesTest extends TestCase
     public function test_one_whose_balance_cannot_be_taken_is_left_out_and_the_others_come_in_with_theirs(): void
     {
         $this->asAdministrator();
-        $id = $this->hand("Name,Opening balance receivable,Balance as of,IBAN 1,IBAN 2\n"
+        $id = $this->handIn("Name,Opening balance receivable,Balance as of,IBAN 1,IBAN 2\n"
             ."Ada Tolliver,120.50,2026-10-31,,\n"
             // The same account in two places is one.
             ."Rufus Larch,5.00,2026-10-31,GB82WEST12345698765432,GB82 WEST 1234 5698 7654 32\n"
@@ -127,7 +118,7 @@ final class TakenLinesTest extends TestCase
         $this->assertSame([1001, 1002], Party::query()->orderBy('number')->pluck('number')->all());
         $this->assertKeptAsWritten();
         // What was refused may be taken again.
-        $id = $this->hand("Name,IBAN 1,IBAN 2\nRufus Larch,GB82WEST12345698765432,GB82 WEST 1234 5698 7654 32\n")->json('id');
+        $id = $this->handIn("Name,IBAN 1,IBAN 2\nRufus Larch,GB82WEST12345698765432,GB82 WEST 1234 5698 7654 32\n")->json('id');
         $this->match($id);
         $this->act($id, 'take')->assertJsonPath('results.*.outcome', ['added']);
         $this->assertSame(['on-hold'], DB::table('bank_details')->pluck('state')->all());
@@ -146,7 +137,7 @@ final class TakenLinesTest extends TestCase
             ]]])->assertOk();
         }
         $before = $this->counted();
-        $id = $this->hand("First,Last,Company,Title,Email,Street,City,State,Zip,Tags,Terms\n"
+        $id = $this->handIn("First,Last,Company,Title,Email,Street,City,State,Zip,Tags,Terms\n"
             ."Ada,Tolliver,Larch Joiners,Owner,ada@larch.example,4 Shaving Lane,Putney,VT,05346,timber,net 30\n"
             ."Rufus,Larch,Larch Joiners,Joiner,rufus@larch.example,,,,,timber,\n"
             ."Ines,Ostrow,Larch Joiners,Clerk,ines@larch.example,5 Shaving Lane,Putney,VT,05346,,net 10\n"
@@ -171,7 +162,7 @@ final class TakenLinesTest extends TestCase
         $this->saveSection($rufus, 'reach', ['contactPoints' => [$this->contact('email', 'rufus@larch.example')]])->assertOk();
         // A currency without cents.
         $this->saveSection($ada, 'client-terms', ['listedId' => null, 'shorthand' => null, 'fields' => [['name' => 'currency', 'value' => 'JPY']]])->assertOk();
-        $id = $this->hand("First,Last,Email,Middle name,Phone,Credit limit\n"
+        $id = $this->handIn("First,Last,Email,Middle name,Phone,Credit limit\n"
             ."Ada,Tolliver,ada@larch.example,Jane,802-555-0143,250.50\n"
             ."Rufus,Larch,rufus@larch.example,John,802-555-0144,\n")->json('id');
         $this->match($id)->assertJsonPath('outcomes.*.outcome', ['changes']);
@@ -191,7 +182,7 @@ final class TakenLinesTest extends TestCase
         [$ada, $rufus] = [$this->addPerson('Ada', 'Tolliver'), $this->addPerson('Rufus', 'Larch')];
         $this->saveSection($ada, 'reach', ['contactPoints' => [$this->contact('email', 'ada@larch.example')]])->assertOk();
         $this->saveSection($rufus, 'reach', ['contactPoints' => [$this->contact('email', 'rufus@larch.example')]])->assertOk();
-        $id = $this->hand("First,Last,Email,Middle name,Opening balance receivable\n"
+        $id = $this->handIn("First,Last,Email,Middle name,Opening balance receivable\n"
             ."Rufus,Larch,rufus@larch.example,John,80.00\n"
             ."Ada,Tolliver,ada@larch.example,Jane,5.00\n")->json('id');
         $this->match($id)->assertJsonPath('outcomes.*.outcome', ['changes']);
@@ -209,7 +200,7 @@ final class TakenLinesTest extends TestCase
         $this->asAdministrator();
         $ada = $this->addPerson('Ada', 'Tolliver');
         $this->saveSection($ada, 'reach', ['contactPoints' => [$this->contact('email', 'ada@larch.example')]])->assertOk();
-        $id = $this->hand("First,Last,Email,Company,Title\nAda,Tolliver,ada@larch.example,Alder Mills,Agent\n")->json('id');
+        $id = $this->handIn("First,Last,Email,Company,Title\nAda,Tolliver,ada@larch.example,Alder Mills,Agent\n")->json('id');
         $this->match($id)->assertJsonPath('outcomes.*.outcome', ['changes']);
         DB::table('parties')->where('id', $ada->id)->update(['archived_on' => '2026-11-24']);
         $this->act($id, 'take')->assertJsonPath('state', 'taken')->assertJsonPath('results.*.outcome', ['refused']);
@@ -226,7 +217,7 @@ final class TakenLinesTest extends TestCase
             'id' => null, 'linkedAddressId' => null, 'country' => 'DK', 'lines' => 'Havnegade 4', 'locality' => 'Odense', 'region' => '',
             'postcode' => '5000', 'attention' => '', 'careOf' => '', 'uses' => [], 'isPrimary' => true, 'since' => '', 'until' => '',
         ]]])->assertOk();
-        $id = $this->hand("First,Last,Email,Phone\nIda,Holm,ida@holm.example,802-555-0143\n")->json('id');
+        $id = $this->handIn("First,Last,Email,Phone\nIda,Holm,ida@holm.example,802-555-0143\n")->json('id');
         $this->match($id)->assertJsonPath('outcomes.*.outcome', ['changes']);
         $this->assertSame('802-555-0143', $this->getJson("/api/imports/$id/lines")->json('lines.0.changes.0.to'));
         $this->act($id, 'take')->assertJsonPath('results.*.outcome', ['changed']);
@@ -236,7 +227,7 @@ final class TakenLinesTest extends TestCase
     public function test_whom_somebody_enters_meanwhile_is_not_entered_twice(): void
     {
         $this->asAdministrator();
-        $id = $this->hand("First,Last,Email\nAda,Tolliver,ada@larch.example\nRufus,Larch,rufus@larch.example\n")->json('id');
+        $id = $this->handIn("First,Last,Email\nAda,Tolliver,ada@larch.example\nRufus,Larch,rufus@larch.example\n")->json('id');
         $this->match($id)->assertJsonPath('outcomes.*.outcome', ['new']);
         $rufus = $this->addPerson('Rufus', 'Larch');
         $this->saveSection($rufus, 'reach', ['contactPoints' => [[
@@ -246,39 +237,6 @@ final class TakenLinesTest extends TestCase
         $this->act($id, 'take')->assertJsonPath('results.*.outcome', ['added', 'refused']);
         $this->assertSame(2, Party::query()->count());
         $this->assertStringContainsString('Rufus Larch', $this->getJson("/api/imports/$id/lines")->json('lines.1.message'));
-    }
-
-    /** @return array<string, int> */
-    private function counted(): array
-    {
-        $tables = [
-            'parties', 'subjects', 'contact_points', 'addresses', 'address_uses', 'positions', 'client_terms', 'vendor_terms',
-            'party_list_items', 'record_lines', 'record_values', 'search_words', 'search_letters', 'look_alike_keys',
-        ];
-
-        return array_combine($tables, array_map(fn (string $table) => DB::table($table)->count(), $tables));
-    }
-
-    /** @return TestResponse<Response> */
-    private function hand(string $content, string $name = 'people.csv'): TestResponse
-    {
-        return $this->post(
-            '/api/imports',
-            ['file' => UploadedFile::fake()->createWithContent($name, $content)],
-            ['Accept' => 'application/json'],
-        );
-    }
-
-    /** What was indexed from memory is what is indexed from the book. */
-    private function assertKeptAsWritten(): void
-    {
-        $kept = fn (): array => array_map(
-            fn (string $order, string $table) => DB::table($table)->orderByRaw($order)->selectRaw($table === 'search_words' || $table === 'search_letters' ? 'rowid, *' : '*')->get()->map(fn ($row) => (array) $row)->all(),
-            self::KEPT, array_keys(self::KEPT),
-        );
-        $written = $kept();
-        $this->app->make(IndexParties::class)->everything();
-        $this->assertEquals($kept(), $written);
     }
 
     /** @return list<array<string, string>> */

@@ -4,12 +4,23 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
 
 /** A file that was handed in, from its columns to what came of it. */
 trait TakesImports
 {
+    /** @return TestResponse<Response> */
+    private function handIn(string $content, string $name = 'people.csv'): TestResponse
+    {
+        return $this->post(
+            '/api/imports',
+            ['file' => UploadedFile::fake()->createWithContent($name, $content)],
+            ['Accept' => 'application/json'],
+        );
+    }
+
     /**
      * @param array<string, mixed> $changes
      *

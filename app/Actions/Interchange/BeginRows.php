@@ -64,6 +64,8 @@ final class BeginRows
             }
             $party->heldPositions->push($this->position($party, $this->companies[$key] ?? $made[$key], $position));
         }
+        // As they are read from the book.
+        $party->setRelation('heldPositions', $party->heldPositions->sortByDesc('is_primary')->values());
         // Nothing of it can be refused any more.
         $this->companies += $made;
         if ($row->kind === PartyKind::Company) {

@@ -142,7 +142,7 @@ final readonly class TakeBackLines
 
     private function mustBeUnchanged(Import $import, Party $party): void
     {
-        $since = Change::query()->where('subject_id', $party->id)
+        $since = Change::query()->where('subject_id', $party->id)->where('key', '!=', Change::SEEN)
             ->where(
                 fn ($changes) => $changes->where('user_id', '!=', $import->user_id)->orWhere(
                     'id',

@@ -8,6 +8,7 @@ use Almanac\Records\Difference;
 use Almanac\Records\LoggedFact;
 use Almanac\Records\SectionName;
 use App\Facts\Details\Sheets;
+use App\Models\Change;
 use App\Models\DetailField;
 use App\Models\Engagement;
 use App\Models\Party;
@@ -64,7 +65,7 @@ final readonly class RevealPrivate
     {
         if ($text !== '') {
             DB::transaction(fn () => $this->log->handle($subject, $section, Difference::between([], [
-                'seen' => new LoggedFact($label, 'shown, though private'),
+                Change::SEEN => new LoggedFact($label, 'shown, though private'),
             ]), $by));
         }
 

@@ -12,6 +12,7 @@ use Almanac\Interchange\TableWriter;
 use App\Facts\Lists\PartyList;
 use App\Facts\Lists\Wanted;
 use App\Models\BankDetail;
+use App\Models\Change;
 use App\Models\DetailField;
 use App\Models\Party;
 use App\Models\User;
@@ -160,7 +161,7 @@ final readonly class WholeRecords
     {
         $at = $this->clock->now();
         DB::table('changes')->insert(array_map(fn (int $id) => [
-            'subject_id' => $id, 'section' => 'tax-numbers', 'key' => 'seen', 'label' => 'What is private', 'from' => '',
+            'subject_id' => $id, 'section' => 'tax-numbers', 'key' => Change::SEEN, 'label' => 'What is private', 'from' => '',
             'to' => 'shown in a file, though private',
             'user_id' => $reader->id, 'at' => $at,
         ], $ids));
