@@ -7,14 +7,15 @@ namespace App\Outside;
 use Almanac\CardDav\DavAddress;
 use Almanac\CardDav\DavAnswer;
 use Almanac\CardDav\DavRefused;
+use Almanac\CardDav\NamedServers;
 use GuzzleHttp\Exception\GuzzleException;
 use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Http\Client\Response;
 use Illuminate\Support\Facades\Http;
 
 /**
- * An address book elsewhere, read once by CardDAV (RFC 6352; found by RFC 6764, but for what only the DNS tells). It is asked
- * only where the office allows, wherever it sends.
+ * An address book elsewhere, read once by CardDAV (RFC 6352; found by RFC 6764). It is asked only where the office allows,
+ * wherever it, or the DNS, sends.
  */
 final class BookElsewhere
 {
@@ -37,8 +38,12 @@ final class BookElsewhere
      * @param list<string> $allowed places
      * @param string $name of whose book it is
      */
-    public function __construct(private readonly array $allowed, private readonly string $name, private readonly string $password)
-    {
+    public function __construct(
+        private readonly array $allowed,
+        private readonly string $name,
+        private readonly string $password,
+        private readonly NameService $names,
+    ) {
         $this->until = microtime(true) + self::SECONDS;
         $this->left = self::LARGEST * self::MEGABYTE;
     }
@@ -65,6 +70,10 @@ final class BookElsewhere
      */
     private function books(DavAddress $address): array
     {
+        if ($address->isBare()) {
+            $this->mustBeAllowed($address);
+            $address = $this->named($address) ?? $address;
+        }
         [$here, $at] = $this->ask($address->isBare() ? $address->wellKnown() : $address, 'PROPFIND', DavAnswer::WHERE, '0');
         if ($here->books() !== []) {
             return [$at];
@@ -79,6 +88,22 @@ final class BookElsewhere
         $books = array_map(fn (string $href) => $at->to($href), $there->books());
 
         return $books === [] ? throw DavRefused::notABook() : $books;
+    }
+
+    /** RFC 6764, 6: the name of a domain is looked up before it is asked itself. */
+    private function named(DavAddress $address): ?DavAddress
+    {
+        $domain = $address->domain();
+        $servers = $domain === '' ? [] : $this->names->servers(NamedServers::nameOf($domain));
+
+        return $servers === [] ? null : NamedServers::first($servers, $this->names->texts(NamedServers::nameOf($domain)));
+    }
+
+    private function mustBeAllowed(DavAddress $address): void
+    {
+        if (! in_array($address->place, $this->allowed, true)) {
+            throw DavRefused::notAllowed($address->place, $this->allowed);
+        }
     }
 
     /** @return array{DavAnswer, DavAddress} what it says, and where that was said in the end */
@@ -104,9 +129,7 @@ final class BookElsewhere
 
     private function send(DavAddress $address, string $method, string $body, string $depth): Response
     {
-        if (! in_array($address->place, $this->allowed, true)) {
-            throw DavRefused::notAllowed($address->place, $this->allowed);
-        }
+        $this->mustBeAllowed($address);
         $left = min(self::SECONDS_EACH, $this->until - microtime(true));
         if ($left <= 0) {
             throw DavRefused::isSilent();

@@ -21,13 +21,15 @@ final readonly class DavAddress
     }
 
     /**
-     * @param string $typed an address, or only the name of a server
+     * @param string $typed an address, the name of a server, or an email there
      *
      * @throws DavRefused when it is none, or carries a name and password
      */
     public static function fromTyped(string $typed): self
     {
         $typed = trim($typed);
+        // RFC 6764, 6: of an email, the domain.
+        $typed = (string) preg_replace('#^[^\s@:/?\#]+@([^\s@:/?\#]+)$#', '$1', $typed);
         $typed = preg_match('#^[a-z][a-z0-9+.-]*://#i', $typed) === 1 ? $typed : "https://$typed";
         $parts = strlen($typed) > self::LONGEST || preg_match('/[\s\x00-\x1F\x7F\\\\]/', $typed) === 1 ? false : parse_url($typed);
         $scheme = strtolower((string) ($parts['scheme'] ?? ''));
@@ -83,6 +85,14 @@ final readonly class DavAddress
     public function wellKnown(): self
     {
         return new self($this->place, self::WELL_KNOWN);
+    }
+
+    /** The domain of which the DNS may name servers; empty where the place is a computer, a port of it, or not encrypted. */
+    public function domain(): string
+    {
+        $host = str_starts_with($this->place, 'https://') ? substr($this->place, strlen('https://')) : '';
+
+        return str_contains($host, '.') && preg_match('/[:\[]|\.\d+$/', $host) !== 1 ? $host : '';
     }
 
     public function isBare(): bool

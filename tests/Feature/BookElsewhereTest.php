@@ -8,11 +8,13 @@ use Almanac\Access\Role;
 use App\Models\Import;
 use App\Models\Office;
 use App\Models\Party;
+use App\Outside\NameService;
 use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Facades\Process;
 use Illuminate\Support\Facades\Storage;
+use Mockery\MockInterface;
 use Tests\TestCase;
 
 /** Contacts are fetched from an address book elsewhere, only where the office allows. */
@@ -22,11 +24,15 @@ final class BookElsewhereTest extends TestCase
 
     private const SECRET = 'pendulum-1742';
 
+    /** @var list<string> names that the DNS was asked for */
+    private array $asked = [];
+
     protected function setUp(): void
     {
         parent::setUp();
         Storage::fake('local');
         $this->asAdministrator();
+        $this->dns();
     }
 
     public function test_the_stand_in_of_the_demo_is_read_whole_and_taken_and_its_password_is_kept_nowhere(): void
@@ -109,6 +115,47 @@ final class BookElsewhereTest extends TestCase
         $this->actingAs($this->user(Role::Reader));
         $this->fetch('https://good.example/')->assertForbidden();
         $this->assertSame(0, Import::query()->count());
+    }
+
+    public function test_a_domain_is_read_where_the_dns_says_that_its_contacts_are(): void
+    {
+        Http::fake(['https://dav.good.example:8443/maud/' => fn () => Http::response(
+            '<d:multistatus xmlns:d="DAV:" xmlns:c="urn:ietf:params:xml:ns:carddav"><d:response><d:href>/maud/</d:href><d:propstat><d:prop>'
+            .'<d:resourcetype><c:addressbook/></d:resourcetype><c:address-data>BEGIN:VCARD&#13;'."\n".'VERSION:4.0&#13;'."\n".'FN:Ada Tolliver&#13;'."\n"
+            .'END:VCARD</c:address-data></d:prop></d:propstat></d:response></d:multistatus>',
+            207,
+        ), '*' => Http::response('', 404)]);
+        $this->dns([['target' => 'dav.good.example', 'port' => 8443, 'priority' => 0, 'weight' => 1]], ['path=/maud/']);
+        $this->fetch('https://good.example')
+            ->assertJsonPath('errors.0.message', 'The office does not allow https://good.example. An administrator allows addresses under Office.');
+        $this->allow('https://good.example');
+        // Where the DNS sends, the office has to allow as well.
+        $this->fetch('good.example')
+            ->assertJsonPath('errors.0.message', 'The office does not allow https://dav.good.example:8443. Allowed: https://good.example.');
+        Http::assertNothingSent();
+        $this->allow("https://good.example\nhttps://dav.good.example:8443");
+        $id = $this->fetch('maud@good.example')->assertCreated()->json('id');
+        $this->read(is_int($id) ? $id : 0)->assertJsonPath('lines', 1);
+        // What is typed whole is what is meant.
+        $this->fetch('https://good.example/other/')->assertUnprocessable();
+        $this->assertSame(['_carddavs._tcp.good.example'], array_values(array_unique($this->asked)));
+    }
+
+    /**
+     * @param list<array{target: string, port: int, priority: int, weight: int}> $servers
+     * @param list<string> $texts
+     */
+    private function dns(array $servers = [], array $texts = []): void
+    {
+        $this->mock(NameService::class, function (MockInterface $names) use ($servers, $texts): void {
+            foreach (['servers' => $servers, 'texts' => $texts] as $what => $said) {
+                $names->shouldReceive($what)->andReturnUsing(function (string $name) use ($said): array {
+                    $this->asked[] = $name;
+
+                    return $said;
+                });
+            }
+        });
     }
 
     private function allow(string $places): void

@@ -10,6 +10,7 @@ use App\Models\Import;
 use App\Models\Office;
 use App\Models\User;
 use App\Outside\BookElsewhere;
+use App\Outside\NameService;
 use App\Validation\FieldProblems;
 use Illuminate\Validation\ValidationException;
 
@@ -19,7 +20,7 @@ use Illuminate\Validation\ValidationException;
  */
 final readonly class FetchBook
 {
-    public function __construct(private ReceiveFile $receive)
+    public function __construct(private ReceiveFile $receive, private NameService $names)
     {
     }
 
@@ -32,7 +33,7 @@ final readonly class FetchBook
     public function handle(array $input, User $by): Import
     {
         $problems = new FieldProblems;
-        $book = new BookElsewhere(Office::current()->bookPlaces(), $input['name'], $input['password']);
+        $book = new BookElsewhere(Office::current()->bookPlaces(), $input['name'], $input['password'], $this->names);
         $read = $problems->at('address', function () use ($input, $book): array {
             $address = DavAddress::fromTyped($input['address']);
 

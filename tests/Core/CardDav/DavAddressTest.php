@@ -7,7 +7,9 @@ namespace Tests\Core\CardDav;
 use Almanac\CardDav\DavAddress;
 use Almanac\CardDav\DavAnswer;
 use Almanac\CardDav\DavRefused;
+use Almanac\CardDav\NamedServers;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** Addresses of address books elsewhere, and what their servers answer. */
@@ -17,6 +19,7 @@ final class DavAddressTest extends TestCase
     public static function addresses(): array
     {
         return [
+            'an email' => [' maud@Example.com ', 'https://example.com', '/'],
             'only a server' => ['Contacts.Example.com', 'https://contacts.example.com', '/'],
             'its usual port is not said' => ['https://contacts.example.com:443/a/', 'https://contacts.example.com', '/a/'],
             'another port is' => ['http://127.0.0.1:8421/books', 'http://127.0.0.1:8421', '/books'],
@@ -88,5 +91,38 @@ END:VCARD
                 $this->assertStringContainsString('no address book', $refused->getMessage());
             }
         }
+    }
+
+    /**
+     * RFC 6764, 3 and 4, and RFC 2782: the least priority goes first, of those the most weight; a dot is nobody.
+     *
+     * @param list<array{string, int, int, int}> $servers target, port, priority, weight
+     * @param list<string> $texts
+     */
+    #[TestWith([[], ['path=/dav'], null])]
+    #[TestWith([[['.', 0, 0, 0]], [], null])]
+    #[TestWith([[['contacts.example.com', 443, 0, 1]], [], 'https://contacts.example.com/'])]
+    #[TestWith([[['b.example.com.', 8443, 20, 9], ['a.example.com', 443, 10, 1], ['c.example.com', 8443, 10, 5]], [], 'https://c.example.com:8443/'])]
+    #[TestWith([[['a.example.com', 443, 0, 1]], ['v=spf1', 'Path=/dav/maud/'], 'https://a.example.com/dav/maud/'])]
+    #[TestWith([[['a.example.com', 443, 0, 1]], ['path=//evil.example/x'], 'https://a.example.com/evil.example/x'])]
+    #[TestWith([[['a b', 443, 0, 1]], [], null])]
+    #[TestWith([[['a.example.com', 99999, 0, 1]], [], null])]
+    public function test_the_dns_names_a_server_and_a_path(array $servers, array $texts, ?string $address): void
+    {
+        $named = NamedServers::first(array_map(fn (array $one) => array_combine(['target', 'port', 'priority', 'weight'], $one), $servers), $texts);
+        $this->assertSame($address, $named?->toText());
+    }
+
+    /** Only of the name of a domain that is asked over an encrypted line, at its usual port. */
+    #[TestWith(['example.com', 'example.com'])]
+    #[TestWith(['https://contacts.example.com/x', 'contacts.example.com'])]
+    #[TestWith(['https://example.com:8443', ''])]
+    #[TestWith(['http://example.com', ''])]
+    #[TestWith(['https://127.0.0.1', ''])]
+    #[TestWith(['https://[2001:db8::1]', ''])]
+    #[TestWith(['https://localhost', ''])]
+    public function test_a_domain_may_name_servers(string $typed, string $domain): void
+    {
+        $this->assertSame($domain, DavAddress::fromTyped($typed)->domain());
     }
 }
