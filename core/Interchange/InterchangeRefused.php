@@ -185,7 +185,7 @@ final class InterchangeRefused extends Refusal
     /** @param  string  $what  "IBAN" */
     public static function oneOnly(string $what): self
     {
-        return new self("Another $what stands on this line. A record has one of a kind in force: leave the one that is not.");
+        return new self("Another $what stands on this line, and a record has one. Clear the one that is not in use.");
     }
 
     public static function nobodyLikely(): self

@@ -92,7 +92,7 @@ final class LinesAgainTest extends TestCase
         $lines = $this->getJson("/api/imports/$id/lines");
         $this->assertSame([
             '“250.50” has more decimals than JPY has: at most 0.',
-            'Another IBAN stands on this line. A record has one of a kind in force: leave the one that is not.',
+            'Another IBAN stands on this line, and a record has one. Clear the one that is not in use.',
         ], [$lines->json('lines.0.problems.0.message'), $lines->json('lines.2.problems.0.message')]);
         $this->assertSame([2, 4], [$lines->json('lines.0.problems.0.column'), $lines->json('lines.2.problems.0.column')]);
         $this->act($id, 'take')->assertJsonPath('results.*.count', [2]);

@@ -6,7 +6,7 @@ import { Button } from '../../ui/Button';
 import { OneOf } from '../../ui/OneOf';
 import { Pager } from '../../ui/Pager';
 import { useSay } from '../../ui/StatusLine';
-import { Heading, Quiet, Row, Stack } from '../../ui/Text';
+import { Heading, Quiet, Row, Small, Stack } from '../../ui/Text';
 import { Unread } from '../../ui/Unread';
 import { ImportLine, LineList } from './ImportLine';
 
@@ -23,6 +23,13 @@ const FOR_ALL: Partial<Record<Outcome, { decision: 'new' | 'out' | null; name: s
     wrong: [{ decision: 'out', name: 'Leave all out' }],
     changes: [{ decision: 'out', name: 'Leave all out' }],
     'left-out': [{ decision: null, name: 'Take all in again' }],
+};
+
+/** What is left to do with those that were not imported. */
+const AFTERWARDS: Partial<Record<string, string>> = {
+    doubtful: 'Not imported. Hand the file in once more to decide them: what was imported is the same already then.',
+    wrong: 'Not imported. Save them as a table, mend that, and hand it in.',
+    refused: 'Not imported, for the reason that each says. Hand the file in once more: what was imported is the same already then.',
 };
 
 /** The lines of a file, or its documents, by what they come to, or by what came of them. */
@@ -70,6 +77,7 @@ export function LinesStep({ one }: { one: Import }) {
                     ))}
                 </Row>
             )}
+            {one.state === 'taken' && AFTERWARDS[shown.outcome] !== undefined && <Small>{AFTERWARDS[shown.outcome]}</Small>}
             <Lines key={shown.outcome} one={one} wanted={isOpen || ['wrong', 'doubtful'].includes(outcome) ? { outcome } : { done: shown.outcome as NonNullable<LinesWanted['done']> }} />
         </Stack>
     );
