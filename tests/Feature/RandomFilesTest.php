@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Almanac\Interchange\CsvTable;
+use App\Models\User;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
@@ -69,6 +71,46 @@ final class RandomFilesTest extends TestCase
         $this->assertSame(['same'], array_values(array_unique(array_column($this->linesOf($again), 'outcome'))));
         $this->act($first, 'take-back')->assertJsonPath('results', [['outcome' => 'taken-back', 'title' => 'taken back', 'count' => count($added)]]);
         $this->assertSame($before, $this->counted());
+    }
+
+    /** The demo office, with what stands in cells carried over to others of the same column. */
+    #[TestWith([3, 'take-over'])]
+    #[TestWith([4, 'fill'])]
+    public function test_what_was_changed_goes_back_to_the_letter(int $seed, string $existing): void
+    {
+        mt_srand($seed);
+        $this->demo();
+        $this->actingAs(User::query()->where('email', 'maud@orreryvane.example')->firstOrFail());
+        $whole = fn (): string => $this->get('/api/parties/export?private=1&whole=1&format=csv')->assertOk()->streamedContent();
+        $before = $whole();
+        $file = $this->carriedAbout($before);
+        $id = $this->taken($file, ['existing' => $existing]);
+        $done = array_column(array_filter($this->linesOf($id), fn (array $line) => $line['outcome'] === 'changes'), 'done', 'line');
+        $this->assertGreaterThan(10, count($done));
+        $this->assertSame(['changed'], array_values(array_unique($done)));
+        $this->assertNotSame($before, $whole());
+        $this->assertKeptAsWritten();
+        $again = $this->checked($file, 'all.csv', ['existing' => $existing]);
+        $this->assertSame([], array_filter($this->linesOf($again), fn (array $line) => isset($done[$line['line']]) && $line['outcome'] !== 'same'));
+        $this->act($id, 'take-back')->assertJsonPath('results.*.outcome', ['taken-back']);
+        $this->assertSame($before, $whole());
+        $this->assertKeptAsWritten();
+    }
+
+    private function carriedAbout(string $table): string
+    {
+        $rows = array_values(iterator_to_array(CsvTable::rows($table)));
+        $kind = (int) array_search('Kind', $rows[0], true);
+        for ($made = 0; $made < 120;) {
+            [$to, $from, $column] = [mt_rand(1, count($rows) - 1), mt_rand(1, count($rows) - 1), mt_rand(0, count($rows[0]) - 1)];
+            $text = $rows[$from][$column];
+            if ($text !== '' && $text !== $rows[$to][$column] && $rows[0][$column] !== 'Number' && $rows[$from][$kind] === $rows[$to][$kind]) {
+                $rows[$to][$column] = $text;
+                $made++;
+            }
+        }
+
+        return CsvTable::write($rows);
     }
 
     private static function file(): string
