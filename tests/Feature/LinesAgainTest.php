@@ -67,6 +67,25 @@ final class LinesAgainTest extends TestCase
         $this->assertStringStartsWith('Larkin has come into the book meanwhile', $this->getJson("/api/imports/$other/lines")->json('lines.0.message'));
     }
 
+    public function test_who_was_made_one_with_another_is_that_one(): void
+    {
+        $file = "Last,Tags\nLarkin,mill\n";
+        $first = $this->checked($file)->json('id');
+        $this->act($first, 'take');
+        $larkin = Party::query()->sole();
+        $kept = $this->addPerson('Ottilie', 'Larkin');
+        $input = [
+            'partyIds' => [$larkin->id, $kept->id], 'keptId' => $kept->id, 'chosen' => [], 'lines' => [], 'withArchived' => false,
+            'seen' => '', 'why' => '',
+        ];
+        $seen = $this->postJson('/api/merges/preview', $input)->assertOk()->json('seen');
+        $this->postJson('/api/merges', ['seen' => $seen] + $input)->assertCreated();
+        $id = $this->checked($file)->json('id');
+        $this->assertSame(['same'], $this->outcomes($id));
+        $this->assertSame('Ottilie Larkin', $this->getJson("/api/imports/$id/lines")->json('lines.0.record.name'));
+        $this->act($first, 'take-back')->assertJsonPath('results.*.outcome', ['kept']);
+    }
+
     public function test_of_whom_half_a_name_is_known_is_asked_about(): void
     {
         $this->addPerson('', 'Larkin');

@@ -28,6 +28,7 @@ use App\Database\Ids;
 use App\Database\Pace;
 use App\Facts\Records\SectionVersions;
 use App\Models\Change;
+use App\Models\FormerRecord;
 use App\Models\Import;
 use App\Models\ImportLine;
 use App\Models\LogEntry;
@@ -99,7 +100,7 @@ final readonly class TakeBackLines
     {
         try {
             DB::transaction(fn () => $line->done === LineDone::Added
-                ? $this->gone($import, Party::query()->find($line->record_id), $by)
+                ? $this->gone($import, $this->added($line->record_id), $by)
                 : $this->asItWas(Party::query()->find($line->record_id), $line->way_back ?? [], $by));
         } catch (StaleSection) {
             return ['done' => LineDone::Kept->value, 'message' => BulkRefused::changedSince()->getMessage()];
@@ -111,6 +112,12 @@ final readonly class TakeBackLines
         }
 
         return ['done' => LineDone::TakenBack->value, 'message' => ''];
+    }
+
+    /** Nobody where it was deleted since; what was made one with another is part of that. */
+    private function added(?int $id): ?Party
+    {
+        return FormerRecord::query()->whereKey($id)->exists() ? throw BulkRefused::changedSince() : Party::query()->find($id);
     }
 
     /** A company that was made on the way goes with the last who works there. */

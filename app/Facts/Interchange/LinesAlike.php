@@ -31,8 +31,11 @@ final readonly class LinesAlike
         $first = $taken = [];
         if ($fingerprints !== []) {
             $alike = DB::table('import_lines')->whereIn('fingerprint', array_values(array_unique($fingerprints)))->orderBy('line')
-                ->where(fn ($one) => $one->where('import_id', $own)->orWhereIn('done', self::TAKEN));
-            foreach ($alike->get(['fingerprint', 'import_id', 'line', 'record_id']) as $row) {
+                ->where(fn ($one) => $one->where('import_id', $own)->orWhereIn('done', self::TAKEN))
+                // Of one that was made one with another, that.
+                ->leftJoin('former_records', 'former_records.party_id', '=', 'import_lines.record_id')
+                ->selectRaw('fingerprint, import_id, line, coalesce(kept_id, record_id) as record_id');
+            foreach ($alike->get() as $row) {
                 if ((int) $row->import_id === $own) {
                     $first[$row->fingerprint] ??= (int) $row->line;
                 } elseif ($row->record_id !== null) {
