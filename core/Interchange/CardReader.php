@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Almanac\Interchange;
 
 use Sabre\VObject\Component\VCard;
+use Sabre\VObject\Document;
+use Sabre\VObject\InvalidDataException;
 use Sabre\VObject\ParseException;
 use Sabre\VObject\Property;
 use Sabre\VObject\Reader;
@@ -50,7 +52,7 @@ final class CardReader
                 $card[] = $one;
             }
             if ($begun !== 0 && preg_match('/^END:VCARD\s*$/i', $one) === 1) {
-                $contact = self::contact(fn () => Reader::read(implode("\r\n", $card)."\r\n", Reader::OPTION_FORGIVING));
+                $contact = self::contact(fn () => self::card($card));
                 if ($contact !== null) {
                     yield $begun => $contact;
                 }
@@ -83,6 +85,22 @@ final class CardReader
     }
 
     /**
+     * @param list<string> $lines
+     *
+     * @throws ParseException|InvalidDataException when it is none
+     */
+    private static function card(array $lines): Document
+    {
+        $read = fn (array $lines) => Reader::read(implode("\r\n", $lines)."\r\n", Reader::OPTION_FORGIVING);
+        try {
+            return $read($lines);
+        } catch (InvalidDataException) {
+            // A kind of value of which nobody has heard: read as what the property has usually.
+            return $read(preg_replace('/^([^:"]*);VALUE=[^;:"]*/i', '$1', $lines));
+        }
+    }
+
+    /**
      * @param \Closure(): mixed $read
      *
      * @return array<string, string>|null null of what is a list of contacts rather than one
@@ -90,13 +108,19 @@ final class CardReader
     private static function contact(\Closure $read): ?array
     {
         try {
-            $card = $read();
-        } catch (ParseException|\InvalidArgumentException|\TypeError|\ValueError) {
-            $card = null;
-        }
-        if (! $card instanceof VCard) {
+            return Strictly::read(function () use ($read): ?array {
+                $card = $read();
+
+                return $card instanceof VCard ? self::ofCard($card) : throw new ParseException('No vCard.');
+            });
+        } catch (ParseException|InvalidDataException|\ErrorException|\InvalidArgumentException|\TypeError|\ValueError) {
             return [AddressBook::UNREADABLE => 'This contact cannot be read. Export it again from where it comes.'];
         }
+    }
+
+    /** @return array<string, string>|null null of what is a list of contacts rather than one */
+    private static function ofCard(VCard $card): ?array
+    {
         $kind = mb_strtolower(self::one($card, 'KIND') ?: self::one($card, 'X-ADDRESSBOOKSERVER-KIND'));
 
         return $kind === 'group' ? null : array_filter(

@@ -6,7 +6,6 @@ namespace Almanac\Interchange;
 
 use Almanac\Calendar\Day;
 use Sabre\VObject\Component\VCalendar;
-use Sabre\VObject\ParseException;
 use Sabre\VObject\Property\ICalendar\DateTime;
 use Sabre\VObject\Reader;
 
@@ -30,21 +29,23 @@ final class HolidayCalendar
     public static function read(string $text, Day $from): array
     {
         try {
-            $calendar = Reader::read($text, Reader::OPTION_FORGIVING);
-        } catch (ParseException) {
-            throw InterchangeRefused::notACalendar();
+            return Strictly::read(fn () => self::holidays($text, $from));
+        } catch (\Exception|\TypeError|\ValueError $why) {
+            throw $why instanceof InterchangeRefused ? $why : InterchangeRefused::notACalendar();
         }
+    }
+
+    /** @return non-empty-list<array{Day, string}> */
+    private static function holidays(string $text, Day $from): array
+    {
+        $calendar = Reader::read($text, Reader::OPTION_FORGIVING);
         if (! $calendar instanceof VCalendar) {
             throw InterchangeRefused::notACalendar();
         }
         $end = $from->plusMonths(12 * self::YEARS);
         $days = [];
-        try {
-            self::keepHolidays($calendar, $from);
-            $events = $calendar->expand(new \DateTimeImmutable($from->toIso()), new \DateTimeImmutable($end->toIso()))->select('VEVENT');
-        } catch (\Exception) {
-            throw InterchangeRefused::notACalendar();
-        }
+        self::keepHolidays($calendar, $from);
+        $events = $calendar->expand(new \DateTimeImmutable($from->toIso()), new \DateTimeImmutable($end->toIso()))->select('VEVENT');
         foreach ($events as $event) {
             $start = $event->DTSTART ?? null;
             if (! $start instanceof DateTime || $start->hasTime()) {

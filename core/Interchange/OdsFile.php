@@ -32,7 +32,7 @@ final class OdsFile
         while ($more) {
             if ($reader->nodeType === \XMLReader::ELEMENT && $reader->name === 'table:table') {
                 $sheets[] = (string) $reader->getAttribute('table:name');
-                $more = $reader->next();
+                $more = $this->archive->over($reader);
             } else {
                 $more = $this->archive->next($reader);
             }

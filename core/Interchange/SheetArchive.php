@@ -61,11 +61,32 @@ final class SheetArchive
      */
     public function next(\XMLReader $reader): bool
     {
+        return $this->step($reader, $reader->read(...));
+    }
+
+    /**
+     * The same, over whatever stands inside.
+     *
+     * @throws InterchangeRefused
+     */
+    public function over(\XMLReader $reader): bool
+    {
+        return $this->step($reader, $reader->next(...));
+    }
+
+    /** @param  \Closure(): bool  $step */
+    private function step(\XMLReader $reader, \Closure $step): bool
+    {
         $before = libxml_use_internal_errors(true);
-        $is = $reader->read();
-        $failed = ! $is && libxml_get_last_error() !== false;
-        libxml_clear_errors();
-        libxml_use_internal_errors($before);
+        try {
+            $is = Strictly::read($step);
+            $failed = ! $is && libxml_get_last_error() !== false;
+        } catch (\ErrorException) {
+            [$is, $failed] = [false, true];
+        } finally {
+            libxml_clear_errors();
+            libxml_use_internal_errors($before);
+        }
         if ($failed || ($is && in_array($reader->nodeType, [\XMLReader::DOC_TYPE, \XMLReader::ENTITY_REF], true))) {
             throw InterchangeRefused::notThatKind($this->kind);
         }
