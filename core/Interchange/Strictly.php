@@ -18,7 +18,10 @@ final class Strictly
      */
     public static function read(\Closure $read): mixed
     {
-        set_error_handler(fn (int $level, string $said) => throw new \ErrorException($said, severity: $level), E_WARNING | E_NOTICE);
+        // That a library does something that PHP will not do for ever is none of the file's.
+        set_error_handler(
+            fn (int $level, string $said): bool => ($level & (E_WARNING | E_NOTICE)) === 0 || throw new \ErrorException($said, severity: $level),
+        );
         try {
             return $read();
         } finally {

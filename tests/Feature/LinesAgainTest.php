@@ -136,6 +136,22 @@ final class LinesAgainTest extends TestCase
         $this->assertSame(['confirmed', 'on-hold'], DB::table('bank_details')->orderBy('id')->pluck('state')->all());
     }
 
+    public function test_what_was_changed_and_taken_back_is_no_change(): void
+    {
+        $head = "Tax ID,Name,Phone,Street,City,Tags,Terms,Language\n";
+        $first = $this->checked($head."12-3456789,Ada Tolliver,802-555-0143,4 Lane,Putney,mill,net 30,German\n12-3456780,Ida Holm,,,,,,\n")->json('id');
+        $this->act($first, 'take')->assertJsonPath('results.*.count', [2]);
+        $second = $this->checked($head."12-3456789,Ada Tolliver,802-555-0144,5 Road,Keene,clock,net 10,French\n12-3456780,Ida Holm,,,,bell,,\n", ['existing' => 'take-over'])->json('id');
+        $this->assertSame(['changes', 'changes'], $this->outcomes($second));
+        $this->act($second, 'take')->assertJsonPath('results.*.outcome', ['changed']);
+        // While it holds, the first stays.
+        $this->act($second, 'take-back')->assertJsonPath('results.*.outcome', ['taken-back']);
+        $ida = Party::query()->where('family', 'Holm')->sole();
+        $this->saveSection($ida, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0177')]])->assertOk();
+        $this->act($first, 'take-back')->assertJsonPath('results.*.outcome', ['taken-back', 'kept']);
+        $this->assertSame(['Ida Holm'], Party::query()->pluck('display_name')->all());
+    }
+
     public function test_that_somebody_has_seen_what_is_private_keeps_nothing_from_going_back(): void
     {
         $id = $this->checked("Name,EIN\nTern Hill Timber,12-3456789\n")->json('id');

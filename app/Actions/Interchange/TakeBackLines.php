@@ -159,8 +159,13 @@ final readonly class TakeBackLines
             )
             // That somebody of the file who worked there has gone again is no change of theirs.
             ->where('section', '!=', SectionName::Positions->value);
-        if ($since->exists()) {
-            throw BulkRefused::changedSince();
+        foreach ($since->distinct()->pluck('section') as $section) {
+            $states = SectionState::query()->where('subject_id', $party->id)->where('section', $section)->orderBy('version')->get()
+                ->map(fn (SectionState $one) => $one->state)->all();
+            // What was changed and taken back is as it came in.
+            if ($states === [] || reset($states) !== end($states)) {
+                throw BulkRefused::changedSince();
+            }
         }
     }
 
