@@ -4,36 +4,21 @@ declare(strict_types=1);
 
 namespace Almanac\Interchange;
 
-use Almanac\Banking\AccountKind;
-use Almanac\Banking\AccountUse;
-use Almanac\Banking\BankAccount;
 use Almanac\Finding\Fold;
-use Almanac\Names\CompanyName;
 use Almanac\Names\CompanySign;
 use Almanac\Names\NamePart;
-use Almanac\Names\PersonName;
-use Almanac\Names\TypedPersonName;
 use Almanac\Records\PartyKind;
 use Almanac\Records\Wording;
 use Almanac\Refusal;
-use Almanac\TaxIds\TaxId;
-use Almanac\TaxIds\TaxIdKind;
 
 /**
  * Reads lines of a table of people and companies by what its columns were said to be. What is wrong is told by column, and
  * nothing of such a line is taken.
  *
  * @phpstan-import-type Held from PartyRow
- * @phpstan-import-type Code from PartyRow
- * @phpstan-import-type TaxNumber from PartyRow
- * @phpstan-import-type Account from PartyRow
  */
 final class PartyReader
 {
-    private const NAME_PARTS = ['prefix', 'given', 'middle', 'family', 'suffix', 'post-nominals', 'preferred', 'pronouns'];
-
-    private const FIRM_PARTS = ['legal-name', 'payee', 'legal-form', 'registration-number', 'industry'];
-
     private const NOTE = 5000;
 
     /** @var list<array{int, string}> */
@@ -68,8 +53,10 @@ final class PartyReader
         $this->problems = $ahead;
         $named = $line->names();
         $kind = $this->kind($line, $named);
-        $values = $kind === PartyKind::Person ? $this->person($line, $named) : $this->company($line, $named);
+        $names = new NameReader($this->at(...));
+        $values = $kind === PartyKind::Person ? $names->person($line) : $names->company($line, $named);
         $values += $this->values($line);
+        $numbers = new NumbersReader($this->office, $this->at(...));
         $reach = new ReachReader($this->office, $this->at(...));
         $addresses = $reach->addresses($line, array_filter([$named, $line->text('company')]));
         $row = new PartyRow(
@@ -80,9 +67,9 @@ final class PartyReader
             $kind === PartyKind::Person ? $this->positions($line) : [],
             $this->types($line),
             $this->words($line, 'tags'),
-            $this->codes($line),
-            $this->taxNumbers($line),
-            $this->accounts($line),
+            $numbers->codes($line),
+            $numbers->taxNumbers($line),
+            $numbers->accounts($line),
             (string) $line->each(
                 'note',
                 fn (int $column, string $text) => $this->at($column, fn () => Wording::paragraphs($text, self::NOTE, '')),
@@ -161,60 +148,6 @@ final class PartyReader
             $this->office->kind !== null => $this->office->kind,
             default => CompanySign::isOn($name) ? PartyKind::Company : PartyKind::Person,
         };
-    }
-
-    /** @return array<string, string> */
-    private function person(TargetedLine $line, string $name): array
-    {
-        $parts = [];
-        foreach (self::NAME_PARTS as $key) {
-            $cell = $line->cell($key);
-            $parts[$key] = $cell === null ? '' : (string) $this->at($cell[0], fn () => NamePart::tidy($cell[1]));
-        }
-        $whole = $parts['given'] === '' || $parts['family'] === '' ? $line->cell('name') : null;
-        $read = $whole === null ? null : $this->at($whole[0], fn () => TypedPersonName::read($whole[1])->name);
-        if ($whole !== null && ($read === null || self::isMore($read, $parts))) {
-            $parts = ($read === null ? [] : PartyColumns::nameParts($read)) + array_filter(
-                $parts,
-                fn (string $part) => $part !== '',
-            ) + $parts;
-        } else {
-            // The whole name says nothing that its parts do not, or something else.
-            $this->at($line->column('given', 'family', 'name', 'company'), fn () => PersonName::of($parts['given'], $parts['family']));
-        }
-
-        return $parts;
-    }
-
-    /**
-     * Whether the whole name says the half of it that its parts do not, and the other half as they do.
-     *
-     * @param array<string, string> $parts
-     */
-    private static function isMore(PersonName $whole, array $parts): bool
-    {
-        $said = array_map(Fold::text(...), $parts);
-        $isSame = fn (string $part, string $read): bool => $said[$part] === ''
-            ? ! in_array(Fold::text($read), $said, true)
-            : $said[$part] === Fold::text($read);
-
-        return ($said['given'].$said['family'] === '') || ($isSame('given', $whole->given) && $isSame('family', $whole->family));
-    }
-
-    /** @return array<string, string> */
-    private function company(TargetedLine $line, string $name): array
-    {
-        $values = ['name' => (string) $this->at($line->column('name', 'company', 'legal-name', 'given', 'family'), fn () => match (true) {
-            $name !== '' => CompanyName::of($name)->name,
-            $line->text('company') !== '' => CompanyName::of($line->text('company'))->name,
-            default => throw InterchangeRefused::nameless(),
-        })];
-        foreach (self::FIRM_PARTS as $key) {
-            $cell = $line->cell($key);
-            $values[$key] = $cell === null ? '' : (string) $this->at($cell[0], fn () => NamePart::tidy($cell[1]));
-        }
-
-        return $values;
     }
 
     /** @return array<string, string> what is one plain value, whoever it is of */
@@ -312,85 +245,6 @@ final class PartyReader
         }
 
         return array_values(array_unique($words));
-    }
-
-    /** @return list<Code> */
-    private function codes(TargetedLine $line): array
-    {
-        $codes = [];
-        foreach ($line->several('code') as [$column, $text, $target]) {
-            $value = $this->at($column, fn () => NamePart::tidy($text));
-            if ($value !== null && $value !== '') {
-                $system = $target->label === '' ? 'number' : $target->label;
-                $codes[Fold::text($system)."\n".Fold::text($value)] ??= ['system' => $system, 'value' => $value];
-            }
-        }
-
-        return array_values($codes);
-    }
-
-    /** @return list<TaxNumber> */
-    private function taxNumbers(TargetedLine $line): array
-    {
-        $numbers = [];
-        foreach (TaxIdKind::cases() as $kind) {
-            foreach ($line->several('tax-'.mb_strtolower($kind->value)) as [$column, $text]) {
-                $country = $kind === TaxIdKind::Vat && preg_match('/^\s*([A-Z]{2})/i', $text, $letters) === 1
-                    ? mb_strtoupper($letters[1])
-                    : '';
-                $country = $country === 'EL' ? 'GR' : $country;
-                $number = $this->at(
-                    $column,
-                    fn () => TaxId::of($kind, $kind->needsCountry() && $country === '' ? $this->office->country : $country, $text),
-                );
-                if ($number !== null) {
-                    $numbers[] = ['kind' => $kind->value, 'country' => $number->country, 'value' => $number->value];
-                }
-            }
-        }
-
-        return array_values(array_unique($numbers, SORT_REGULAR));
-    }
-
-    /** @return list<Account> */
-    private function accounts(TargetedLine $line): array
-    {
-        $accounts = [];
-        $empty = array_fill_keys(['kind', 'iban', 'bic', 'routing', 'sortCode', 'account', 'use', 'holder', 'bankName'], '');
-        foreach ($line->groups(PartyColumns::BANK) as $group) {
-            $of = fn (string $key) => $group[$key][0][1] ?? '';
-            $column = ($group['iban'] ?? $group['bank-account'] ?? $group['routing'] ?? $group['sort-code'] ?? [[0, '']])[0][0];
-            if ($of('iban') === '' && $of('bank-account') === '') {
-                continue;
-            }
-            $use = str_starts_with(mb_strtolower($of('account-use')), 's') ? AccountUse::Savings : AccountUse::Checking;
-            $account = $this->at($column, fn () => match (true) {
-                $of('iban') !== '' => BankAccount::iban($of('iban'), $of('bic')),
-                $of('sort-code') !== '' => BankAccount::uk($of('sort-code'), $of('bank-account')),
-                default => BankAccount::us($of('routing'), $of('bank-account'), $use),
-            });
-            $ofKind = $account === null ? null : $accounts[$account->kind->value] ?? null;
-            if ($account !== null && $ofKind !== null) {
-                // The same one in two places is one.
-                $ofKind[0]->identity() === $account->identity()
-                    || $this->problems[] = [$column, InterchangeRefused::oneOnly($account->kind->title())->getMessage()];
-            } elseif ($account !== null) {
-                $accounts[$account->kind->value] = [$account, [
-                    'kind' => $account->kind->value, 'iban' => $account->kind === AccountKind::Iban ? $account->account : '',
-                    'bic' => $account->kind === AccountKind::Iban ? $of('bic') : '',
-                    'routing' => $account->kind === AccountKind::UsAccount ? $of('routing') : '',
-                    'sortCode' => $account->kind === AccountKind::UkAccount ? $of('sort-code') : '',
-                    'account' => $account->kind === AccountKind::Iban ? '' : $account->account, 'use' => $use->value,
-                    'holder' => (string) $this->at(
-                        $group['account-holder'][0][0] ?? $column,
-                        fn () => NamePart::tidy($of('account-holder')),
-                    ),
-                    'bankName' => (string) $this->at($group['bank-name'][0][0] ?? $column, fn () => NamePart::tidy($of('bank-name'))),
-                ] + $empty];
-            }
-        }
-
-        return array_column($accounts, 1);
     }
 
     /**
