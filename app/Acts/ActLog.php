@@ -88,6 +88,7 @@ final class ActLog
         'lines',
         'last_change_id',
         'checked_to',
+        'highest_number',
         'state_since',
         'began_on',
         'search_key',

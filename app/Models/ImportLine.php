@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\Crypt;
  * @property int $line in the file
  * @property string $cells encrypted; see cells()
  * @property int $head the line on which the document begins that it belongs to; a record is a line of its own
- * @property string $fingerprint of what stood on it in the file; empty for documents, which are told apart by mark
+ * @property string|null $fingerprint of what stood on it in the file; null for documents, which are told apart by mark
  * @property string|null $mark by which a document of the file is the same as another
  * @property int $turn 0 for those that are taken first
  * @property LineOutcome $outcome

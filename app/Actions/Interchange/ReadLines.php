@@ -62,7 +62,7 @@ final readonly class ReadLines
             $rows[] = [
                 'import_id' => $import->id, 'line' => $line, 'cells' => ImportLine::kept($cells),
                 'outcome' => LineOutcome::New->value, 'head' => $line,
-                'fingerprint' => $import->isOfRecords() ? LinesAlike::fingerprint($headings, $cells) : '',
+                'fingerprint' => $import->isOfRecords() ? LinesAlike::fingerprint($headings, $cells) : null,
             ];
             $count++;
             if (count($rows) === self::CHUNK) {
