@@ -93,6 +93,27 @@ test('a spreadsheet of people is understood, what is doubtful and wrong is settl
     await expect(page.getByRole('option', { name: /Beatrix/ })).toBeHidden();
 });
 
+test('a list of names is kept up: what was left out says what to do, and handed in again only what is new comes in', async ({ desk, page }) => {
+    await desk.signIn();
+    const names = ['First,Last', 'Ottilie,Marchbanks', ',Dunmore', 'Ottilie,Marchbanks'];
+    const handIn = async (lines: string[]) => {
+        await page.goto('/imports');
+        await page.locator('input[type=file]').setInputFiles(file('names.csv', lines));
+        await page.getByRole('button', { name: 'Check the lines' }).click();
+    };
+    await handIn(names);
+    const kinds = page.getByRole('radiogroup', { name: 'Which lines' });
+    await expect(kinds.getByRole('radio')).toHaveText(['new 2', 'doubtful 1']);
+    await expect(page.getByRole('listitem', { name: 'Line 4, Ottilie Marchbanks' })).toContainText('Line 2 of the file looks the same.');
+    await page.getByRole('button', { name: 'Import 2 records' }).click();
+    await expect(kinds.getByRole('radio')).toHaveText(['added 2', 'doubtful 1']);
+    await expect(page.getByText('Not imported. Hand the file in once more to decide them: what was imported is the same already then.')).toBeVisible();
+    await handIn([...names.slice(0, 3), 'Ida,Holm']);
+    await expect(kinds.getByRole('radio')).toHaveText(['new 1', 'the same already 2']);
+    await page.getByRole('button', { name: 'Import 1 record' }).click();
+    await expect(kinds.getByRole('radio')).toHaveText(['added 1']);
+});
+
 test('what cannot be read says so, and a table to fill in and the whole list go out and come in again', async ({ desk, page }) => {
     await desk.signIn('tobias');
     await page.goto('/imports');
