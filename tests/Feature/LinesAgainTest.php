@@ -114,7 +114,11 @@ final class LinesAgainTest extends TestCase
             'Another IBAN stands on this line, and a record has one. Clear the one that is not in use.',
         ], [$lines->json('lines.0.problems.0.message'), $lines->json('lines.2.problems.0.message')]);
         $this->assertSame([2, 4], [$lines->json('lines.0.problems.0.column'), $lines->json('lines.2.problems.0.column')]);
-        $this->act($id, 'take')->assertJsonPath('results.*.count', [2]);
+        // Cleared, the line is good.
+        $this->putJson("/api/imports/$id/lines/4", [
+            'cells' => [['line' => 4, 'column' => 4, 'text' => '']], 'decision' => null, 'recordId' => null, 'existing' => null,
+        ])->assertOk()->assertJsonPath('outcome', 'new');
+        $this->act($id, 'take')->assertJsonPath('results.*.count', [3]);
         $this->assertSame([2500, 0], [DB::table('client_terms')->max('limit_minor'), DB::table('documents')->count()]);
     }
 
