@@ -74,13 +74,14 @@ final class AddressChanges
     private function same(array $address, array $taken): ?int
     {
         $free = array_diff_key($this->kept, $taken);
-        $whole = fn (array $one): array => Fold::words(implode(' ', array_map(fn (string $part) => $one[$part], self::PARTS)));
+        $words = fn (array $one): array => Fold::words(implode(' ', array_map(fn (string $part) => $one[$part], self::PARTS)));
+        $whole = $words($address);
         $agrees = fn (array $one): bool => array_filter(
             self::PARTS,
             fn (string $part) => $address[$part] !== '' && $one[$part] !== '' && Fold::words($address[$part]) !== Fold::words($one[$part]),
         ) === [];
 
-        return array_key_first(array_filter($free, fn (array $one) => $whole($one) === $whole($address)))
+        return array_key_first(array_filter($free, fn (array $one) => $words($one) === $whole))
             ?? array_key_first(array_filter($free, $agrees));
     }
 

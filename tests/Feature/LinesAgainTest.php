@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Almanac\Access\Role;
 use App\Models\Party;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -86,6 +87,20 @@ final class LinesAgainTest extends TestCase
         $this->act($first, 'take-back')->assertJsonPath('results.*.outcome', ['kept']);
     }
 
+    public function test_who_was_a_person_is_not_the_company_that_the_line_is_now(): void
+    {
+        $file = "Name,Tags\nLarkin,mill\n";
+        $this->act($this->checked($file, ['kind' => 'person'])->json('id'), 'take');
+        $id = $this->checked($file, ['kind' => 'company'])->json('id');
+        $this->assertSame(['new'], $this->outcomes($id));
+        // Somebody comes into the book meanwhile, so that everybody new is looked for once more.
+        $this->actingAs($this->user(Role::Clerk));
+        $this->postJson('/api/parties', ['kind' => 'person', 'given' => 'Ida', 'family' => 'Holm', 'isClient' => false, 'isVendor' => false])->assertCreated();
+        $this->asAdministrator();
+        $this->act($id, 'take')->assertJsonPath('results.*.outcome', ['added']);
+        $this->assertSame(['company', 'person', 'person'], Party::query()->orderBy('kind')->toBase()->pluck('kind')->all());
+    }
+
     public function test_of_whom_half_a_name_is_known_is_asked_about(): void
     {
         $this->addPerson('', 'Larkin');
@@ -148,7 +163,6 @@ final class LinesAgainTest extends TestCase
         $second = $this->checked($head."12-3456789,Ada Tolliver,802-555-0144,5 Road,Keene,clock,net 10,French\n12-3456780,Ida Holm,,,,bell,,\n", ['existing' => 'take-over'])->json('id');
         $this->assertSame(['changes', 'changes'], $this->outcomes($second));
         $this->act($second, 'take')->assertJsonPath('results.*.outcome', ['changed']);
-        // While it holds, the first stays.
         $this->act($second, 'take-back')->assertJsonPath('results.*.outcome', ['taken-back']);
         $ida = Party::query()->where('family', 'Holm')->sole();
         $this->saveSection($ida, 'reach', ['contactPoints' => [$this->contact('phone', '802-555-0177')]])->assertOk();

@@ -68,9 +68,7 @@ final readonly class AddLines
         $asked = $among === [] ? $lines->take(0) : $lines->whereNull('decision')->whereIn('line', array_keys($rows));
         $rows = array_intersect_key($rows, $asked->keyBy('line')->all());
         $matches = $rows === [] ? [] : MatchRows::of($rows, MatchRows::alike($rows, withCompanies: false), $among);
-        $before = LinesAlike::of($asked)->records;
 
-        return array_filter(array_map(fn (RowMatch $match) => $match->recordId, $matches))
-            + ($before === [] ? [] : array_intersect($before, Party::query()->whereIntegerInRaw('id', $before)->pluck('id')->all()));
+        return array_filter(array_map(fn (RowMatch $match) => $match->recordId, $matches)) + LinesAlike::of($asked, $rows)->records;
     }
 }

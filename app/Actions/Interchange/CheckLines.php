@@ -102,17 +102,16 @@ final class CheckLines
         $rows = array_filter(array_map(fn (ReadLine $one) => $one->row, $read));
         $alike = MatchRows::alike($rows);
         $matches = MatchRows::of($rows, $alike);
-        $same = LinesAlike::of($lines);
+        $same = LinesAlike::of($lines, $rows);
         $kept = $this->recordsOf($lines, $matches, $same->records);
         $terms = OfficeReading::terms();
         $checked = [];
         foreach ($lines as $line) {
             $row = $rows[$line->line] ?? null;
             $twin = $row === null || ! $withTwins ? null : $this->twin($import, $line->line, $alike[$line->line], $reader) ?? $same->earlier[$line->line] ?? null;
-            $before = $kept[$same->records[$line->line] ?? 0] ?? null;
             [$outcome, $recordId, $message] = $row === null
                 ? [$line->decision === ImportLine::OUT ? LineOutcome::LeftOut : LineOutcome::Wrong, null, '']
-                : $this->outcome($import, $line, $row, $matches[$line->line], $before?->kind === $row->kind ? $before->id : null, $twin, $kept, $terms);
+                : $this->outcome($import, $line, $row, $matches[$line->line], $same->records[$line->line] ?? null, $twin, $kept, $terms);
             $checked[] = [
                 'outcome' => $outcome->value,
                 'record_id' => $recordId,
