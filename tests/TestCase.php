@@ -261,7 +261,7 @@ abstract class TestCase extends LaravelTestCase
         $this->beforeApplicationDestroyed(fn () => $this->forgetDatabase($copy));
     }
 
-    private function useDatabase(string $path): void
+    protected function useDatabase(string $path): void
     {
         touch($path);
         config(['database.connections.sqlite.database' => $path]);
@@ -269,7 +269,7 @@ abstract class TestCase extends LaravelTestCase
         Once::flush();
     }
 
-    private function forgetDatabase(string $path): void
+    protected function forgetDatabase(string $path): void
     {
         DB::purge();
         foreach (['', '-wal', '-shm'] as $part) {

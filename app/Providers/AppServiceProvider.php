@@ -13,9 +13,13 @@ use App\Http\Problems\MadeOne;
 use App\Models\FormerRecord;
 use App\Models\Party;
 use App\Models\User;
+use App\Upgrade\CarryOver;
+use App\Upgrade\OfficeMigrator;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Route;
@@ -31,6 +35,9 @@ final class AppServiceProvider extends ServiceProvider
             'sqlite',
             fn (\PDO|\Closure $pdo, string $database, string $prefix, array $config) => new OfficeConnection($pdo, $database, $prefix, $config),
         );
+        $this->app->extend('migrator', fn (Migrator $migrator, Application $app) => (new OfficeMigrator(
+            $app->make('migration.repository'), $app->make('db'), $app->make('files'), $app->make('events'),
+        ))->carryingOver($app->make(CarryOver::class)));
         $this->app->scoped(ActLog::class);
         $this->app->scoped(HeldIndex::class);
     }
