@@ -6,7 +6,9 @@ use Almanac\Ledger\StaleDocument;
 use Almanac\Records\ArchivedRecord;
 use Almanac\Refusal;
 use App\Actions\Records\StaleSection;
+use App\Http\Middleware\LimitBody;
 use App\Http\Middleware\OneAct;
+use App\Http\Middleware\OutsideFirst;
 use App\Http\Middleware\PlainQuery;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Problems\MadeOne;
@@ -36,9 +38,10 @@ return Application::configure(basePath: dirname(__DIR__))
         // What was left empty stays empty text; null means that nothing was chosen.
         $middleware->convertEmptyStringsToNull(except: [fn () => true]);
         $middleware->append(SecurityHeaders::class);
-        $middleware->prependToGroup('api', PlainQuery::class);
+        $middleware->prependToGroup('api', [LimitBody::class, PlainQuery::class]);
         // What a write is about is read when it holds the lock, and not before.
         $middleware->prependToPriorityList(before: SubstituteBindings::class, prepend: OneAct::class);
+        $middleware->prependToPriorityList(before: OneAct::class, prepend: OutsideFirst::class);
         $middleware->redirectGuestsTo(fn () => null);
     })
     ->withExceptions(function (Exceptions $exceptions): void {

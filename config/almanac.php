@@ -15,6 +15,9 @@ return [
     /* Where the stand-in of an address book elsewhere is served beside the demo office; empty for none. */
     'book_elsewhere' => env('ALMANAC_BOOK_ELSEWHERE', ''),
 
+    /* Encrypts nightly backups and those that Office makes; empty leaves them unencrypted, beside the database that is. */
+    'backup_passphrase' => env('ALMANAC_BACKUP_PASSPHRASE', ''),
+
     /* Sign-in attempts allowed per minute for one email from one address. */
     'sign_in_attempts' => (int) env('ALMANAC_SIGN_IN_ATTEMPTS', 5),
 ];

@@ -14,9 +14,11 @@ return [
             'table' => 'queued_work',
             'queue' => 'default',
             'retry_after' => 86400,
-            'after_commit' => true,
+            // In the transaction of its cause: work is never lost between the two.
+            'after_commit' => false,
         ],
     ],
 
-    'failed' => ['driver' => 'null'],
+    // Kept until an administrator retries or dismisses them.
+    'failed' => ['driver' => 'database-uuids', 'database' => 'sqlite', 'table' => 'failed_jobs'],
 ];

@@ -34,7 +34,9 @@ use App\Http\Controllers\Mailing\OutboxController;
 use App\Http\Controllers\Meetings\MeetingsController;
 use App\Http\Controllers\Merging\MergesController;
 use App\Http\Controllers\Notes\NotesController;
+use App\Http\Controllers\Office\BackupsController;
 use App\Http\Controllers\Office\ChoicesController;
+use App\Http\Controllers\Office\FailedTasksController;
 use App\Http\Controllers\Office\ListsController;
 use App\Http\Controllers\Office\LogoController;
 use App\Http\Controllers\Office\MailServerController;
@@ -55,9 +57,11 @@ use App\Http\Controllers\Records\SectionController;
 use App\Http\Controllers\Reminders\RemindersController;
 use App\Http\Controllers\Terms\PreviewController;
 use App\Http\Controllers\Today\TodayController;
+use App\Http\Middleware\FetchBookFirst;
 use App\Http\Middleware\InOffice;
 use App\Http\Middleware\NewDay;
 use App\Http\Middleware\OneAct;
+use App\Http\Middleware\TryMailServerFirst;
 use Illuminate\Support\Facades\Route;
 
 Route::get('session', [SessionController::class, 'show']);
@@ -180,7 +184,13 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::get('office/mail-server', [MailServerController::class, 'show']);
         Route::put('office/mail-server', [MailServerController::class, 'save']);
         Route::delete('office/mail-server', [MailServerController::class, 'forget']);
-        Route::post('office/mail-server/try', [MailServerController::class, 'try']);
+        Route::post('office/mail-server/try', [MailServerController::class, 'try'])->middleware(TryMailServerFirst::class);
+        Route::get('office/backups', [BackupsController::class, 'index']);
+        Route::put('office/backups', [BackupsController::class, 'save']);
+        Route::post('office/backups', [BackupsController::class, 'make']);
+        Route::get('office/failed-tasks', [FailedTasksController::class, 'index']);
+        Route::post('office/failed-tasks/{task}/retry', [FailedTasksController::class, 'retry'])->whereNumber('task');
+        Route::delete('office/failed-tasks/{task}', [FailedTasksController::class, 'dismiss'])->whereNumber('task');
         Route::get('acts', [OfficeController::class, 'acts']);
         Route::get('users', [OfficeController::class, 'users']);
         Route::post('users', [OfficeController::class, 'add']);
@@ -277,7 +287,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::post('letters/{run}/stop', [LettersController::class, 'stop'])->whereNumber('run');
         Route::post('letters/{run}/go-on', [LettersController::class, 'goOn'])->whereNumber('run');
         Route::post('messages/{message}/again', [OutboxController::class, 'again'])->whereNumber('message');
-        Route::post('imports/elsewhere', [ImportsController::class, 'fetch']);
+        Route::post('imports/elsewhere', [ImportsController::class, 'fetch'])->middleware(FetchBookFirst::class);
         Route::post('imports', [ImportsController::class, 'add']);
         Route::prefix('imports/{import}')->whereNumber('import')->group(function (): void {
             Route::put('columns', [ImportsController::class, 'match']);

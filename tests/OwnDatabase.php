@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests;
 
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Once;
 
 /** A database in a file, for what a database in memory cannot show. */
 trait OwnDatabase

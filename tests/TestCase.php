@@ -10,6 +10,7 @@ use App\Actions\Office\KeepUsers;
 use App\Models\Document;
 use App\Models\Party;
 use App\Models\User;
+use App\Outside\NoTransaction;
 use Database\Seeders\Demo\DemoOffice;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as LaravelTestCase;
@@ -30,6 +31,7 @@ abstract class TestCase extends LaravelTestCase
     protected function setUp(): void
     {
         parent::setUp();
+        NoTransaction::$around = DB::transactionLevel();
         $this->administrator = $this->app->make(SetUpOffice::class)
             ->handle('Orrery & Vane', 'US', 'Maud Ferris', 'maud@orreryvane.example', self::PASSWORD);
     }

@@ -19,6 +19,7 @@ final class IndexKind implements ShouldQueue
 
     public function __construct(private readonly int $kindId)
     {
+        $this->onQueue('short');
     }
 
     public function handle(IndexEngagements $index): void

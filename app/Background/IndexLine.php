@@ -19,6 +19,7 @@ final class IndexLine implements ShouldQueue
 
     public function __construct(private readonly string $value)
     {
+        $this->onQueue('short');
     }
 
     public function handle(KeepSharedLines $lines): void

@@ -21,6 +21,7 @@ final class PrintStatement implements ShouldQueue
 
     public function __construct(private readonly int $jobId)
     {
+        $this->onQueue('short');
     }
 
     public function handle(MakeStatement $make): void

@@ -20,6 +20,7 @@ final class SendMessage implements ShouldQueue
 
     public function __construct(private readonly int $messageId)
     {
+        $this->onQueue('short');
     }
 
     public function handle(DeliverMessage $deliver): void

@@ -40,7 +40,7 @@ final readonly class Restore
         foreach (['app', 'logs', 'framework/cache/data', 'framework/sessions', 'framework/views'] as $part) {
             is_dir("$new/$part") || mkdir("$new/$part", 0700, true);
         }
-        $aside = is_dir($this->folder) ? "$this->folder.before-restore-".gmdate('Ymd-His') : '';
+        $aside = is_dir($this->folder) ? "$this->folder.before-restore-".gmdate('Ymd-His').'-'.bin2hex(random_bytes(2)) : '';
         touch("$new/ready");
         $aside === '' || rename($this->folder, $aside);
         self::finish($this->folder);

@@ -52,7 +52,8 @@ final class Snapshot
             $copy->sqliteCreateFunction('fold', fn () => '', 1, \PDO::SQLITE_DETERMINISTIC);
             $found = $copy->query('PRAGMA integrity_check(1)');
             $said = $found === false ? 'no answer' : (string) $found->fetchColumn();
-            $broken = $copy->query('PRAGMA foreign_key_check')?->fetchAll(\PDO::FETCH_ASSOC) ?: [];
+            $rows = $copy->query('PRAGMA foreign_key_check');
+            $broken = $rows === false ? [] : $rows->fetchAll(\PDO::FETCH_ASSOC);
         } catch (\PDOException $error) {
             [$said, $broken] = [$error->getMessage(), []];
         }

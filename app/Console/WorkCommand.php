@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Actions\LookAlikes\CompareChanged;
+use App\Actions\Office\NightlyBackup;
+use App\Actions\Office\RequeueWaiting;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
@@ -18,21 +20,24 @@ final class WorkCommand extends Command
 
     protected $description = 'Do the work that waits; started and watched with the server';
 
-    public function handle(): int
+    public function handle(NightlyBackup $nightly, RequeueWaiting $requeue): int
     {
         $server = $this->argument('server');
         $home = '/proc/'.(ctype_digit($server) ? $server : '0');
         // There is one worker: what somebody has begun is nobody's any more.
         DB::table('queued_work')->update(['reserved_at' => null]);
+        $requeue->handle();
         while (is_dir($home)) {
             if (DB::table('queued_work')->exists()) {
                 Process::path(base_path())->forever()->run([
                     PHP_BINARY, '-d', 'memory_limit=512M', '-d', 'realpath_cache_size=0', base_path('artisan'), 'queue:work',
-                    '--once', '--timeout=0', '--quiet',
+                    // Short work first: an upload is not read after seventy long tasks.
+                    '--once', '--timeout=0', '--quiet', '--queue=short,default',
                 ]);
                 DB::table('queued_work')->update(['reserved_at' => null]);
             } else {
                 CompareChanged::askFor();
+                $nightly->ask();
                 // Looked at anew each time: a database may have been put in the place of another.
                 DB::disconnect();
                 usleep(self::LOOKS_EVERY_MS * 1000);

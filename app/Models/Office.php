@@ -35,6 +35,9 @@ use Carbon\CarbonImmutable;
  * @property bool|null $decimal_comma whether 12,50 is twelve and a half; null for as the country does
  * @property string $card_places where address books elsewhere may be read, one place on a line
  * @property bool $clerks_make_one whether clerks make records one, rather than propose it
+ * @property bool $backs_up_nightly
+ * @property int $backups_kept of the nightly ones
+ * @property string $backup_folder empty for the one beside the database
  * @property string $time_zone of the IANA database; empty for that of its address
  * @property string $phone
  * @property string $email
@@ -68,6 +71,9 @@ final class Office extends Model
         'keeps_us_holidays',
         'clerks_make_one',
         'card_places',
+        'backs_up_nightly',
+        'backups_kept',
+        'backup_folder',
     ];
 
     protected $attributes = [
@@ -88,6 +94,9 @@ final class Office extends Model
         'keeps_us_holidays' => null,
         'clerks_make_one' => false,
         'card_places' => '',
+        'backs_up_nightly' => true,
+        'backups_kept' => 14,
+        'backup_folder' => '',
     ];
 
     protected function casts(): array
@@ -99,6 +108,7 @@ final class Office extends Model
             'late_per_month' => 'boolean',
             'keeps_us_holidays' => 'boolean',
             'clerks_make_one' => 'boolean',
+            'backs_up_nightly' => 'boolean',
         ];
     }
 

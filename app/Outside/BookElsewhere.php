@@ -129,6 +129,7 @@ final class BookElsewhere
 
     private function send(DavAddress $address, string $method, string $body, string $depth): Response
     {
+        NoTransaction::assert();
         $this->mustBeAllowed($address);
         $left = min(self::SECONDS_EACH, $this->until - microtime(true));
         if ($left <= 0) {

@@ -26,6 +26,7 @@ final class MailWay
      */
     public function send(MailServer $server, string $from, array $to, string $message): void
     {
+        NoTransaction::assert();
         $transport = new EsmtpTransport($server->host, $server->port, $server->security === MailSecurity::Tls);
         $transport->setAutoTls($server->security === MailSecurity::StartTls)->setRequireTls($server->security !== MailSecurity::None);
         if ($server->user_name !== '') {

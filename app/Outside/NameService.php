@@ -27,6 +27,7 @@ class NameService
     /** @return list<array<string, mixed>> */
     private function ask(string $name, int $type): array
     {
+        NoTransaction::assert();
         $before = getenv('RES_OPTIONS');
         putenv('RES_OPTIONS='.self::PATIENCE);
         try {

@@ -71,7 +71,7 @@ final readonly class Outbox
             'state' => $isSent ? MessageState::Waiting : MessageState::Kept,
         ]);
         if ($isSent) {
-            SendMessage::dispatch($kept->id)->afterCommit();
+            SendMessage::dispatch($kept->id);
         }
     }
 

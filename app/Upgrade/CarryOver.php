@@ -106,7 +106,7 @@ final readonly class CarryOver
         $new->statement('PRAGMA foreign_keys = ON');
         $broken = $new->select('PRAGMA foreign_key_check');
         if ($broken !== []) {
-            throw CarryOverRefused::broken(array_map(fn (\stdClass $row) => "$row->table {$row->rowid}", $broken));
+            throw CarryOverRefused::broken(array_values(array_map(fn (\stdClass $row) => "$row->table {$row->rowid}", $broken)));
         }
     }
 

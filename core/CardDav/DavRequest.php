@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Almanac\CardDav;
 
+use Almanac\Xml\XmlText;
+
 /**
  * What a phone or a mail program asks of an address book: a PROPFIND or a REPORT.
  *
@@ -46,14 +48,7 @@ final readonly class DavRequest
         if (trim($body) === '') {
             return new self('propfind', [], [], '', '3.0', '');
         }
-        if (strlen($body) > self::MOST || stripos($body, '<!DOCTYPE') !== false) {
-            throw DavRefused::notXml();
-        }
-        $document = new \DOMDocument;
-        if (! @$document->loadXML($body, LIBXML_NONET) || $document->documentElement === null) {
-            throw DavRefused::notXml();
-        }
-        $root = $document->documentElement;
+        $root = XmlText::document($body, self::MOST)?->documentElement ?? throw DavRefused::notXml();
         $properties = $hrefs = [];
         foreach ($root->getElementsByTagNameNS(self::DAV, 'prop') as $prop) {
             foreach ($prop->childNodes as $child) {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Almanac\Interchange;
 
+use Almanac\Xml\XmlText;
+
 /** The packed files of a spreadsheet, read as they are needed and never unpacked whole; one that unpacks to far too much is refused. */
 final class SheetArchive
 {
@@ -46,12 +48,9 @@ final class SheetArchive
     /** @throws InterchangeRefused when it is missing, or damaged */
     public function read(string $name): \XMLReader
     {
-        $reader = new \XMLReader;
-        if (! $this->has($name) || ! $this->isWhole($name) || ! @$reader->open("zip://$this->path#$name", null, LIBXML_NONET | LIBXML_COMPACT)) {
-            throw InterchangeRefused::notThatKind($this->kind);
-        }
+        $reader = $this->has($name) && $this->isWhole($name) ? XmlText::reader("zip://$this->path#$name") : null;
 
-        return $reader;
+        return $reader ?? throw InterchangeRefused::notThatKind($this->kind);
     }
 
     /**

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Almanac\Interchange;
 
 use Almanac\Calendar\Day;
+use Almanac\Files\FileType;
 use Almanac\Ledger\DocumentKind;
 use Almanac\Ledger\Line;
 use Almanac\Ledger\TaxTreatment;
 use Almanac\Money\Money;
 use Almanac\Money\Percent;
 use Almanac\Money\TypedNumber;
+use Almanac\Xml\XmlText;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use DOMDocument;
@@ -36,7 +38,7 @@ final class UblInvoice
     /** @throws InterchangeRefused when it is not well formed, no invoice, lacks something, or does not add up */
     public static function read(string $xml): ReadDocument
     {
-        $document = self::parse($xml);
+        $document = XmlText::document($xml, FileType::MOST_BYTES) ?? throw InterchangeRefused::notXml();
         $root = $document->documentElement ?? throw InterchangeRefused::notXml();
         $isCredit = $root->localName === 'CreditNote' && $root->namespaceURI === self::CREDIT_NOTE;
         if (! $isCredit && ! ($root->localName === 'Invoice' && $root->namespaceURI === self::INVOICE)) {
@@ -185,27 +187,6 @@ final class UblInvoice
         }
 
         return (string) $xml->saveXML();
-    }
-
-    private static function parse(string $xml): DOMDocument
-    {
-        $before = libxml_use_internal_errors(true);
-        $document = new DOMDocument;
-        // A document type could bring in files and endless repetition; an invoice has none. In another
-        // encoding one could hide, so that only UTF-8 is read.
-        $isPlain =
-            mb_check_encoding($xml, 'UTF-8') &&
-            preg_match('/^\s*(?:\xEF\xBB\xBF)?<\?xml[^>]*\bencoding\s*=\s*["\'](?!utf-8["\'])/i', $xml) !== 1;
-        $isRead =
-            $isPlain &&
-            stripos($xml, '<!DOCTYPE') === false &&
-            $xml !== '' &&
-            $document->loadXML($xml, LIBXML_NONET) &&
-            $document->doctype === null;
-        libxml_clear_errors();
-        libxml_use_internal_errors($before);
-
-        return $isRead ? $document : throw InterchangeRefused::notXml();
     }
 
     /** @param  \Closure(string, DOMElement|null): string  $text */

@@ -25,12 +25,13 @@ final readonly class FetchBook
     }
 
     /**
+     * Asks the network; never within a transaction.
+     *
      * @param array{address: string, name: string, password: string} $input
      *
      * @throws ValidationException when it is not allowed, is none, or cannot be read
-     * @throws InterchangeRefused when what it has are no contacts
      */
-    public function handle(array $input, User $by): Import
+    public function ask(array $input): FetchedBook
     {
         $problems = new FieldProblems;
         $book = new BookElsewhere(Office::current()->bookPlaces(), $input['name'], $input['password'], $this->names);
@@ -42,6 +43,12 @@ final readonly class FetchBook
         $problems->throwIfAny();
         [$cards, $name] = $read ?? ['', ''];
 
-        return $this->receive->content($cards, $name, $by);
+        return new FetchedBook($cards, $name);
+    }
+
+    /** @throws InterchangeRefused when what it has are no contacts */
+    public function receive(FetchedBook $book, User $by): Import
+    {
+        return $this->receive->content($book->cards, $book->name, $by);
     }
 }

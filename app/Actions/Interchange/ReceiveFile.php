@@ -65,7 +65,7 @@ final readonly class ReceiveFile
             'user_id' => $by->id,
             'created_at' => $this->clock->now(),
         ]);
-        ReadImport::dispatch($import->id);
+        ReadImport::dispatch($import->id)->onQueue('short');
 
         return $import;
     }

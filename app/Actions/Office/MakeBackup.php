@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Office;
 
 use App\Backup\BackupFile;
+use App\Backup\BackupPlan;
 use App\Backup\BackupRefused;
 use App\Backup\Installation;
 use App\Backup\Snapshot;
@@ -35,7 +36,7 @@ final readonly class MakeBackup
             'begun_at' => now(),
         ]);
         try {
-            $path = $to === '' ? self::folder().'/'.self::name($kind) : $to;
+            $path = $to === '' ? BackupPlan::folder().'/'.self::name($kind) : $to;
             $this->write($path, $passphrase);
             $backup->update(['state' => Backup::DONE, 'path' => $path, 'bytes' => filesize($path), 'ended_at' => now()]);
         } catch (\Throwable $failure) {
@@ -60,31 +61,15 @@ final readonly class MakeBackup
      */
     public function beforeUpgrade(): string
     {
-        $path = self::ownFolder().'/'.self::name('before-'.Version::CURRENT);
+        $path = BackupPlan::ownFolder().'/'.self::name('before-'.Version::CURRENT);
         $this->write($path, '');
 
         return $path;
     }
 
-    /** Where nightly backups go. */
-    public static function folder(): string
-    {
-        $chosen = Office::query()->first()->backup_folder ?? '';
-
-        return $chosen === '' ? self::ownFolder() : $chosen;
-    }
-
-    private static function ownFolder(): string
-    {
-        $folder = storage_path('backups');
-        is_dir($folder) || mkdir($folder, 0700, true);
-
-        return $folder;
-    }
-
     private static function name(string $what): string
     {
-        return 'almanac-'.gmdate('Ymd-His')."-$what".BackupFile::ENDING;
+        return 'almanac-'.gmdate('Ymd-His').'-'.bin2hex(random_bytes(2))."-$what".BackupFile::ENDING;
     }
 
     private function write(string $path, #[\SensitiveParameter] string $passphrase): void

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Http\Shapes\Shape;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\ValidationException;
 use Symfony\Component\Finder\Finder;
 
 /** A request whose shape is said once, for its rules and for the contract. */
@@ -37,6 +38,11 @@ abstract class ShapedRequest extends FormRequest
     {
         if ($this->isMethod('GET')) {
             $this->query->replace(array_filter($this->query->all(), fn (mixed $value) => $value !== ''));
+        }
+        $tooLong = static::shape()->tooLong('', $this->all());
+        if ($tooLong !== null) {
+            [$at, $most] = $tooLong;
+            throw ValidationException::withMessages([$at => "At most $most entries fit here. Take some out."]);
         }
     }
 

@@ -7,6 +7,7 @@ namespace App\Http\Shapes;
 use App\Http\Requests\Rules\ItemList;
 use App\Http\Requests\Rules\OneOfOrNull;
 use App\Http\Requests\Rules\OrNull;
+use App\Http\Requests\Rules\WholeNumbers;
 use BackedEnum;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
@@ -25,6 +26,7 @@ final readonly class Input
      * @param array<string, mixed> $property what an OA\Property is made of
      * @param mixed $sample something that passes
      * @param self|Shape|null $within of a list: what it is a list of
+     * @param int|null $most of a list: entries
      */
     private function __construct(
         private array $checks,
@@ -35,6 +37,7 @@ final readonly class Input
         private bool $mayBeEmpty = false,
         private bool $mayBeMissing = false,
         private bool $mayBeNull = false,
+        private ?int $most = null,
     ) {
     }
 
@@ -101,10 +104,11 @@ final readonly class Input
         return new self(
             [new ItemList, "max:$most"],
             [new ItemList(orNull: true), "max:$most"],
-            ['type' => 'array'],
+            ['type' => 'array', 'maxItems' => $most],
             [],
             within: $item,
             mayBeEmpty: true,
+            most: $most,
         );
     }
 
@@ -180,6 +184,32 @@ final readonly class Input
     }
 
     /**
+     * The first list with more entries than it may have: looked for before rules are made, which take one for each entry.
+     *
+     * @return array{string, int}|null where it is, and how many it may have
+     */
+    public function tooLong(string $at, mixed $given): ?array
+    {
+        if ($this->within === null || ! is_array($given)) {
+            return null;
+        }
+        if (! $this->isList()) {
+            return $this->within->tooLong($at, $given);
+        }
+        if (count($given) > $this->most) {
+            return [$at, (int) $this->most];
+        }
+        foreach ($given as $key => $entry) {
+            $found = $this->within->tooLong("$at.$key", $entry);
+            if ($found !== null) {
+                return $found;
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * Laravel's rules, by where they hold.
      *
      * @return array<string, list<mixed>>
@@ -193,6 +223,9 @@ final readonly class Input
             default => ['required'],
         };
         $rules = [$at => ['bail', ...$presence, ...$this->mayBeNull ? $this->orNull : $this->checks]];
+        if ($this->within instanceof self && $this->within->isPlainId()) {
+            return [$at => [...$rules[$at], new WholeNumbers]];
+        }
         if ($this->within === null || ($given === null && $this->mayBeNull)) {
             return $rules;
         }
@@ -219,6 +252,11 @@ final readonly class Input
             $this->isList() => ['items' => new OA\Items(...$within)],
             default => $within,
         }];
+    }
+
+    private function isPlainId(): bool
+    {
+        return $this->checks === ['integer:strict'] && ! $this->mayBeNull;
     }
 
     private function isList(): bool

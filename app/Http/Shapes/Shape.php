@@ -52,6 +52,23 @@ final readonly class Shape
         return $rules;
     }
 
+    /**
+     * The first list within it that has more entries than it may have.
+     *
+     * @return array{string, int}|null where it is, and how many it may have
+     */
+    public function tooLong(string $at, mixed $given): ?array
+    {
+        foreach (is_array($given) ? $this->inputs : [] as $name => $input) {
+            $found = $input->tooLong($at === '' ? $name : "$at.$name", $given[$name] ?? null);
+            if ($found !== null) {
+                return $found;
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<OA\Parameter> of what is asked by the address */
     public function parameters(): array
     {

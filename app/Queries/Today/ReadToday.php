@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Queries\Today;
 
+use Almanac\Access\Permission;
 use Almanac\Calendar\Day;
 use Almanac\Meetings\MeetingState;
 use Almanac\Terms\Side;
+use App\Backup\BackupPlan;
 use App\Facts\Ledger\LedgerFilter;
 use App\Http\Data\Files\FileData;
 use App\Http\Data\Ledger\DocumentRowData;
@@ -52,7 +54,7 @@ final readonly class ReadToday
 
     private const MOST_GAPS = 5;
 
-    public function __construct(private Clock $clock, private ListGaps $gaps, private ListEngagements $engagements)
+    public function __construct(private Clock $clock, private ListGaps $gaps, private ListEngagements $engagements, private BackupPlan $backups)
     {
     }
 
@@ -63,6 +65,7 @@ final readonly class ReadToday
 
         return new TodayData(
             $today->toTextWithWeekday(),
+            $user->can(Permission::RunOffice->value) ? $this->backups->problem() : '',
             $this->due($user),
             $this->reminders(
                 $user,

@@ -2912,6 +2912,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/office/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The backups of the office and how they are kept */
+        get: operations["listBackups"];
+        /** Save how backups are kept */
+        put: operations["saveBackupSettings"];
+        /** Back up the office now, in the background */
+        post: operations["makeBackup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/choices": {
         parameters: {
             query?: never;
@@ -2941,6 +2960,57 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/failed-tasks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Background tasks that failed, the newest first */
+        get: operations["listFailedTasks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/failed-tasks/{task}/retry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Run a background task again */
+        post: operations["retryFailedTask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/failed-tasks/{task}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Dismiss a background task that failed */
+        delete: operations["dismissFailedTask"];
         options?: never;
         head?: never;
         patch?: never;
@@ -4127,6 +4197,55 @@ export interface components {
             name: string;
             /** @description Where they are invited; empty where that cannot be. */
             email: string;
+        };
+        /** @description A backup that was made, is running or failed. */
+        Backup: {
+            id: number;
+            /**
+             * @description Why it was made: every night, by hand, or before an upgrade.
+             * @enum {string}
+             */
+            kind: "nightly" | "manual" | "upgrade";
+            /** @enum {string} */
+            state: "running" | "done" | "failed";
+            /**
+             * Format: date-time
+             * @description When it was begun, in UTC.
+             */
+            at: string;
+            /** @description Absolute path of the file on the server; empty when there is none. */
+            path: string;
+            /** @description Size of the file in bytes; null when there is none. */
+            bytes: number | null;
+            /** @description Whether a passphrase is needed to restore it. */
+            isEncrypted: boolean;
+            /** @description What went wrong and what to do; empty when nothing did. */
+            failure: string;
+        };
+        BackupSettingsInput: {
+            /** @description Whether a backup is made every night after 2:00 AM by the clock of the office. */
+            isNightly: boolean;
+            /** @description Nightly backups that are kept; older ones are deleted. */
+            kept: number;
+            /** @description Absolute path of the folder on the server where backups are written; empty for the folder beside the database. */
+            folder: string;
+        };
+        /** @description The backups of the office and how they are kept. */
+        Backups: {
+            /** @description Version of the program that serves the office, as in 0.3.0. */
+            programVersion: string;
+            /** @description Whether a backup is made every night. */
+            isNightly: boolean;
+            /** @description Nightly backups that are kept. */
+            kept: number;
+            /** @description Folder that was chosen; empty for the folder beside the database. */
+            folder: string;
+            /** @description Absolute path of the folder that backups are written to. */
+            folderInUse: string;
+            /** @description Whether a backup is waiting or running. */
+            isRunning: boolean;
+            /** @description The latest backups, the newest first. */
+            backups: components["schemas"]["Backup"][];
         };
         /** @description The section "Bank and cards". */
         Bank: {
@@ -5330,6 +5449,19 @@ export interface components {
         Envelope: {
             ids: number[];
             names: string;
+        };
+        /** @description A background task that failed for good. */
+        FailedTask: {
+            id: number;
+            /** @description What the task does. */
+            title: string;
+            /**
+             * Format: date-time
+             * @description When it failed, in UTC.
+             */
+            at: string;
+            /** @description The first line of the error, for whoever is asked for help. */
+            error: string;
         };
         FieldValueInput: {
             fieldId: number;
@@ -7852,6 +7984,8 @@ export interface components {
         Today: {
             /** @description The day, for reading. */
             dayText: string;
+            /** @description What is wrong with the nightly backups and what to do, for administrators; empty when nothing is. */
+            backupProblem: string;
             /** @description Reminders whose day has come. */
             due: components["schemas"]["Reminder"][];
             /** @description Reminders of the next seven days. */
@@ -14694,6 +14828,97 @@ export interface operations {
             };
         };
     };
+    listBackups: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Backups"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    saveBackupSettings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["BackupSettingsInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Backups"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makeBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Backups"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     readChoices: {
         parameters: {
             query?: never;
@@ -14730,6 +14955,97 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["NamedCode"][];
+                };
+            };
+        };
+    };
+    listFailedTasks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailedTask"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    retryFailedTask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                task: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailedTask"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    dismissFailedTask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                task: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FailedTask"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

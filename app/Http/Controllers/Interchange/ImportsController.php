@@ -10,11 +10,13 @@ use Almanac\Interchange\ListFormat;
 use Almanac\Interchange\OnExisting;
 use App\Actions\Interchange\DecideImport;
 use App\Actions\Interchange\FetchBook;
+use App\Actions\Interchange\FetchedBook;
 use App\Actions\Interchange\ReceiveFile;
 use App\Actions\Interchange\RunImport;
 use App\Http\Data\Interchange\BookPlacesData;
 use App\Http\Data\Interchange\ImportColumnsData;
 use App\Http\FileAnswer;
+use App\Http\Middleware\FetchBookFirst;
 use App\Http\OpenApi\Adds;
 use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
@@ -35,6 +37,7 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\StreamedResponse;
+use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 
 /** Files that are read in: of people and companies, or of documents. */
 final readonly class ImportsController
@@ -82,7 +85,12 @@ final readonly class ImportsController
     )]
     public function fetch(BookElsewhereRequest $request, FetchBook $fetch, #[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse($this->read->one($fetch->handle($request->book(), $user), $user), 201);
+        $book = $request->attributes->get(FetchBookFirst::class);
+        if (! $book instanceof FetchedBook) {
+            throw new ConflictHttpException('The address book was not fetched. Try again.');
+        }
+
+        return new JsonResponse($this->read->one($fetch->receive($book, $user), $user), 201);
     }
 
     #[Reads('imports/places', 'listBookPlaces', 'Where address books elsewhere may be read', 'BookPlaces', 'Interchange')]

@@ -37,6 +37,8 @@ final readonly class TodayData
     public function __construct(
         #[OA\Property(description: 'The day, for reading.')]
         public string $dayText,
+        #[OA\Property(description: 'What is wrong with the nightly backups and what to do, for administrators; empty when nothing is.')]
+        public string $backupProblem,
         #[OA\Property(description: 'Reminders whose day has come.', items: new OA\Items(ref: '#/components/schemas/Reminder'))]
         public array $due,
         #[OA\Property(description: 'Reminders of the next seven days.', items: new OA\Items(ref: '#/components/schemas/Reminder'))]

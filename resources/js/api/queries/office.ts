@@ -73,3 +73,17 @@ export const mailServerQuery = queryOptions({
     queryKey: ['office', 'mail-server'],
     queryFn: () => ask(api.GET('/api/office/mail-server')),
 });
+
+/** Backups of the installation, and how they are kept. */
+export const backupsQuery = queryOptions({
+    queryKey: ['office', 'backups'],
+    queryFn: () => ask(api.GET('/api/office/backups')),
+    staleTime: 0,
+});
+
+/** Background tasks that failed for good. */
+export const failedTasksQuery = queryOptions({
+    queryKey: ['office', 'failed-tasks'],
+    queryFn: () => ask(api.GET('/api/office/failed-tasks')),
+    staleTime: 0,
+});

@@ -1,5 +1,6 @@
 import {
-    booksQuery, countriesQuery, engagementKindsQuery, jobsQuery, keepAnswer, listsQuery, mailServerQuery, officeQuery,
+    backupsQuery, booksQuery, countriesQuery, engagementKindsQuery, failedTasksQuery, jobsQuery, keepAnswer,
+    listsQuery, mailServerQuery, officeQuery,
     sessionQuery, sheetsQuery, termsQuery, usersQuery,
 } from '../../api/queries';
 import { useAllRead } from '../../api/useAllRead';
@@ -9,8 +10,10 @@ import { ButtonLink } from '../../ui/Button';
 import { Row, Stack, Title } from '../../ui/Text';
 import { AwaitedSheet } from '../../ui/Unread';
 import { Archive } from './Archive';
+import { Backups } from './Backups';
 import { BooksSettings } from './Books';
 import { EngagementKinds } from './EngagementKinds';
+import { FailedTasks } from './FailedTasks';
 import { Lists } from './Lists';
 import { LogoForm } from './LogoForm';
 import { MailServer } from './MailServerForm';
@@ -23,7 +26,7 @@ import { Users } from './Users';
 export function Office() {
     const { isRead, error, retry } = useAllRead(
         officeQuery, countriesQuery, usersQuery, termsQuery, booksQuery, listsQuery, sheetsQuery, engagementKindsQuery,
-        mailServerQuery, jobsQuery,
+        mailServerQuery, jobsQuery, backupsQuery, failedTasksQuery,
     );
     useTitle('Office');
 
@@ -37,6 +40,7 @@ export function Office() {
                     <Title>Office</Title>
                     <ButtonLink href="/office/log">Log of the office</ButtonLink>
                 </Row>
+                <FailedTasks />
                 <OfficeForm onSaved={(saved) => keepAnswer(sessionQuery.queryKey, saved)} />
                 <LogoForm />
                 <MailServer />
@@ -46,6 +50,7 @@ export function Office() {
                 <Lists />
                 <EngagementKinds />
                 <Sheets />
+                <Backups />
                 <Archive />
             </Stack>
         </Sheet>

@@ -12,7 +12,7 @@ import { ReminderLine } from '../../shared/ReminderLine';
 import { SubjectLink } from '../../shared/SubjectLink';
 import { momentText } from '../../ui/moment';
 import { Sheet } from '../../ui/Page';
-import { Heading, Mark, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
+import { Heading, Mark, Notice, Quiet, Row, Small, Stack, Title } from '../../ui/Text';
 import { line, narrow, space } from '../../ui/tokens';
 import { CalendarAddress } from './CalendarAddress';
 
@@ -53,6 +53,11 @@ export function Today() {
                     <Title>Today</Title>
                     {data !== undefined && <Quiet>{data.dayText}</Quiet>}
                 </Row>
+                {data !== undefined && data.backupProblem !== '' && (
+                    <Notice tone="stop" title="Nightly backup failed">
+                        {data.backupProblem} <Link to="/office">Open Office</Link>
+                    </Notice>
+                )}
                 {data !== undefined && <Day today={data} />}
             </Stack>
         </Sheet>
