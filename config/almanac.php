@@ -18,6 +18,6 @@ return [
     /* Encrypts nightly backups and those that Office makes; empty leaves them unencrypted, beside the database that is. */
     'backup_passphrase' => env('ALMANAC_BACKUP_PASSPHRASE', ''),
 
-    /* Sign-in attempts allowed per minute for one email from one address. */
+    /* Failed sign-ins of one account from one address after which each further one has to wait, longer each time. */
     'sign_in_attempts' => (int) env('ALMANAC_SIGN_IN_ATTEMPTS', 5),
 ];

@@ -16,7 +16,7 @@ Route::get('/calendar/{secret}.ics', [RemindersController::class, 'feed'])->wher
 // For phones and mail programs, with a password of their own; RFC 6764, 5 for where they look first.
 Route::match(['GET', 'PROPFIND'], '/.well-known/carddav', fn () => new RedirectResponse('/dav/', 301))->withoutMiddleware('web');
 Route::prefix('dav')
-    ->withoutMiddleware('web')->middleware(['throttle:600,1', CardPassword::class, SubstituteBindings::class])
+    ->withoutMiddleware('web')->middleware([CardPassword::class, 'throttle:600,1', SubstituteBindings::class])
     ->group(function (): void {
         Route::match(['OPTIONS'], '{path?}', [CardDavController::class, 'options'])->where('path', '.*');
         Route::match(['PROPFIND'], '/', [CardDavController::class, 'root']);

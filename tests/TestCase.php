@@ -32,6 +32,11 @@ abstract class TestCase extends LaravelTestCase
     {
         parent::setUp();
         NoTransaction::$around = DB::transactionLevel();
+        $this->setUpOffice();
+    }
+
+    protected function setUpOffice(): void
+    {
         $this->administrator = $this->app->make(SetUpOffice::class)
             ->handle('Orrery & Vane', 'US', 'Maud Ferris', 'maud@orreryvane.example', self::PASSWORD);
     }

@@ -11,7 +11,7 @@ use Illuminate\Support\Carbon;
  *
  * @property int $id
  * @property string $kind NIGHTLY, MANUAL or UPGRADE
- * @property string|null $for_day of a nightly one: ISO 8601
+ * @property string|null $night_on of a nightly one: ISO 8601
  * @property string $state RUNNING, DONE or FAILED
  * @property string|null $path of the file
  * @property int|null $bytes

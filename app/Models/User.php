@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Almanac\Access\Role;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Http\Request;
 use Laravel\Sanctum\Contracts\HasAbilities;
 use Laravel\Sanctum\HasApiTokens;
 
@@ -31,7 +32,9 @@ final class User extends Authenticatable
 
     protected $fillable = ['name', 'email', 'role', 'password'];
 
-    protected $attributes = ['retired_at' => null];
+    private const GENERATION = 'generation';
+
+    protected $attributes = ['retired_at' => null, 'session_generation' => 0];
 
     protected $hidden = ['password', 'remember_token'];
 
@@ -67,6 +70,18 @@ final class User extends Authenticatable
     public function sendsFrom(): string
     {
         return filter_var($this->email, FILTER_VALIDATE_EMAIL) !== false ? $this->email : self::NO_REPLY;
+    }
+
+    /** Begins a session of theirs, of the generation of today. */
+    public function beginSession(Request $request): void
+    {
+        $request->session()->put(self::GENERATION, $this->session_generation);
+    }
+
+    /** Whether the request has no session, or one that is not over. */
+    public function hasSession(Request $request): bool
+    {
+        return ! $request->hasSession() || (int) $request->session()->get(self::GENERATION, 0) === $this->session_generation;
     }
 
     /** Whether they came by the password, or with a token that opens all that they may do. */

@@ -22,6 +22,11 @@ final class Password
 
     private const LEAST_OWN = 4;
 
+    /** Letters of a name that count as one of theirs, and letters of something else that must be there besides. */
+    private const LEAST_PART = 3;
+
+    private const LEAST_LEFT = 5;
+
     /**
      * @param list<string> $own the user's email and name
      *
@@ -37,6 +42,9 @@ final class Password
         }
         $plain = mb_strtolower($password);
         $core = self::core($plain);
+        if (self::isMadeOf($plain, $own)) {
+            throw PasswordRefused::yours();
+        }
         foreach ($own as $value) {
             foreach ([$value, strstr($value, '@', true) ?: $value] as $part) {
                 if (
@@ -55,6 +63,23 @@ final class Password
         ) {
             throw PasswordRefused::common();
         }
+    }
+
+    /**
+     * Whether little is left of it without names and emails of their own, however often they stand in it.
+     *
+     * @param list<string> $own
+     */
+    private static function isMadeOf(string $plain, array $own): bool
+    {
+        $left = $plain;
+        foreach ($own as $value) {
+            foreach (preg_split('/[^\pL\pN]+/u', mb_strtolower($value), flags: PREG_SPLIT_NO_EMPTY) ?: [] as $part) {
+                $left = mb_strlen($part) >= self::LEAST_PART ? str_replace($part, '', $left) : $left;
+            }
+        }
+
+        return $left !== $plain && mb_strlen((string) preg_replace('/[\d\W_]+/u', '', $left)) < self::LEAST_LEFT;
     }
 
     /** Without what is usually put around a word to make it longer: figures and signs, and the word twice. */

@@ -15,7 +15,7 @@ return new class extends Migration
             $table->id();
             $table->string('kind', 10);
             // The day of the office that a nightly one is for.
-            $table->date('for_day')->nullable();
+            $table->date('night_on')->nullable();
             $table->string('state', 10);
             $table->string('path')->nullable();
             $table->bigInteger('bytes')->nullable();
@@ -23,7 +23,7 @@ return new class extends Migration
             $table->string('failure')->default('');
             $table->timestamp('begun_at');
             $table->timestamp('ended_at')->nullable();
-            $table->index(['kind', 'for_day']);
+            $table->index(['kind', 'night_on']);
         });
         Schema::table('offices', function (Blueprint $table): void {
             $table->boolean('backs_up_nightly')->default(true);

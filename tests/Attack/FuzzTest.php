@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Tests\Attack;
 
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Once;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Tests\Feature\BeginsEngagements;
+use Tests\Seeds;
 use Tests\TestCase;
 
 /**
@@ -19,10 +22,12 @@ use Tests\TestCase;
 final class FuzzTest extends TestCase
 {
     use BeginsEngagements;
+    use SameOffice;
 
     private int $engagementId = 1;
 
-    private const ROUNDS = 14;
+    /** Of each share of the seeds. */
+    private const ROUNDS = 5;
 
     private const MOST_DEPTH = 6;
 
@@ -42,10 +47,10 @@ final class FuzzTest extends TestCase
         config(['almanac.sign_in_attempts' => 100_000]);
         Storage::fake('local');
         Queue::fake();
-        $this->office();
+        $this->engagementId = (int) DB::table('engagements')->value('id');
         $operation = self::contract()['paths'][$path][$method];
-        mt_srand(crc32("$method $path"));
-        for ($round = 0; $round < self::ROUNDS; $round++) {
+        foreach (Seeds::shared(self::ROUNDS) as $round) {
+            mt_srand(crc32("$method $path $round"));
             $address = $this->at($path, $operation, $round);
             $content = $operation['requestBody']['content'] ?? [];
             $input = match (true) {
@@ -60,6 +65,7 @@ final class FuzzTest extends TestCase
                 ],
                 default => [],
             };
+            DB::beginTransaction();
             $this->asAdministrator()->actingAs($this->administrator->refresh());
             $response = isset($content['multipart/form-data'])
                 ? $this->post($address, $input, ['Accept' => 'application/json'])
@@ -79,20 +85,21 @@ final class FuzzTest extends TestCase
             if ($response->getStatusCode() === 422) {
                 $this->assertNotSame('', $response->json('detail'), $said);
             }
+            // Each finds the office as it was.
+            DB::rollBack();
+            Once::flush();
         }
     }
 
     /** One of everything that an address can name. */
-    private function office(): void
+    protected function makeOffice(): void
     {
         $company = $this->addCompany('Brass Lantern', ['isClient' => true, 'isVendor' => true]);
         $this->addPerson('Silas', 'Wren', ['companyId' => $company->id]);
         $this->saveSection($company, 'addresses', ['addresses' => [$this->address()]])->assertOk();
         $this->issued($company, 'invoice', '100');
         $this->pay($company, '10', [1 => '10'])->assertCreated();
-        $this->engagementId = $this->begin(
-            'case', 'Reported', 'Flood', ['parties' => [$this->inRole($company, $this->roleId('case', 'insured'))]],
-        )->id;
+        $this->begin('case', 'Reported', 'Flood', ['parties' => [$this->inRole($company, $this->roleId('case', 'insured'))]]);
     }
 
     /** @param  array<string, mixed>  $operation */

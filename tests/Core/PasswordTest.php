@@ -15,6 +15,7 @@ final class PasswordTest extends TestCase
     #[TestWith(['pendulum-1742'])]
     #[TestWith(['correct-horse-battery'])]
     #[TestWith(['über den Dächern'])]
+    #[TestWith(['maud keeps the bells'])]
     public function test_what_is_taken(string $password): void
     {
         $this->expectNotToPerformAssertions();
@@ -25,6 +26,8 @@ final class PasswordTest extends TestCase
     #[TestWith(['maud@orreryvane.example', 'Your name or email'])]
     #[TestWith(['Maud@Orreryvane.example', 'Your name or email'])]
     #[TestWith(['2026-maud.ferris!', 'Your name or email'])]
+    #[TestWith(['maudferrismaud', 'Your name or email'])]
+    #[TestWith(['ferris-maud-ferris-1', 'Your name or email'])]
     #[TestWith(['password12345678', 'tried first'])]
     #[TestWith(['!!Welcome2026!!', 'tried first'])]
     #[TestWith(['letmeinletmein', 'tried first'])]

@@ -67,6 +67,8 @@ final class AccessTest extends TestCase
         'GET api/acts',
         'POST api/office/archive',
         'GET api/office/mail-server',
+        'GET api/office/backups',
+        'GET api/office/failed-tasks',
         'GET api/lists',
         'GET api/sheets',
         'GET api/terms',

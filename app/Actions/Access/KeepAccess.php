@@ -22,11 +22,13 @@ final readonly class KeepAccess
         });
     }
 
-    /** Tokens and the calendar address are worth nothing from now on, and do not come back. */
+    /** Sessions, tokens and the calendar address are worth nothing from now on, and do not come back. */
     public function close(User $user): void
     {
         $user->tokens()->delete();
-        $user->forceFill(['calendar_hash' => null, 'remember_token' => null])->save();
+        $user->forceFill([
+            'calendar_hash' => null, 'remember_token' => null, 'session_generation' => $user->session_generation + 1,
+        ])->save();
     }
 
     /**

@@ -31,7 +31,7 @@ final readonly class MakeBackup
     {
         $backup = Backup::query()->create([
             'kind' => $kind,
-            'for_day' => $kind === Backup::NIGHTLY ? $this->clock->today()->toIso() : null,
+            'night_on' => $kind === Backup::NIGHTLY ? $this->clock->today()->toIso() : null,
             'is_encrypted' => $passphrase !== '',
             'begun_at' => now(),
         ]);

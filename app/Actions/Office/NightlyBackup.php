@@ -48,7 +48,7 @@ final class NightlyBackup
             return false;
         }
 
-        return Backup::query()->where(['kind' => Backup::NIGHTLY, 'for_day' => $today->toIso()])
+        return Backup::query()->where(['kind' => Backup::NIGHTLY, 'night_on' => $today->toIso()])
             ->where(fn ($one) => $one->where('state', Backup::DONE)->orWhere('begun_at', '>', now()->subMinutes(self::RETRY_MINUTES)))
             ->doesntExist() && DB::table('queued_work')->where('payload', 'like', '%RunBackup%')->doesntExist();
     }

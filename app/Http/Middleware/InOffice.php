@@ -8,6 +8,7 @@ use App\Models\User;
 use Closure;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Whoever has been retired is out at once, not when the session ends. */
@@ -17,6 +18,11 @@ final class InOffice
     {
         $user = $request->user();
         if ($user instanceof User && $user->isRetired()) {
+            throw new AuthenticationException;
+        }
+        // A session of before they left, or chose a new password, does not come back with them.
+        if ($user instanceof User && ! $user->hasSession($request)) {
+            Auth::guard('web')->logout();
             throw new AuthenticationException;
         }
         // What was made for a phone opens its address books, and nothing else.

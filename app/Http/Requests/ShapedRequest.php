@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Http\Shapes\Shape;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\ValidatedInput;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\Finder\Finder;
 
@@ -44,6 +45,41 @@ abstract class ShapedRequest extends FormRequest
             [$at, $most] = $tooLong;
             throw ValidationException::withMessages([$at => "At most $most entries fit here. Take some out."]);
         }
+    }
+
+    /**
+     * In an address everything is text: what is a number by its shape is one from here on.
+     *
+     * @param string|null $key
+     * @param mixed $default
+     */
+    final public function validated($key = null, $default = null): mixed
+    {
+        /** @var array<string, mixed> $all */
+        $all = parent::validated();
+        foreach ($this->isMethod('GET') ? static::shape()->inputs : [] as $name => $input) {
+            if ($input->isNumber() && is_string($all[$name] ?? null)) {
+                $all[$name] = (int) $all[$name];
+            }
+        }
+
+        return $key === null ? $all : data_get($all, $key, $default);
+    }
+
+    /**
+     * The same as validated(), to be taken apart.
+     *
+     * @param list<string>|null $keys
+     *
+     * @return ($keys is null ? ValidatedInput : array<string, mixed>)
+     */
+    final public function safe(?array $keys = null): ValidatedInput|array
+    {
+        /** @var array<string, mixed> $all */
+        $all = $this->validated();
+        $input = new ValidatedInput($all);
+
+        return $keys === null ? $input : $input->only($keys);
     }
 
     /** @return array<string, list<mixed>> */

@@ -159,6 +159,11 @@ final readonly class Input
         return ! $this->mayBeMissing;
     }
 
+    public function isNumber(): bool
+    {
+        return ($this->property['type'] ?? '') === 'integer';
+    }
+
     public function sample(): mixed
     {
         return match (true) {

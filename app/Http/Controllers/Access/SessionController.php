@@ -47,7 +47,7 @@ final readonly class SessionController
     {
         $user = Auth::guard('sanctum')->user();
 
-        return new JsonResponse($this->session($user instanceof User && ! $user->isRetired() ? $user : null));
+        return new JsonResponse($this->session($user instanceof User && ! $user->isRetired() && $user->hasSession($request) && $user->mayUseAll() ? $user : null));
     }
 
     #[
@@ -176,6 +176,7 @@ final readonly class SessionController
         }
         Auth::guard('web')->login($user);
         $request->session()->regenerate();
+        $user->beginSession($request);
 
         return new JsonResponse($this->session($user));
     }

@@ -26,7 +26,7 @@ final class PasswordRequest extends ShapedRequest
 
         return [
             'current' => ['current_password:sanctum'],
-            'password' => [new GoodPassword($user instanceof User ? [$user->email, $user->name] : [])],
+            'password' => ['different:current', new GoodPassword($user instanceof User ? [$user->email, $user->name] : [])],
         ];
     }
 
@@ -37,6 +37,7 @@ final class PasswordRequest extends ShapedRequest
             'current.required' => 'Type the password that you have now.',
             'current.current_password' => 'That is not your password.',
             'password.required' => 'Choose a new password.',
+            'password.different' => 'That is the password that you have now. Choose a new one.',
         ];
     }
 }
