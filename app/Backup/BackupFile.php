@@ -53,7 +53,7 @@ final readonly class BackupFile
             throw new BackupRefused('There is no room on the disk for the backup. Make room and try again.');
         }
         if ($passphrase !== '') {
-            Sealed::seal($passing, "$passing.sealed", $passphrase);
+            Sealed::seal($passing, "$passing.sealed", SealKey::ofPassphrase($passphrase));
             rename("$passing.sealed", $passing);
         }
         chmod($passing, 0600);
@@ -77,7 +77,7 @@ final readonly class BackupFile
                 throw new BackupRefused('This backup is encrypted. Enter its passphrase.');
             }
             $archive = "$folder/backup.zip";
-            Sealed::unseal($this->path, $archive, $passphrase);
+            Sealed::unseal($this->path, $archive, SealKey::ofPassphrase($passphrase));
         }
         $zip = new \ZipArchive;
         if (! is_file($archive) || $zip->open($archive, \ZipArchive::CHECKCONS) !== true) {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Backup;
 
 /**
- * A file under a passphrase: the key by Argon2id (RFC 9106), the contents by XChaCha20-Poly1305 in parts of 1 MiB, as
- * libsodium's secretstream writes them. Each part is authenticated, and so is that none is missing at the end.
+ * A file that only its key opens: XChaCha20-Poly1305 in parts of 1 MiB, as libsodium's secretstream writes them. Each part
+ * is authenticated, and so is that none is missing at the end.
  */
 final class Sealed
 {
@@ -19,12 +19,13 @@ final class Sealed
         return @file_get_contents($path, length: strlen(self::MAGIC)) === self::MAGIC;
     }
 
-    public static function seal(string $from, string $to, #[\SensitiveParameter] string $passphrase): void
+    /** @throws BackupRefused when there is no room, or no folder */
+    public static function seal(string $from, string $to, SealKey $key): void
     {
         $in = self::open($from, 'rb');
         $out = self::open($to, 'wb');
         $salt = random_bytes(SODIUM_CRYPTO_PWHASH_SALTBYTES);
-        [$state, $header] = sodium_crypto_secretstream_xchacha20poly1305_init_push(self::key($passphrase, $salt));
+        [$state, $header] = sodium_crypto_secretstream_xchacha20poly1305_init_push($key->bytes($salt));
         self::write($out, self::MAGIC.$salt.$header);
         do {
             $part = (string) fread($in, self::PART);
@@ -40,11 +41,24 @@ final class Sealed
         fclose($out);
     }
 
-    /** @throws BackupRefused when the passphrase is another, or the file was damaged or cut off */
-    public static function unseal(string $from, string $to, #[\SensitiveParameter] string $passphrase): void
+    /** @throws BackupRefused when the key is another, or the file was damaged or cut off; what was written by then is worth nothing */
+    public static function unseal(string $from, string $to, SealKey $key): void
+    {
+        $out = self::open($to, 'wb');
+        foreach (self::pieces($from, $key) as $piece) {
+            self::write($out, $piece);
+        }
+        fclose($out);
+    }
+
+    /**
+     * @return \Generator<int, string> what is in it, piece by piece
+     *
+     * @throws BackupRefused when the key is another, or the file was damaged or cut off
+     */
+    public static function pieces(string $from, SealKey $key): \Generator
     {
         $in = self::open($from, 'rb');
-        $out = self::open($to, 'wb');
         fread($in, strlen(self::MAGIC));
         $salt = (string) fread($in, SODIUM_CRYPTO_PWHASH_SALTBYTES);
         $header = (string) fread($in, SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_HEADERBYTES);
@@ -52,39 +66,24 @@ final class Sealed
         if (strlen($salt.$header) !== SODIUM_CRYPTO_PWHASH_SALTBYTES + SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_HEADERBYTES) {
             throw $damaged;
         }
-        $state = sodium_crypto_secretstream_xchacha20poly1305_init_pull($header, self::key($passphrase, $salt));
+        $state = sodium_crypto_secretstream_xchacha20poly1305_init_pull($header, $key->bytes($salt));
         $isFirst = true;
         $tag = null;
-        while (! feof($in)) {
-            $part = (string) fread($in, self::PART + SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_ABYTES);
-            if ($part === '') {
-                break;
-            }
+        while (($part = (string) fread($in, self::PART + SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_ABYTES)) !== '') {
             $pulled = sodium_crypto_secretstream_xchacha20poly1305_pull($state, $part);
             if ($pulled === false) {
-                throw $isFirst ? new BackupRefused('The passphrase does not open this backup, or the backup is damaged. Check the passphrase and try again.') : $damaged;
+                throw $isFirst
+                    ? new BackupRefused('The passphrase does not open this backup, or the backup is damaged. Check the passphrase and try again.')
+                    : $damaged;
             }
             [$plain, $tag] = $pulled;
-            self::write($out, $plain);
             $isFirst = false;
+            yield $plain;
         }
         fclose($in);
-        fclose($out);
         if ($tag !== SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_TAG_FINAL) {
             throw $damaged;
         }
-    }
-
-    private static function key(#[\SensitiveParameter] string $passphrase, string $salt): string
-    {
-        return sodium_crypto_pwhash(
-            SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_KEYBYTES,
-            $passphrase,
-            $salt,
-            SODIUM_CRYPTO_PWHASH_OPSLIMIT_MODERATE,
-            SODIUM_CRYPTO_PWHASH_MEMLIMIT_MODERATE,
-            SODIUM_CRYPTO_PWHASH_ALG_ARGON2ID13,
-        );
     }
 
     /** @return resource */

@@ -30,7 +30,7 @@ final class WorkCommand extends Command
         while (is_dir($home)) {
             if (DB::table('queued_work')->exists()) {
                 Process::path(base_path())->forever()->run([
-                    PHP_BINARY, '-d', 'memory_limit=512M', '-d', 'realpath_cache_size=0', base_path('artisan'), 'queue:work',
+                    PHP_BINARY, '-d', 'memory_limit=512M', '-d', 'realpath_cache_size=0', ...$this->compiled(), base_path('artisan'), 'queue:work',
                     // Short work first: an upload is not read after seventy long tasks.
                     '--once', '--timeout=0', '--quiet', '--queue=short,default',
                 ]);
@@ -45,5 +45,15 @@ final class WorkCommand extends Command
         }
 
         return self::SUCCESS;
+    }
+
+    /** @return list<string> settings by which a task does not compile the program again: that takes half of its time */
+    private function compiled(): array
+    {
+        $folder = (string) getenv('ALMANAC_COMPILED');
+
+        return $folder === '' ? [] : [
+            '-d', 'opcache.enable_cli=1', '-d', "opcache.file_cache=$folder", '-d', 'opcache.file_cache_only=1', '-d', 'opcache.validate_timestamps=1',
+        ];
     }
 }

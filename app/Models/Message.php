@@ -51,6 +51,12 @@ final class Message extends Model
                         'messages.engagement_id',
                         Engagement::hiddenFrom($reader),
                     ),
+                )->where(
+                    // Of one of its documents as well.
+                    fn (Builder $some) => $some->whereNull('messages.document_id')->orWhereNotIn(
+                        'messages.document_id',
+                        Document::query()->toBase()->select('id')->whereIn('engagement_id', Engagement::hiddenFrom($reader)),
+                    ),
                 );
             }
         });

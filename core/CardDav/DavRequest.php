@@ -48,7 +48,7 @@ final readonly class DavRequest
         if (trim($body) === '') {
             return new self('propfind', [], [], '', '3.0', '');
         }
-        $root = XmlText::document($body, self::MOST)?->documentElement ?? throw DavRefused::notXml();
+        $root = XmlText::document($body, self::MOST)->documentElement ?? throw DavRefused::notXml();
         $properties = $hrefs = [];
         foreach ($root->getElementsByTagNameNS(self::DAV, 'prop') as $prop) {
             foreach ($prop->childNodes as $child) {

@@ -11,6 +11,7 @@ use App\Backup\CheckInstallation;
 use App\Backup\Installation;
 use App\Backup\Restore;
 use App\Backup\Sealed;
+use App\Backup\SealKey;
 use App\Models\Backup;
 use App\Models\Party;
 use Illuminate\Encryption\Encrypter;
@@ -151,13 +152,13 @@ final class BackupsTest extends TestCase
     {
         $plain = "$this->folder/plain";
         file_put_contents($plain, random_bytes(2_500_000));
-        Sealed::seal($plain, "$plain.sealed", 'over the hills');
-        Sealed::unseal("$plain.sealed", "$plain.open", 'over the hills');
+        Sealed::seal($plain, "$plain.sealed", SealKey::ofPassphrase('over the hills'));
+        Sealed::unseal("$plain.sealed", "$plain.open", SealKey::ofPassphrase('over the hills'));
         $this->assertSame(hash_file('sha256', $plain), hash_file('sha256', "$plain.open"));
         $sealed = (string) file_get_contents("$plain.sealed");
         // Cut off exactly behind its second part.
         file_put_contents("$plain.sealed", substr($sealed, 0, 29 + 16 + 24 + 2 * (1_048_576 + 17)));
-        $this->assertRefused('damaged or cut off', fn () => Sealed::unseal("$plain.sealed", "$plain.open", 'over the hills'));
+        $this->assertRefused('damaged or cut off', fn () => Sealed::unseal("$plain.sealed", "$plain.open", SealKey::ofPassphrase('over the hills')));
     }
 
     public function test_a_backup_that_fails_says_so_and_is_kept(): void

@@ -59,7 +59,7 @@ final class KeptWorkTest extends TestCase
         DB::table('bulk_changes')->update(['input' => '{']);
         DB::table('queued_work')->update(['attempts' => 20]);
         Artisan::call('queue:work', ['--once' => true, '--queue' => 'short,default']);
-        $task = $this->getJson('/api/office/failed-tasks')->assertOk()->assertJsonCount(1)->json(0);
+        $task = $this->getJson('/api/office/failed-tasks')->assertOk()->assertJsonCount(1)->json('0');
         $this->assertSame('Bulk edit', $task['title']);
         $this->assertSame(0, $this->app->make(RequeueWaiting::class)->handle(), 'it waits for somebody');
 

@@ -10,6 +10,7 @@ use App\Models\DetailField;
 use App\Models\Document;
 use App\Models\Engagement;
 use App\Models\File;
+use App\Models\Message;
 use App\Models\Reminder;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -479,6 +480,12 @@ final class EngagementsTest extends TestCase
         $this->move($secret, 'Under review', ['reason' => 'Zanzibar'])->assertOk();
         $invoice = $this->issued($client, 'invoice', '10', ['engagementId' => $secret->id]);
         $this->pay($client, '10', [$invoice->id => '10'], ['engagementId' => $secret->id])->assertCreated();
+        foreach ([['engagement_id' => $secret->id], ['document_id' => $invoice->id]] as $of) {
+            Message::query()->create($of + [
+                'party_id' => $client->id, 'to' => 'hall@hall.example', 'subject' => 'Zanzibar', 'path' => 'outbox/none',
+                'user_id' => $this->administrator->id, 'at' => now(),
+            ]);
+        }
         $this->postJson('/api/conflict-searches', ['engagementId' => $secret->id, 'names' => [['name' => 'Zanzibar', 'role' => 'insured']]])
             ->assertCreated();
         $this->postJson('/api/conflict-searches', ['engagementId' => null, 'names' => [['name' => 'Hall', 'role' => 'insured']]])

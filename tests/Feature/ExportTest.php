@@ -19,7 +19,6 @@ use Illuminate\Support\Facades\Storage;
 use Sabre\VObject\Component\VCard;
 use Sabre\VObject\Property;
 use Sabre\VObject\Reader;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Tests\TestCase;
 
 /** Lists as tables and as contact cards. */
@@ -144,10 +143,14 @@ final class ExportTest extends TestCase
         $this->assertGreaterThan(20, count(array_unique($told)));
         $this->assertSame(100, end($told));
         $answer = $this->get("/api/jobs/$job/file")->assertOk()->assertHeader('Content-Type', 'application/zip');
-        $file = $answer->baseResponse;
-        $this->assertInstanceOf(BinaryFileResponse::class, $file);
+        $waiting = (string) file_get_contents(Storage::path((string) Job::query()->value('path')));
+        $this->assertStringNotContainsString('READ ME FIRST', $waiting, 'while it waits nobody reads it on the disk');
+        $this->assertCount(1, Storage::files('jobs'));
+        $saved = (string) tempnam(sys_get_temp_dir(), 'archive');
+        file_put_contents($saved, $answer->streamedContent());
         $zip = new \ZipArchive;
-        $this->assertTrue($zip->open($file->getFile()->getPathname()));
+        $this->assertTrue($zip->open($saved));
+        unlink($saved);
         $this->assertStringContainsString('This is the whole book', (string) $zip->getFromName('READ ME FIRST.html'));
         /** @var list<array<string, mixed>> $records */
         $records = json_decode((string) $zip->getFromName('records.json'), true, flags: JSON_THROW_ON_ERROR);

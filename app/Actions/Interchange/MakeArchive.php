@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Actions\Interchange;
 
 use App\Background\PackBook;
+use App\Backup\Sealed;
+use App\Backup\SealKey;
 use App\Models\Job;
 use App\Models\User;
 use App\Time\Clock;
@@ -47,16 +49,20 @@ final readonly class MakeArchive
         $path = 'jobs/'.bin2hex(random_bytes(16)).'.zip';
         try {
             Storage::makeDirectory('jobs');
-            $this->pack->handle($by, Storage::path($path), function (float $part) use ($job): void {
+            $open = "$path.open";
+            $this->pack->handle($by, Storage::path($open), function (float $part) use ($job): void {
                 $done = (int) floor($part * self::HUNDRED);
                 if ($done !== $job->done) {
                     $job->update(['done' => $done]);
                 }
             });
+            // It waits for a day: on the disk only the key of the installation opens it.
+            Sealed::seal(Storage::path($open), Storage::path($path), SealKey::ofInstallation());
+            Storage::delete($open);
             $job->update(['state' => Job::READY, 'done' => self::HUNDRED, 'path' => $path]);
         } catch (\Throwable $failure) {
             report($failure);
-            Storage::delete($path);
+            Storage::delete([$path, "$path.open"]);
             $job->update(['state' => Job::FAILED, 'failure' => 'It could not be made. Try again; if it fails again, see that the disk is not full.']);
         }
     }

@@ -7,6 +7,8 @@ namespace App\Http\Controllers\Interchange;
 use Almanac\Access\Permission;
 use App\Actions\Interchange\ForgetJob;
 use App\Actions\Interchange\MakeArchive;
+use App\Backup\Sealed;
+use App\Backup\SealKey;
 use App\Http\Data\Interchange\JobData;
 use App\Http\FileAnswer;
 use App\Http\OpenApi\Adds;
@@ -18,6 +20,7 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Storage;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Files that are made behind the screen, each for who asked for it. */
@@ -40,14 +43,16 @@ final readonly class JobsController
     }
 
     #[Reads('jobs/{job}/file', 'readJobFile', 'What was made', '', 'Interchange')]
-    public function file(Job $job, #[CurrentUser] User $user): BinaryFileResponse
+    public function file(Job $job, #[CurrentUser] User $user): BinaryFileResponse|StreamedResponse
     {
         $this->assertTheirs($job, $user);
         if ($job->path === null || ! Storage::exists($job->path)) {
             throw new NotFoundHttpException('That is not ready, or is no longer kept. Make it again.');
         }
 
-        return FileAnswer::kept(Storage::path($job->path), $job->title, $job->kind === Job::ARCHIVE ? 'application/zip' : 'application/pdf');
+        return $job->kind === Job::ARCHIVE
+            ? FileAnswer::stream(Sealed::pieces(Storage::path($job->path), SealKey::ofInstallation()), $job->title, 'application/zip')
+            : FileAnswer::kept(Storage::path($job->path), $job->title, 'application/pdf');
     }
 
     #[Removes('jobs/{job}', 'forgetJob', 'Forget what was made', '', '[Job]', 'Interchange')]
