@@ -18,6 +18,7 @@ use Laravel\Sanctum\HasApiTokens;
  * @property string $email
  * @property Role $role
  * @property string $password
+ * @property int $session_generation sessions of an earlier one are over
  * @property \Illuminate\Support\Carbon|null $retired_at
  */
 final class User extends Authenticatable
