@@ -883,9 +883,18 @@ final class RacesTest extends TestCase
             ['/api/look-alikes/scan/{scan}/stop', '/api/look-alikes/scan/301/stop', []],
             ['/api/look-alikes/scan', '/api/look-alikes/scan', []],
             ['/api/office/archive', '/api/office/archive', []],
+            ['/api/office/backups', '/api/office/backups', []],
+            ['/api/office/failed-tasks/{task}/retry', "/api/office/failed-tasks/{$this->failedTask()}/retry", []],
             ['/api/bulk-changes/{bulkChange}/stop', '/api/bulk-changes/101/stop', []],
             ['/api/bulk-changes/{bulkChange}/go-on', '/api/bulk-changes/102/go-on', []],
             ['/api/bulk-changes/{bulkChange}/take-back', '/api/bulk-changes/103/take-back', []],
         ];
+    }
+
+    private function failedTask(): int
+    {
+        return DB::table('failed_jobs')->insertGetId([
+            'uuid' => 'a-task', 'connection' => 'database', 'queue' => 'default', 'payload' => '{}', 'exception' => 'It was too much.',
+        ]);
     }
 }
