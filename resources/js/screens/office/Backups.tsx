@@ -91,7 +91,7 @@ function SettingsForm({ kept, onClose }: { kept: Kept; onClose: () => void }) {
             </Tick>
             <FieldRow>
                 <Field
-                    label="Nightly backups to keep" width="mark" inputMode="numeric" value={draft.kept}
+                    label="Backups to keep" width="code" inputMode="numeric" value={draft.kept}
                     onChange={(value) => setDraft({ ...draft, kept: value })} problem={problems.kept}
                 />
                 <Field
