@@ -25,23 +25,6 @@ final class Seeds
         return $share === null ? $all : array_values(array_filter($all, fn (int $seed) => $seed % self::SHARES === $share));
     }
 
-    /**
-     * The same of seeds that a test names.
-     *
-     * @param array<string, array{int}> $named
-     *
-     * @return array<string, array{int}>
-     */
-    public static function of(array $named): array
-    {
-        $share = self::share();
-        $at = 0;
-
-        return $share === null ? $named : array_filter($named, function () use (&$at, $share): bool {
-            return $at++ % self::SHARES === $share;
-        });
-    }
-
     public static function share(): ?int
     {
         $asked = getenv('ALMANAC_SEEDS');

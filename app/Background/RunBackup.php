@@ -14,7 +14,7 @@ final class RunBackup implements ShouldQueue
 {
     use Queueable;
 
-    /** A worker that died leaves no backup; the next night, or whoever asked, makes another. */
+    /** A worker that died leaves no backup: the next night makes another, or somebody asks again. */
     public int $tries = 1;
 
     public int $timeout = 0;

@@ -36,9 +36,15 @@ final readonly class BackupPlan
         return $folder;
     }
 
+    public static function isQueued(): bool
+    {
+        return DB::table('queued_work')->where('payload', 'like', '%RunBackup%')->exists();
+    }
+
+    /** Whether one is queued or running. */
     public static function isWaiting(): bool
     {
-        return DB::table('queued_work')->where('payload', 'like', '%RunBackup%')->exists()
+        return self::isQueued()
             || Backup::query()->where('state', Backup::RUNNING)->where('begun_at', '>', now()->subMinutes(self::MINUTES))->exists();
     }
 

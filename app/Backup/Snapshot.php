@@ -49,7 +49,6 @@ final class Snapshot
     {
         try {
             $copy = new \PDO("sqlite:$database");
-            $copy->sqliteCreateFunction('fold', fn () => '', 1, \PDO::SQLITE_DETERMINISTIC);
             $found = $copy->query('PRAGMA integrity_check(1)');
             $said = $found === false ? 'no answer' : (string) $found->fetchColumn();
             $rows = $copy->query('PRAGMA foreign_key_check');

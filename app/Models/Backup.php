@@ -10,7 +10,7 @@ use Illuminate\Support\Carbon;
  * A backup that was made, or failed.
  *
  * @property int $id
- * @property string $kind NIGHTLY, MANUAL or UPGRADE
+ * @property string $kind NIGHTLY or MANUAL
  * @property string|null $night_on of a nightly one: ISO 8601
  * @property string $state RUNNING, DONE or FAILED
  * @property string|null $path of the file
@@ -29,8 +29,6 @@ final class Backup extends Model
     public const NIGHTLY = 'nightly';
 
     public const MANUAL = 'manual';
-
-    public const UPGRADE = 'upgrade';
 
     public const RUNNING = 'running';
 

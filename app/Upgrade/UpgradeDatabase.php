@@ -26,14 +26,13 @@ final readonly class UpgradeDatabase
     public function handle(\Closure $say): void
     {
         $this->refuseNewer();
-        $ran = $this->ran();
-        $pending = array_diff(ReleasedMigrations::all(), $ran);
+        $pending = array_diff(ReleasedMigrations::all(), $this->ran());
         $isInUse = Schema::hasTable('offices') && DB::table('offices')->exists();
         if ($isInUse && $pending !== []) {
             $say('Backing up the database before the upgrade to version '.Version::CURRENT.' …');
             $say('Backup: '.$this->backup->beforeUpgrade());
         }
-        if ($pending !== [] || $ran === []) {
+        if ($pending !== []) {
             $say($isInUse ? 'Upgrading the database …' : 'Creating the database …');
             $this->migrator->getRepository()->repositoryExists() || $this->migrator->getRepository()->createRepository();
             $this->migrator->run([database_path('migrations')]);

@@ -9,8 +9,8 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Str;
 
 /**
- * Counts attempts to sign in that failed, by account and network address together, so that whoever guesses locks out nobody
- * else: not the account at its usual desk, and not colleagues behind the same address. Each failure after the first few
+ * Counts attempts to sign in that failed, by account and network address together, so that guessing locks out nobody else:
+ * not the account at its usual desk, and not colleagues behind the same address. Each failure after the first few
  * doubles the wait.
  *
  * Many accounts tried from one address, or one account from many, slow down pairs that have never signed in.

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Actions\Office;
 
 use App\Background\RunBackup;
+use App\Backup\BackupPlan;
 use App\Models\Backup;
 use App\Models\Office;
 use App\Time\Clock;
-use Illuminate\Support\Facades\DB;
 
 /** Has the backup of each night made, once; one that failed is tried again after an hour. */
 final class NightlyBackup
@@ -50,6 +50,6 @@ final class NightlyBackup
 
         return Backup::query()->where(['kind' => Backup::NIGHTLY, 'night_on' => $today->toIso()])
             ->where(fn ($one) => $one->where('state', Backup::DONE)->orWhere('begun_at', '>', now()->subMinutes(self::RETRY_MINUTES)))
-            ->doesntExist() && DB::table('queued_work')->where('payload', 'like', '%RunBackup%')->doesntExist();
+            ->doesntExist() && ! BackupPlan::isQueued();
     }
 }

@@ -67,7 +67,7 @@ abstract class ShapedRequest extends FormRequest
     }
 
     /**
-     * The same as validated(), to be taken apart.
+     * The same as validated(), to take some of.
      *
      * @param list<string>|null $keys
      *

@@ -4202,10 +4202,10 @@ export interface components {
         Backup: {
             id: number;
             /**
-             * @description Why it was made: every night, by hand, or before an upgrade.
+             * @description Why it was made: every night or by hand.
              * @enum {string}
              */
-            kind: "nightly" | "manual" | "upgrade";
+            kind: "nightly" | "manual";
             /** @enum {string} */
             state: "running" | "done" | "failed";
             /**
@@ -5460,7 +5460,7 @@ export interface components {
              * @description When it failed, in UTC.
              */
             at: string;
-            /** @description The first line of the error, for whoever is asked for help. */
+            /** @description The first line of the error, to pass on when asking for help. */
             error: string;
         };
         FieldValueInput: {

@@ -14,7 +14,7 @@ final readonly class BackupData
     private function __construct(
         #[OA\Property]
         public int $id,
-        #[OA\Property(description: 'Why it was made: every night, by hand, or before an upgrade.', enum: [Backup::NIGHTLY, Backup::MANUAL, Backup::UPGRADE])]
+        #[OA\Property(description: 'Why it was made: every night or by hand.', enum: [Backup::NIGHTLY, Backup::MANUAL])]
         public string $kind,
         #[OA\Property(enum: [Backup::RUNNING, Backup::DONE, Backup::FAILED])]
         public string $state,

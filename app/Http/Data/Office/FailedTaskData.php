@@ -28,7 +28,7 @@ final readonly class FailedTaskData
         public string $title,
         #[OA\Property(description: 'When it failed, in UTC.', format: 'date-time')]
         public string $at,
-        #[OA\Property(description: 'The first line of the error, for whoever is asked for help.')]
+        #[OA\Property(description: 'The first line of the error, to pass on when asking for help.')]
         public string $error,
     ) {
     }

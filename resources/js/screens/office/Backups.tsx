@@ -14,7 +14,7 @@ import { BookItems } from './BooksSection';
 
 type Kept = Schemas['Backups'];
 
-const KINDS: Record<Schemas['Backup']['kind'], string> = { nightly: 'Nightly', manual: 'Manual', upgrade: 'Before an upgrade' };
+const KINDS: Record<Schemas['Backup']['kind'], string> = { nightly: 'Nightly', manual: 'Manual' };
 
 /** Backups of the whole installation: the last ones, how they are kept, and one now. */
 export function Backups() {
