@@ -17,7 +17,7 @@ final class LimitBody
 
     public function handle(Request $request, Closure $next): Response
     {
-        $isElsewhere = ! $request->is('api/*', 'dav', 'dav/*') || str_starts_with((string) $request->headers->get('Content-Type'), 'multipart/form-data');
+        $isElsewhere = ! $request->is('api/*') || str_starts_with((string) $request->headers->get('Content-Type'), 'multipart/form-data');
         if (! $isElsewhere && ((int) $request->headers->get('Content-Length') > self::MOST || strlen((string) $request->getContent()) > self::MOST)) {
             throw new HttpException(413, 'That is more than 1 MB. Send less at a time, or upload a file.');
         }
