@@ -84,6 +84,9 @@ final class BenchCommand extends Command
         } finally {
             $this->served->stop();
         }
+        foreach ((new TwoServers)->compare(self::TODAY, (int) $this->option('runs')) as $line) {
+            $this->line($line);
+        }
     }
 
     /** What a browser adds to it that has never been here. */

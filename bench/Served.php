@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Bench;
 
 use Illuminate\Support\Facades\DB;
+use Symfony\Component\Process\Process;
 
 /** The office behind a server, as `./almanac serve` starts it, and one who asks it. */
 final class Served
@@ -17,16 +18,42 @@ final class Served
         $this->curl = curl_init();
     }
 
-    /** @throws \RuntimeException when it does not start */
+    /**
+     * As `./almanac serve` does.
+     *
+     * @throws \RuntimeException when it does not start
+     */
     public static function start(string $token, string $today): self
     {
         $port = 8490;
+
+        return self::run($port, ['bin/serve-php', "127.0.0.1:$port", getenv('LARAVEL_STORAGE_PATH').'/framework/cache'], $token, $today);
+    }
+
+    /**
+     * By nginx and php-fpm, as `./almanac install-server` configures them.
+     *
+     * @throws \RuntimeException when it does not start
+     */
+    public static function behindNginx(string $token, string $today): self
+    {
+        $port = 8491;
+        $folder = getenv('LARAVEL_STORAGE_PATH').'/server';
+        $install = ['bin/install-server', '--url', "http://127.0.0.1:$port", '--listen', "127.0.0.1:$port", '--to', $folder, '--user', trim((string) shell_exec('id -un'))];
+        (new Process($install, base_path(), ['ALMANAC_TODAY' => $today]))->mustRun();
+
+        return self::run($port, ['bin/serve-nginx', $folder], $token, $today);
+    }
+
+    /** @param  list<string>  $command */
+    private static function run(int $port, array $command, string $token, string $today): self
+    {
         if (@fsockopen('127.0.0.1', $port) !== false) {
             throw new \RuntimeException("Something is served at port $port already. Stop it first: it would be timed instead.");
         }
         $none = ['file', '/dev/null', 'w'];
         $process = proc_open(
-            ['bin/serve-php', "127.0.0.1:$port", getenv('LARAVEL_STORAGE_PATH').'/framework/cache'],
+            $command,
             [['file', '/dev/null', 'r'], $none, $none],
             $pipes,
             base_path(),
@@ -49,7 +76,7 @@ final class Served
     public function stop(): void
     {
         $pid = proc_get_status($this->process)['pid'];
-        exec("pkill -KILL -P $pid; kill -KILL $pid");
+        exec("pkill -TERM -P $pid; kill -TERM $pid");
         proc_close($this->process);
     }
 

@@ -3,12 +3,16 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\CardDav\CardDavController;
+use App\Http\Controllers\HealthController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\Reminders\RemindersController;
 use App\Http\Middleware\CardPassword;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Support\Facades\Route;
+
+// For monitors.
+Route::get('/health', HealthController::class)->withoutMiddleware('web');
 
 // For calendar programs, which cannot sign in: the address is the secret.
 Route::get('/calendar/{secret}.ics', [RemindersController::class, 'feed'])->where('secret', '[A-Za-z0-9]{40}')->middleware('throttle:60,1');

@@ -7,6 +7,7 @@ namespace App\Console;
 use App\Actions\LookAlikes\CompareChanged;
 use App\Actions\Office\NightlyBackup;
 use App\Actions\Office\RequeueWaiting;
+use App\Background\WorkerLock;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
@@ -24,10 +25,14 @@ final class WorkCommand extends Command
     {
         $server = $this->argument('server');
         $home = '/proc/'.(ctype_digit($server) ? $server : '0');
+        while (is_dir($home) && ! WorkerLock::take()) {
+            usleep(self::LOOKS_EVERY_MS * 1000);
+        }
         // There is one worker: what somebody has begun is nobody's any more.
         DB::table('queued_work')->update(['reserved_at' => null]);
         $requeue->handle();
         while (is_dir($home)) {
+            WorkerLock::take();
             if (DB::table('queued_work')->exists()) {
                 Process::path(base_path())->forever()->run([
                     PHP_BINARY, '-d', 'memory_limit=512M', '-d', 'realpath_cache_size=0', ...$this->compiled(), base_path('artisan'), 'queue:work',

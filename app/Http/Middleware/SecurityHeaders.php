@@ -38,6 +38,10 @@ final class SecurityHeaders
             // What is in the book is nobody’s after signing out.
             $response->headers->set('Cache-Control', 'no-store, private');
         }
+        if (config('session.secure') === true) {
+            // RFC 6797: for a year, browsers ask over TLS only.
+            $headers['Strict-Transport-Security'] = 'max-age=31536000';
+        }
         foreach ($headers as $name => $value) {
             // What is shown in a frame of a page, such as a PDF, has said so itself.
             if (! $response->headers->has($name)) {
