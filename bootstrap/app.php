@@ -12,9 +12,11 @@ use App\Http\Middleware\OneAct;
 use App\Http\Middleware\OutsideFirst;
 use App\Http\Middleware\Permitted;
 use App\Http\Middleware\PlainQuery;
+use App\Http\Middleware\Proved;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Problems\MadeOne;
 use App\Http\Problems\ProblemRenderer;
+use App\Http\Problems\SecondFactorMissing;
 use Bench\BenchCommand;
 use Bench\GoingOutCommand;
 use Bench\ImportCommand;
@@ -50,12 +52,13 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->alias(['can' => Permitted::class]);
         $middleware->prependToPriorityList(before: SubstituteBindings::class, prepend: Permitted::class);
         $middleware->prependToPriorityList(before: OneAct::class, prepend: OutsideFirst::class);
+        $middleware->prependToPriorityList(before: OneAct::class, prepend: Proved::class);
         $middleware->redirectGuestsTo(fn () => null);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password', 'password_confirmation', 'token']);
         // What somebody is told to do otherwise is no fault of the program.
-        $exceptions->dontReport([Refusal::class, StaleSave::class, StaleSection::class, StaleDocument::class, ArchivedRecord::class, MadeOne::class]);
+        $exceptions->dontReport([Refusal::class, StaleSave::class, StaleSection::class, StaleDocument::class, ArchivedRecord::class, MadeOne::class, SecondFactorMissing::class]);
         $exceptions->render(new ProblemRenderer);
     })
     ->create();

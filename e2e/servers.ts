@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process';
-import { cpSync, readFileSync, renameSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { cpSync, existsSync, readFileSync, renameSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import type { LaunchOptions } from '@playwright/test';
 
@@ -67,6 +67,13 @@ async function signInAll(): Promise<void> {
         writeFileSync(sessions(), JSON.stringify(kept));
     } finally {
         office.stop();
+    }
+    // The sessions stand in the book, too.
+    for (const ending of ['', '-wal']) {
+        const database = resolve(storage(`at-${FIRST_PORT}`), `almanac.sqlite${ending}`);
+        if (existsSync(database)) {
+            cpSync(database, resolve(storage('demo'), `almanac.sqlite${ending}`));
+        }
     }
 }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Almanac\Access\Permission;
 use App\Http\Controllers\Access\AccountController;
+use App\Http\Controllers\Access\SecondFactorController;
 use App\Http\Controllers\Access\SessionController;
 use App\Http\Controllers\Banking\BankController;
 use App\Http\Controllers\Books\BooksController;
@@ -61,17 +62,28 @@ use App\Http\Middleware\FetchBookFirst;
 use App\Http\Middleware\InOffice;
 use App\Http\Middleware\NewDay;
 use App\Http\Middleware\OneAct;
+use App\Http\Middleware\Proved;
 use App\Http\Middleware\TryMailServerFirst;
 use Illuminate\Support\Facades\Route;
 
 Route::get('session', [SessionController::class, 'show']);
 Route::post('session', [SessionController::class, 'store']);
+Route::post('session/code', [SessionController::class, 'code']);
 Route::post('setup', [SessionController::class, 'setUp']);
 Route::post('tokens', [SessionController::class, 'token'])->middleware(OneAct::class);
 Route::get('countries', [ChoicesController::class, 'countries']);
 
 Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class])->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy'])->withoutMiddleware(OneAct::class);
+    Route::post('session/proof', [SecondFactorController::class, 'prove'])->withoutMiddleware(OneAct::class);
+    Route::get('second-factor', [SecondFactorController::class, 'show']);
+    Route::post('second-factor', [SecondFactorController::class, 'begin']);
+    Route::put('second-factor', [SecondFactorController::class, 'confirm']);
+    Route::delete('second-factor', [SecondFactorController::class, 'remove'])->middleware(Proved::class);
+    Route::post('second-factor/recovery-codes', [SecondFactorController::class, 'recoveryCodes'])->middleware(Proved::class);
+    Route::get('sessions', [SecondFactorController::class, 'sessions']);
+    Route::delete('sessions', [SecondFactorController::class, 'endOthers']);
+    Route::delete('sessions/{session}', [SecondFactorController::class, 'end'])->whereNumber('session');
     Route::get('tokens', [AccountController::class, 'tokens']);
     Route::delete('tokens/{token}', [AccountController::class, 'revoke'])->whereNumber('token');
     Route::put('password', [AccountController::class, 'password']);
@@ -180,7 +192,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::get('office/logo', [LogoController::class, 'show']);
         Route::post('office/logo', [LogoController::class, 'store']);
         Route::delete('office/logo', [LogoController::class, 'destroy']);
-        Route::post('office/archive', [JobsController::class, 'archive']);
+        Route::post('office/archive', [JobsController::class, 'archive'])->middleware(Proved::class);
         Route::get('office/mail-server', [MailServerController::class, 'show']);
         Route::put('office/mail-server', [MailServerController::class, 'save']);
         Route::delete('office/mail-server', [MailServerController::class, 'forget']);
@@ -193,8 +205,10 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
         Route::delete('office/failed-tasks/{task}', [FailedTasksController::class, 'dismiss'])->whereNumber('task');
         Route::get('acts', [OfficeController::class, 'acts']);
         Route::get('users', [OfficeController::class, 'users']);
-        Route::post('users', [OfficeController::class, 'add']);
-        Route::put('users/{user}', [OfficeController::class, 'change'])->whereNumber('user');
+        Route::post('users', [OfficeController::class, 'add'])->middleware(Proved::class);
+        Route::put('users/{user}', [OfficeController::class, 'change'])->whereNumber('user')->middleware(Proved::class);
+        Route::delete('users/{user}/second-factor', [OfficeController::class, 'resetSecondFactor'])->whereNumber('user')->middleware(Proved::class);
+        Route::put('office/second-factor', [OfficeController::class, 'requireSecondFactor'])->middleware(Proved::class);
         Route::get('lists', [ListsController::class, 'index']);
         Route::post('lists/{list}', [ListsController::class, 'add']);
         Route::put('list-items/{item}', [ListsController::class, 'change'])->whereNumber('item');
@@ -228,7 +242,7 @@ Route::middleware(['auth:sanctum', InOffice::class, NewDay::class, OneAct::class
     Route::post('parties/{party}/bank-details/{bankDetail}/confirm', [BankController::class, 'confirm'])
         ->whereNumber(['party', 'bankDetail'])
         ->scopeBindings()
-        ->middleware('can:'.Permission::ApproveChanges->value);
+        ->middleware(['can:'.Permission::ApproveChanges->value, Proved::class]);
     Route::post('parties/{party}/reveal', PrivateController::class)
         ->whereNumber('party')
         ->middleware('can:'.Permission::SeePrivate->value);

@@ -35,6 +35,7 @@ use Carbon\CarbonImmutable;
  * @property bool|null $decimal_comma whether 12,50 is twelve and a half; null for as the country does
  * @property string $card_places where address books elsewhere may be read, one place on a line
  * @property bool $clerks_make_one whether clerks make records one, rather than propose it
+ * @property list<string> $second_factor_roles roles that sign in with a second factor
  * @property bool $backs_up_nightly
  * @property int $backups_kept of the nightly ones
  * @property string $backup_folder empty for the one beside the database
@@ -71,6 +72,7 @@ final class Office extends Model
         'keeps_us_holidays',
         'clerks_make_one',
         'card_places',
+        'second_factor_roles',
         'backs_up_nightly',
         'backups_kept',
         'backup_folder',
@@ -94,6 +96,7 @@ final class Office extends Model
         'keeps_us_holidays' => null,
         'clerks_make_one' => false,
         'card_places' => '',
+        'second_factor_roles' => '[]',
         'backs_up_nightly' => true,
         'backups_kept' => 14,
         'backup_folder' => '',
@@ -108,6 +111,7 @@ final class Office extends Model
             'late_per_month' => 'boolean',
             'keeps_us_holidays' => 'boolean',
             'clerks_make_one' => 'boolean',
+            'second_factor_roles' => 'array',
             'backs_up_nightly' => 'boolean',
         ];
     }

@@ -35,6 +35,10 @@ final class User extends Authenticatable
 
     private const GENERATION = 'generation';
 
+    private const SESSION = 'user session';
+
+    private const NOTED_EVERY_S = 300;
+
     protected $attributes = ['retired_at' => null, 'session_generation' => 0];
 
     protected $hidden = ['password', 'remember_token'];
@@ -74,15 +78,36 @@ final class User extends Authenticatable
     }
 
     /** Begins a session of theirs, of the generation of today. */
-    public function beginSession(Request $request): void
+    public function beginSession(Request $request, UserSession $session): void
     {
-        $request->session()->put(self::GENERATION, $this->session_generation);
+        $request->session()->put([self::GENERATION => $this->session_generation, self::SESSION => $session->id]);
     }
 
-    /** Whether the request has no session, or one that is not over. */
+    /** Whether the request has no session, or one that is not over. One that is used is noted to be, every few minutes. */
     public function hasSession(Request $request): bool
     {
-        return ! $request->hasSession() || (int) $request->session()->get(self::GENERATION, 0) === $this->session_generation;
+        if (! $request->hasSession()) {
+            return true;
+        }
+        if ((int) $request->session()->get(self::GENERATION, 0) !== $this->session_generation) {
+            return false;
+        }
+        $id = self::sessionOf($request);
+        // Sessions from before they were kept have no number.
+        $session = $id === null ? null : UserSession::query()->where('user_id', $this->id)->find($id);
+        if ($session?->used_at->lt(now()->subSeconds(self::NOTED_EVERY_S)) === true) {
+            rescue(fn () => $session->update(['used_at' => now(), 'address' => (string) $request->ip()]), report: false);
+        }
+
+        return $id === null || $session !== null;
+    }
+
+    /** The number of the session that a request comes from. */
+    public static function sessionOf(Request $request): ?int
+    {
+        $id = $request->hasSession() ? $request->session()->get(self::SESSION) : null;
+
+        return is_int($id) ? $id : null;
     }
 
     /** Whether they came by the password, or with a token that opens all that they may do. */

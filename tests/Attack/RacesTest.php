@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Attack;
 
 use Almanac\Access\Role;
+use Almanac\Access\Totp;
 use Almanac\Calendar\Day;
 use Almanac\Interchange\ImportState;
 use Almanac\Mailing\LettersState;
@@ -20,11 +21,13 @@ use App\Models\LetterRun;
 use App\Models\Party;
 use App\Models\Payment;
 use App\Models\Position;
+use App\Models\SecondFactor;
 use App\Models\TaxRate;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
+use Laravel\Sanctum\PersonalAccessToken;
 use Tests\Feature\BeginsEngagements;
 use Tests\TestCase;
 
@@ -79,7 +82,12 @@ final class RacesTest extends TestCase
         // They keep nothing, or open a session, or take a file; the last is raced below.
         $apart = [
             '/api/session',
+            '/api/session/code',
+            '/api/session/proof',
             '/api/setup',
+            // They need a second factor; a code is raced below.
+            '/api/second-factor',
+            '/api/second-factor/recovery-codes',
             '/api/look-alikes',
             '/api/bulk-changes/preview',
             '/api/merges/preview',
@@ -99,6 +107,16 @@ final class RacesTest extends TestCase
         ];
         $touched = array_filter($posts, fn (string $path) => str_contains($path, '/touched/'));
         $this->assertSame([], array_values(array_diff($posts, $covered, $apart, $touched)), 'every one was sent');
+    }
+
+    public function test_of_several_who_enter_one_code_one_gets_in(): void
+    {
+        $totp = Totp::withNewSecret();
+        SecondFactor::query()->create(['user_id' => $this->administrator->id, 'secret' => $totp->secret(), 'confirmed_at' => now()]);
+        $input = ['email' => $this->administrator->email, 'password' => self::PASSWORD, 'name' => 'nightly', 'code' => $totp->codeAt(time())];
+        $answers = $this->atOnce(array_map(fn () => ['POST', '/api/tokens', $input, bin2hex(random_bytes(8))], range(1, 12)));
+        $this->assertSame(1, array_count_values(array_column($answers, 0))[201] ?? 0);
+        $this->assertSame(2, PersonalAccessToken::query()->count(), 'that of the test, and one');
     }
 
     public function test_two_who_settle_one_pair_or_name_one_line_leave_one_winner(): void

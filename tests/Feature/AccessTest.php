@@ -37,6 +37,14 @@ final class AccessTest extends TestCase
     private const OPEN_TO_READERS = [
         'POST api/session',
         'DELETE api/session',
+        'POST api/session/code',
+        'POST api/session/proof',
+        'POST api/second-factor',
+        'PUT api/second-factor',
+        'DELETE api/second-factor',
+        'POST api/second-factor/recovery-codes',
+        'DELETE api/sessions',
+        'DELETE api/sessions/{session}',
         'POST api/setup',
         'POST api/tokens',
         'POST api/terms/preview',
@@ -75,6 +83,7 @@ final class AccessTest extends TestCase
     ];
 
     private const OPEN_TO_NOBODY_SIGNED_IN = [
+        'POST api/session/code',
         'GET api/session',
         'POST api/session',
         'POST api/setup',

@@ -82,6 +82,8 @@ final class OneActTest extends TestCase
         $apart = [
             'POST api/session',
             'DELETE api/session',
+            'POST api/session/code',
+            'POST api/session/proof',
             'POST api/setup',
             'POST api/look-alikes',
             'POST api/terms/preview',

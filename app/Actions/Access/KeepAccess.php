@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Access;
 
 use App\Models\User;
+use App\Models\UserSession;
 use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Support\Facades\DB;
 use Laravel\Sanctum\PersonalAccessToken;
@@ -26,9 +27,20 @@ final readonly class KeepAccess
     public function close(User $user): void
     {
         $user->tokens()->delete();
+        UserSession::query()->where('user_id', $user->id)->delete();
+        DB::table('known_devices')->where('user_id', $user->id)->delete();
         $user->forceFill([
             'calendar_hash' => null, 'remember_token' => null, 'session_generation' => $user->session_generation + 1,
         ])->save();
+    }
+
+    /** Ends one session of a user, or all but the one that asks. */
+    public function endSessions(User $user, ?int $only, ?int $except): void
+    {
+        UserSession::query()->where('user_id', $user->id)
+            ->when($only !== null, fn ($one) => $one->whereKey($only))
+            ->when($except !== null, fn ($others) => $others->whereKeyNot($except))
+            ->delete();
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\Problems\SecondFactorMissing;
+use App\Models\SecondFactor;
 use App\Models\User;
 use Closure;
 use Illuminate\Auth\AuthenticationException;
@@ -14,6 +16,9 @@ use Symfony\Component\HttpFoundation\Response;
 /** Whoever has been retired is out at once, not when the session ends. */
 final class InOffice
 {
+    /** Where a user gets who has yet to set up a second factor. */
+    private const TO_SET_UP = ['api/session', 'api/session/*', 'api/second-factor', 'api/second-factor/*', 'api/sessions', 'api/password'];
+
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();
@@ -28,6 +33,10 @@ final class InOffice
         // What was made for a phone opens its address books, and nothing else.
         if ($user instanceof User && ! $user->mayUseAll()) {
             throw new AuthenticationException;
+        }
+
+        if ($user instanceof User && SecondFactor::isMissingOf($user) && ! $request->is(...self::TO_SET_UP)) {
+            throw new SecondFactorMissing;
         }
 
         return $next($request);

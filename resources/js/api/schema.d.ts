@@ -56,6 +56,95 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether a second factor is on */
+        get: operations["readSecondFactor"];
+        /** Turn on the second factor with a first code */
+        put: operations["confirmSecondFactor"];
+        /** Begin to set up a second factor */
+        post: operations["beginSecondFactor"];
+        /** Turn off the second factor */
+        delete: operations["removeSecondFactor"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/second-factor/recovery-codes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make new recovery codes; earlier ones end */
+        post: operations["makeRecoveryCodes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/proof": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Enter a code again before something delicate */
+        post: operations["proveSession"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where the user is signed in, the latest use first */
+        get: operations["listSessions"];
+        put?: never;
+        post?: never;
+        /** Sign out everywhere else */
+        delete: operations["endOtherSessions"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sessions/{session}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Sign out one of the user’s sessions */
+        delete: operations["endSession"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -70,6 +159,23 @@ export interface paths {
         post: operations["signIn"];
         /** Sign out */
         delete: operations["signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Enter the code of the second factor to finish signing in */
+        post: operations["enterCode"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -3192,6 +3298,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/users/{user}/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Reset the second factor of a user who lost it */
+        delete: operations["resetSecondFactor"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/office/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Choose the roles that sign in with a second factor */
+        put: operations["requireSecondFactor"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sheets": {
         parameters: {
             query?: never;
@@ -5450,6 +5590,12 @@ export interface components {
             ids: number[];
             names: string;
         };
+        FactorCodeInput: {
+            /** @description Six digits from the authenticator app, or a recovery code. */
+            code: string;
+            /** @description Whether this browser signs in without a code for 30 days. */
+            remembers?: boolean;
+        };
         /** @description A background task that failed for good. */
         FailedTask: {
             id: number;
@@ -6682,6 +6828,8 @@ export interface components {
             zones: string[];
             /** @description Of amounts that are typed without one: ISO 4217, by the country. */
             currency: string;
+            /** @description Roles that sign in with a second factor. */
+            secondFactorRoles: ("administrator" | "clerk" | "approver" | "reader")[];
         };
         OfficeInput: {
             name: string;
@@ -7120,6 +7268,11 @@ export interface components {
             name: string;
             fields: components["schemas"]["RecordField"][];
         };
+        /** @description Recovery codes, shown once. */
+        RecoveryCodes: {
+            /** @description Each finishes one sign-in in place of a code of the app. */
+            codes: string[];
+        };
         /** @description A relation, told from one of its ends. */
         Relation: {
             id: number;
@@ -7288,6 +7441,37 @@ export interface components {
             /** @description Of the list that is changed. */
             version?: number;
         };
+        /** @description The second factor of the user who is signed in. */
+        SecondFactor: {
+            /** @description Whether a code is asked for at sign-in. */
+            isOn: boolean;
+            /** @description Whether the office requires it of the role of the user. */
+            isRequired: boolean;
+            /**
+             * Format: date-time
+             * @description When it was set up, in UTC; null while it is off.
+             */
+            since: string | null;
+            /** @description Recovery codes that were not used yet. */
+            recoveryCodesLeft: number;
+        };
+        SecondFactorInput: {
+            /** @description The password of the user. */
+            password: string;
+        };
+        SecondFactorRolesInput: {
+            /** @description Roles that sign in with a second factor; empty for none. */
+            roles: ("administrator" | "clerk" | "approver" | "reader")[];
+        };
+        /** @description What an authenticator app is given, once. */
+        SecondFactorSetup: {
+            /** @description The secret in base 32 (RFC 4648), to be typed where a code can’t be scanned. */
+            secret: string;
+            /** @description The address that the QR code holds, which opens an app on the same device. */
+            address: string;
+            /** @description The QR code (ISO/IEC 18004), a text of 0 (light) and 1 (dark) for each row of modules, without its quiet zone. */
+            rows: string[];
+        };
         SendInput: {
             /** @description Addresses, with commas between; empty for where such documents go. */
             to: string;
@@ -7334,6 +7518,10 @@ export interface components {
             /** @description Of the IANA database: moments are told by it. */
             zone: string;
             titles: components["schemas"]["Titles"] | null;
+            /** @description True after a right password, while the code of the second factor is missing. */
+            needsCode: boolean;
+            /** @description True while the role requires a second factor that is not set up; everything else is refused until then. */
+            mustSetUpSecondFactor: boolean;
         };
         SetUpInput: {
             officeName: string;
@@ -8031,6 +8219,8 @@ export interface components {
              * @enum {string}
              */
             use?: "scripts" | "cards";
+            /** @description The code that the authenticator app shows, or a recovery code; needed when the user has a second factor. */
+            code?: string;
             /** @description For how many days it holds; 90 without it. */
             days?: number;
         };
@@ -8092,6 +8282,8 @@ export interface components {
             may: string;
             /** @description No longer at the office: cannot sign in, and stays in the log. */
             isRetired: boolean;
+            /** @description Whether a code of an authenticator app is asked for at sign-in. */
+            hasSecondFactor: boolean;
         };
         UserInput: {
             name: string;
@@ -8103,6 +8295,26 @@ export interface components {
             password: string;
             /** @description Of a user who is there. */
             isRetired?: boolean;
+        };
+        /** @description A browser in which the user is signed in. */
+        UserSession: {
+            id: number;
+            /** @description Browser and system, in words. */
+            device: string;
+            /** @description Network address that it was last used from. */
+            address: string;
+            /**
+             * Format: date-time
+             * @description When it signed in, in UTC.
+             */
+            beganAt: string;
+            /**
+             * Format: date-time
+             * @description When it was last used, to five minutes, in UTC.
+             */
+            usedAt: string;
+            /** @description Whether the request comes from this one. */
+            isThis: boolean;
         };
         VersionInput: {
             version: number;
@@ -8249,6 +8461,281 @@ export interface operations {
             };
         };
     };
+    readSecondFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondFactor"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    confirmSecondFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["FactorCodeInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecoveryCodes"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    beginSecondFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SecondFactorInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondFactorSetup"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeSecondFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondFactor"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makeRecoveryCodes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecoveryCodes"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    proveSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["FactorCodeInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondFactor"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    listSessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UserSession"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    endOtherSessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UserSession"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    endSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UserSession"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     readSession: {
         parameters: {
             query?: never;
@@ -8317,6 +8804,39 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    enterCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["FactorCodeInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Session"];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
             };
         };
     };
@@ -15505,6 +16025,70 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["User"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    resetSecondFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                user: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["User"][];
+                };
+            };
+            /** @description Refused */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    requireSecondFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["SecondFactorRolesInput"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Office"];
                 };
             };
             /** @description Refused */

@@ -30,12 +30,34 @@ export async function sendOnce(request: Request): Promise<Response> {
         const key = unanswered.get(act) ?? crypto.randomUUID();
         unanswered.set(act, key);
         request.headers.set('Idempotency-Key', key);
-        const answer = await patiently(request);
+        let answer = await patiently(request);
+        if (await isCodeNeeded(answer) && await askForCode?.() === true) {
+            answer = await patiently(request);
+        }
         if (answer.status < 500) {
             unanswered.delete(act);
         }
         return answer;
     });
+}
+
+/** Asks for the code of the second factor; whether it was given. */
+let askForCode: (() => Promise<boolean>) | undefined;
+
+/** Says who asks for a code when the server wants one; what is answered ends that. */
+export function onCodeNeeded(ask: () => Promise<boolean>): () => void {
+    askForCode = ask;
+    return () => {
+        askForCode = undefined;
+    };
+}
+
+async function isCodeNeeded(answer: Response): Promise<boolean> {
+    if (answer.status !== 403) {
+        return false;
+    }
+    const problem = await answer.clone().json().catch(() => undefined) as { type?: string } | undefined;
+    return problem?.type === '/problems/code-needed';
 }
 
 /** The page's proof was of a session that has gone: it gets a new one, and the request is sent again. */

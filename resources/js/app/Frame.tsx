@@ -14,6 +14,7 @@ import { useSay } from '../ui/StatusLine';
 import { useKeepFocus } from '../ui/useKeepFocus';
 import { Small } from '../ui/Text';
 import { LeaveGuard } from './LeaveGuard';
+import { CodeAgain } from './CodeAgain';
 import { SignInAgain } from './SignInAgain';
 
 const LIGHTS: Record<Light, string> = { system: 'Light: as the computer', paper: 'Light: by day', lamp: 'Light: by lamp' };
@@ -55,7 +56,7 @@ export function Frame() {
                     <NavLink to="/under-way">Under way</NavLink>
                     {mayRunOffice && <NavLink to="/office">Office</NavLink>}
                 </Places>
-                <SignInAgain><Outlet /></SignInAgain>
+                <SignInAgain><CodeAgain><Outlet /></CodeAgain></SignInAgain>
             </Body>
             <LeaveGuard />
         </Shell>

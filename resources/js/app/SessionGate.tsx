@@ -4,7 +4,9 @@ import { Navigate, useLocation } from 'react-router';
 import { sessionQuery } from '../api/queries';
 import { SessionContext } from '../api/session';
 import { tellMomentsIn } from '../ui/moment';
+import { SetUpSecondFactor } from '../shared/access/SetUpSecondFactor';
 import { MainButton } from '../ui/Button';
+import { Doorway } from '../ui/Page';
 import { Empty, Title } from '../ui/Text';
 
 /** Lets in who is signed in; everybody else goes to where they can be. */
@@ -29,6 +31,15 @@ export function SessionGate({ children }: { children: ReactNode }) {
     }
     if (session.userName === null) {
         return <Navigate to="/sign-in" replace state={{ from: location.pathname + location.search }} />;
+    }
+    if (session.mustSetUpSecondFactor) {
+        return (
+            <Doorway>
+                <Title>Set up your second factor</Title>
+                <p>Your office asks for a code from an authenticator app besides your password.</p>
+                <SetUpSecondFactor onDone={() => void refetch()} />
+            </Doorway>
+        );
     }
     tellMomentsIn(session.zone);
     return <SessionContext.Provider value={session}>{children}</SessionContext.Provider>;

@@ -3,6 +3,7 @@ import { useEffect, useMemo, useRef, useState, type FormEvent, type ReactNode } 
 import { api, ask, Refused } from '../api/client';
 import { keepAnswer, sessionQuery } from '../api/queries';
 import { SignInContext } from '../api/signIn';
+import { CodeForm } from '../shared/access/CodeForm';
 import { Button, MainButton } from '../ui/Button';
 import { Dialog, DialogButtons } from '../ui/Dialog';
 import { Field } from '../ui/Field';
@@ -74,17 +75,36 @@ function AgainForm({ onDone, onCancel }: { onDone: () => void; onCancel: () => v
     const [email, setEmail] = useState('');
     const [password, setPassword] = useState('');
     const [problem, setProblem] = useState<string>();
+    const [needsCode, setNeedsCode] = useState(false);
 
     const submit = async (event: FormEvent) => {
         event.preventDefault();
         try {
-            keepAnswer(sessionQuery.queryKey, await ask(api.POST('/api/session', { body: { email, password } })));
+            const session = await ask(api.POST('/api/session', { body: { email, password } }));
+            if (session.needsCode) {
+                setNeedsCode(true);
+                return;
+            }
+            keepAnswer(sessionQuery.queryKey, session);
             onDone();
         } catch (error) {
             setProblem(error instanceof Refused ? Object.values(error.fields)[0] ?? error.message : (error as Error).message);
         }
     };
 
+    if (needsCode) {
+        return (
+            <CodeForm
+                button="Sign in"
+                canRemember
+                send={async (code, remembers) => {
+                    keepAnswer(sessionQuery.queryKey, await ask(api.POST('/api/session/code', { body: { code, remembers } })));
+                    onDone();
+                }}
+                onCancel={onCancel}
+            />
+        );
+    }
     return (
         <Form isFleeting onSubmit={(event) => void submit(event)}>
             {problem !== undefined && <Notice tone="stop" title={problem} />}

@@ -4,26 +4,33 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Access;
 
+use App\Actions\Access\OpenSession;
 use App\Actions\Access\SetUpOffice;
 use App\Actions\Access\SignIn;
 use App\Http\Data\Access\SessionData;
 use App\Http\Data\Access\TokenData;
+use App\Http\OpenApi\Adds;
+use App\Http\Problems\SecondFactorMissing;
+use App\Http\Requests\Access\CodeRequest;
 use App\Http\Requests\Access\SetUpRequest;
 use App\Http\Requests\Access\SignInRequest;
 use App\Http\Requests\Access\TokenRequest;
 use App\Models\Office;
+use App\Models\SecondFactor;
 use App\Models\User;
+use App\Models\UserSession;
 use App\Time\Clock;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
 
 final readonly class SessionController
 {
-    public function __construct(private Clock $clock)
+    public function __construct(private Clock $clock, private OpenSession $sessions)
     {
     }
 
@@ -70,10 +77,18 @@ final readonly class SessionController
     ]
     public function store(SignInRequest $request, SignIn $signIn): JsonResponse
     {
-        return $this->open(
-            $request,
-            $signIn->handle($request->string('email')->value(), $request->string('password')->value(), (string) $request->ip()),
-        );
+        $user = $signIn->handle($request->string('email')->value(), $request->string('password')->value(), (string) $request->ip());
+        self::mustHaveSession($request);
+
+        return new JsonResponse($this->sessions->afterPassword($request, $user) ? $this->session($user) : $this->session(null, true));
+    }
+
+    #[Adds('session/code', 'enterCode', 'Enter the code of the second factor to finish signing in', 'FactorCodeInput', 'Session', 'Access', 200)]
+    public function code(CodeRequest $request): JsonResponse
+    {
+        self::mustHaveSession($request);
+
+        return new JsonResponse($this->session($this->sessions->afterCode($request, $request->string('code')->value(), $request->boolean('remembers'))));
     }
 
     #[
@@ -87,6 +102,7 @@ final readonly class SessionController
     ]
     public function destroy(Request $request): Response
     {
+        UserSession::query()->whereKey(User::sessionOf($request))->delete();
         Auth::guard('web')->logout();
         // A script with a token has no session to leave.
         if ($request->hasSession()) {
@@ -121,16 +137,17 @@ final readonly class SessionController
     ]
     public function setUp(SetUpRequest $request, SetUpOffice $setUp): JsonResponse
     {
-        return $this->open(
-            $request,
-            $setUp->handle(
-                $request->string('officeName')->value(),
-                $request->string('country')->value(),
-                $request->string('name')->value(),
-                $request->string('email')->value(),
-                $request->string('password')->value(),
-            ),
+        self::mustHaveSession($request);
+        $user = $setUp->handle(
+            $request->string('officeName')->value(),
+            $request->string('country')->value(),
+            $request->string('name')->value(),
+            $request->string('email')->value(),
+            $request->string('password')->value(),
         );
+        $this->sessions->open($request, $user);
+
+        return new JsonResponse($this->session($user));
     }
 
     #[
@@ -158,6 +175,7 @@ final readonly class SessionController
     public function token(TokenRequest $request, SignIn $signIn): JsonResponse
     {
         $user = $signIn->handle($request->string('email')->value(), $request->string('password')->value(), (string) $request->ip());
+        $this->mustHaveCode($user, $request);
 
         return new JsonResponse(
             new TokenData($user->createToken(
@@ -169,20 +187,34 @@ final readonly class SessionController
         );
     }
 
-    private function open(Request $request, User $user): JsonResponse
+    /** A token is worth as much as a session: it takes the second factor, too. */
+    private function mustHaveCode(User $user, TokenRequest $request): void
+    {
+        if (SecondFactor::isMissingOf($user)) {
+            throw new SecondFactorMissing;
+        }
+        if (SecondFactor::of($user) === null) {
+            return;
+        }
+        $code = $request->string('code')->value();
+        if ($code !== '') {
+            $this->sessions->check($user, $code, (string) $request->ip());
+        } elseif (Auth::guard('sanctum')->id() !== $user->id) {
+            throw ValidationException::withMessages(['code' => 'Enter the code that your authenticator app shows.']);
+        } elseif (! $this->sessions->isProved($request, $user)) {
+            throw new SecondFactorMissing(SecondFactorMissing::CODE);
+        }
+    }
+
+    private static function mustHaveSession(Request $request): void
     {
         if (! $request->hasSession()) {
             throw new BadRequestHttpException();
         }
-        Auth::guard('web')->login($user);
-        $request->session()->regenerate();
-        $user->beginSession($request);
-
-        return new JsonResponse($this->session($user));
     }
 
-    private function session(?User $user): SessionData
+    private function session(?User $user, bool $needsCode = false): SessionData
     {
-        return SessionData::of($user, Office::query()->first(), $this->clock->today()->toIso());
+        return SessionData::of($user, Office::query()->first(), $this->clock->today()->toIso(), $needsCode);
     }
 }

@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Office;
 
+use App\Actions\Access\KeepAccess;
+use App\Actions\Access\KeepSecondFactor;
 use App\Actions\Office\KeepUsers;
 use App\Actions\Office\SaveOffice;
 use App\Http\Data\Access\SessionData;
 use App\Http\Data\Office\OfficeData;
+use App\Http\OpenApi\Puts;
 use App\Http\OpenApi\Reads;
+use App\Http\OpenApi\Removes;
 use App\Http\Requests\Office\OfficeRequest;
+use App\Http\Requests\Office\SecondFactorRolesRequest;
 use App\Http\Requests\Office\UserRequest;
 use App\Models\Office;
 use App\Models\User;
@@ -173,5 +178,23 @@ final readonly class OfficeController
         );
 
         return new JsonResponse($this->list->handle());
+    }
+
+    #[Removes('users/{user}/second-factor', 'resetSecondFactor', 'Reset the second factor of a user who lost it', '', '[User]', 'Office')]
+    public function resetSecondFactor(User $user, KeepSecondFactor $factors, KeepAccess $access): JsonResponse
+    {
+        $factors->remove($user);
+        $access->endSessions($user, null, null);
+
+        return new JsonResponse($this->list->handle());
+    }
+
+    #[Puts('office/second-factor', 'requireSecondFactor', 'Choose the roles that sign in with a second factor', 'SecondFactorRolesInput', 'Office', 'Office')]
+    public function requireSecondFactor(SecondFactorRolesRequest $request): JsonResponse
+    {
+        $office = Office::query()->lockForUpdate()->sole();
+        $office->update(['second_factor_roles' => $request->roles()]);
+
+        return new JsonResponse(OfficeData::of($office));
     }
 }

@@ -8,6 +8,7 @@ use Almanac\Access\Permission;
 use Almanac\Access\Role;
 use App\Http\Data\Office\TitlesData;
 use App\Models\Office;
+use App\Models\SecondFactor;
 use App\Models\User;
 use OpenApi\Attributes as OA;
 
@@ -44,10 +45,14 @@ final readonly class SessionData
         public string $zone,
         #[OA\Property(ref: '#/components/schemas/Titles', description: 'Null while nobody is signed in.', nullable: true)]
         public ?TitlesData $titles,
+        #[OA\Property(description: 'True after a right password, while the code of the second factor is missing.')]
+        public bool $needsCode,
+        #[OA\Property(description: 'True while the role requires a second factor that is not set up; everything else is refused until then.')]
+        public bool $mustSetUpSecondFactor,
     ) {
     }
 
-    public static function of(?User $user, ?Office $office, string $today): self
+    public static function of(?User $user, ?Office $office, string $today, bool $needsCode = false): self
     {
         return new self(
             $office === null,
@@ -64,6 +69,8 @@ final readonly class SessionData
             $today,
             $office?->zone()->getName() ?? 'UTC',
             $user === null || $office === null ? null : TitlesData::in($office->country, $office->ageing_by),
+            $needsCode,
+            $user !== null && SecondFactor::isMissingOf($user),
         );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Data\Office;
 
+use Almanac\Access\Role;
 use App\Models\Office;
 use OpenApi\Attributes as OA;
 
@@ -11,7 +12,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(schema: 'Office')]
 final readonly class OfficeData
 {
-    /** @param  list<string>  $zones */
+    /**
+     * @param list<string> $zones
+     * @param list<string> $secondFactorRoles
+     */
     private function __construct(
         #[OA\Property]
         public string $name,
@@ -49,6 +53,8 @@ final readonly class OfficeData
         public array $zones,
         #[OA\Property(description: 'Of amounts that are typed without one: ISO 4217, by the country.')]
         public string $currency,
+        #[OA\Property(description: 'Roles that sign in with a second factor.', items: new OA\Items(type: 'string', enum: Role::class))]
+        public array $secondFactorRoles,
     ) {
     }
 
@@ -73,6 +79,7 @@ final readonly class OfficeData
             $office->logo_path === null ? null : '/api/office/logo?'.substr(basename($office->logo_path), 0, 12),
             \DateTimeZone::listIdentifiers(),
             $office->currency(),
+            $office->second_factor_roles,
         );
     }
 }

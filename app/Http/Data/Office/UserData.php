@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Data\Office;
 
 use Almanac\Access\Role;
+use App\Models\SecondFactor;
 use App\Models\User;
 use OpenApi\Attributes as OA;
 
@@ -25,6 +26,8 @@ final readonly class UserData
         public string $may,
         #[OA\Property(description: 'No longer at the office: cannot sign in, and stays in the log.')]
         public bool $isRetired,
+        #[OA\Property(description: 'Whether a code of an authenticator app is asked for at sign-in.')]
+        public bool $hasSecondFactor,
     ) {
     }
 
@@ -33,6 +36,6 @@ final readonly class UserData
         $role = $user->role;
         $may = $user->isRetired() ? 'nothing; stays in the log' : $role->summary();
 
-        return new self($user->id, $user->name, $user->email, $role->value, $may, $user->isRetired());
+        return new self($user->id, $user->name, $user->email, $role->value, $may, $user->isRetired(), SecondFactor::of($user) !== null);
     }
 }

@@ -31,6 +31,7 @@ final class TokenRequest extends SignInRequest
         return parent::shape()->and('TokenInput', [
             'name' => Input::text(80)->filled()->says('What the token is for.'),
             'use' => Input::oneOf(TokenUse::class)->optional()->says('What it opens; all that its owner may do, where nothing is said.'),
+            'code' => Input::text(20)->optional()->says('The code that the authenticator app shows, or a recovery code; needed when the user has a second factor.'),
             'days' => Input::whole(1, KeepAccess::MOST_DAYS)->optional()->says('For how many days it holds; 90 without it.'),
         ]);
     }

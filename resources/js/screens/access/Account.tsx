@@ -13,6 +13,7 @@ import { Sheet } from '../../ui/Page';
 import { useSay } from '../../ui/StatusLine';
 import { Table, TableScroll } from '../../ui/Table';
 import { FieldRow, Heading, Hidden, Mark, Notice, Quiet, Small, Stack, Title } from '../../ui/Text';
+import { SecondFactor, Sessions } from './SecondFactor';
 
 /** For how long a phone is let in. */
 const MOST_DAYS = 365;
@@ -30,6 +31,8 @@ export function Account() {
             <Stack $gap="large" $stretch>
                 <Stack $gap="tight"><Title>Your account</Title><Quiet>{userName}, {role}</Quiet></Stack>
                 <NewPassword />
+                <SecondFactor />
+                <Sessions />
                 <Stack as="section" aria-label="Tokens for scripts" $stretch>
                     <Heading>Tokens for scripts</Heading>
                     {tokens.length === 0 && <Quiet>No tokens. A script signs in with one instead of a password.</Quiet>}

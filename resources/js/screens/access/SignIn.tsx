@@ -3,6 +3,7 @@ import { useState, type FormEvent } from 'react';
 import { Navigate, useLocation } from 'react-router';
 import { api, ask, Refused } from '../../api/client';
 import { keepAnswer, sessionQuery } from '../../api/queries';
+import { CodeForm } from '../../shared/access/CodeForm';
 import { MainButton } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
@@ -40,6 +41,24 @@ export function SignIn() {
         setBusy(false);
     };
     const problems = refusal instanceof Refused ? refusal.fields : {};
+    if (session?.needsCode === true) {
+        return (
+            <Doorway>
+                <Stack $gap="small">
+                    <Wordmark>Neat Almanac</Wordmark>
+                    <Title>Enter your code</Title>
+                </Stack>
+                <CodeForm
+                    button="Sign in"
+                    canRemember
+                    send={async (code, remembers) => keepAnswer(
+                        sessionQuery.queryKey, await ask(api.POST('/api/session/code', { body: { code, remembers } })),
+                    )}
+                    onCancel={() => keepAnswer(sessionQuery.queryKey, { ...session, needsCode: false })}
+                />
+            </Doorway>
+        );
+    }
 
     return (
         <Doorway>

@@ -1,11 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Schemas } from '../../api/client';
+import { api, ask, type Schemas } from '../../api/client';
 import { keepAnswer, usersQuery } from '../../api/queries';
+import { useSession } from '../../api/session';
+import { useSaving } from '../../api/useSaving';
 import { Button, QuietButton } from '../../ui/Button';
-import { Heading, Hidden, Quiet, Stack } from '../../ui/Text';
+import { useSay } from '../../ui/StatusLine';
+import { Heading, Hidden, Notice, Quiet, Stack } from '../../ui/Text';
 import { line, narrow, space, type } from '../../ui/tokens';
+import { SecondFactorRoles } from './SecondFactorRoles';
 import { UserForm } from './UserForm';
 
 type User = Schemas['User'];
@@ -22,17 +26,26 @@ const Table = styled.table`
 export function Users() {
     const { data: users } = useQuery(usersQuery);
     const [edited, setEdited] = useState<User | 'new'>();
+    const { userId } = useSession();
+    const { run, message } = useSaving();
+    const say = useSay();
     const keep = (saved: User[]) => {
         keepAnswer(usersQuery.queryKey, saved);
         setEdited(undefined);
     };
 
+    const reset = (user: User) => run(async () => {
+        keep(await ask(api.DELETE('/api/users/{user}/second-factor', { params: { path: { user: user.id } } })));
+        say(`Second factor of ${user.name} reset. They sign in with the password alone until they set it up again.`);
+    });
+
     return (
         <Stack as="section" data-section aria-label="People who sign in" $stretch>
             <Heading>People who sign in</Heading>
+            {message !== undefined && <Notice tone="stop" title="Not reset">{message}</Notice>}
             <Table>
                 <thead>
-                    <tr><th>Name</th><th>Email</th><th>Role</th><th>May</th><th><Hidden>Change</Hidden></th></tr>
+                    <tr><th>Name</th><th>Email</th><th>Role</th><th>May</th><th>Second factor</th><th><Hidden>Change</Hidden></th></tr>
                 </thead>
                 <tbody>
                     {users?.map((user) => (
@@ -41,6 +54,12 @@ export function Users() {
                             <td>{user.email}</td>
                             <td>{user.isRetired ? 'retired' : user.role}</td>
                             <td><Quiet>{user.may}</Quiet></td>
+                            <td>
+                                {user.hasSecondFactor ? 'on' : <Quiet>off</Quiet>}
+                                {user.hasSecondFactor && user.id !== userId && (
+                                    <> <QuietButton aria-label={`Reset second factor of ${user.name}`} onPress={() => void reset(user)}>Reset</QuietButton></>
+                                )}
+                            </td>
                             <td><QuietButton aria-label={`Change ${user.name}`} onPress={() => setEdited(user)}>Change</QuietButton></td>
                         </tr>
                     ))}
@@ -60,6 +79,7 @@ export function Users() {
                     onClose={() => setEdited(undefined)}
                 />
             )}
+            <SecondFactorRoles />
         </Stack>
     );
 }
