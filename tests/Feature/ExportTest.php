@@ -167,6 +167,10 @@ final class ExportTest extends TestCase
             DB::table('files')->count(),
             count(array_filter(range(0, $zip->numFiles - 1), fn (int $at) => str_starts_with((string) $zip->getNameIndex($at), 'files/'))),
         );
+        // What lets somebody in stays here: the archive opens what is encrypted.
+        foreach (['second_factors', 'recovery_codes', 'known_devices', 'user_sessions', 'personal_access_tokens'] as $table) {
+            $this->assertFalse($zip->getFromName("tables/$table.jsonl"), $table);
+        }
         $users = (string) $zip->getFromName('tables/users.jsonl');
         $this->assertStringNotContainsString('password', $users);
         // What is encrypted where it is kept is told here: else it would be lost with the key.

@@ -26,7 +26,7 @@ use Illuminate\Support\Facades\Storage;
 final readonly class PackEverything
 {
     /** What is nobody's work, or is worked out from the rest. */
-    private const ASIDE = '/^(sqlite_|search_|look_alike_(keys|due|counts|weights)|mention_words|engagement_words|document_sums|idempotency_keys|jobs|queued_work|failed_jobs|backups|upgrades|migrations|personal_access_tokens|import_|vault_tokens|record_edits)/';
+    private const ASIDE = '/^(sqlite_|search_|look_alike_(keys|due|counts|weights)|mention_words|engagement_words|document_sums|idempotency_keys|jobs|queued_work|failed_jobs|backups|upgrades|migrations|personal_access_tokens|second_factors|recovery_codes|known_devices|user_sessions|import_|vault_tokens|record_edits)/';
 
     /** What opens doors. */
     private const KEYS = [
