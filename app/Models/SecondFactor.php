@@ -46,6 +46,6 @@ final class SecondFactor extends Model
 
     public static function of(User $user): ?self
     {
-        return self::query()->where('user_id', $user->id)->whereNotNull('confirmed_at')->first();
+        return $user->secondFactor()->first();
     }
 }

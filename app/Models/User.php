@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Almanac\Access\Role;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Http\Request;
 use Laravel\Sanctum\Contracts\HasAbilities;
@@ -46,6 +47,12 @@ final class User extends Authenticatable
     protected function casts(): array
     {
         return ['role' => Role::class, 'password' => 'hashed', 'retired_at' => 'datetime'];
+    }
+
+    /** @return HasOne<SecondFactor, $this> the one that is on */
+    public function secondFactor(): HasOne
+    {
+        return $this->hasOne(SecondFactor::class)->whereNotNull('confirmed_at');
     }
 
     /** No longer at the office: cannot sign in, and stays in the log. */

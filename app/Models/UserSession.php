@@ -25,6 +25,12 @@ final class UserSession extends Model
 
     protected $fillable = ['user_id', 'device', 'address', 'began_at', 'used_at'];
 
+    /** What was last used before this is over, as the session itself is. */
+    public static function oldest(): Carbon
+    {
+        return now()->subMinutes(config()->integer('session.lifetime'));
+    }
+
     protected function casts(): array
     {
         return ['began_at' => 'datetime', 'used_at' => 'datetime'];

@@ -27,20 +27,22 @@ final readonly class KeepAccess
     public function close(User $user): void
     {
         $user->tokens()->delete();
-        UserSession::query()->where('user_id', $user->id)->delete();
+        $this->endSessions($user);
         DB::table('known_devices')->where('user_id', $user->id)->delete();
         $user->forceFill([
             'calendar_hash' => null, 'remember_token' => null, 'session_generation' => $user->session_generation + 1,
         ])->save();
     }
 
-    /** Ends one session of a user, or all but the one that asks. */
-    public function endSessions(User $user, ?int $only, ?int $except): void
+    public function endSession(User $user, int $session): void
     {
-        UserSession::query()->where('user_id', $user->id)
-            ->when($only !== null, fn ($one) => $one->whereKey($only))
-            ->when($except !== null, fn ($others) => $others->whereKeyNot($except))
-            ->delete();
+        UserSession::query()->where('user_id', $user->id)->whereKey($session)->delete();
+    }
+
+    /** Ends all sessions of a user but one, where one is to stay. */
+    public function endSessions(User $user, ?int $except = null): void
+    {
+        UserSession::query()->where('user_id', $user->id)->when($except !== null, fn ($others) => $others->whereKeyNot($except))->delete();
     }
 
     /**

@@ -14,6 +14,10 @@ use Illuminate\Validation\ValidationException;
 /** Sets up, checks and removes a user's second factor. */
 final readonly class KeepSecondFactor
 {
+    public function __construct(private KeepAccess $access)
+    {
+    }
+
     /** A new secret, which counts when a first code has shown that the app has it. */
     public function begin(User $user): Totp
     {
@@ -37,7 +41,7 @@ final readonly class KeepSecondFactor
     {
         return DB::transaction(function () use ($user, $code): array {
             $factor = SecondFactor::query()->where('user_id', $user->id)->whereNull('confirmed_at')->first()
-                ?? throw ValidationException::withMessages(['code' => 'Begin with Set up again.']);
+                ?? throw ValidationException::withMessages(['code' => 'Start again with Set up second factor.']);
             $this->take($factor, $code) || throw self::wrong();
             $factor->confirmed_at = now();
             $factor->save();
@@ -80,6 +84,15 @@ final readonly class KeepSecondFactor
             SecondFactor::query()->where('user_id', $user->id)->delete();
             DB::table('recovery_codes')->where('user_id', $user->id)->delete();
             DB::table('known_devices')->where('user_id', $user->id)->delete();
+        });
+    }
+
+    /** For a user who lost the phone and the recovery codes: their sessions end, too. */
+    public function reset(User $user): void
+    {
+        DB::transaction(function () use ($user): void {
+            $this->remove($user);
+            $this->access->endSessions($user);
         });
     }
 

@@ -8,10 +8,12 @@ use App\Models\SecondFactor;
 use App\Models\User;
 use App\Models\UserSession;
 use Illuminate\Auth\AuthenticationException;
+use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cookie;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
 
 /**
  * From a right password to a session: at once, or after a code where the user has a second factor and the device isn't known.
@@ -54,8 +56,8 @@ final readonly class OpenSession
 
     /**
      * @throws AuthenticationException when no password came before, or too long ago
-     * @throws \Illuminate\Validation\ValidationException when the code is wrong
-     * @throws \Illuminate\Http\Exceptions\ThrottleRequestsException after too many tries
+     * @throws ValidationException when the code is wrong
+     * @throws ThrottleRequestsException after too many tries
      */
     public function afterCode(Request $request, #[\SensitiveParameter] string $code, bool $remembers): User
     {
@@ -70,7 +72,7 @@ final readonly class OpenSession
             $this->remember($user);
         }
         $this->open($request, $user);
-        $request->session()->put(self::PROVED, now()->getTimestamp());
+        $this->noteProof($request);
 
         return $user;
     }
@@ -79,7 +81,7 @@ final readonly class OpenSession
     public function prove(Request $request, User $user, #[\SensitiveParameter] string $code): void
     {
         $this->check($user, $code, (string) $request->ip());
-        $request->session()->put(self::PROVED, now()->getTimestamp());
+        $this->noteProof($request);
     }
 
     /** Whether something delicate may be done: without a second factor always, otherwise soon after a code. */
@@ -94,7 +96,7 @@ final readonly class OpenSession
     {
         Auth::guard('web')->login($user);
         $request->session()->regenerate();
-        UserSession::query()->where('used_at', '<', now()->subMinutes(config()->integer('session.lifetime')))->delete();
+        UserSession::query()->where('used_at', '<', UserSession::oldest())->delete();
         $session = UserSession::query()->create([
             'user_id' => $user->id, 'device' => mb_strcut(mb_scrub((string) $request->userAgent()), 0, 100), 'address' => (string) $request->ip(),
             'began_at' => now(), 'used_at' => now(),
@@ -109,11 +111,16 @@ final readonly class OpenSession
         $attempts->mustBeAllowed();
         try {
             $this->factors->check($user, $code);
-        } catch (\Illuminate\Validation\ValidationException $wrong) {
+        } catch (ValidationException $wrong) {
             $attempts->failed();
             throw $wrong;
         }
         $attempts->succeeded();
+    }
+
+    private function noteProof(Request $request): void
+    {
+        $request->session()->put(self::PROVED, now()->getTimestamp());
     }
 
     private function remember(User $user): void

@@ -9,7 +9,7 @@ use App\Backup\BackupPlan;
 use App\Models\Office;
 use Illuminate\Http\JsonResponse;
 
-/** For monitors: 200 while the database, the worker and the nightly backups are well, 503 otherwise. Nothing of the office is told. */
+/** For monitors: 200 while the database, the worker and the nightly backups are well, 503 otherwise. The answer holds nothing about the office. */
 final readonly class HealthController
 {
     public function __construct(private BackupPlan $backups)

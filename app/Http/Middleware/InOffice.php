@@ -36,7 +36,7 @@ final class InOffice
         }
 
         if ($user instanceof User && SecondFactor::isMissingOf($user) && ! $request->is(...self::TO_SET_UP)) {
-            throw new SecondFactorMissing;
+            throw SecondFactorMissing::notSetUp();
         }
 
         return $next($request);

@@ -22,7 +22,7 @@ final readonly class Proved
     {
         $user = $request->user();
         if ($user instanceof User && ! $this->sessions->isProved($request, $user)) {
-            throw new SecondFactorMissing(SecondFactorMissing::CODE);
+            throw SecondFactorMissing::codeNeeded();
         }
 
         return $next($request);

@@ -43,7 +43,7 @@ final class ProblemRenderer
         return match (true) {
             $error instanceof ValidationException => $this->validation($error->errors()),
             $error instanceof MadeOne => $error->answer($request),
-            $error instanceof SecondFactorMissing => $error->answer(),
+            $error instanceof SecondFactorMissing => $this->respond(403, $error->title, $error->getMessage(), ['type' => $error->type]),
             $error instanceof Refusal => $this->respond(422, 'Not possible', $error->getMessage()),
             $error instanceof StaleSection => $this->stale($error),
             $error instanceof StaleSave => $this->respond(409, 'Somebody saved this in the meantime', $error->getMessage()),

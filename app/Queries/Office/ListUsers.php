@@ -13,7 +13,7 @@ final class ListUsers
     /** @return list<UserData> */
     public function handle(): array
     {
-        return array_values(User::query()
+        return array_values(User::query()->with('secondFactor')
             ->orderByRaw('retired_at is not null')->orderBy('name')->get()
             ->map(fn (User $user) => UserData::of($user))->all());
     }

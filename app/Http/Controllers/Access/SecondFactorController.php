@@ -78,17 +78,15 @@ final readonly class SecondFactorController
     #[Reads('sessions', 'listSessions', 'Where the user is signed in, the latest use first', '[UserSession]', 'Access')]
     public function sessions(Request $request, #[CurrentUser] User $user): JsonResponse
     {
-        $isLive = now()->subMinutes(config()->integer('session.lifetime'));
-
         return new JsonResponse(UserSession::query()
-            ->where('user_id', $user->id)->where('used_at', '>', $isLive)->orderByDesc('used_at')->orderByDesc('id')->get()
+            ->where('user_id', $user->id)->where('used_at', '>', UserSession::oldest())->orderByDesc('used_at')->orderByDesc('id')->get()
             ->map(fn (UserSession $one) => UserSessionData::of($one, User::sessionOf($request))));
     }
 
     #[Removes('sessions', 'endOtherSessions', 'Sign out everywhere else', '', '[UserSession]', 'Access')]
     public function endOthers(Request $request, #[CurrentUser] User $user): JsonResponse
     {
-        $this->access->endSessions($user, null, User::sessionOf($request));
+        $this->access->endSessions($user, User::sessionOf($request));
 
         return $this->sessions($request, $user);
     }
@@ -96,7 +94,7 @@ final readonly class SecondFactorController
     #[Removes('sessions/{session}', 'endSession', 'Sign out one of the user’s sessions', '', '[UserSession]', 'Access')]
     public function end(int $session, Request $request, #[CurrentUser] User $user): JsonResponse
     {
-        $this->access->endSessions($user, $session, null);
+        $this->access->endSession($user, $session);
 
         return $this->sessions($request, $user);
     }

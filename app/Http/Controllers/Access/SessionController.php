@@ -191,7 +191,7 @@ final readonly class SessionController
     private function mustHaveCode(User $user, TokenRequest $request): void
     {
         if (SecondFactor::isMissingOf($user)) {
-            throw new SecondFactorMissing;
+            throw SecondFactorMissing::notSetUp();
         }
         if (SecondFactor::of($user) === null) {
             return;
@@ -202,7 +202,7 @@ final readonly class SessionController
         } elseif (Auth::guard('sanctum')->id() !== $user->id) {
             throw ValidationException::withMessages(['code' => 'Enter the code that your authenticator app shows.']);
         } elseif (! $this->sessions->isProved($request, $user)) {
-            throw new SecondFactorMissing(SecondFactorMissing::CODE);
+            throw SecondFactorMissing::codeNeeded();
         }
     }
 

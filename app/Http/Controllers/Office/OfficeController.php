@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Office;
 
-use App\Actions\Access\KeepAccess;
 use App\Actions\Access\KeepSecondFactor;
 use App\Actions\Office\KeepUsers;
 use App\Actions\Office\SaveOffice;
@@ -181,10 +180,9 @@ final readonly class OfficeController
     }
 
     #[Removes('users/{user}/second-factor', 'resetSecondFactor', 'Reset the second factor of a user who lost it', '', '[User]', 'Office')]
-    public function resetSecondFactor(User $user, KeepSecondFactor $factors, KeepAccess $access): JsonResponse
+    public function resetSecondFactor(User $user, KeepSecondFactor $factors): JsonResponse
     {
-        $factors->remove($user);
-        $access->endSessions($user, null, null);
+        $factors->reset($user);
 
         return new JsonResponse($this->list->handle());
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Data\Office;
 
 use Almanac\Access\Role;
-use App\Models\SecondFactor;
 use App\Models\User;
 use OpenApi\Attributes as OA;
 
@@ -36,6 +35,6 @@ final readonly class UserData
         $role = $user->role;
         $may = $user->isRetired() ? 'nothing; stays in the log' : $role->summary();
 
-        return new self($user->id, $user->name, $user->email, $role->value, $may, $user->isRetired(), SecondFactor::of($user) !== null);
+        return new self($user->id, $user->name, $user->email, $role->value, $may, $user->isRetired(), $user->secondFactor !== null);
     }
 }
