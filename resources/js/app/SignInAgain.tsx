@@ -3,7 +3,7 @@ import { useEffect, useMemo, useRef, useState, type FormEvent, type ReactNode } 
 import { api, ask, Refused } from '../api/client';
 import { keepAnswer, sessionQuery } from '../api/queries';
 import { SignInContext } from '../api/signIn';
-import { CodeForm } from '../shared/access/CodeForm';
+import { SignInCode } from '../shared/access/SignInCode';
 import { Button, MainButton } from '../ui/Button';
 import { Dialog, DialogButtons } from '../ui/Dialog';
 import { Field } from '../ui/Field';
@@ -93,17 +93,7 @@ function AgainForm({ onDone, onCancel }: { onDone: () => void; onCancel: () => v
     };
 
     if (needsCode) {
-        return (
-            <CodeForm
-                button="Sign in"
-                canRemember
-                send={async (code, remembers) => {
-                    keepAnswer(sessionQuery.queryKey, await ask(api.POST('/api/session/code', { body: { code, remembers } })));
-                    onDone();
-                }}
-                onCancel={onCancel}
-            />
-        );
+        return <SignInCode onDone={onDone} onCancel={onCancel} />;
     }
     return (
         <Form isFleeting onSubmit={(event) => void submit(event)}>

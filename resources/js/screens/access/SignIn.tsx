@@ -3,7 +3,7 @@ import { useState, type FormEvent } from 'react';
 import { Navigate, useLocation } from 'react-router';
 import { api, ask, Refused } from '../../api/client';
 import { keepAnswer, sessionQuery } from '../../api/queries';
-import { CodeForm } from '../../shared/access/CodeForm';
+import { SignInCode } from '../../shared/access/SignInCode';
 import { MainButton } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Form } from '../../ui/Form';
@@ -48,14 +48,7 @@ export function SignIn() {
                     <Wordmark>Neat Almanac</Wordmark>
                     <Title>Enter your code</Title>
                 </Stack>
-                <CodeForm
-                    button="Sign in"
-                    canRemember
-                    send={async (code, remembers) => keepAnswer(
-                        sessionQuery.queryKey, await ask(api.POST('/api/session/code', { body: { code, remembers } })),
-                    )}
-                    onCancel={() => keepAnswer(sessionQuery.queryKey, { ...session, needsCode: false })}
-                />
+                <SignInCode onCancel={() => keepAnswer(sessionQuery.queryKey, { ...session, needsCode: false })} />
             </Doorway>
         );
     }
